@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Chain;
+
+use Tally\Quantity\Rate;
+
+/** The link between a reader or drive and its host. */
+enum HostLink: string
+{
+    case Usb2 = 'usb2';
+    case UsbGen1 = 'usb-gen1';
+    case UsbGen2 = 'usb-gen2';
+    case UsbGen2x2 = 'usb-gen2x2';
+    case Thunderbolt = 'thunderbolt';
+    case Usb4 = 'usb4';
+    case Sata3 = 'sata3';
+    case Gigabit = 'ethernet-1g';
+    case TenGigabit = 'ethernet-10g';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Usb2 => 'USB 480 Mb/s',
+            self::UsbGen1 => 'USB 5 Gb/s',
+            self::UsbGen2 => 'USB 10 Gb/s',
+            self::UsbGen2x2 => 'USB 20 Gb/s',
+            self::Thunderbolt => 'Thunderbolt 40 Gb/s',
+            self::Usb4 => 'USB4 40 Gb/s',
+            self::Sata3 => 'SATA 6 Gb/s',
+            self::Gigabit => '1 Gb Ethernet',
+            self::TenGigabit => '10 Gb Ethernet',
+        };
+    }
+
+    /**
+     * Nominal: line rate × line coding (USB 3.2, SATA 3 specifications; IEEE 802.3 for Ethernet); the two 40 Gb/s links
+     * are from memory. Practical: the upper end of what the trade sees; common practice, no source.
+     */
+    public function ceiling(): Ceiling
+    {
+        [$nominal, $practical, $source] = match ($this) {
+            self::Usb2 => [Rate::megabitsPerSecond(480), 40, 'USB 2.0 specification'],
+            self::UsbGen1 => [LineCoding::EightTen->payload(5), 450, 'USB 3.2 specification, 8b/10b'],
+            self::UsbGen2 => [LineCoding::OneThirtyTwo->payload(10), 1050, 'USB 3.2 specification, 128b/132b'],
+            self::UsbGen2x2 => [LineCoding::OneThirtyTwo->payload(10, 2), 2100, 'USB 3.2 specification, 128b/132b, two lanes'],
+            self::Thunderbolt => [Rate::megabytesPerSecond(3938), 3000, 'from memory: 32 Gb/s PCIe share'],
+            self::Usb4 => [Rate::megabytesPerSecond(4850), 3800, 'from memory'],
+            self::Sata3 => [LineCoding::EightTen->payload(6), 560, 'SATA 3 specification, 8b/10b'],
+            self::Gigabit => [Rate::megabitsPerSecond(1000), 118, 'IEEE 802.3'],
+            self::TenGigabit => [Rate::megabitsPerSecond(10000), 1150, 'IEEE 802.3'],
+        };
+
+        return new Ceiling($nominal, Rate::megabytesPerSecond($practical), $source);
+    }
+}

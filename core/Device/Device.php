@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Device;
+
+use Tally\Quantity\Bytes;
+
+/** The seam to a medium, whatever it is. Offsets and lengths are in bytes. */
+interface Device
+{
+    /** How much can be written, from offset 0. */
+    public function size(): Bytes;
+
+    /** How many bytes are best moved in one call: a multiple of the pattern's block. */
+    public function stretch(): int;
+
+    /** @throws CannotWrite|MediumGone */
+    public function write(int $offset, Data $data): void;
+
+    /** @throws CannotRead|MediumGone */
+    public function read(int $offset, int $length): Data;
+
+    /**
+     * Returns when everything written is on the medium.
+     *
+     * @throws CannotSettle|MediumGone
+     */
+    public function settle(): void;
+
+    /**
+     * Makes the host drop what it remembers of the medium.
+     *
+     * @return bool false where the host cannot be made to forget (a file system in memory): reads then say nothing of the medium
+     */
+    public function forget(): bool;
+}

@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Device;
+
+use Tally\Pattern\Imprint;
+use Tally\Quantity\Bytes;
+
+/**
+ * The free space of a mounted card, as numbered files of at most 1 GiB in a folder of the run's own.
+ *
+ * It never touches a file that it did not make, and leaves a reserve free.
+ */
+final class FolderDevice implements Device
+{
+    private const FILE = 1_073_741_824;
+
+    /** Room for the file system's own books: without it the last files of a full card cannot be closed cleanly. */
+    private const RESERVE = 16_777_216;
+
+    /** @var resource|null */
+    private $handle = null;
+
+    private int $open = -1;
+
+    /** @var array<int, true> numbers of files written since the last settle */
+    private array $unsettled = [];
+
+    private int $pushed = 0;
+
+    private function __construct(
+        private readonly RunFolder $folder,
+        private readonly string $where,
+        private readonly Bytes $size,
+        public readonly Mount $mount,
+        private readonly PageCache $cache,
+    ) {
+    }
+
+    /**
+     * @param  Bytes|null  $asked  how much to use; null for all free space
+     *
+     * @throws UnusablePath|CannotWrite
+     */
+    public static function open(string $path, ?Bytes $asked = null, PageCache $cache = new PageCache): self
+    {
+        $real = realpath($path);
+        if ($real === false) {
+            throw UnusablePath::missing($path);
+        }
+        if (! is_dir($real)) {
+            throw UnusablePath::notAFolder($path);
+        }
+        $mount = Mount::of($real);
+        if ($mount->readOnly || ! is_writable($real)) {
+            throw UnusablePath::notWritable($path);
+        }
+        RunFolder::clearLeftovers($real);
+        $free = @disk_free_space($real);
+        $most = max(0, ($free === false ? 0 : (int) $free) - self::RESERVE);
+        $size = $asked ?? Bytes::of($most);
+        if ($size->count > $most || $size->isZero()) {
+            throw UnusablePath::tooSmall($path, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal());
+        }
+
+        return new self(RunFolder::create($real), $path, $size, $mount, $cache);
+    }
+
+    public function size(): Bytes
+    {
+        return $this->size;
+    }
+
+    public function stretch(): int
+    {
+        return Imprint::BLOCK;
+    }
+
+    public function write(int $offset, Data $data): void
+    {
+        $number = intdiv($offset, self::FILE);
+        $handle = $this->handle($number, true) ?? throw $this->failed($offset, error_get_last()['message'] ?? 'the file cannot be opened');
+        fseek($handle, $offset % self::FILE);
+        $bytes = $data->bytes();
+        for ($done = 0; $done < strlen($bytes); $done += $written) {
+            $written = @fwrite($handle, $done === 0 ? $bytes : substr($bytes, $done));
+            if ($written === false || $written === 0) {
+                throw $this->failed($offset + $done, error_get_last()['message'] ?? 'no byte was taken');
+            }
+        }
+        $this->unsettled[$number] = true;
+        $this->pushOut($number, $offset % self::FILE + strlen($bytes));
+    }
+
+    public function read(int $offset, int $length): Data
+    {
+        $handle = $this->handle(intdiv($offset, self::FILE), false) ?? throw $this->unread($offset, $length, 'the file cannot be opened');
+        if (ftell($handle) !== $offset % self::FILE) {
+            fseek($handle, $offset % self::FILE);
+        }
+        $bytes = @fread($handle, max(1, $length));
+        while ($bytes !== false && strlen($bytes) < $length) {
+            $more = @fread($handle, max(1, $length - strlen($bytes)));
+            $bytes = $more === false || $more === '' ? false : $bytes.$more;
+        }
+
+        return $bytes === false ? throw $this->unread($offset, $length, 'the card answered with an error or the file ended early') : new Literal($bytes);
+    }
+
+    public function settle(): void
+    {
+        foreach (array_keys($this->unsettled) as $number) {
+            $handle = $this->handle($number, true);
+            if ($handle === null || ! @fsync($handle)) {
+                throw $this->folder->isThere() ? CannotSettle::on($this->where, 'flushing failed') : MediumGone::from($this->where);
+            }
+        }
+        $this->unsettled = [];
+    }
+
+    public function forget(): bool
+    {
+        $this->close();
+        for ($number = 0; is_file($this->folder->file($number)); $number++) {
+            $this->cache->drop($this->folder->file($number));
+        }
+
+        return ! $this->mount->isInMemory();
+    }
+
+    /** Removes all that this device wrote. Safe to call twice. */
+    public function clear(): void
+    {
+        $this->close();
+        $this->folder->remove();
+    }
+
+    /** @return resource|null */
+    private function handle(int $number, bool $forWriting)
+    {
+        $key = $forWriting ? $number : ~$number;
+        if ($this->open !== $key || $this->handle === null) {
+            $this->close();
+            $handle = @fopen($this->folder->file($number), $forWriting ? 'cb' : 'rb');
+            if ($handle === false) {
+                return null;
+            }
+            // PHP's own 8 KiB buffer would cut every block into pieces.
+            stream_set_write_buffer($handle, 0);
+            stream_set_read_buffer($handle, 0);
+            [$this->handle, $this->open, $this->pushed] = [$handle, $key, 0];
+        }
+
+        return $this->handle;
+    }
+
+    /** Every few blocks, have the kernel begin to write: see PageCache. */
+    private function pushOut(int $number, int $upTo): void
+    {
+        if ($upTo - $this->pushed >= 8 * Imprint::BLOCK) {
+            $this->cache->startWriting($this->folder->file($number), $this->pushed, $upTo - $this->pushed);
+            $this->pushed = $upTo;
+        }
+    }
+
+    private function close(): void
+    {
+        if ($this->handle !== null) {
+            fclose($this->handle);
+        }
+        [$this->handle, $this->open] = [null, -1];
+    }
+
+    private function failed(int $offset, string $why): DeviceFault
+    {
+        return match (true) {
+            ! $this->folder->isThere() => MediumGone::from($this->where),
+            // PHP tells the number only inside its sentence; 28 is ENOSPC, 122 is EDQUOT.
+            preg_match('/errno=(28|122)\b/', $why) === 1 => CannotWrite::full($offset, $this->where),
+            default => CannotWrite::at($offset, $this->where, $why),
+        };
+    }
+
+    private function unread(int $offset, int $length, string $why): DeviceFault
+    {
+        return $this->folder->isThere()
+            ? CannotRead::at($offset, $length, $this->where, $why)
+            : MediumGone::from($this->where);
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Device;
+
+/**
+ * The folder that one run makes for its own files, and nothing else.
+ *
+ * A marker with a known first line is held locked while the run lives. A folder whose marker nobody holds was left by a
+ * run that died: its numbered files are removed, and the folder too if nothing else is in it.
+ */
+final class RunFolder
+{
+    private const NAME = '/^gritty-tally-[0-9a-f]{12}$/';
+
+    private const MARKER = 'about-this-folder.txt';
+
+    private const FIRST_LINE = "Written by Gritty Tally to test this card. It removes its own files when it is done.\n";
+
+    private const FILE = '/^\d{6}\.tally$/';
+
+    /** @param  resource  $lock */
+    private function __construct(public readonly string $path, private $lock)
+    {
+    }
+
+    /** @throws UnusablePath|CannotWrite */
+    public static function create(string $parent): self
+    {
+        $path = $parent.'/gritty-tally-'.bin2hex(random_bytes(6));
+        if (! @mkdir($path, 0700)) {
+            throw CannotWrite::folder($parent, error_get_last()['message'] ?? 'no folder could be made');
+        }
+        $lock = @fopen($path.'/'.self::MARKER, 'xb');
+        if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB) || @fwrite($lock, self::FIRST_LINE) === false || ! fflush($lock)) {
+            @unlink($path.'/'.self::MARKER);
+            @rmdir($path);
+            throw CannotWrite::folder($parent, error_get_last()['message'] ?? 'no file could be made');
+        }
+
+        return new self($path, $lock);
+    }
+
+    /**
+     * Removes what dead runs left in the parent folder.
+     *
+     * @return int how many folders were cleared
+     *
+     * @throws UnusablePath when a live run is at work there
+     */
+    public static function clearLeftovers(string $parent): int
+    {
+        $cleared = 0;
+        foreach (self::entries($parent) as $name) {
+            $path = "{$parent}/{$name}";
+            if (preg_match(self::NAME, $name) !== 1 || is_link($path) || ! is_dir($path)) {
+                continue;
+            }
+            if (self::entries($path) === []) {
+                $cleared += @rmdir($path) ? 1 : 0;
+
+                continue;
+            }
+            $marker = is_file("{$path}/".self::MARKER) ? fopen("{$path}/".self::MARKER, 'rb') : false;
+            if ($marker === false) {
+                continue;
+            }
+            if (! flock($marker, LOCK_EX | LOCK_NB)) {
+                throw UnusablePath::inUse($parent);
+            }
+            // The first line may be missing when the disk was full or the plug was pulled at once: an empty marker is ours too.
+            if (in_array((string) fgets($marker), [self::FIRST_LINE, ''], true)) {
+                self::removeFrom($path);
+                $cleared++;
+            }
+            fclose($marker);
+        }
+
+        return $cleared;
+    }
+
+    public function file(int $number): string
+    {
+        return sprintf('%s/%06d.tally', $this->path, $number);
+    }
+
+    public function isThere(): bool
+    {
+        clearstatcache(true);
+
+        return is_file($this->path.'/'.self::MARKER);
+    }
+
+    public function remove(): void
+    {
+        if ($this->isThere()) {
+            self::removeFrom($this->path);
+        }
+        if (is_resource($this->lock)) {
+            fclose($this->lock);
+        }
+    }
+
+    /** The marker goes last, so that a removal that is itself cut off can be taken up again. */
+    private static function removeFrom(string $path): void
+    {
+        foreach (self::entries($path) as $name) {
+            if (preg_match(self::FILE, $name) === 1) {
+                @unlink("{$path}/{$name}");
+            }
+        }
+        @unlink($path.'/'.self::MARKER);
+        @rmdir($path);
+    }
+
+    /** @return list<string> */
+    private static function entries(string $path): array
+    {
+        $names = @scandir($path);
+
+        return array_values(array_diff($names === false ? [] : $names, ['.', '..']));
+    }
+}

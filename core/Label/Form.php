@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Label;
+
+/** The shape of a card. */
+enum Form: string
+{
+    case Sd = 'sd';
+    case MicroSd = 'microsd';
+    case Cf = 'cf';
+    case CFast = 'cfast';
+    case Xqd = 'xqd';
+    case CFexpressA = 'cfexpress-a';
+    case CFexpressB = 'cfexpress-b';
+    case CFexpressC = 'cfexpress-c';
+    case Ssd = 'ssd';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Sd => 'SD',
+            self::MicroSd => 'microSD',
+            self::Cf => 'CompactFlash',
+            self::CFast => 'CFast',
+            self::Xqd => 'XQD',
+            self::CFexpressA => 'CFexpress A',
+            self::CFexpressB => 'CFexpress B',
+            self::CFexpressC => 'CFexpress C',
+            self::Ssd => 'SSD as card',
+        };
+    }
+
+    /** SD and microSD share buses, families and marks. */
+    public function isSecureDigital(): bool
+    {
+        return $this === self::Sd || $this === self::MicroSd;
+    }
+
+    /** @return list<Bus> every bus a card of this form can have, slowest first */
+    public function buses(): array
+    {
+        return array_values(array_filter(Bus::cases(), fn (Bus $bus): bool => in_array($this, $bus->forms(), true)));
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Label;
+
+use Tally\Quantity\Rate;
+
+/**
+ * A speed mark: the least sequential write it promises.
+ *
+ * Source: SD Association speed-class tables (C, U, V, A); CompactFlash Association VPG profiles.
+ * The E and VPG rows are from memory.
+ */
+enum Mark: string
+{
+    case C2 = 'C2';
+    case C4 = 'C4';
+    case C6 = 'C6';
+    case C10 = 'C10';
+    case U1 = 'U1';
+    case U3 = 'U3';
+    case V6 = 'V6';
+    case V10 = 'V10';
+    case V30 = 'V30';
+    case V60 = 'V60';
+    case V90 = 'V90';
+    case E150 = 'E150';
+    case E300 = 'E300';
+    case E450 = 'E450';
+    case E600 = 'E600';
+    case A1 = 'A1';
+    case A2 = 'A2';
+    case Vpg20 = 'VPG20';
+    case Vpg65 = 'VPG65';
+    case Vpg130 = 'VPG130';
+    case Vpg200 = 'VPG200';
+    case Vpg400 = 'VPG400';
+
+    public function floor(): Rate
+    {
+        return Rate::megabytesPerSecond(match ($this) {
+            self::A1, self::A2 => 10,
+            self::U1 => 10,
+            self::U3 => 30,
+            default => (int) ltrim($this->value, 'CVEPG'),
+        });
+    }
+
+    public function isSecureDigital(): bool
+    {
+        return ! str_starts_with($this->value, 'VPG');
+    }
+
+    /** @return list<Bus> the buses the mark is defined for; empty where the standard sets none */
+    public function buses(): array
+    {
+        $express = [Bus::ExpressGen3, Bus::ExpressGen4, Bus::ExpressGen4x2];
+
+        return match ($this) {
+            self::U1, self::U3, self::V30 => [Bus::UhsI, Bus::UhsIDouble, Bus::UhsII, Bus::UhsIII, ...$express],
+            self::V60, self::V90 => [Bus::UhsII, Bus::UhsIII, ...$express],
+            self::C10, self::V6, self::V10 => [Bus::SdHighSpeed, Bus::UhsI, Bus::UhsIDouble, Bus::UhsII, Bus::UhsIII, ...$express],
+            self::E150, self::E300, self::E450, self::E600 => $express,
+            default => [],
+        };
+    }
+}

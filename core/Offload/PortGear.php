@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Offload;
+
+use Tally\Chain\HostLink;
+
+/** A port of a host. */
+final readonly class PortGear
+{
+    public function __construct(public string $host, public string $name, public HostLink $link)
+    {
+    }
+
+    public function label(): string
+    {
+        return "{$this->host} {$this->name}";
+    }
+}

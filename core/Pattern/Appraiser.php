@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Pattern;
+
+use Tally\Device\Data;
+
+/** Says what came back, where, down to the sector. */
+final readonly class Appraiser
+{
+    /** The smallest unit that cards and drives write: an echo or a fault is never smaller. */
+    public const SECTOR = 512;
+
+    public function __construct(private Imprint $imprint)
+    {
+    }
+
+    /**
+     * @param  Data  $read  what came back from `$offset`, a multiple of the sector; whole blocks of the pattern are checked fastest
+     * @return list<Patch> without gaps, in order
+     */
+    public function appraise(Data $read, int $offset): array
+    {
+        if ($read instanceof Mosaic) {
+            return $this->described($read, $offset);
+        }
+        $bytes = $read->bytes();
+        if (strlen($bytes) <= Imprint::BLOCK) {
+            return $this->block($bytes, $offset);
+        }
+        $patches = [];
+        foreach (str_split($bytes, Imprint::BLOCK) as $i => $block) {
+            $patches = [...$patches, ...$this->block($block, $offset + $i * Imprint::BLOCK)];
+        }
+
+        return $patches;
+    }
+
+    /** @return list<Patch> */
+    private function block(string $block, int $address): array
+    {
+        if ($this->imprint->isIntact($block, $address)) {
+            return [new Patch(BlockClass::Holds, $address, strlen($block))];
+        }
+        $expected = $this->imprint->range($address, strlen($block));
+        $difference = $block ^ $expected;
+        $patches = [];
+        for ($at = 0; $at < strlen($block); $at += $patch->length) {
+            $patch = $this->patch($block, $difference, $address, $at);
+            $patches[] = $patch;
+        }
+
+        return $patches;
+    }
+
+    /** The longest patch from here on that the same explanation covers, in whole sectors. */
+    private function patch(string $block, string $difference, int $address, int $at): Patch
+    {
+        $left = strlen($block) - $at;
+        $offset = $address + $at;
+        $holds = self::sectors(strspn($difference, "\0", $at), $left);
+        if ($holds > 0) {
+            return new Patch(BlockClass::Holds, $offset, $holds);
+        }
+        foreach (["\0", "\xFF"] as $filler) {
+            $blank = self::sectors(strspn($block, $filler, $at), $left);
+            if ($blank > 0) {
+                return new Patch(BlockClass::Blank, $offset, $blank);
+            }
+        }
+
+        return $this->stamped(substr($block, $at), $offset)
+            ?? new Patch(BlockClass::Scrambled, $offset, min(self::SECTOR, $left), wrongBits: self::bits(substr($difference, $at, self::SECTOR)));
+    }
+
+    /** Bytes of some imprint, but not of this address. */
+    private function stamped(string $bytes, int $offset): ?Patch
+    {
+        $stamp = Cipher::stamp($bytes);
+        if ($stamp === null || ($stamp->run === $this->imprint->run && $stamp->address === $offset)) {
+            return null;
+        }
+        $stale = $stamp->run !== $this->imprint->run;
+        if ($stale || $stamp->address >= $this->imprint->size->count) {
+            return new Patch(BlockClass::Stale, $offset, min(self::SECTOR, strlen($bytes)));
+        }
+        $meant = $this->imprint->range($stamp->address, strlen($bytes));
+        $same = self::sectors(strspn($bytes ^ $meant, "\0"), strlen($bytes));
+
+        return $same > 0 ? new Patch(BlockClass::Echoes, $offset, $same, $stamp->address) : null;
+    }
+
+    /** @return list<Patch> */
+    private function described(Mosaic $read, int $offset): array
+    {
+        $patches = [];
+        foreach ($read->pieces as $piece) {
+            $length = $piece->length();
+            $patches[] = match (true) {
+                $piece instanceof Blank => new Patch(BlockClass::Blank, $offset, $length),
+                $piece instanceof Noise => new Patch(BlockClass::Scrambled, $offset, $length, wrongBits: $piece->wrongBits()),
+                $piece->imprint->run !== $this->imprint->run => new Patch(BlockClass::Stale, $offset, $length),
+                $piece->address === $offset => new Patch(BlockClass::Holds, $offset, $length),
+                default => new Patch(BlockClass::Echoes, $offset, $length, $piece->address),
+            };
+            $offset += $length;
+        }
+
+        return $patches;
+    }
+
+    /** Whole sectors in a run of alike bytes; a run to the very end counts whole, since a medium's tail may be shorter than a sector. */
+    private static function sectors(int $alike, int $left): int
+    {
+        return $alike >= $left ? $left : $alike - $alike % self::SECTOR;
+    }
+
+    private static function bits(string $difference): int
+    {
+        $bits = 0;
+        foreach (count_chars($difference, 1) as $byte => $times) {
+            $bits += $times * substr_count(decbin($byte), '1');
+        }
+
+        return $bits;
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Pattern;
+
+use Tally\Device\Data;
+
+/** A stretch in which every sector has some wrong bits. */
+final readonly class Noise implements Data
+{
+    /** @param  int  $bitsASector  how many bits are wrong in each 512 bytes, 1 to 8 */
+    public function __construct(private Stretch $written, private int $bitsASector)
+    {
+    }
+
+    public function length(): int
+    {
+        return $this->written->length();
+    }
+
+    public function wrongBits(): int
+    {
+        return $this->bitsASector * intdiv($this->length() + Appraiser::SECTOR - 1, Appraiser::SECTOR);
+    }
+
+    public function bytes(): string
+    {
+        $bytes = $this->written->bytes();
+        for ($at = 0; $at < strlen($bytes); $at += Appraiser::SECTOR) {
+            $bytes[$at] = chr(ord($bytes[$at]) ^ ((1 << $this->bitsASector) - 1));
+        }
+
+        return $bytes;
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe;
+
+use Tally\Pattern\BlockClass;
+use Tally\Pattern\Patch;
+
+/**
+ * A medium from its first byte to its last, as a list of patches, with exact sums.
+ *
+ * Neighbours that tell the same are joined. When faults are so many that the list grows long, neighbours shorter than a
+ * grain are joined under the gravest class of them: sums stay exact and no bad sector is ever shown as good.
+ */
+final class CoreSample
+{
+    private const MOST = 4096;
+
+    /** @var list<Patch> */
+    private array $patches = [];
+
+    /** @var array<string, int> bytes by class */
+    private array $bytes;
+
+    private ?int $firstBad = null;
+
+    private int $lastBadEnd = 0;
+
+    private int $lap = 0;
+
+    private int $wrongBits = 0;
+
+    private int $grain = 0;
+
+    public function __construct()
+    {
+        $this->bytes = array_fill_keys(array_map(fn (BlockClass $class): string => $class->value, BlockClass::cases()), 0);
+    }
+
+    public function add(Patch $patch): void
+    {
+        $this->bytes[$patch->class->value] += $patch->length;
+        $this->wrongBits += $patch->wrongBits;
+        if ($patch->class !== BlockClass::Holds) {
+            $this->firstBad ??= $patch->offset;
+            $this->lastBadEnd = $patch->end();
+        }
+        if ($patch->shift() !== null) {
+            $this->lap = self::greatestCommonDivisor($this->lap, abs($patch->shift()));
+        }
+        $this->append($patch);
+        if (count($this->patches) > self::MOST) {
+            $this->coarsen();
+        }
+    }
+
+    /** @return list<Patch> */
+    public function patches(): array
+    {
+        return $this->patches;
+    }
+
+    /** @return array<string, int> bytes by class, all classes */
+    public function bytesByClass(): array
+    {
+        return $this->bytes;
+    }
+
+    public function bytes(BlockClass $class): int
+    {
+        return $this->bytes[$class->value];
+    }
+
+    /** Bytes that were written and read back, whatever came. */
+    public function covered(): int
+    {
+        return array_sum($this->bytes);
+    }
+
+    public function bad(): int
+    {
+        return $this->covered() - $this->bytes(BlockClass::Holds);
+    }
+
+    /** Offset of the first byte that did not come back as written. */
+    public function firstBad(): ?int
+    {
+        return $this->firstBad;
+    }
+
+    public function lastBadEnd(): int
+    {
+        return $this->lastBadEnd;
+    }
+
+    /** The greatest common divisor of all distances at which data came back; null without echoes. */
+    public function lap(): ?int
+    {
+        return $this->lap === 0 ? null : $this->lap;
+    }
+
+    public function wrongBits(): int
+    {
+        return $this->wrongBits;
+    }
+
+    /** @return int patches shorter than this may have been joined with worse neighbours; 0 while all is shown as it is */
+    public function grain(): int
+    {
+        return $this->grain;
+    }
+
+    private function append(Patch $patch): void
+    {
+        $last = end($this->patches);
+        if ($last === false || $last->end() !== $patch->offset || ! $this->isAlike($last, $patch)) {
+            $this->patches[] = $patch;
+
+            return;
+        }
+        $grave = $last->class->gravity() >= $patch->class->gravity() ? $last : $patch;
+        $source = $last->shift() === $patch->shift() ? $last->source : null;
+        array_pop($this->patches);
+        $this->patches[] = new Patch($grave->class, $last->offset, $last->length + $patch->length, $source, $last->wrongBits + $patch->wrongBits);
+    }
+
+    private function isAlike(Patch $a, Patch $b): bool
+    {
+        return ($a->class === $b->class && $a->shift() === $b->shift()) || ($a->length < $this->grain && $b->length < $this->grain);
+    }
+
+    private function coarsen(): void
+    {
+        do {
+            $this->grain = max(4096, 4 * $this->grain);
+            $patches = $this->patches;
+            $this->patches = [];
+            foreach ($patches as $patch) {
+                $this->append($patch);
+            }
+        } while (count($this->patches) > self::MOST / 2);
+    }
+
+    private static function greatestCommonDivisor(int $a, int $b): int
+    {
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+
+        return $a;
+    }
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe;
+
+use Tally\Device\CannotRead;
+use Tally\Device\CannotWrite;
+use Tally\Device\Clock;
+use Tally\Device\Data;
+use Tally\Device\Device;
+use Tally\Pattern\Appraiser;
+use Tally\Pattern\BlockClass;
+use Tally\Pattern\Imprint;
+use Tally\Pattern\Patch;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Span;
+
+/**
+ * Writes the whole medium with data that names its run and its address, settles, makes the host forget, reads all of it
+ * back and says of every sector what came.
+ */
+final class FullProof
+{
+    /** Below this an error is not narrowed down further. */
+    private const LEAST_READ = 4096;
+
+    private Trace $writeTrace;
+
+    private Trace $readTrace;
+
+    private CoreSample $core;
+
+    private float $writing = 0.0;
+
+    private float $reading = 0.0;
+
+    private int $read = 0;
+
+    private ?string $note = null;
+
+    /** @var array<int, int> offset → length of what the device refused to write */
+    private array $refused = [];
+
+    private function __construct(
+        private readonly Device $device,
+        private readonly Clock $clock,
+        private readonly Pacemaker $beat,
+        private readonly Imprint $imprint,
+    ) {
+        $this->writeTrace = new Trace($device->stretch());
+        $this->readTrace = new Trace($device->stretch());
+        $this->core = new CoreSample;
+    }
+
+    public static function on(Device $device, Clock $clock, Observer $observer = new Unwatched): ProofResult
+    {
+        $beat = new Pacemaker($clock, $observer, 2 * $device->size()->count);
+
+        return (new self($device, $clock, $beat, Imprint::random($device->size())))->run();
+    }
+
+    private function run(): ProofResult
+    {
+        $size = $this->imprint->size->count;
+        $written = $this->write();
+        // A stopped write pass proves nothing yet, so nothing is read back; one that ran into a full disk proves what it wrote.
+        $stopped = $written < $size && $this->note === null;
+        $forgot = false;
+        if (! $stopped) {
+            $forgot = $this->device->forget();
+            $stopped = ! $this->readBack($written);
+        }
+
+        return new ProofResult(
+            $this->imprint->run,
+            $this->imprint->size,
+            $this->core,
+            new Passage(Bytes::of($written - array_sum($this->refused)), Span::seconds($this->writing)),
+            new Passage(Bytes::of($this->read), Span::seconds($this->reading)),
+            $forgot,
+            $this->writeTrace->points(),
+            $this->readTrace->points(),
+            $stopped,
+            $this->note,
+        );
+    }
+
+    /** @return int how far the write pass came */
+    private function write(): int
+    {
+        $size = $this->imprint->size->count;
+        $at = 0;
+        while ($at < $size && ! $this->beat->wantsStop()) {
+            $length = min($this->device->stretch(), $size - $at);
+            $before = $this->clock->now();
+            try {
+                $this->device->write($at, $this->imprint->stretch($at, $length));
+                $this->writeTrace->add($length, $this->clock->now() - $before);
+            } catch (CannotWrite $fault) {
+                if ($fault->full) {
+                    $this->note = $fault->getMessage();
+                    break;
+                }
+                $this->refused[$at] = $length;
+            }
+            $this->writing += $this->clock->now() - $before;
+            $at += $length;
+            $this->beat->beat(Phase::Writing, 1, $at, $size, $length);
+        }
+        $before = $this->clock->now();
+        $this->beat->beat(Phase::Settling, 1, $at, $size, 0);
+        $this->device->settle();
+        $this->writing += $this->clock->now() - $before;
+
+        return $at;
+    }
+
+    /** @return bool false when it was stopped */
+    private function readBack(int $written): bool
+    {
+        $appraiser = new Appraiser($this->imprint);
+        $this->beat->expect($written * 2);
+        for ($at = 0; $at < $written; $at += $length) {
+            if ($this->beat->wantsStop()) {
+                return false;
+            }
+            $length = min($this->device->stretch(), $written - $at);
+            if (isset($this->refused[$at])) {
+                $this->core->add(new Patch(BlockClass::Unreadable, $at, $length));
+            } else {
+                $this->look($appraiser, $at, $length);
+            }
+            $this->beat->beat(Phase::Reading, 1, $at + $length, $written, $length);
+        }
+
+        return true;
+    }
+
+    /** Reads one stretch; where that fails, halves of it, so that one bad spot does not condemn its neighbours. */
+    private function look(Appraiser $appraiser, int $at, int $length): void
+    {
+        try {
+            $data = $this->timed($at, $length);
+        } catch (CannotRead) {
+            if ($length <= self::LEAST_READ) {
+                $this->core->add(new Patch(BlockClass::Unreadable, $at, $length));
+
+                return;
+            }
+            $half = max(self::LEAST_READ, intdiv($length, 2 * self::LEAST_READ) * self::LEAST_READ);
+            $this->look($appraiser, $at, $half);
+            $this->look($appraiser, $at + $half, $length - $half);
+
+            return;
+        }
+        foreach ($appraiser->appraise($data, $at) as $patch) {
+            $this->core->add($patch);
+        }
+    }
+
+    private function timed(int $at, int $length): Data
+    {
+        $before = $this->clock->now();
+        $data = $this->device->read($at, $length);
+        $took = $this->clock->now() - $before;
+        $this->reading += $took;
+        $this->read += $length;
+        $this->readTrace->add($length, $took);
+
+        return $data;
+    }
+}

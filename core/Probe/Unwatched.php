@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe;
+
+/** Nobody watches. */
+final readonly class Unwatched implements Observer
+{
+    public function progress(Progress $progress): void
+    {
+    }
+
+    public function wantsStop(): bool
+    {
+        return false;
+    }
+}

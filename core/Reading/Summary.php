@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Reading;
+
+use InvalidArgumentException;
+
+/**
+ * What several readings of the same thing come to.
+ *
+ * Source: NIST/SEMATECH e-Handbook of Statistical Methods, 1.3.5.1 (location), 1.3.5.2 (confidence limits of the mean),
+ * 1.3.5.6 (scale).
+ */
+final readonly class Summary
+{
+    /** Above this coefficient of variation, run again: common practice, no source. */
+    private const UNSTEADY = 0.10;
+
+    /**
+     * @param  float|null  $deviation  sample standard deviation; null of a single reading
+     * @param  float|null  $margin  half the 95 % confidence interval of the mean; null of a single reading
+     */
+    private function __construct(
+        public int $count,
+        public float $mean,
+        public float $median,
+        public float $least,
+        public float $most,
+        public ?float $deviation,
+        public ?float $margin,
+    ) {
+    }
+
+    /** @param  list<float>  $values  at least one */
+    public static function of(array $values): self
+    {
+        $count = count($values);
+        if ($count === 0) {
+            throw new InvalidArgumentException('Nothing was measured, so there is nothing to sum up.');
+        }
+        sort($values);
+        $mean = self::mean($values);
+        $median = $count % 2 === 1 ? $values[intdiv($count, 2)] : ($values[intdiv($count, 2) - 1] + $values[intdiv($count, 2)]) / 2;
+        $deviation = $count === 1 ? null : self::deviation($values, $mean);
+        $margin = $deviation === null ? null : StudentT::quantile(0.975, $count - 1) * $deviation / sqrt($count);
+
+        return new self($count, $mean, $median, $values[0], $values[$count - 1], $deviation, $margin);
+    }
+
+    /** Coefficient of variation: deviation ÷ mean. */
+    public function variation(): ?float
+    {
+        return $this->deviation === null || $this->mean === 0.0 ? null : $this->deviation / abs($this->mean);
+    }
+
+    public function isSingleLook(): bool
+    {
+        return $this->count === 1;
+    }
+
+    public function isUnsteady(): bool
+    {
+        return $this->variation() !== null && $this->variation() > self::UNSTEADY;
+    }
+
+    /**
+     * The mean of what is left over is added once more: the first sum loses digits where values are large and close.
+     *
+     * @param  non-empty-list<float>  $values
+     */
+    private static function mean(array $values): float
+    {
+        $rough = array_sum($values) / count($values);
+
+        return $rough + array_sum(array_map(fn (float $value): float => $value - $rough, $values)) / count($values);
+    }
+
+    /** @param  non-empty-list<float>  $values */
+    private static function deviation(array $values, float $mean): float
+    {
+        $squares = array_sum(array_map(fn (float $value): float => ($value - $mean) ** 2, $values));
+
+        return sqrt($squares / (count($values) - 1));
+    }
+}

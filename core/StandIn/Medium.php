@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\StandIn;
+
+use InvalidArgumentException;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\NotAQuantity;
+use Tally\Quantity\Rate;
+
+/** A made-up card: what it says, what it is, and how fast. The same seed always gives the same card. */
+final readonly class Medium
+{
+    /**
+     * @param  Bytes  $shown  the size it reports
+     * @param  Bytes  $true  the memory it has
+     * @param  Bytes|null  $cache  how much it writes fast before it falls to `$write`
+     * @param  Rate|null  $fast  write speed into that cache
+     * @param  int  $patches  bad patches, for a patchy medium
+     * @param  float  $jitter  relative standard deviation between runs
+     */
+    public function __construct(
+        public Behaviour $behaviour,
+        public Bytes $shown,
+        public Bytes $true,
+        public Rate $write,
+        public Rate $read,
+        public ?Bytes $cache = null,
+        public ?Rate $fast = null,
+        public int $patches = 0,
+        public float $jitter = 0.01,
+        public int $seed = 1,
+    ) {
+        if ($true->isZero() || $true->count > $shown->count) {
+            throw new InvalidArgumentException("A stand-in’s true size must be above nothing and at most the size it shows; {$true->decimal()} of {$shown->decimal()} was given.");
+        }
+    }
+
+    /**
+     * From one line: `wraps,size=32GB,true=8GB,write=20MB/s,read=84MB/s,cache=4GB,fast=60MB/s,patches=5,seed=7`.
+     * Only the behaviour and the size are needed.
+     *
+     * @throws InvalidArgumentException with a sentence that names the part
+     */
+    public static function parse(string $line): self
+    {
+        $parts = array_map(trim(...), explode(',', $line));
+        $behaviour = Behaviour::tryFrom(array_shift($parts))
+            ?? throw new InvalidArgumentException("“{$line}” does not begin with what the stand-in does: honest, wraps, drops or patchy.");
+        $given = [];
+        foreach ($parts as $part) {
+            [$key, $value] = [...explode('=', $part, 2), ''];
+            if (! in_array($key, ['size', 'true', 'write', 'read', 'cache', 'fast', 'patches', 'seed'], true) || $value === '') {
+                throw new InvalidArgumentException("“{$part}” is not a part of a stand-in: give size, true, write, read, cache, fast, patches or seed, as in size=32GB.");
+            }
+            $given[$key] = $value;
+        }
+        try {
+            $shown = Bytes::parse($given['size'] ?? '32GB');
+
+            return new self(
+                $behaviour,
+                $shown,
+                isset($given['true']) ? Bytes::parse($given['true']) : Bytes::of($behaviour === Behaviour::Wraps || $behaviour === Behaviour::Drops ? intdiv($shown->count, 4) : $shown->count),
+                Rate::parse($given['write'] ?? '60MB/s'),
+                Rate::parse($given['read'] ?? '90MB/s'),
+                isset($given['cache']) ? Bytes::parse($given['cache']) : null,
+                isset($given['fast']) ? Rate::parse($given['fast']) : null,
+                max(0, (int) ($given['patches'] ?? ($behaviour === Behaviour::Patchy ? 5 : 0))),
+                seed: (int) ($given['seed'] ?? 1),
+            );
+        } catch (NotAQuantity $e) {
+            throw new InvalidArgumentException($e->getMessage(), previous: $e);
+        }
+    }
+}

@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\StandIn;
+
+use LogicException;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+use Tally\Device\Data;
+use Tally\Device\Device;
+use Tally\Pattern\Blank;
+use Tally\Pattern\Imprint;
+use Tally\Pattern\Mosaic;
+use Tally\Pattern\Noise;
+use Tally\Pattern\Stretch;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
+
+/** A made-up medium in a made-up reader: it keeps books instead of bytes, and moves its own clock as it works. */
+final class StandInDevice implements Device
+{
+    private readonly Books $books;
+
+    private readonly Randomizer $chance;
+
+    /** @var list<array{from: int, to: int, bits: int}> */
+    private readonly array $patches;
+
+    private int $sinceSettled = 0;
+
+    /** How this pass differs from the others, around 1. */
+    private float $mood = 1.0;
+
+    /** @param  Rate|null  $reader  the most that the reader and what lies behind it let through */
+    public function __construct(
+        private readonly Medium $medium,
+        private readonly StandInClock $clock,
+        private readonly ?Rate $reader = null,
+    ) {
+        $this->books = new Books;
+        $this->chance = new Randomizer(new Xoshiro256StarStar($medium->seed));
+        $this->patches = $this->placePatches();
+    }
+
+    public function size(): Bytes
+    {
+        return $this->medium->shown;
+    }
+
+    /** About a thousand calls for the whole medium, so that a terabyte takes no longer than a gigabyte. */
+    public function stretch(): int
+    {
+        return max(1, intdiv($this->medium->shown->count, 1000 * Imprint::BLOCK)) * Imprint::BLOCK;
+    }
+
+    public function write(int $offset, Data $data): void
+    {
+        if (! $data instanceof Stretch) {
+            throw new LogicException('A stand-in keeps books of imprints only.');
+        }
+        $length = $data->length();
+        $this->spend($length, $this->writeTime($length));
+        $true = $this->medium->true->count;
+        if ($this->medium->behaviour === Behaviour::Drops) {
+            $length = min($length, max(0, $true - $offset));
+        }
+        for ($done = 0; $done < $length; $done += $part) {
+            $at = ($offset + $done) % $true;
+            $part = min($length - $done, $true - $at);
+            $this->books->put($at, $part, $data->address + $done, $data->imprint);
+        }
+    }
+
+    public function read(int $offset, int $length): Data
+    {
+        $this->spend($length, $length / $this->through($this->medium->read) * $this->mood);
+        $true = $this->medium->true->count;
+        $pieces = [];
+        $kept = $this->medium->behaviour === Behaviour::Drops ? min($length, max(0, $true - $offset)) : $length;
+        for ($done = 0; $done < $kept; $done += $part) {
+            $at = ($offset + $done) % $true;
+            $part = min($kept - $done, $true - $at);
+            $pieces = [...$pieces, ...$this->books->look($at, $part)];
+        }
+        if ($kept < $length) {
+            $pieces[] = new Blank($length - $kept);
+        }
+
+        return new Mosaic($this->spoil($pieces, $offset));
+    }
+
+    public function settle(): void
+    {
+        $this->clock->advance(0.02);
+        $this->sinceSettled = 0;
+    }
+
+    public function forget(): bool
+    {
+        // Two numbers between 0 and 1 by Box–Muller: speeds of real runs scatter about normally.
+        [$u, $v] = [$this->chance->getInt(1, 1_000_000) / 1e6, $this->chance->getInt(1, 1_000_000) / 1e6];
+        $this->mood = max(0.5, 1 + $this->medium->jitter * sqrt(-2 * log($u)) * cos(2 * M_PI * $v));
+
+        return true;
+    }
+
+    /** @return float seconds to write this many bytes, part of them perhaps into the cache */
+    private function writeTime(int $length): float
+    {
+        $cache = $this->medium->cache;
+        $fast = $cache === null ? 0 : min($length, max(0, $cache->count - $this->sinceSettled));
+        $this->sinceSettled += $length;
+
+        return $this->mood * ($fast / $this->through($this->medium->fast ?? $this->medium->write)
+            + ($length - $fast) / $this->through($this->medium->write));
+    }
+
+    private function through(Rate $rate): float
+    {
+        return min($rate->bytesPerSecond, $this->reader->bytesPerSecond ?? INF);
+    }
+
+    private function spend(int $bytes, float $seconds): void
+    {
+        // Within a pass the speed ripples a little; it is drawn from the seed too.
+        $this->clock->advance($bytes === 0 ? 0 : $seconds * (1 + $this->medium->jitter * ($this->chance->getInt(-1000, 1000) / 1000)));
+    }
+
+    /** @return list<array{from: int, to: int, bits: int}> in order, apart from one another */
+    private function placePatches(): array
+    {
+        $patches = [];
+        $each = $this->medium->patches === 0 ? 0 : intdiv($this->medium->shown->count, $this->medium->patches);
+        for ($i = 0; $i < $this->medium->patches; $i++) {
+            $sectors = $this->chance->getInt(8, 4096);
+            $from = $i * $each + 512 * $this->chance->getInt(0, max(0, intdiv($each, 512) - $sectors - 1));
+            $patches[] = ['from' => $from, 'to' => $from + 512 * $sectors, 'bits' => $this->chance->getInt(1, 8)];
+        }
+
+        return $patches;
+    }
+
+    /**
+     * @param  list<Stretch|Blank>  $pieces
+     * @return list<Stretch|Noise|Blank>
+     */
+    private function spoil(array $pieces, int $offset): array
+    {
+        if ($this->patches === []) {
+            return $pieces;
+        }
+        $spoilt = [];
+        foreach ($pieces as $piece) {
+            $end = $offset + $piece->length();
+            $at = $offset;
+            foreach ($this->patches as $patch) {
+                [$from, $to] = [max($at, $patch['from']), min($end, $patch['to'])];
+                if ($piece instanceof Blank || $from >= $to) {
+                    continue;
+                }
+                $address = $piece->address - $offset;
+                if ($from > $at) {
+                    $spoilt[] = $piece->imprint->stretch($address + $at, $from - $at);
+                }
+                $spoilt[] = new Noise($piece->imprint->stretch($address + $from, $to - $from), $patch['bits']);
+                $at = $to;
+            }
+            $spoilt[] = $at === $offset ? $piece : ($piece instanceof Stretch ? $piece->imprint->stretch($piece->address + $at - $offset, $end - $at) : $piece);
+            $offset = $end;
+        }
+
+        return array_values(array_filter($spoilt, fn (Data $piece): bool => $piece->length() > 0));
+    }
+}

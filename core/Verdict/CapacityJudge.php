@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Verdict;
+
+use Tally\Quantity\Bytes;
+use Tally\Reading\Condition;
+
+/** What the proofs of a card say about its capacity. */
+final readonly class CapacityJudge
+{
+    /** A card is full size from this share of the label's decimal figure on: house rule. */
+    public const FULL = 0.93;
+
+    public static function judge(Evidence $evidence): Reason
+    {
+        $label = $evidence->label->capacity;
+        $worst = null;
+        foreach ($evidence->proofs as $proof) {
+            $reason = self::reason($proof, $label);
+            // A fault once seen is not undone by a later proof that happens to pass.
+            if ($worst === null || self::rank($reason) < self::rank($worst)) {
+                $worst = $reason;
+            }
+        }
+
+        return $worst ?? new Reason(VerdictKind::Unproven, 'Capacity not proven.', 'Nothing was written to it and read back.', 'a full proof would settle it');
+    }
+
+    private static function rank(Reason $reason): int
+    {
+        return match ($reason->bearing) {
+            VerdictKind::Sham => 0,
+            VerdictKind::Shaky => 1,
+            VerdictKind::Sound => 2,
+            default => 3,
+        };
+    }
+
+    private static function reason(ProofEvidence $proof, Bytes $label): Reason
+    {
+        $capacity = $proof->diagnosis->capacity;
+        $full = $capacity->shareOf($label) >= self::FULL;
+        $condition = $proof->diagnosis->condition;
+
+        return match (true) {
+            $condition === Condition::Unknown => new Reason(VerdictKind::Unproven, 'Capacity not proven.', 'The proof was stopped before anything was read back.', $proof->run),
+            $condition === Condition::Wraps => new Reason(VerdictKind::Sham, "Keeps {$capacity->decimal()} of the {$label->decimal()}",
+                'on its label: it starts over at the beginning, so new clips overwrite old ones.', $proof->source()),
+            $condition === Condition::Drops && ! $full => new Reason(VerdictKind::Sham, "Keeps {$capacity->decimal()} of the {$label->decimal()}",
+                'on its label: nothing after that is kept.', $proof->source()),
+            $condition !== Condition::Whole => new Reason(VerdictKind::Shaky, "{$proof->bad->decimal()} of {$proof->covered->decimal()} came back wrong.",
+                'Bad spots, not a false size: a faulty card. Do not use it.', $proof->source()),
+            ! $proof->forgot => new Reason(VerdictKind::Unproven, 'Capacity not proven here.',
+                'This host could not be made to forget the data before reading it back.', $proof->source()),
+            ! $full => new Reason(VerdictKind::Unproven, "Proven for {$capacity->decimal()} of {$label->decimal()} only.",
+                'The rest was not tested.', $proof->source()),
+            default => new Reason(VerdictKind::Sound, "Holds all of {$capacity->decimal()}.", 'Every block came back as written.', $proof->source()),
+        };
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Verdict;
+
+/** What to do next with a card. */
+enum Step: string
+{
+    case Measure = 'measure';
+    case Prove = 'prove';
+    case SetAside = 'set-aside';
+    case Offload = 'offload';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Measure => 'Measure its speed',
+            self::Prove => 'Prove its capacity',
+            self::SetAside => 'Set it aside; do not record on it',
+            self::Offload => 'See its fastest offload',
+        };
+    }
+}
