@@ -13,9 +13,7 @@ final readonly class Ceiling
      * @param  Rate|null  $practical  the upper end of what people see; null when nobody has published a figure
      * @param  string  $source  where the figures come from
      */
-    public function __construct(public Rate $nominal, public ?Rate $practical, public string $source)
-    {
-    }
+    public function __construct(public Rate $nominal, public ?Rate $practical, public string $source) {}
 
     public static function measured(Rate $rate, string $source): self
     {

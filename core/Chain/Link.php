@@ -7,9 +7,7 @@ namespace Tally\Chain;
 /** One link of a path, under the name its owner gives it. */
 final readonly class Link
 {
-    public function __construct(public string $name, public Ceiling $ceiling)
-    {
-    }
+    public function __construct(public string $name, public Ceiling $ceiling) {}
 
     public function describe(): string
     {

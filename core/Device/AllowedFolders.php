@@ -8,9 +8,7 @@ namespace Tally\Device;
 final readonly class AllowedFolders
 {
     /** @param  list<string>  $roots */
-    public function __construct(private array $roots)
-    {
-    }
+    public function __construct(private array $roots) {}
 
     /**
      * @return string the real path

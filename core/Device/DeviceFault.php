@@ -7,6 +7,4 @@ namespace Tally\Device;
 use Throwable;
 
 /** Anything that went wrong between the program and a medium; the message is a sentence for the technician. */
-interface DeviceFault extends Throwable
-{
-}
+interface DeviceFault extends Throwable {}

@@ -35,8 +35,7 @@ final class FolderDevice implements Device
         private readonly Bytes $size,
         public readonly Mount $mount,
         private readonly PageCache $cache,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  Bytes|null  $asked  how much to use; null for all free space

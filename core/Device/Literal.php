@@ -7,9 +7,7 @@ namespace Tally\Device;
 /** Bytes that are at hand. */
 final readonly class Literal implements Data
 {
-    public function __construct(private string $bytes)
-    {
-    }
+    public function __construct(private string $bytes) {}
 
     public function length(): int
     {

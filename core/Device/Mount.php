@@ -9,9 +9,7 @@ use Tally\Quantity\Bytes;
 /** The file system that a folder lies on. Source: proc(5), /proc/self/mountinfo. */
 final readonly class Mount
 {
-    private function __construct(public string $point, public string $type, public bool $readOnly)
-    {
-    }
+    private function __construct(public string $point, public string $type, public bool $readOnly) {}
 
     public static function of(string $folder): self
     {

@@ -21,9 +21,7 @@ final class RunFolder
     private const FILE = '/^\d{6}\.tally$/';
 
     /** @param  resource  $lock */
-    private function __construct(public readonly string $path, private $lock)
-    {
-    }
+    private function __construct(public readonly string $path, private $lock) {}
 
     /** @throws UnusablePath|CannotWrite */
     public static function create(string $parent): self

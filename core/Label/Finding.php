@@ -13,6 +13,5 @@ final readonly class Finding
         public Severity $severity,
         public string $reason,
         public string $source,
-    ) {
-    }
+    ) {}
 }

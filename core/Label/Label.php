@@ -25,8 +25,7 @@ final readonly class Label
         public ?Rate $write = null,
         public ?float $times = null,
         public ?int $contactRows = null,
-    ) {
-    }
+    ) {}
 
     /** @return Mark|null the mark with the highest floor */
     public function topMark(): ?Mark

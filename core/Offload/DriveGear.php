@@ -22,6 +22,5 @@ final readonly class DriveGear
         public Rate $read,
         public Bytes $free,
         public ?string $inside = null,
-    ) {
-    }
+    ) {}
 }

@@ -9,9 +9,7 @@ use Tally\Chain\HostLink;
 /** A port of a host. */
 final readonly class PortGear
 {
-    public function __construct(public string $host, public string $name, public HostLink $link)
-    {
-    }
+    public function __construct(public string $host, public string $name, public HostLink $link) {}
 
     public function label(): string
     {

@@ -11,7 +11,5 @@ use Tally\Label\Bus;
 final readonly class ReaderGear
 {
     /** @param  list<Bus>  $buses */
-    public function __construct(public string $name, public array $buses, public HostLink $uplink)
-    {
-    }
+    public function __construct(public string $name, public array $buses, public HostLink $uplink) {}
 }

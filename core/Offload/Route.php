@@ -22,8 +22,7 @@ final readonly class Route
         public Path $path,
         public Path $back,
         private Bytes $amount,
-    ) {
-    }
+    ) {}
 
     public function copy(): Span
     {

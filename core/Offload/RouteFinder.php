@@ -22,9 +22,7 @@ final readonly class RouteFinder
      * @param  list<PortGear>  $ports
      * @param  list<DriveGear>  $drives
      */
-    public function __construct(private array $readers, private array $ports, private array $drives)
-    {
-    }
+    public function __construct(private array $readers, private array $ports, private array $drives) {}
 
     public function find(Source $source): Routes
     {

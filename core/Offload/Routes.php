@@ -11,9 +11,7 @@ final readonly class Routes
      * @param  list<Route>  $ranked
      * @param  list<string>  $leftOut  a sentence for each reader or drive that cannot be used
      */
-    public function __construct(public array $ranked, public array $leftOut)
-    {
-    }
+    public function __construct(public array $ranked, public array $leftOut) {}
 
     public function best(): ?Route
     {

@@ -23,6 +23,5 @@ final readonly class Source
         public Bytes $amount,
         public ?Ceiling $card = null,
         public array $byReader = [],
-    ) {
-    }
+    ) {}
 }

@@ -12,9 +12,7 @@ final readonly class Appraiser
     /** The smallest unit that cards and drives write: an echo or a fault is never smaller. */
     public const SECTOR = 512;
 
-    public function __construct(private Imprint $imprint)
-    {
-    }
+    public function __construct(private Imprint $imprint) {}
 
     /**
      * @param  Data  $read  what came back from `$offset`, a multiple of the sector; whole blocks of the pattern are checked fastest

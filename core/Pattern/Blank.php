@@ -9,9 +9,7 @@ use Tally\Device\Data;
 /** Bytes that nothing was ever kept in. */
 final readonly class Blank implements Data
 {
-    public function __construct(private int $length, private string $filler = "\xFF")
-    {
-    }
+    public function __construct(private int $length, private string $filler = "\xFF") {}
 
     public function length(): int
     {

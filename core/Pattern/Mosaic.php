@@ -10,9 +10,7 @@ use Tally\Device\Data;
 final readonly class Mosaic implements Data
 {
     /** @param  list<Stretch|Noise|Blank>  $pieces */
-    public function __construct(public array $pieces)
-    {
-    }
+    public function __construct(public array $pieces) {}
 
     public function length(): int
     {

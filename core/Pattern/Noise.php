@@ -10,9 +10,7 @@ use Tally\Device\Data;
 final readonly class Noise implements Data
 {
     /** @param  int  $bitsASector  how many bits are wrong in each 512 bytes, 1 to 8 */
-    public function __construct(private Stretch $written, private int $bitsASector)
-    {
-    }
+    public function __construct(private Stretch $written, private int $bitsASector) {}
 
     public function length(): int
     {

@@ -17,8 +17,7 @@ final readonly class Patch
         public int $length,
         public ?int $source = null,
         public int $wrongBits = 0,
-    ) {
-    }
+    ) {}
 
     public function end(): int
     {

@@ -9,9 +9,7 @@ use Tally\Device\Data;
 /** A piece of an imprint, as described; its bytes are made when asked for. */
 final readonly class Stretch implements Data
 {
-    public function __construct(public Imprint $imprint, public int $address, private int $length)
-    {
-    }
+    public function __construct(public Imprint $imprint, public int $address, private int $length) {}
 
     public function length(): int
     {

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Tally\Probe;
 
 use Tally\Device\CannotRead;
+use Tally\Device\CannotSettle;
 use Tally\Device\CannotWrite;
 use Tally\Device\Clock;
 use Tally\Device\Data;
 use Tally\Device\Device;
+use Tally\Device\MediumGone;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
@@ -37,6 +39,11 @@ final class FullProof
 
     private int $read = 0;
 
+    /** Bytes that the device took. */
+    private int $taken = 0;
+
+    private bool $full = false;
+
     private ?string $note = null;
 
     /** @var array<int, int> offset → length of what the device refused to write */
@@ -62,27 +69,32 @@ final class FullProof
 
     private function run(): ProofResult
     {
-        $size = $this->imprint->size->count;
-        $written = $this->write();
-        // A stopped write pass proves nothing yet, so nothing is read back; one that ran into a full disk proves what it wrote.
-        $stopped = $written < $size && $this->note === null;
         $forgot = false;
-        if (! $stopped) {
-            $forgot = $this->device->forget();
-            $stopped = ! $this->readBack($written);
+        $stopped = true;
+        $cutShort = null;
+        try {
+            $written = $this->write();
+            // A stopped write pass proves nothing yet, so nothing is read back; one that ran into a full disk proves what it wrote.
+            if ($written === $this->imprint->size->count || $this->full) {
+                $forgot = $this->device->forget();
+                $stopped = ! $this->readBack($written);
+            }
+        } catch (MediumGone $gone) {
+            $cutShort = $gone->getMessage();
         }
 
         return new ProofResult(
             $this->imprint->run,
             $this->imprint->size,
             $this->core,
-            new Passage(Bytes::of($written - array_sum($this->refused)), Span::seconds($this->writing)),
+            new Passage(Bytes::of($this->taken), Span::seconds($this->writing)),
             new Passage(Bytes::of($this->read), Span::seconds($this->reading)),
             $forgot,
             $this->writeTrace->points(),
             $this->readTrace->points(),
             $stopped,
             $this->note,
+            $cutShort,
         );
     }
 
@@ -97,9 +109,10 @@ final class FullProof
             try {
                 $this->device->write($at, $this->imprint->stretch($at, $length));
                 $this->writeTrace->add($length, $this->clock->now() - $before);
+                $this->taken += $length;
             } catch (CannotWrite $fault) {
                 if ($fault->full) {
-                    $this->note = $fault->getMessage();
+                    [$this->full, $this->note] = [true, $fault->getMessage()];
                     break;
                 }
                 $this->refused[$at] = $length;
@@ -110,7 +123,12 @@ final class FullProof
         }
         $before = $this->clock->now();
         $this->beat->beat(Phase::Settling, 1, $at, $size, 0);
-        $this->device->settle();
+        try {
+            $this->device->settle();
+        } catch (CannotSettle $fault) {
+            // Reading back will tell what the medium kept all the same.
+            $this->note = $fault->getMessage();
+        }
         $this->writing += $this->clock->now() - $before;
 
         return $at;

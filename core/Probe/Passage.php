@@ -11,9 +11,7 @@ use Tally\Quantity\Span;
 /** Bytes that went one way, and how long that took. For writing, the clock stops when they are on the medium. */
 final readonly class Passage
 {
-    public function __construct(public Bytes $bytes, public Span $span)
-    {
-    }
+    public function __construct(public Bytes $bytes, public Span $span) {}
 
     /** Null when nothing was moved. */
     public function rate(): ?Rate

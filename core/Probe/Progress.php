@@ -25,8 +25,7 @@ final readonly class Progress
         public int $total,
         public float $seconds,
         public ?float $rate,
-    ) {
-    }
+    ) {}
 
     public function share(): float
     {

@@ -15,7 +15,8 @@ final readonly class ProofResult
      * @param  bool  $forgot  whether the host was made to forget before reading back
      * @param  list<array{float, float}>  $writeTrace  end offset, bytes a second
      * @param  list<array{float, float}>  $readTrace
-     * @param  string|null  $note  what cut the write pass short
+     * @param  string|null  $note  what went wrong on the way: a full disk, a flush that failed
+     * @param  string|null  $cutShort  a sentence, when the medium went away in between
      */
     public function __construct(
         public int $imprint,
@@ -28,8 +29,8 @@ final readonly class ProofResult
         public array $readTrace,
         public bool $stopped,
         public ?string $note = null,
-    ) {
-    }
+        public ?string $cutShort = null,
+    ) {}
 
     public function isComplete(): bool
     {

@@ -11,7 +11,5 @@ final readonly class SpeedLook
      * @param  bool  $forgot  whether the host was made to forget the data before it was read
      * @param  int  $wrong  bytes that did not come back as written
      */
-    public function __construct(public Passage $write, public Passage $read, public bool $forgot, public int $wrong)
-    {
-    }
+    public function __construct(public Passage $write, public Passage $read, public bool $forgot, public int $wrong) {}
 }

@@ -13,10 +13,15 @@ final readonly class SpeedResult
      * @param  Bytes  $region  how much was written from the start of the medium (or of its free space) each time
      * @param  list<SpeedLook>  $looks
      * @param  list<array{float, float}>  $trace  of the last whole write: end offset, bytes a second
+     * @param  string|null  $cutShort  a sentence, when the medium went away in between
      */
-    public function __construct(public Bytes $region, public array $looks, public array $trace, public bool $stopped)
-    {
-    }
+    public function __construct(
+        public Bytes $region,
+        public array $looks,
+        public array $trace,
+        public bool $stopped,
+        public ?string $cutShort = null,
+    ) {}
 
     /** @return list<float> bytes a second of each write */
     public function writes(): array

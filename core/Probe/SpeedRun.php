@@ -8,6 +8,7 @@ use InvalidArgumentException;
 use Tally\Device\CannotRead;
 use Tally\Device\Clock;
 use Tally\Device\Device;
+use Tally\Device\MediumGone;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
@@ -41,23 +42,33 @@ final readonly class SpeedRun
         $beat = new Pacemaker($clock, $observer, 2 * $region->count * $this->runs);
         $looks = [];
         $trace = [];
-        for ($run = 1; $run <= $this->runs; $run++) {
-            $imprint = Imprint::random($region);
-            $points = new Trace($device->stretch());
-            $write = $this->write($device, $clock, $beat, $imprint, $points, $run);
-            if ($write === null) {
-                return new SpeedResult($region, $looks, $trace, true);
+        try {
+            for ($run = 1; $run <= $this->runs; $run++) {
+                $points = new Trace($device->stretch());
+                $look = $this->look($device, $clock, $beat, Imprint::random($region), $points, $run);
+                if ($look === null) {
+                    return new SpeedResult($region, $looks, $trace, true);
+                }
+                $trace = $points->points();
+                $looks[] = $look;
             }
-            $forgot = $device->forget();
-            $read = $this->read($device, $clock, $beat, $imprint, $run);
-            if ($read === null) {
-                return new SpeedResult($region, $looks, $trace, true);
-            }
-            $trace = $points->points();
-            $looks[] = new SpeedLook($write, $read['passage'], $forgot, $read['wrong']);
+        } catch (MediumGone $gone) {
+            return new SpeedResult($region, $looks, $trace, true, $gone->getMessage());
         }
 
         return new SpeedResult($region, $looks, $trace, false);
+    }
+
+    private function look(Device $device, Clock $clock, Pacemaker $beat, Imprint $imprint, Trace $trace, int $run): ?SpeedLook
+    {
+        $write = $this->write($device, $clock, $beat, $imprint, $trace, $run);
+        if ($write === null) {
+            return null;
+        }
+        $forgot = $device->forget();
+        $read = $this->read($device, $clock, $beat, $imprint, $run);
+
+        return $read === null ? null : new SpeedLook($write, $read['passage'], $forgot, $read['wrong']);
     }
 
     private function write(Device $device, Clock $clock, Pacemaker $beat, Imprint $imprint, Trace $trace, int $run): ?Passage

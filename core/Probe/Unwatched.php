@@ -7,9 +7,7 @@ namespace Tally\Probe;
 /** Nobody watches. */
 final readonly class Unwatched implements Observer
 {
-    public function progress(Progress $progress): void
-    {
-    }
+    public function progress(Progress $progress): void {}
 
     public function wantsStop(): bool
     {

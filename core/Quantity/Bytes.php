@@ -19,9 +19,7 @@ final readonly class Bytes
 
     private const BINARY = ['B', 'KiB', 'MiB', 'GiB', 'TiB', 'PiB', 'EiB'];
 
-    private function __construct(public int $count)
-    {
-    }
+    private function __construct(public int $count) {}
 
     /** @throws NotAQuantity for a negative count */
     public static function of(int $count): self

@@ -13,9 +13,7 @@ use Brick\Math\BigDecimal;
  */
 final readonly class NumberText
 {
-    private function __construct(public BigDecimal $number, public string $unit, public bool $looksLikeThousands)
-    {
-    }
+    private function __construct(public BigDecimal $number, public string $unit, public bool $looksLikeThousands) {}
 
     /** @return self|null null when the text does not begin with a number */
     public static function read(string $text): ?self

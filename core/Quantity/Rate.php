@@ -11,9 +11,7 @@ namespace Tally\Quantity;
  */
 final readonly class Rate
 {
-    private function __construct(public float $bytesPerSecond)
-    {
-    }
+    private function __construct(public float $bytesPerSecond) {}
 
     /** @throws NotAQuantity for zero, negative or endless speeds */
     public static function bytesPerSecond(float $rate): self

@@ -7,9 +7,7 @@ namespace Tally\Quantity;
 /** A length of time in seconds. */
 final readonly class Span
 {
-    private function __construct(public float $seconds)
-    {
-    }
+    private function __construct(public float $seconds) {}
 
     /** @throws NotAQuantity for negative or endless spans */
     public static function seconds(float $seconds): self

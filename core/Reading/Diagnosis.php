@@ -16,9 +16,7 @@ final readonly class Diagnosis
      * @param  Bytes  $capacity  true usable bytes: the lap of a card that wraps, the first bad offset of one that drops, else what holds
      * @param  int|null  $wrap  the lap in bytes
      */
-    public function __construct(public Condition $condition, public Bytes $capacity, public ?int $wrap)
-    {
-    }
+    public function __construct(public Condition $condition, public Bytes $capacity, public ?int $wrap) {}
 
     public static function of(CoreSample $core): self
     {

@@ -17,8 +17,7 @@ final readonly class SpeedReading
         public Path $path,
         public Bytes $region,
         public int $wrong,
-    ) {
-    }
+    ) {}
 
     /**
      * @param  list<float>  $writes  bytes a second

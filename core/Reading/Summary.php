@@ -29,8 +29,7 @@ final readonly class Summary
         public float $most,
         public ?float $deviation,
         public ?float $margin,
-    ) {
-    }
+    ) {}
 
     /** @param  list<float>  $values  at least one */
     public static function of(array $values): self

@@ -16,8 +16,7 @@ final readonly class WayReading
         public ?Rate $claim,
         public ?Standing $standing,
         public array $suspicions,
-    ) {
-    }
+    ) {}
 
     /** @param  non-empty-list<float>  $rates  bytes a second */
     public static function of(array $rates, ?Rate $claim, Path $path, bool $forgot): self

@@ -13,7 +13,5 @@ final readonly class Evidence
      * @param  list<SpeedEvidence>  $speeds
      * @param  list<ProofEvidence>  $proofs
      */
-    public function __construct(public Label $label, public array $speeds = [], public array $proofs = [])
-    {
-    }
+    public function __construct(public Label $label, public array $speeds = [], public array $proofs = []) {}
 }

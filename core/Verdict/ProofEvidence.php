@@ -25,8 +25,7 @@ final readonly class ProofEvidence
         public bool $forgot,
         public ?Rate $write,
         public Path $path,
-    ) {
-    }
+    ) {}
 
     public function source(): string
     {

@@ -18,8 +18,7 @@ final readonly class Reason
         public string $lead,
         public string $rest,
         public string $evidence,
-    ) {
-    }
+    ) {}
 
     public function sentence(): string
     {

@@ -9,9 +9,7 @@ use Tally\Reading\SpeedReading;
 /** A speed run, under the name by which it can be found again. */
 final readonly class SpeedEvidence
 {
-    public function __construct(public string $run, public SpeedReading $reading)
-    {
-    }
+    public function __construct(public string $run, public SpeedReading $reading) {}
 
     public function source(): string
     {

@@ -8,7 +8,5 @@ namespace Tally\Verdict;
 final readonly class Verdict
 {
     /** @param  non-empty-list<Reason>  $reasons  the ones that carry the verdict first */
-    public function __construct(public VerdictKind $kind, public array $reasons, public Step $next)
-    {
-    }
+    public function __construct(public VerdictKind $kind, public array $reasons, public Step $next) {}
 }
