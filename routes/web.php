@@ -1,7 +1,35 @@
 <?php
 
+declare(strict_types=1);
+
+use App\Http\Controllers\IntakeController;
+use App\Http\Controllers\MeasureController;
+use App\Http\Controllers\OffloadController;
+use App\Http\Controllers\ProveController;
+use App\Http\Controllers\RunController;
+use App\Models\Card;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Route;
 
-Route::get('/', function () {
-    return view('welcome');
-});
+Route::redirect('/', '/intake');
+
+// A stage without a card opens on the first one that waits there, else on the first of all.
+foreach (['measure', 'prove', 'offload'] as $stage) {
+    Route::get("/{$stage}", function () use ($stage): RedirectResponse {
+        $tag = Card::query()->orderByRaw('next_step = ? desc', [$stage])->orderBy('tag')->value('tag');
+
+        return redirect(is_string($tag) ? "/{$stage}/{$tag}" : '/intake');
+    });
+}
+
+Route::get('/intake', [IntakeController::class, 'create']);
+Route::get('/intake/{card}', [IntakeController::class, 'edit']);
+Route::post('/cards', [IntakeController::class, 'store']);
+Route::put('/cards/{card}', [IntakeController::class, 'update']);
+
+Route::get('/measure/{card}', MeasureController::class);
+Route::get('/prove/{card}', ProveController::class);
+Route::get('/offload/{card}', OffloadController::class);
+
+Route::post('/cards/{card}/runs', [RunController::class, 'store']);
+Route::post('/runs/{run}/stop', [RunController::class, 'stop']);

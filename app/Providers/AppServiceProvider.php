@@ -1,24 +1,31 @@
 <?php
 
+declare(strict_types=1);
+
 namespace App\Providers;
 
+use App\Runs\RunConductor;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\ServiceProvider;
+use Tally\Device\AllowedFolders;
 
-class AppServiceProvider extends ServiceProvider
+final class AppServiceProvider extends ServiceProvider
 {
-    /**
-     * Register any application services.
-     */
     public function register(): void
     {
-        //
+        $this->app->bind(AllowedFolders::class, fn (): AllowedFolders => new AllowedFolders(
+            array_values(array_filter((array) config('tally.folders'), is_string(...))),
+        ));
+        $this->app->bind(RunConductor::class, fn (): RunConductor => new RunConductor(
+            $this->app->make(AllowedFolders::class),
+            is_numeric($seconds = config('tally.stand_in_seconds')) ? (float) $seconds : 0.0,
+        ));
     }
 
-    /**
-     * Bootstrap any application services.
-     */
     public function boot(): void
     {
-        //
+        // A list that asks once a row is a fault, wherever it happens.
+        Model::preventLazyLoading();
+        Model::preventAccessingMissingAttributes();
     }
 }

@@ -75,6 +75,14 @@ final readonly class Bytes
         return self::print($this->count, 1000, self::DECIMAL);
     }
 
+    /** The shortest print that parses back to just this: `32 GB`, or all the bytes where rounding would lose some. */
+    public function exact(): string
+    {
+        $short = $this->decimal();
+
+        return self::parse($short)->count === $this->count ? $short : $this->count.' B';
+    }
+
     /** As many computers print it: `29.72 GiB`. */
     public function binary(): string
     {

@@ -97,6 +97,12 @@ final readonly class Rate
         }.' MB/s';
     }
 
+    /** With every digit down to one byte a second, so that it parses back to just this. */
+    public function exact(): string
+    {
+        return self::trim(number_format($this->megabytes(), 6, '.', '')).' MB/s';
+    }
+
     private static function trim(string $number): string
     {
         return rtrim(rtrim($number, '0'), '.');

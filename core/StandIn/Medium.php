@@ -74,4 +74,25 @@ final readonly class Medium
             throw new InvalidArgumentException($e->getMessage(), previous: $e);
         }
     }
+
+    /** The line that parse() makes this medium of. */
+    public function line(): string
+    {
+        $parts = [
+            'size' => $this->shown->count.'B',
+            'true' => $this->true->count.'B',
+            'write' => round($this->write->bytesPerSecond).'B/s',
+            'read' => round($this->read->bytesPerSecond).'B/s',
+            'cache' => $this->cache === null ? null : $this->cache->count.'B',
+            'fast' => $this->fast === null ? null : round($this->fast->bytesPerSecond).'B/s',
+            'patches' => $this->patches === 0 ? null : (string) $this->patches,
+            'seed' => (string) $this->seed,
+        ];
+        $line = $this->behaviour->value;
+        foreach (array_filter($parts, is_string(...)) as $key => $value) {
+            $line .= ",{$key}={$value}";
+        }
+
+        return $line;
+    }
 }

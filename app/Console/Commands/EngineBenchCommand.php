@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use Illuminate\Console\Command;
+use InvalidArgumentException;
+use RuntimeException;
+use Tally\Device\DeviceFault;
+use Tally\Device\FolderDevice;
+use Tally\Device\HostClock;
+use Tally\Device\PageCache;
+use Tally\Pattern\Appraiser;
+use Tally\Pattern\BlockClass;
+use Tally\Pattern\Imprint;
+use Tally\Quantity\Bytes;
+use Tally\Reading\Summary;
+
+/** The engine against the machine: alternating runs of dd and of the probes' own writing and checking. */
+final class EngineBenchCommand extends Command
+{
+    protected $signature = 'bench:engine
+        {--at=/tmp : Folder to measure in}
+        {--size=1GiB : How much to write each time}
+        {--rounds=7 : How many rounds}
+        {--json : Print the ratios as JSON}';
+
+    protected $description = 'Compare writing and checking the pattern with dd, as median ratios (1 is as fast as dd)';
+
+    public function handle(PageCache $cache): int
+    {
+        try {
+            $at = $this->option('at');
+            $size = $this->option('size');
+            $at = is_string($at) && is_dir($at) ? $at : throw new InvalidArgumentException('--at: there is no folder “'.(is_string($at) ? $at : '').'”.');
+            $size = Bytes::parse(is_string($size) ? $size : '');
+            $size = Bytes::of(max(1, intdiv($size->count, Imprint::BLOCK)) * Imprint::BLOCK);
+            $rounds = max(1, (int) $this->option('rounds'));
+            $ratios = ['write' => [], 'verify' => []];
+            for ($round = 0; $round < $rounds; $round++) {
+                // Whoever goes second finds the disk in another state: take turns.
+                [$dd, $engine] = $round % 2 === 0
+                    ? [$this->dd($at, $size, $cache), $this->engine($at, $size)]
+                    : array_reverse([$this->engine($at, $size), $this->dd($at, $size, $cache)]);
+                foreach (['write', 'verify'] as $way) {
+                    $ratios[$way][] = $dd[$way] / $engine[$way];
+                }
+                if ($this->option('json') !== true) {
+                    $this->line(sprintf('round %d: write %.2f, verify %.2f of dd', $round + 1, $dd['write'] / $engine['write'], $dd['verify'] / $engine['verify']));
+                }
+            }
+        } catch (DeviceFault|InvalidArgumentException $fault) {
+            $this->error($fault->getMessage());
+
+            return 2;
+        }
+        $medians = array_map(fn (array $values): float => round(Summary::of($values)->median, 3), $ratios);
+        $this->line($this->option('json') === true
+            ? json_encode($medians, JSON_THROW_ON_ERROR)
+            : sprintf('median of %d: write %.2f, verify %.2f of dd on %s; most memory %s', $rounds, $medians['write'], $medians['verify'], $size->binary(), Bytes::of(memory_get_peak_usage(true))->binary()));
+
+        return self::SUCCESS;
+    }
+
+    /** @return array{write: float, verify: float} seconds */
+    private function dd(string $at, Bytes $size, PageCache $cache): array
+    {
+        $file = escapeshellarg($path = "{$at}/gritty-tally-bench-".getmypid());
+        $count = intdiv($size->count, Imprint::BLOCK);
+        try {
+            $write = $this->timed("dd if=/dev/zero of={$file} bs=1M count={$count} conv=fdatasync");
+            $cache->drop($path);
+            $verify = $this->timed("dd if={$file} of=/dev/null bs=1M");
+        } finally {
+            @unlink($path);
+        }
+
+        return ['write' => $write, 'verify' => $verify];
+    }
+
+    private function timed(string $command): float
+    {
+        $began = hrtime(true);
+        exec("{$command} 2>&1", $output, $code);
+
+        return $code === 0 ? (hrtime(true) - $began) / 1e9 : throw new RuntimeException(implode(' ', $output));
+    }
+
+    /** @return array{write: float, verify: float} seconds */
+    private function engine(string $at, Bytes $size): array
+    {
+        $clock = new HostClock;
+        $device = FolderDevice::open($at, $size);
+        try {
+            $imprint = Imprint::random($size);
+            $began = $clock->now();
+            for ($offset = 0; $offset < $size->count; $offset += Imprint::BLOCK) {
+                $device->write($offset, $imprint->stretch($offset, Imprint::BLOCK));
+            }
+            $device->settle();
+            $write = $clock->now() - $began;
+            $device->forget();
+            $appraiser = new Appraiser($imprint);
+            $began = $clock->now();
+            for ($offset = 0; $offset < $size->count; $offset += Imprint::BLOCK) {
+                foreach ($appraiser->appraise($device->read($offset, Imprint::BLOCK), $offset) as $patch) {
+                    $patch->class === BlockClass::Holds || throw new RuntimeException("The pattern did not hold at byte {$offset}.");
+                }
+            }
+
+            return ['write' => $write, 'verify' => $clock->now() - $began];
+        } finally {
+            $device->clear();
+        }
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Evidence\CardEvidence;
+use App\Models\Card;
+use App\Models\Run;
+use App\Models\RunSample;
+use App\Runs\Bench;
+use App\Runs\ChainRecord;
+use App\Runs\RunKind;
+use App\Runs\RunState;
+use Illuminate\Console\Command;
+use InvalidArgumentException;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+use Tally\Device\DeviceFault;
+use Tally\Label\Form;
+use Tally\Label\Label;
+use Tally\Quantity\Bytes;
+
+/** What the two terminal probes have in common: finding the medium, Ctrl-C, complaints on standard error, filing. */
+abstract class RunsOnMedium extends Command
+{
+    protected const HOLDS = 0;
+
+    protected const DOES_NOT_HOLD = 1;
+
+    protected const COULD_NOT_RUN = 2;
+
+    public function handle(): int
+    {
+        $watch = new TerminalWatch($this->output->getOutput());
+        // SIGHUP too: a closed terminal window should not leave files on the card.
+        $this->trap([SIGINT, SIGTERM, SIGHUP], $watch->stop(...));
+        $bench = null;
+        try {
+            $medium = MediumAtHand::from($this->input);
+            $bench = $this->lay($medium);
+
+            return $this->conduct($medium, $bench, $watch);
+        } catch (DeviceFault|InvalidArgumentException $fault) {
+            $this->complain($fault->getMessage());
+
+            return self::COULD_NOT_RUN;
+        } finally {
+            $watch->finish();
+            $bench?->clear();
+        }
+    }
+
+    /** @throws DeviceFault|InvalidArgumentException */
+    abstract protected function lay(MediumAtHand $medium): Bench;
+
+    /** @throws DeviceFault|InvalidArgumentException */
+    abstract protected function conduct(MediumAtHand $medium, Bench $bench, TerminalWatch $watch): int;
+
+    protected function complain(string $sentence): void
+    {
+        $output = $this->output->getOutput();
+        ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($sentence);
+    }
+
+    /** @param  array<string, mixed>  $result */
+    protected function json(array $result): void
+    {
+        $this->output->writeln(json_encode($result, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), OutputInterface::OUTPUT_RAW);
+    }
+
+    /** The card's label; without a card, a label that claims no more than the size of the medium. */
+    protected function label(MediumAtHand $medium, Bench $bench): Label
+    {
+        return $medium->card?->label() ?? new Label(Form::Ssd, $bench->whole);
+    }
+
+    /**
+     * @param  array<string, mixed>  $result
+     * @param  array{write: list<array{float, float}>, read: list<array{float, float}>}  $traces
+     */
+    protected function file(Card $card, RunKind $kind, Bytes $size, int $runs, array $result, array $traces, RunState $state, ?string $message): void
+    {
+        $run = Run::query()->create([
+            'card_id' => $card->id,
+            'kind' => $kind,
+            'state' => $state,
+            'chain' => ChainRecord::pack(ChainRecord::unnamed()),
+            'parameters' => ['size' => $size->count, 'runs' => $runs],
+            'result' => $result,
+            'message' => $message,
+            'recorded_by' => get_current_user(),
+            'started_at' => now(),
+            'ended_at' => now(),
+        ]);
+        RunSample::query()->create(['run_id' => $run->id, 'traces' => $traces]);
+        CardEvidence::refresh($card);
+        $this->complain("Filed as {$run->name()} of {$card->tag}.");
+    }
+}

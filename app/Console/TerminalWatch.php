@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Symfony\Component\Console\Helper\ProgressBar;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+use Tally\Probe\Observer;
+use Tally\Probe\Progress;
+use Tally\Quantity\Rate;
+use Tally\Quantity\Span;
+
+/** A progress bar on standard error, so that standard output carries the result alone. */
+final class TerminalWatch implements Observer
+{
+    private ?ProgressBar $bar = null;
+
+    private bool $stop = false;
+
+    public function __construct(private readonly OutputInterface $output) {}
+
+    public function progress(Progress $progress): void
+    {
+        if ($this->bar === null) {
+            $error = $this->output instanceof ConsoleOutputInterface ? $this->output->getErrorOutput() : $this->output;
+            $this->bar = new ProgressBar($error, 1000, 0.25);
+            $this->bar->minSecondsBetweenRedraws($error->isDecorated() ? 0.25 : 5);
+            $this->bar->setFormat('%message% [%bar%] %percent:3s% %');
+            $this->bar->setMessage('starting');
+            $this->bar->start();
+        }
+        $share = $progress->share();
+        $left = $share > 0.005 ? Span::seconds($progress->seconds * (1 - $share) / $share)->print().' left' : '';
+        $rate = $progress->rate === null ? '' : Rate::bytesPerSecond($progress->rate)->print();
+        $this->bar->setMessage(sprintf('%-8s run %d  %-12s %-14s', $progress->phase->value, $progress->run, $rate, $left));
+        $this->bar->setProgress((int) (1000 * $share));
+    }
+
+    public function wantsStop(): bool
+    {
+        return $this->stop;
+    }
+
+    public function stop(): void
+    {
+        $this->stop = true;
+    }
+
+    public function finish(): void
+    {
+        $this->bar?->clear();
+    }
+}

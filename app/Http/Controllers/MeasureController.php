@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Evidence\CardEvidence;
+use App\Models\Card;
+use App\Models\Station;
+use App\Pages\LabelWords;
+use App\Pages\Margin;
+use App\Pages\MeasurePage;
+use App\Pages\Orders;
+use Inertia\Inertia;
+use Inertia\Response;
+use Tally\Quantity\Bytes;
+
+final readonly class MeasureController
+{
+    public function __invoke(Card $card): Response
+    {
+        $runs = CardEvidence::runs($card);
+
+        return Inertia::render('Measure', [
+            'card' => LabelWords::card($card),
+            'claimLine' => MeasurePage::claimLine($card, $runs),
+            'runs' => MeasurePage::table($card, $runs),
+            'going' => Orders::going($runs),
+            'order' => Orders::for($card, Station::here(), Bytes::gigabytes(1), 5),
+            'margin' => Margin::at('measure', $card, $runs),
+        ]);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Evidence\CardEvidence;
+use App\Http\Rules\Quantity;
+use App\Models\Card;
+use App\Pages\LabelWords;
+use App\Pages\Margin;
+use App\Pages\OffloadPage;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+use Tally\Quantity\Bytes;
+
+final readonly class OffloadController
+{
+    public function __invoke(Request $request, Card $card): Response
+    {
+        $request->validate(['amount' => ['nullable', 'string', 'max:40', Quantity::size()]]);
+        $runs = CardEvidence::runs($card);
+        // What was asked for, else the footage on it, else a full card.
+        $amount = match (true) {
+            $request->filled('amount') => Bytes::parse($request->string('amount')->value(), 'GB'),
+            $card->footage > 0 => Bytes::of($card->footage),
+            default => Bytes::of($card->capacity),
+        };
+        $routes = OffloadPage::routes($card, $runs, $amount);
+
+        return Inertia::render('Offload', [
+            'card' => LabelWords::card($card),
+            'amount' => $amount->exact(),
+            'routes' => OffloadPage::props($routes),
+            'count' => count($routes->ranked),
+            'leftOut' => $routes->leftOut,
+            'margin' => Margin::at('offload', $card, $runs),
+        ]);
+    }
+}

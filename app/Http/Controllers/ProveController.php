@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Evidence\CardEvidence;
+use App\Models\Card;
+use App\Models\Station;
+use App\Pages\LabelWords;
+use App\Pages\Margin;
+use App\Pages\Orders;
+use App\Pages\ProvePage;
+use Inertia\Inertia;
+use Inertia\Response;
+use Tally\Quantity\Bytes;
+
+final readonly class ProveController
+{
+    public function __invoke(Card $card): Response
+    {
+        $runs = CardEvidence::runs($card);
+
+        return Inertia::render('Prove', [
+            'card' => LabelWords::card($card),
+            'core' => ProvePage::core($card, $runs),
+            'going' => Orders::going($runs),
+            'order' => Orders::for($card, Station::here(), Bytes::of($card->capacity), 1),
+            'margin' => Margin::at('prove', $card, $runs),
+        ]);
+    }
+}

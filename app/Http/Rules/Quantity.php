@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Rules;
+
+use Closure;
+use Illuminate\Contracts\Validation\ValidationRule;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\NotAQuantity;
+use Tally\Quantity\Rate;
+
+/** A size or a speed as people type it; the complaint is the core's own sentence. */
+final readonly class Quantity implements ValidationRule
+{
+    /** @param  Closure(string): mixed  $parse */
+    private function __construct(private Closure $parse) {}
+
+    /** A size of something that is there, so not nothing. */
+    public static function size(): self
+    {
+        return new self(fn (string $text): Bytes => ($bytes = Bytes::parse($text, 'GB'))->isZero() ? throw NotAQuantity::notPositive($text) : $bytes);
+    }
+
+    public static function amount(): self
+    {
+        return new self(fn (string $text): Bytes => Bytes::parse($text, 'GB'));
+    }
+
+    public static function rate(): self
+    {
+        return new self(Rate::parse(...));
+    }
+
+    public function validate(string $attribute, mixed $value, Closure $fail): void
+    {
+        try {
+            ($this->parse)(is_scalar($value) ? (string) $value : '');
+        } catch (NotAQuantity $fault) {
+            $fail($fault->getMessage());
+        }
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\Run;
+use App\Runs\RunConductor;
+use App\Runs\RunState;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Throwable;
+
+/** A run, waiting on its station's own queue. */
+final class ConductRun implements ShouldQueue
+{
+    use Queueable;
+
+    public int $tries = 1;
+
+    /** A proof may take days. */
+    public int $timeout = 0;
+
+    public function __construct(public readonly int $run) {}
+
+    public function handle(RunConductor $conductor): void
+    {
+        $conductor->conduct(Run::query()->with(['card', 'slot', 'station'])->findOrFail($this->run));
+    }
+
+    public function failed(?Throwable $fault): void
+    {
+        Run::query()->whereKey($this->run)->whereIn('state', RunState::going())->update([
+            'state' => RunState::Failed,
+            'message' => 'The program itself failed; the log of this station says where: '.mb_substr($fault?->getMessage() ?? 'no reason was given', 0, 600),
+            'ended_at' => now(),
+        ]);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A computer with ports.
+ *
+ * @property int $id
+ * @property string $name
+ */
+final class Host extends Model
+{
+    protected $guarded = [];
+
+    /** @return HasMany<Port, $this> */
+    public function ports(): HasMany
+    {
+        return $this->hasMany(Port::class);
+    }
+}

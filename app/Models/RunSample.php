@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Speed along the bytes of a run, packed: one row a run.
+ *
+ * @property int $run_id
+ * @property array{write: list<array{float, float}>, read: list<array{float, float}>} $traces end offset, bytes a second
+ */
+final class RunSample extends Model
+{
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $primaryKey = 'run_id';
+
+    protected $guarded = [];
+
+    protected $casts = ['traces' => 'array'];
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages;
+
+use App\Models\Card;
+use App\Props\ChoiceProps;
+use App\Props\ChoicesProps;
+use App\Props\IntakeProps;
+use Tally\Label\Bus;
+use Tally\Label\Family;
+use Tally\Label\Form;
+use Tally\Label\Mark;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
+
+/** The label form. */
+final readonly class IntakePage
+{
+    public static function blank(): IntakeProps
+    {
+        return new IntakeProps(self::nextTag(), '', Form::Sd->value, '', '', '', [], '', '', '', '', '');
+    }
+
+    public static function of(Card $card): IntakeProps
+    {
+        $rate = fn (?float $rate): string => $rate === null ? '' : Rate::bytesPerSecond($rate)->exact();
+
+        return new IntakeProps(
+            $card->tag,
+            $card->name,
+            $card->form->value,
+            Bytes::of($card->capacity)->exact(),
+            $card->family->value ?? '',
+            $card->bus->value ?? '',
+            array_values($card->marks->map(fn (Mark $mark): string => $mark->value)->all()),
+            $rate($card->read),
+            $rate($card->write),
+            $card->times === null ? '' : rtrim(rtrim(number_format($card->times, 1, '.', ''), '0'), '.').'x',
+            $card->contact_rows === null ? '' : (string) $card->contact_rows,
+            $card->footage === 0 ? '' : Bytes::of($card->footage)->exact(),
+        );
+    }
+
+    public static function choices(): ChoicesProps
+    {
+        $sd = [Form::Sd->value, Form::MicroSd->value];
+        $others = array_values(array_diff(array_map(fn (Form $form): string => $form->value, Form::cases()), $sd));
+
+        return new ChoicesProps(
+            array_map(fn (Form $form): ChoiceProps => new ChoiceProps($form->value, $form->label(), []), Form::cases()),
+            array_map(fn (Family $family): ChoiceProps => new ChoiceProps($family->value, $family->value, $sd), Family::cases()),
+            array_map(fn (Bus $bus): ChoiceProps => new ChoiceProps($bus->value, $bus->label(), array_map(fn (Form $form): string => $form->value, $bus->forms())), Bus::cases()),
+            array_map(fn (Mark $mark): ChoiceProps => new ChoiceProps($mark->value, $mark->value, $mark->isSecureDigital() ? $sd : $others), Mark::cases()),
+        );
+    }
+
+    /** One above the highest number of the house's own series. */
+    private static function nextTag(): string
+    {
+        $last = Card::query()->where('tag', 'regexp', '^QS-[0-9]+$')->orderByRaw('length(tag) desc, tag desc')->value('tag');
+
+        return sprintf('QS-%03d', (is_string($last) ? (int) substr($last, 3) : 0) + 1);
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages;
+
+use App\Evidence\CardEvidence;
+use App\Models\Card;
+use App\Models\Run;
+use App\Props\CautionProps;
+use App\Props\MarginProps;
+use App\Props\ReasonProps;
+use App\Props\StepProps;
+use Illuminate\Support\Collection;
+use Tally\Label\Contradictions;
+use Tally\Label\Finding;
+use Tally\Label\Severity;
+use Tally\Verdict\Judge;
+use Tally\Verdict\Reason;
+use Tally\Verdict\Step;
+use Tally\Verdict\Verdict;
+use Tally\Verdict\VerdictKind;
+
+/** The margin beside a card, at one of the stages. */
+final readonly class Margin
+{
+    /** @param  Collection<int, Run>  $runs */
+    public static function at(string $stage, Card $card, Collection $runs): MarginProps
+    {
+        $verdict = Judge::judge(CardEvidence::of($card, $runs));
+
+        return new MarginProps(
+            $verdict->kind,
+            [...array_map(self::reason(...), $verdict->reasons), ...($stage === 'intake' ? self::findings($card) : [])],
+            self::cautions($stage, $verdict, $runs),
+            self::next($card, $verdict),
+        );
+    }
+
+    private static function reason(Reason $reason): ReasonProps
+    {
+        return new ReasonProps($reason->bearing, $reason->lead, $reason->rest, $reason->evidence);
+    }
+
+    /** @return list<ReasonProps> what is odd about a label without contradicting it */
+    private static function findings(Card $card): array
+    {
+        $open = array_filter(Contradictions::of($card->label()), fn (Finding $finding): bool => $finding->severity !== Severity::Contradiction);
+
+        return array_values(array_map(fn (Finding $finding): ReasonProps => new ReasonProps(
+            VerdictKind::Unproven, ucfirst($finding->severity->value).'.', $finding->reason, $finding->source,
+        ), $open));
+    }
+
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return list<CautionProps>
+     */
+    private static function cautions(string $stage, Verdict $verdict, Collection $runs): array
+    {
+        $hot = $runs->contains(fn (Run $run): bool => $run->state->isGoing());
+
+        return array_values(array_filter([
+            $verdict->kind === VerdictKind::Sham ? new CautionProps('Never put footage on it.', 'A card that is less than its label loses clips, and no camera notices.') : null,
+            $verdict->kind === VerdictKind::Shaky ? new CautionProps('Do not record on it.', 'If it holds footage, copy that first, alone, and keep the card. Recovering data is work for qualified people.') : null,
+            $stage === 'measure' && $hot ? new CautionProps('Hot after a long run.', 'Let it cool before you take it out: metal at 65 °C hurts within seconds. Your local rules and the maker’s instructions come first.') : null,
+            $stage === 'measure' && ! $hot ? new CautionProps('Slow and steady into a stiff slot.', 'A forced card snaps. One that reads only while pressed is not to be trusted.') : null,
+            $stage === 'prove' ? new CautionProps('Only free space is filled.', 'Your own files stay as they are; the proof removes its files at the end. It wears the card by one full write, and it can come out hot.') : null,
+            $stage === 'offload' ? new CautionProps('Clear no card yet.', 'Not before two copies exist and both have been read back.') : null,
+        ]));
+    }
+
+    private static function next(Card $card, Verdict $verdict): StepProps
+    {
+        return match ($verdict->next) {
+            Step::Measure => new StepProps(Step::Measure->words(), 'several runs, on a named chain', "/measure/{$card->tag}"),
+            Step::Prove => new StepProps(Step::Prove->words(), 'written all over and read back', "/prove/{$card->tag}"),
+            Step::Offload => new StepProps(Step::Offload->words(), 'over the readers, ports and drives at hand', "/offload/{$card->tag}"),
+            Step::SetAside => new StepProps(Step::SetAside->words(), 'it stays out of every plan', null),
+        };
+    }
+}

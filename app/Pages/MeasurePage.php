@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages;
+
+use App\Models\Card;
+use App\Models\Run;
+use App\Models\Slot;
+use App\Props\ClaimLineProps;
+use App\Props\ClaimWayProps;
+use App\Props\RunProps;
+use App\Runs\ChainRecord;
+use App\Runs\ProofRecord;
+use App\Runs\RunKind;
+use App\Runs\RunState;
+use App\Runs\SpeedRecord;
+use Illuminate\Support\Collection;
+use Tally\Quantity\Rate;
+use Tally\Reading\SpeedReading;
+use Tally\Reading\Suspicion;
+use Tally\Reading\WayReading;
+
+/** The claim line and the table of runs. */
+final readonly class MeasurePage
+{
+    /** @param  Collection<int, Run>  $runs */
+    public static function claimLine(Card $card, Collection $runs): ClaimLineProps
+    {
+        $label = $card->label();
+        $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Speed && self::hasSpeeds($run));
+        $reading = $run === null ? null : self::reading($card, $run);
+        $mark = $label->topMark();
+        $bus = $label->likelyBus();
+        $wall = $reading === null ? $bus->ceiling()->usable() : $reading->path->usable();
+        $write = self::way('write', $reading?->write, $label->write, $run, $mark?->floor(), $mark?->value);
+
+        return new ClaimLineProps(
+            [$write, self::way('read', $reading?->read, $label->readClaim(), $run, null, null)],
+            $wall->megabytes() > 1e6 ? null : $wall->megabytes(),
+            $reading === null ? "{$bus->label()} bus" : $reading->path->pinch()->name,
+            $run === null ? null : self::caption($run, self::reading($card, $run)),
+        );
+    }
+
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return list<RunProps> the newest first
+     */
+    public static function table(Card $card, Collection $runs): array
+    {
+        return array_values($runs->reverse()
+            ->reject(fn (Run $run): bool => $run->state->isGoing())
+            ->map(fn (Run $run): RunProps => $run->kind === RunKind::Speed ? self::speedRow($card, $run) : self::proofRow($run))
+            ->all());
+    }
+
+    private static function hasSpeeds(Run $run): bool
+    {
+        return $run->result !== null && $run->result->array('writes') !== [];
+    }
+
+    private static function reading(Card $card, Run $run): SpeedReading
+    {
+        assert($run->result !== null);
+
+        return SpeedRecord::unpack($run->result)->read(ChainRecord::unpack($run->chain), $card->label());
+    }
+
+    private static function caption(Run $run, SpeedReading $reading): string
+    {
+        $count = $reading->write->summary->count ?? 0;
+        $times = $count === 1 ? 'a single look' : "{$count} runs each way";
+
+        return "{$times}, first {$reading->region->decimal()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})");
+    }
+
+    private static function way(string $way, ?WayReading $reading, ?Rate $claim, ?Run $run, ?Rate $floor, ?string $mark): ClaimWayProps
+    {
+        $rates = $run?->result?->array("{$way}s") ?? [];
+
+        return new ClaimWayProps(
+            $way,
+            array_map(fn (float $rate): float => $rate / 1e6, array_values(array_filter($rates, is_float(...)))),
+            $reading?->median()->megabytes(),
+            $claim?->megabytes(),
+            $floor?->megabytes(),
+            $mark,
+            $reading === null || $reading->isTrusted() ? null : self::why($reading),
+        );
+    }
+
+    private static function why(WayReading $reading): string
+    {
+        return implode('; ', array_map(fn (Suspicion $suspicion): string => $suspicion->sentence(), $reading->suspicions));
+    }
+
+    private static function speedRow(Card $card, Run $run): RunProps
+    {
+        $reading = self::hasSpeeds($run) ? self::reading($card, $run) : null;
+        $suspect = array_filter([$reading?->write, $reading?->read], fn (?WayReading $way): bool => $way !== null && ! $way->isTrusted());
+        $notes = array_filter([
+            $run->message,
+            ...array_map(self::why(...), $suspect),
+            $reading?->write?->summary->isSingleLook() === true ? 'a single look' : null,
+            $reading?->write?->summary->isUnsteady() === true ? 'unsteady: run again' : null,
+        ], fn (?string $note): bool => $note !== null);
+
+        return new RunProps(
+            $run->id, $run->kind->label(), $run->state->value, self::chain($run),
+            $reading === null ? '–' : "first {$reading->region->decimal()}",
+            $reading?->write?->median()->megabytes(),
+            $reading?->read?->median()->megabytes(),
+            $reading?->write?->summary->variation(),
+            $notes === [] ? 'house standard' : implode('; ', $notes),
+            $suspect !== [],
+        );
+    }
+
+    private static function proofRow(Run $run): RunProps
+    {
+        $record = $run->result === null ? null : ProofRecord::unpack($run->result);
+
+        return new RunProps(
+            $run->id, $run->kind->label(), $run->state->value, self::chain($run),
+            $record === null ? '–' : "all {$record->size->decimal()}",
+            $record?->write->rate()?->megabytes(),
+            $record?->read->rate()?->megabytes(),
+            null,
+            $run->message ?? ($record === null ? '' : "{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong"),
+            false,
+        );
+    }
+
+    private static function chain(Run $run): string
+    {
+        $path = ChainRecord::unpack($run->chain);
+
+        return $run->slot instanceof Slot ? "{$run->slot->name} · {$path->links[0]->name}" : $path->describe();
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages;
+
+use App\Gear\Rig;
+use App\Models\Card;
+use App\Models\Run;
+use App\Models\Slot;
+use App\Models\SlotKind;
+use App\Models\Station;
+use App\Props\GoingProps;
+use App\Props\OrderProps;
+use App\Props\ProgressProps;
+use App\Props\ShelfProps;
+use App\Props\SlotProps;
+use App\Runs\ProgressRecord;
+use Illuminate\Support\Collection;
+use Tally\Chain\Path;
+use Tally\Probe\Forecast;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
+use Tally\Quantity\Span;
+use Tally\StandIn\Shelf;
+
+/** What can be ordered for a card, and what is on its way. */
+final readonly class Orders
+{
+    /** @param  Bytes  $size  of each run */
+    public static function for(Card $card, ?Station $station, Bytes $size, int $runs): OrderProps
+    {
+        $slots = $station === null ? new Collection : $station->slots()->with(['reader', 'port.host'])->orderBy('id')->get()->toBase();
+        $rows = $slots->map(fn (Slot $slot): array => ['slot' => $slot, 'path' => Rig::chain($card, $slot)])
+            ->sortByDesc(fn (array $row): float => $row['path']?->usable()->bytesPerSecond ?? 0.0);
+
+        return new OrderProps(
+            array_values($rows->map(fn (array $row): SlotProps => self::slot($card, $row['slot'], $row['path'], $size, $runs))->all()),
+            $card->stand_in !== null ? [] : array_map(fn (Shelf $shelf): ShelfProps => new ShelfProps($shelf->value, $shelf->words()), Shelf::cases()),
+        );
+    }
+
+    /** @param  Collection<int, Run>  $runs */
+    public static function going(Collection $runs): ?GoingProps
+    {
+        $run = $runs->last(fn (Run $run): bool => $run->state->isGoing());
+        if ($run === null) {
+            return null;
+        }
+        $progress = $run->progress === null ? null : ProgressRecord::unpack($run->progress);
+
+        return new GoingProps(
+            $run->id,
+            $run->kind->label(),
+            $run->started_at === null,
+            $run->stop_requested,
+            max(1, $run->parameters->integer('runs')),
+            $progress === null ? null : new ProgressProps(
+                $progress->phase, $progress->run, $progress->at, $progress->of, $progress->share, $progress->rate,
+                $progress->left === null ? null : Span::seconds($progress->left)->print(),
+            ),
+        );
+    }
+
+    private static function slot(Card $card, Slot $slot, ?Path $path, Bytes $size, int $runs): SlotProps
+    {
+        $label = $card->label();
+
+        return new SlotProps(
+            $slot->id,
+            $slot->name,
+            $slot->kind === SlotKind::StandIn,
+            $path === null ? "{$slot->reader->tag} does not take {$card->form->label()} with {$label->likelyBus()->label()}" : null,
+            $path?->describe() ?? '',
+            $path?->pinch()->describe() ?? '',
+            $path === null ? null : self::forecast($card, $path)->for($size, $runs)->print(),
+        );
+    }
+
+    /** From the label, for want of better: claims where there are any, else the floor, and never more than the chain gives. */
+    private static function forecast(Card $card, Path $path): Forecast
+    {
+        $label = $card->label();
+        $write = $label->write ?? $label->topMark()?->floor() ?? Rate::megabytesPerSecond(10);
+        $read = $label->readClaim() ?? $path->usable();
+        $limit = fn (Rate $rate): Rate => $path->usable()->isBelow($rate) ? $path->usable() : $rate;
+
+        return new Forecast($limit($write), $limit($read));
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props;
+
+/** What can be ordered for a card, and where. */
+final readonly class OrderProps
+{
+    /**
+     * @param  list<SlotProps>  $slots  the best first
+     * @param  list<ShelfProps>  $shelf  empty when the card has its made-up medium already
+     */
+    public function __construct(public array $slots, public array $shelf) {}
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Runs;
+
+use App\Evidence\CardEvidence;
+use App\Models\Run;
+use App\Models\RunSample;
+use App\Models\Slot;
+use App\Models\SlotKind;
+use LogicException;
+use Tally\Device\AllowedFolders;
+use Tally\Device\DeviceFault;
+use Tally\Probe\FullProof;
+use Tally\Probe\Observer;
+use Tally\Probe\SpeedRun;
+use Tally\Quantity\Bytes;
+use Tally\StandIn\Medium;
+
+/** Carries a waiting run through to its end, and files what came of it. */
+final readonly class RunConductor
+{
+    public function __construct(private AllowedFolders $allowed, private float $standInSeconds) {}
+
+    public function conduct(Run $run): void
+    {
+        if ($run->state !== RunState::Waiting) {
+            return;
+        }
+        if ($run->stop_requested) {
+            $this->end($run, RunState::Stopped, 'Stopped before it began.');
+
+            return;
+        }
+        $run->forceFill(['state' => RunState::Running, 'started_at' => now()])->save();
+        $bench = null;
+        try {
+            $bench = $this->lay($run);
+            $watch = $bench->isStandIn ? new Paced(new RunWatch($run), $this->standInSeconds) : new RunWatch($run);
+            match ($run->kind) {
+                RunKind::Speed => $this->speed($run, $bench, $watch),
+                RunKind::Proof => $this->prove($run, $bench, $watch),
+            };
+        } catch (DeviceFault $fault) {
+            $this->end($run, RunState::Failed, $fault->getMessage());
+        } finally {
+            $bench?->clear();
+        }
+    }
+
+    /** @throws DeviceFault */
+    private function lay(Run $run): Bench
+    {
+        $slot = $run->slot ?? throw new LogicException("Run {$run->id} has no slot.");
+        if ($slot->kind === SlotKind::StandIn) {
+            return Bench::standIn(Medium::parse($run->card->stand_in ?? 'honest'), ChainRecord::unpack($run->chain));
+        }
+        $size = $run->parameters->integer('size');
+
+        return Bench::folder($this->path($slot), $size === 0 ? null : Bytes::of($size));
+    }
+
+    private function path(Slot $slot): string
+    {
+        return $this->allowed->admit($slot->path ?? '');
+    }
+
+    private function speed(Run $run, Bench $bench, Observer $watch): void
+    {
+        $probe = new SpeedRun(Bytes::of($run->parameters->integer('size')), $run->parameters->integer('runs'));
+        $result = $probe->on($bench->device, $bench->clock, $watch);
+        $this->file($run, SpeedRecord::of($result)->pack(), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort);
+    }
+
+    private function prove(Run $run, Bench $bench, Observer $watch): void
+    {
+        $result = FullProof::on($bench->device, $bench->clock, $watch);
+        $traces = ['write' => $result->writeTrace, 'read' => $result->readTrace];
+        $this->file($run, ProofRecord::of($result)->pack(), $traces, $result->stopped, $result->cutShort, $result->note);
+    }
+
+    /**
+     * @param  array<string, mixed>  $result
+     * @param  array{write: list<array{float, float}>, read: list<array{float, float}>}  $traces
+     */
+    private function file(Run $run, array $result, array $traces, bool $stopped, ?string $cutShort, ?string $note = null): void
+    {
+        $state = match (true) {
+            $cutShort !== null => RunState::Interrupted,
+            $stopped => RunState::Stopped,
+            default => RunState::Done,
+        };
+        // Hours of work are in hand: if the database is away just now, wait for it a while.
+        retry(20, function () use ($run, $result, $traces, $state, $cutShort, $note): void {
+            RunSample::query()->updateOrCreate(['run_id' => $run->id], ['traces' => $traces]);
+            $run->forceFill(['result' => $result]);
+            $this->end($run, $state, $cutShort ?? $note);
+        }, 1500);
+    }
+
+    private function end(Run $run, RunState $state, ?string $message): void
+    {
+        $run->forceFill(['state' => $state, 'message' => $message === null ? null : mb_substr($message, 0, 1000), 'ended_at' => now(), 'progress' => null])->save();
+        CardEvidence::refresh($run->card);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Runs;
+
+use App\Models\Run;
+use App\Models\Station;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Tally\Probe\Observer;
+use Tally\Probe\Progress;
+
+/** Writes a run's progress into the books four times a second, and looks there whether somebody asked it to stop. */
+final class RunWatch implements Observer
+{
+    private const EVERY = 0.25;
+
+    private float $last = 0.0;
+
+    private bool $stop = false;
+
+    public function __construct(private readonly Run $run) {}
+
+    public function progress(Progress $progress): void
+    {
+        $now = hrtime(true) / 1e9;
+        if ($now - $this->last < self::EVERY) {
+            return;
+        }
+        $this->last = $now;
+        try {
+            Run::query()->whereKey($this->run->id)->update(['progress' => json_encode(ProgressRecord::of($progress)->pack(), JSON_THROW_ON_ERROR)]);
+            Station::query()->whereKey($this->run->station_id)->update(['worker_seen_at' => now()]);
+            $this->stop = (bool) Run::query()->whereKey($this->run->id)->value('stop_requested');
+        } catch (QueryException) {
+            // A database that is away for a moment is no reason to give up a run of hours; the result is filed at the end.
+            DB::disconnect();
+        }
+    }
+
+    public function wantsStop(): bool
+    {
+        return $this->stop;
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // The bench this machine is: its runs wait in a queue of their own.
+    'station' => env('TALLY_STATION', 'Bench A'),
+
+    // Runs from the pages only write below these folders; the project's own cards/ folder is for trying things out.
+    'folders' => array_values(array_filter([
+        ...explode(':', is_string($folders = env('TALLY_FOLDERS', '/media:/mnt:/run/media')) ? $folders : ''),
+        base_path('.run/cards'),
+    ])),
+
+    // Made-up cards live in made-up time; a run on one is stretched to about this many real seconds, so that it can be watched.
+    'stand_in_seconds' => (float) (is_numeric($seconds = env('TALLY_STAND_IN_SECONDS', 6)) ? $seconds : 6),
+
+    // Host names the pages answer to. There are no accounts yet, so nobody else's.
+    'hosts' => ['127.0.0.1', 'localhost', '[::1]'],
+];

@@ -1,0 +1,19 @@
+<!doctype html>
+<html lang="en">
+    <head>
+        <meta charset="utf-8">
+        <meta name="viewport" content="width=device-width, initial-scale=1">
+        <link rel="icon" href="/mark.svg" type="image/svg+xml">
+        {{-- Before anything is drawn, so that a dark set is never lit by a white flash. --}}
+        <script>
+            document.documentElement.dataset.theme = localStorage.getItem('theme')
+                ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'day');
+        </script>
+        @viteReactRefresh
+        @vite('resources/js/app.tsx')
+        @inertiaHead
+    </head>
+    <body>
+        @inertia
+    </body>
+</html>
