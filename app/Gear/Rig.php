@@ -25,7 +25,7 @@ final readonly class Rig
     /** @return Path|null the chain a card stands on in a slot; null when it does not fit there */
     public static function chain(Card $card, Slot $slot): ?Path
     {
-        $bus = $card->label()->likelyBus()->settleWith(array_values($slot->reader->buses->all()));
+        $bus = $card->label()->settleIn(array_values($slot->reader->buses->all()));
         if ($bus === null) {
             return null;
         }

@@ -14,7 +14,9 @@ final readonly class LabelWords
     /** `128 GB · SDXC UHS-II · V60` */
     public static function line(Card $card): string
     {
-        $kind = trim(($card->family->value ?? $card->form->label()).' '.($card->bus?->label() ?? ''));
+        // A CFexpress bus carries the name of the form again.
+        $bus = str_replace('CFexpress ', '', $card->bus?->label() ?? '');
+        $kind = trim(($card->family->value ?? $card->form->label()).' '.$bus);
 
         return implode(' · ', array_filter([
             Bytes::of($card->capacity)->decimal(),

@@ -31,14 +31,14 @@ final readonly class MeasurePage
         $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Speed && self::hasSpeeds($run));
         $reading = $run === null ? null : self::reading($card, $run);
         $mark = $label->topMark();
-        $bus = $label->likelyBus();
-        $wall = $reading === null ? $bus->ceiling()->usable() : $reading->path->usable();
+        // Before anything is measured, the wall is the card's own bus, if it says which it has.
+        $wall = $reading === null ? $label->bus?->ceiling()->usable() : $reading->path->usable();
         $write = self::way('write', $reading?->write, $label->write, $run, $mark?->floor(), $mark?->value);
 
         return new ClaimLineProps(
             [$write, self::way('read', $reading?->read, $label->readClaim(), $run, null, null)],
-            $wall->megabytes() > 1e6 ? null : $wall->megabytes(),
-            $reading === null ? "{$bus->label()} bus" : $reading->path->pinch()->name,
+            $wall === null || $wall->megabytes() > 1e6 ? null : $wall->megabytes(),
+            $reading === null ? "{$label->bus?->label()} bus" : $reading->path->pinch()->name,
             $run === null ? null : self::caption($run, self::reading($card, $run)),
         );
     }

@@ -65,7 +65,7 @@ final readonly class OffloadPage
         $claim = $label->readClaim();
 
         return new Source(
-            $card->tag, $card->form, $label->likelyBus(), $amount,
+            $card->tag, $label->possibleBuses(), $label->connection(), $amount,
             $best ?? ($claim === null ? self::slowest($byReader) : new Ceiling($claim, null, 'the label’s claim, not measured')),
             $byReader,
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages;
 
+use App\Evidence\CardEvidence;
 use App\Gear\Rig;
 use App\Models\Card;
 use App\Models\Run;
@@ -23,20 +24,26 @@ use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 use Tally\StandIn\Shelf;
+use Tally\Verdict\SpeedEvidence;
 
 /** What can be ordered for a card, and what is on its way. */
 final readonly class Orders
 {
-    /** @param  Bytes  $size  of each run */
-    public static function for(Card $card, ?Station $station, Bytes $size, int $runs): OrderProps
+    /**
+     * @param  Collection<int, Run>  $before  the card's runs so far
+     * @param  Bytes  $size  of each run
+     */
+    public static function for(Card $card, ?Station $station, Collection $before, Bytes $size, int $runs): OrderProps
     {
+        $speeds = CardEvidence::of($card, $before)->speeds;
         $slots = $station === null ? new Collection : $station->slots()->with(['reader', 'port.host'])->orderBy('id')->get()->toBase();
         $rows = $slots->map(fn (Slot $slot): array => ['slot' => $slot, 'path' => Rig::chain($card, $slot)])
             ->sortByDesc(fn (array $row): float => $row['path']?->usable()->bytesPerSecond ?? 0.0);
 
         return new OrderProps(
-            array_values($rows->map(fn (array $row): SlotProps => self::slot($card, $row['slot'], $row['path'], $size, $runs))->all()),
+            array_values($rows->map(fn (array $row): SlotProps => self::slot($card, $row['slot'], $row['path'], $size, $runs, $speeds))->all()),
             $card->stand_in !== null ? [] : array_map(fn (Shelf $shelf): ShelfProps => new ShelfProps($shelf->value, $shelf->words()), Shelf::cases()),
+            $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id,
         );
     }
 
@@ -62,7 +69,8 @@ final readonly class Orders
         );
     }
 
-    private static function slot(Card $card, Slot $slot, ?Path $path, Bytes $size, int $runs): SlotProps
+    /** @param  list<SpeedEvidence>  $speeds */
+    private static function slot(Card $card, Slot $slot, ?Path $path, Bytes $size, int $runs, array $speeds): SlotProps
     {
         $label = $card->label();
 
@@ -70,19 +78,28 @@ final readonly class Orders
             $slot->id,
             $slot->name,
             $slot->kind === SlotKind::StandIn,
-            $path === null ? "{$slot->reader->tag} does not take {$card->form->label()} with {$label->likelyBus()->label()}" : null,
+            $path === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
             $path?->describe() ?? '',
             $path?->pinch()->describe() ?? '',
-            $path === null ? null : self::forecast($card, $path)->for($size, $runs)->print(),
+            $path === null ? null : self::forecast($card, $path, $speeds)->for($size, $runs)->print(),
         );
     }
 
-    /** From the label, for want of better: claims where there are any, else the floor, and never more than the chain gives. */
-    private static function forecast(Card $card, Path $path): Forecast
+    /**
+     * From the newest trusted run; before there is one from the label, its claims or else its floor. Never more than the
+     * chain gives.
+     *
+     * @param  list<SpeedEvidence>  $speeds
+     */
+    private static function forecast(Card $card, Path $path, array $speeds): Forecast
     {
         $label = $card->label();
         $write = $label->write ?? $label->topMark()?->floor() ?? Rate::megabytesPerSecond(10);
         $read = $label->readClaim() ?? $path->usable();
+        foreach ($speeds as $speed) {
+            $write = $speed->reading->write?->isTrusted() === true ? $speed->reading->write->median() : $write;
+            $read = $speed->reading->read?->isTrusted() === true ? $speed->reading->read->median() : $read;
+        }
         $limit = fn (Rate $rate): Rate => $path->usable()->isBelow($rate) ? $path->usable() : $rate;
 
         return new Forecast($limit($write), $limit($read));

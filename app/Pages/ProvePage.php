@@ -67,9 +67,15 @@ final readonly class ProvePage
             Condition::Whole => "All of {$record->covered()->decimal()} came back as written.",
             Condition::Wraps => "The card starts over every {$capacity->decimal()}: only the last lap holds, every earlier address gives back data that was written a whole number of laps later.",
             Condition::Drops => "The first {$capacity->decimal()} holds; nothing after that was kept.",
-            Condition::Faulty => "{$record->bad()->decimal()} came back wrong, in {$record->wrongBits} wrong bits or unreadable places; the first at byte ".($record->firstBad ?? 0).'.',
+            Condition::Faulty => "{$record->bad()->decimal()} came back wrong, the first at byte ".self::grouped($record->firstBad ?? 0)
+                .($record->wrongBits === 0 ? '.' : '; '.self::grouped($record->wrongBits).' bits are wrong.'),
             Condition::Unknown => 'Nothing was read back.',
         }.$rest;
+    }
+
+    private static function grouped(int $count): string
+    {
+        return number_format($count, 0, '.', "\u{202F}");
     }
 
     private static function caption(Run $run, ProofRecord $record): string
@@ -77,8 +83,7 @@ final readonly class ProvePage
         $slot = $run->slot === null ? 'from the terminal' : "in {$run->slot->name}";
         $state = $run->state === RunState::Done ? '' : " ({$run->state->value})";
 
-        return "Full proof, {$run->name()}{$state}, {$slot}: {$record->write->bytes->decimal()} written in {$record->write->span->print()}, "
-            ."{$record->read->bytes->decimal()} read back in {$record->read->span->print()}";
+        return "Full proof, {$run->name()}{$state}, {$slot}: {$record->write->bytes->decimal()} written in {$record->write->span->print()}, read back in {$record->read->span->print()}";
     }
 
     private static function trace(Run $run, ProofRecord $record): ?TraceProps

@@ -32,7 +32,7 @@ final readonly class RunDesk
     public function order(Card $card, Slot $slot, Station $station, RunKind $kind, Bytes $size, int $runs, ?Shelf $standIn, ?string $by): Run
     {
         $chain = Rig::chain($card, $slot)
-            ?? throw $this->refuse('slot', "{$slot->reader->tag} does not take {$card->form->label()} with {$card->label()->likelyBus()->label()}: choose another slot.");
+            ?? throw $this->refuse('slot', "{$slot->reader->tag} does not take {$card->label()->connection()}: choose another slot.");
         if ($slot->kind === SlotKind::Folder) {
             try {
                 $this->allowed->admit($slot->path ?? '');

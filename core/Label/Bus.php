@@ -168,4 +168,21 @@ enum Bus: string
 
         return null;
     }
+
+    /**
+     * @param  list<self>  $card  the buses a card may have
+     * @param  list<self>  $slot  the buses a reader's slot supports
+     */
+    public static function fastestSettled(array $card, array $slot): ?self
+    {
+        $fastest = null;
+        foreach ($card as $bus) {
+            $settled = $bus->settleWith($slot);
+            if ($settled !== null && ($fastest === null || $fastest->ceiling()->nominal->isBelow($settled->ceiling()->nominal))) {
+                $fastest = $settled;
+            }
+        }
+
+        return $fastest;
+    }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Label;
 
+use LogicException;
+
 /** The shape of a card. */
 enum Form: string
 {
@@ -32,15 +34,23 @@ enum Form: string
         };
     }
 
+    /** What a card of this form most likely has when nothing is printed. */
+    public function usualBus(): Bus
+    {
+        return $this->isSecureDigital() ? Bus::UhsI : $this->buses()[0];
+    }
+
     /** SD and microSD share buses, families and marks. */
     public function isSecureDigital(): bool
     {
         return $this === self::Sd || $this === self::MicroSd;
     }
 
-    /** @return list<Bus> every bus a card of this form can have, slowest first */
+    /** @return non-empty-list<Bus> every bus a card of this form can have, slowest first */
     public function buses(): array
     {
-        return array_values(array_filter(Bus::cases(), fn (Bus $bus): bool => in_array($this, $bus->forms(), true)));
+        $buses = array_values(array_filter(Bus::cases(), fn (Bus $bus): bool => in_array($this, $bus->forms(), true)));
+
+        return $buses === [] ? throw new LogicException("No bus is known for {$this->label()}.") : $buses;
     }
 }

@@ -27,12 +27,12 @@ final readonly class Label
         public ?int $contactRows = null,
     ) {}
 
-    /** @return Mark|null the mark with the highest floor */
+    /** @return Mark|null the mark with the highest floor; of equals the last, since labels go from old marks to new */
     public function topMark(): ?Mark
     {
         $top = null;
         foreach ($this->marks as $mark) {
-            if ($top === null || $top->floor()->isBelow($mark->floor())) {
+            if ($top === null || ! $mark->floor()->isBelow($top->floor())) {
                 $top = $mark;
             }
         }
@@ -47,29 +47,35 @@ final readonly class Label
     }
 
     /**
-     * The bus to reckon with. When none is printed: the oldest on which its marks are allowed, so that nothing is promised
-     * that the print does not. A UHS-I card that claims more than UHS-I carries has its maker's double-rate mode.
+     * The buses the card may have: the one that is printed, else any of its form, since a mark is only a minimum. A UHS-I
+     * card that claims more than UHS-I carries has its maker's double-rate mode.
+     *
+     * @return non-empty-list<Bus>
      */
-    public function likelyBus(): Bus
+    public function possibleBuses(): array
     {
-        if ($this->bus !== null) {
-            $beyond = $this->bus === Bus::UhsI && $this->readClaim() !== null && Bus::UhsI->ceiling()->nominal->isBelow($this->readClaim());
+        $claim = $this->readClaim();
+        $beyond = $this->bus === Bus::UhsI && $claim !== null && Bus::UhsI->ceiling()->nominal->isBelow($claim);
 
-            return $beyond ? Bus::UhsIDouble : $this->bus;
-        }
-        foreach ($this->form->buses() as $bus) {
-            if ($bus === Bus::SdDefault || ($bus === Bus::SdHighSpeed && $this->capacity->count > Family::Sdhc->most()->count)) {
-                continue;
-            }
-            foreach ($this->marks as $mark) {
-                if ($mark->buses() !== [] && ! in_array($bus, $mark->buses(), true)) {
-                    continue 2;
-                }
-            }
+        return match (true) {
+            $beyond => [Bus::UhsIDouble],
+            $this->bus !== null => [$this->bus],
+            default => $this->form->buses(),
+        };
+    }
 
-            return $bus;
-        }
+    /**
+     * @param  list<Bus>  $slot  the buses a reader's slot supports
+     * @return Bus|null the fastest bus the card may settle on there; null when it does not work there
+     */
+    public function settleIn(array $slot): ?Bus
+    {
+        return Bus::fastestSettled($this->possibleBuses(), $slot);
+    }
 
-        return $this->form->buses()[0];
+    /** `SD with UHS-II`, or the form alone when no bus is printed. */
+    public function connection(): string
+    {
+        return $this->form->label().($this->bus === null ? '' : " with {$this->bus->label()}");
     }
 }

@@ -37,9 +37,9 @@ final readonly class RouteFinder
             }
         }
         foreach ($this->readers as $reader) {
-            $bus = $source->bus->settleWith($reader->buses);
+            $bus = Bus::fastestSettled($source->buses, $reader->buses);
             if ($bus === null) {
-                $leftOut[] = "{$reader->name} does not take {$source->form->label()} with {$source->bus->label()}.";
+                $leftOut[] = "{$reader->name} does not take {$source->connection}.";
 
                 continue;
             }

@@ -6,20 +6,20 @@ namespace Tally\Offload;
 
 use Tally\Chain\Ceiling;
 use Tally\Label\Bus;
-use Tally\Label\Form;
 use Tally\Quantity\Bytes;
 
 /** A card with data to be brought home. */
 final readonly class Source
 {
     /**
+     * @param  list<Bus>  $buses  the buses it may have
      * @param  Ceiling|null  $card  how fast the card itself reads, measured or claimed; null when nothing is known
      * @param  array<string, Ceiling>  $byReader  how fast it read in a certain reader: what was measured there wins
      */
     public function __construct(
         public string $name,
-        public Form $form,
-        public Bus $bus,
+        public array $buses,
+        public string $connection,
         public Bytes $amount,
         public ?Ceiling $card = null,
         public array $byReader = [],

@@ -91,9 +91,9 @@ final readonly class Rate
         $value = $this->megabytes();
 
         return match (true) {
-            $value >= 1000 => number_format($value, 0, '.', ' '),
-            $value >= 100 => self::trim(number_format($value, 1, '.', ' ')),
-            default => self::trim(number_format($value, 2, '.', ' ')),
+            $value >= 1000 => number_format($value, 0, '.', "\u{202F}"),
+            $value >= 100 => self::trim(number_format($value, 1, '.', '')),
+            default => self::trim(number_format($value, 2, '.', '')),
         }.' MB/s';
     }
 

@@ -31,7 +31,7 @@ enum Shelf: string
     public function medium(Label $label, int $seed): Medium
     {
         $floor = $label->topMark()?->floor() ?? Rate::megabytesPerSecond(10);
-        $bus = $label->likelyBus()->ceiling()->usable();
+        $bus = ($label->bus ?? $label->form->usualBus())->ceiling()->usable();
         $write = $label->write->bytesPerSecond ?? 1.4 * $floor->bytesPerSecond;
         $read = $label->readClaim()->bytesPerSecond ?? max($write, 0.9 * $bus->bytesPerSecond);
         $slowness = $this === self::Slow ? 0.4 : 0.96;

@@ -26,7 +26,7 @@ final readonly class MeasureController
             'claimLine' => MeasurePage::claimLine($card, $runs),
             'runs' => MeasurePage::table($card, $runs),
             'going' => Orders::going($runs),
-            'order' => Orders::for($card, Station::here(), Bytes::gigabytes(1), 5),
+            'order' => Orders::for($card, Station::here(), $runs, Bytes::gigabytes(1), 5),
             'margin' => Margin::at('measure', $card, $runs),
         ]);
     }

@@ -25,7 +25,7 @@ final readonly class ProveController
             'card' => LabelWords::card($card),
             'core' => ProvePage::core($card, $runs),
             'going' => Orders::going($runs),
-            'order' => Orders::for($card, Station::here(), Bytes::of($card->capacity), 1),
+            'order' => Orders::for($card, Station::here(), $runs, Bytes::of($card->capacity), 1),
             'margin' => Margin::at('prove', $card, $runs),
         ]);
     }

@@ -1,0 +1,30 @@
+import '@fontsource-variable/archivo/wdth.css';
+import '@fontsource-variable/martian-mono/wdth.css';
+import { createInertiaApp } from '@inertiajs/react';
+import type { ComponentType } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Frame } from './frame/Frame';
+import { GlobalStyle } from './theme/GlobalStyle';
+
+const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx', { eager: true });
+
+void createInertiaApp({
+    title: (title) => (title === '' ? 'Gritty Tally' : `${title} · Gritty Tally`),
+    resolve: (name) => {
+        const page = pages[`./pages/${name}.tsx`];
+        if (page === undefined) {
+            throw new Error(`There is no page called ${name}.`);
+        }
+        return page.default;
+    },
+    layout: () => Frame,
+    setup: ({ el, App, props }) => {
+        createRoot(el).render(
+            <>
+                <GlobalStyle />
+                <App {...props} />
+            </>,
+        );
+    },
+    progress: { color: '#A8441C', showSpinner: false },
+});

@@ -1,0 +1,200 @@
+import type { ScaleLinear } from 'd3-scale';
+import { megabytes } from '../format';
+import { useWidth } from '../parts/useWidth';
+import type { ClaimLineProps, ClaimWayProps } from '../types/generated/props';
+import { fitsRight, roundScale, wallIsNear } from './axis';
+
+const ROW = 74;
+const TOP = 54;
+const LEFT = 54;
+const halo = { paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 4, strokeLinejoin: 'round' } as const;
+
+/** The picture in words, for who cannot see it. */
+export function claimLineWords(line: ClaimLineProps): string {
+    const ways = line.ways.map((way) => {
+        const parts = [
+            way.median === null
+                ? `${way.way} not measured`
+                : `${way.way} ${megabytes(way.median)} MB/s, median of ${way.runs.length}`,
+            way.claim === null ? 'label claims nothing' : `label claims ${megabytes(way.claim)} MB/s`,
+            way.floor === null ? null : `${way.floorMark ?? 'class'} floor ${megabytes(way.floor)} MB/s`,
+            way.struck === null ? null : `not trusted: ${way.struck}`,
+        ];
+        return parts.filter((part) => part !== null).join(', ');
+    });
+    const wall =
+        line.wall === null ? '' : `; the slowest link, ${line.wallName ?? ''}, gives ${megabytes(line.wall)} MB/s`;
+    return `${ways.join('; ')}${wall}.`;
+}
+
+/**
+ * One axis in MB/s: each run a dot, the median a bar, a bracket where the class floor stands, a flag where the label's
+ * claim stands, a wall where the slowest link ends.
+ */
+export function ClaimLine({ line }: { line: ClaimLineProps }) {
+    const [ref, width] = useWidth<HTMLDivElement>(660);
+    const others = line.ways.flatMap((way) =>
+        [...way.runs, way.claim, way.floor].filter((value): value is number => value !== null),
+    );
+    const near = line.wall !== null && wallIsNear(line.wall, others);
+    const right = width - 10;
+    const x = roundScale(Math.max(...others, near ? (line.wall ?? 0) : 0) * 1.04, LEFT, right);
+    const base = TOP + ROW * line.ways.length - 26;
+    const ticks = x.ticks(8);
+
+    return (
+        <div ref={ref}>
+            <svg width={width} height={base + 24} role="img" aria-label={claimLineWords(line)}>
+                {ticks.map((tick) => (
+                    <g key={tick}>
+                        <path d={`M${x(tick)} 20V${base}`} stroke="var(--faint)" />
+                        <text className="figure pencil" x={x(tick)} y={base + 18} textAnchor="middle">
+                            {tick}
+                        </text>
+                    </g>
+                ))}
+                <path d={`M${LEFT} ${base}H${right}`} stroke="var(--ink)" strokeWidth="1.3" />
+                {line.wall === null ? null : (
+                    <Wall
+                        at={near ? x(line.wall) : null}
+                        name={`${line.wallName ?? 'chain'} ends at ${megabytes(line.wall)}`}
+                        base={base}
+                        right={right}
+                    />
+                )}
+                {line.ways.map((way, row) => (
+                    <Way
+                        key={way.way}
+                        way={way}
+                        y={TOP + ROW * row}
+                        x={x}
+                        right={right}
+                        wall={near && line.wall !== null ? x(line.wall) : null}
+                    />
+                ))}
+            </svg>
+        </div>
+    );
+}
+
+function Wall({ at, name, base, right }: { at: number | null; name: string; base: number; right: number }) {
+    if (at === null) {
+        return (
+            <text x={right} y="12" textAnchor="end" className="pencil">
+                {name}, further right →
+            </text>
+        );
+    }
+    return (
+        <g>
+            <path d={`M${at} 6V${base}`} stroke="var(--ink)" strokeWidth="5" />
+            <path d={`M${at + 4.5} 6V${base}`} stroke="var(--ink)" strokeDasharray="2 3" />
+            <text x={at - 8} y="13" textAnchor="end" style={halo}>
+                {name}
+            </text>
+        </g>
+    );
+}
+
+function Way({
+    way,
+    y,
+    x,
+    right,
+    wall,
+}: {
+    way: ClaimWayProps;
+    y: number;
+    x: ScaleLinear<number, number>;
+    right: number;
+    wall: number | null;
+}) {
+    const struck = way.struck !== null;
+    return (
+        <g>
+            <text x="0" y={y + 4} fontWeight="650">
+                {way.way}
+            </text>
+            {way.floor === null ? null : <Floor at={x(way.floor)} y={y} name={`${way.floorMark ?? ''} floor`} />}
+            {way.median === null ? (
+                <text x={LEFT + 8} y={y + 4} className="pencil" style={halo}>
+                    not measured yet
+                </text>
+            ) : (
+                <g opacity={struck ? 0.55 : 1}>
+                    <path d={`M${x(0)} ${y}H${x(way.median)}`} stroke="var(--ink)" strokeWidth="9" opacity=".13" />
+                    <path d={`M${x(way.median)} ${y - 14}V${y + 14}`} stroke="var(--ink)" strokeWidth="3" />
+                    {way.runs.map((run, i) => (
+                        <circle
+                            key={i}
+                            cx={x(run)}
+                            cy={y + (i - (way.runs.length - 1) / 2) * Math.min(4.6, 26 / way.runs.length)}
+                            r="2.6"
+                            fill={struck ? 'var(--sheet)' : 'var(--ink)'}
+                            stroke="var(--ink)"
+                        />
+                    ))}
+                    <text
+                        className="figure"
+                        x={x(way.median) - 7}
+                        y={y - 10}
+                        textAnchor={x(way.median) < LEFT + 46 ? 'start' : 'end'}
+                        dx={x(way.median) < LEFT + 46 ? 14 : 0}
+                        fontWeight="700"
+                        style={{ ...halo, fontSize: 12, textDecoration: struck ? 'line-through' : 'none' }}
+                    >
+                        {megabytes(way.median)}
+                    </text>
+                </g>
+            )}
+            {way.claim === null ? null : (
+                <Flag
+                    at={x(way.claim)}
+                    y={y}
+                    name={`label ${megabytes(way.claim)}`}
+                    right={wall !== null && x(way.claim) < wall ? wall - 4 : right}
+                />
+            )}
+        </g>
+    );
+}
+
+function Floor({ at, y, name }: { at: number; y: number; name: string }) {
+    return (
+        <g>
+            <path d={`M${at} ${y - 19}h-6v38h6`} fill="none" stroke="var(--tarn)" strokeWidth="2" />
+            <text
+                x={Math.max(at, LEFT + 26)}
+                y={y - 25}
+                textAnchor="middle"
+                fontWeight="650"
+                style={{ ...halo, fill: 'var(--tarn)' }}
+            >
+                {name}
+            </text>
+        </g>
+    );
+}
+
+function Flag({ at, y, name, right }: { at: number; y: number; name: string; right: number }) {
+    const towards = fitsRight(at, name, right) ? 1 : -1;
+    return (
+        <g>
+            <path
+                d={`M${at} ${y + 26}V${y - 20}h${26 * towards}l${-6 * towards} 6 ${6 * towards} 6h${-26 * towards}`}
+                fill="var(--rust)"
+                stroke="var(--rust)"
+                strokeWidth="1.2"
+            />
+            <text
+                x={at + 5 * towards}
+                y={y + 25}
+                textAnchor={towards === 1 ? 'start' : 'end'}
+                fontWeight="600"
+                style={{ ...halo, fill: 'var(--rust)' }}
+            >
+                {name}
+            </text>
+        </g>
+    );
+}

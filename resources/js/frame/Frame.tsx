@@ -1,0 +1,318 @@
+import { Link, router, usePage, usePoll } from '@inertiajs/react';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Button as AriaButton } from 'react-aria-components';
+import styled from 'styled-components';
+import { useTheme } from '../theme/useTheme';
+import { Tray } from '../tray/Tray';
+import type { FrameProps } from '../types/generated/props';
+import { Finder } from './Finder';
+import { KeySheet } from './KeySheet';
+import { Line } from './Line';
+import { useKeys } from './useKeys';
+
+const Look = styled.div<{ $drawer: boolean }>`
+    display: grid;
+    grid-template: 64px minmax(0, 1fr) / 248px minmax(0, 1fr) 296px;
+    height: 100vh;
+    header {
+        grid-column: 1 / -1;
+        display: grid;
+        grid-template-columns: 248px minmax(0, 1fr) 296px;
+        border-bottom: 1.5px solid var(--ink);
+    }
+    .mark {
+        padding: 0 18px;
+        display: flex;
+        align-items: center;
+        gap: 12px;
+        font-weight: 800;
+        font-stretch: 68%;
+        font-size: 22px;
+        color: var(--ink);
+        text-decoration: none;
+        border-right: 1px solid var(--rule);
+    }
+    .station {
+        border-left: 1px solid var(--rule);
+        padding: 0 18px;
+        display: flex;
+        align-items: center;
+        justify-content: space-between;
+        gap: 8px;
+        font-size: 12.5px;
+        color: var(--pencil);
+    }
+    .station b {
+        color: var(--ink);
+        font-weight: 620;
+    }
+    .station .away {
+        color: var(--rust);
+        font-weight: 650;
+    }
+    .station button {
+        border: 0;
+        background: transparent;
+        color: var(--pencil);
+        padding: 2px 3px;
+        cursor: pointer;
+        white-space: nowrap;
+    }
+    .station button:hover {
+        color: var(--ink);
+    }
+    kbd {
+        font-family: var(--figures);
+        font-stretch: 75%;
+        font-weight: 500;
+        font-size: 11px;
+        border: 1px solid var(--rule);
+        border-bottom-width: 2px;
+        padding: 1px 5px;
+        border-radius: 3px;
+        color: var(--pencil);
+        background: var(--sheet);
+    }
+    main {
+        padding: 16px 22px;
+        min-width: 0;
+        overflow-y: auto;
+    }
+    .tray-toggle {
+        display: none;
+    }
+    @media (max-width: 999px) {
+        grid-template: 64px minmax(0, 1fr) auto / 220px minmax(0, 1fr);
+        height: auto;
+        min-height: 100vh;
+        header {
+            grid-template-columns: 220px minmax(0, 1fr);
+            grid-auto-rows: 64px auto;
+        }
+        header .station {
+            grid-column: 1 / -1;
+            grid-row: 2;
+            padding: 6px 18px;
+            border-left: 0;
+            border-top: 1px solid var(--rule);
+        }
+        grid-template-rows: auto minmax(0, 1fr) auto;
+        > aside:first-of-type {
+            grid-row: 2 / span 2;
+            max-height: calc(100vh - 100px);
+            position: sticky;
+            top: 0;
+        }
+        > aside:last-of-type:not(:first-of-type) {
+            border-left: 0;
+            border-top: 1.5px solid var(--rust);
+            grid-column: 2;
+        }
+    }
+    @media (max-width: 719px) {
+        grid-template-columns: minmax(0, 1fr);
+        header {
+            grid-template-columns: minmax(0, 1fr) auto;
+        }
+        header .mark {
+            grid-row: 1;
+        }
+        header nav {
+            grid-column: 1 / -1;
+            grid-row: 2;
+            padding-left: 0;
+            border-top: 1px solid var(--rule);
+            overflow-x: auto;
+        }
+        header .station {
+            grid-row: 3;
+        }
+        .tray-toggle {
+            display: block;
+            grid-column: 2;
+            grid-row: 1;
+            align-self: center;
+            margin-right: 14px;
+            border: 1.3px solid var(--ink);
+            background: transparent;
+            padding: 6px 12px;
+            border-radius: 2px;
+        }
+        > aside:first-of-type {
+            display: ${(p) => (p.$drawer ? 'flex' : 'none')};
+            grid-row: auto;
+            grid-column: 1;
+            height: 60vh;
+            position: static;
+            border-bottom: 1.5px solid var(--ink);
+        }
+        > aside:last-of-type:not(:first-of-type) {
+            grid-column: 1;
+        }
+    }
+`;
+
+interface SharedPage {
+    frame: FrameProps;
+    card?: { tag: string } | null;
+    margin?: { next: { href: string | null } } | null;
+    [key: string]: unknown;
+}
+
+/** What stands around every page: the line on top, the tray at the left, the keys. */
+export function Frame({ children }: { children: ReactNode }) {
+    const page = usePage<SharedPage>();
+    const { frame } = page.props;
+    const stage = page.url.split(/[/?]/)[1] ?? 'intake';
+    const tag = page.props.card?.tag ?? null;
+    const [theme, toggleTheme] = useTheme();
+    const [sheet, setSheet] = useState(false);
+    const [finder, setFinder] = useState(false);
+    const [drawer, setDrawer] = useState(false);
+
+    useWatch(frame);
+    useKeys(keysFor(frame, stage, tag, page.props.margin?.next.href ?? null, setSheet), () => {
+        setFinder(true);
+    });
+
+    return (
+        <Look $drawer={drawer}>
+            <header>
+                <Link href="/intake" className="mark">
+                    <svg width="36" height="28" viewBox="0 0 36 28" fill="none" aria-hidden="true">
+                        <path d="M5 2v24M13 2v24M21 2v24M29 2v24" stroke="var(--rust)" strokeWidth="3" />
+                        <path d="M1 23 35 6" stroke="var(--ink)" strokeWidth="2.6" />
+                    </svg>
+                    Gritty Tally
+                </Link>
+                <Line stages={frame.stages} stage={stage} tag={tag} />
+                <AriaButton
+                    className="tray-toggle"
+                    onPress={() => {
+                        setDrawer(!drawer);
+                    }}
+                >
+                    {drawer ? 'Hide the cards' : 'Show the cards'}
+                </AriaButton>
+                <div className="station">
+                    <StationWords frame={frame} />
+                    <span style={{ whiteSpace: 'nowrap' }}>
+                        <AriaButton onPress={toggleTheme}>{theme === 'day' ? 'night cart' : 'day paper'}</AriaButton>
+                        <AriaButton
+                            aria-label="All keys"
+                            onPress={() => {
+                                setSheet(true);
+                            }}
+                        >
+                            <kbd>?</kbd>
+                        </AriaButton>
+                        <AriaButton
+                            aria-label="Find any card or page"
+                            onPress={() => {
+                                setFinder(true);
+                            }}
+                        >
+                            <kbd>Ctrl K</kbd>
+                        </AriaButton>
+                    </span>
+                </div>
+            </header>
+            <Tray tags={frame.tray} selected={tag} stage={stage} />
+            {children}
+            <KeySheet
+                open={sheet}
+                onClose={() => {
+                    setSheet(false);
+                }}
+            />
+            <Finder
+                open={finder}
+                frame={frame}
+                stage={stage}
+                tag={tag}
+                onClose={() => {
+                    setFinder(false);
+                }}
+            />
+        </Look>
+    );
+}
+
+function StationWords({ frame }: { frame: FrameProps }) {
+    if (!frame.worker) {
+        return (
+            <span>
+                {frame.station} · <span className="away">no worker: runs wait</span>
+            </span>
+        );
+    }
+    return (
+        <span>
+            {frame.station} ·{' '}
+            {frame.going === 0 ? 'idle' : <b>{frame.going === 1 ? '1 run going' : `${frame.going} runs going`}</b>}
+        </span>
+    );
+}
+
+/** While runs go anywhere at the station, the tray and the header follow them. */
+function useWatch(frame: FrameProps) {
+    const { start, stop } = usePoll(2000, { only: ['frame'] }, { autoStart: false });
+    const watch = frame.going > 0 || !frame.worker;
+    useEffect(() => {
+        if (watch) {
+            start();
+        } else {
+            stop();
+        }
+        return stop;
+        // eslint-disable-next-line react-hooks/exhaustive-deps -- start and stop are made anew at each render
+    }, [watch]);
+}
+
+function keysFor(
+    frame: FrameProps,
+    stage: string,
+    tag: string | null,
+    next: string | null,
+    setSheet: (open: boolean) => void,
+): Record<string, () => void> {
+    const move = (by: number) => () => {
+        const at = frame.tray.findIndex((card) => card.tag === tag);
+        const to = frame.tray[Math.min(frame.tray.length - 1, Math.max(0, at + by))];
+        if (to !== undefined && to.tag !== tag) {
+            router.visit(`/${stage}/${to.tag}`, { preserveState: true });
+        }
+    };
+    const stages = Object.fromEntries(
+        frame.stages.map((entry, i) => [
+            String(i + 1),
+            () => {
+                router.visit(tag === null ? `/${entry.key}` : `/${entry.key}/${tag}`);
+            },
+        ]),
+    );
+    return {
+        ...stages,
+        j: move(1),
+        ArrowDown: move(1),
+        k: move(-1),
+        ArrowUp: move(-1),
+        n: () => {
+            router.visit('/intake');
+        },
+        g: () => {
+            if (next !== null) {
+                router.visit(next);
+            }
+        },
+        m: () => {
+            document.querySelector<HTMLElement>('[data-main]')?.click();
+        },
+        '/': () => {
+            document.getElementById('find-a-card')?.focus();
+        },
+        '?': () => {
+            setSheet(true);
+        },
+    };
+}

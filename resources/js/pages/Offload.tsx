@@ -1,0 +1,196 @@
+import { Head, router } from '@inertiajs/react';
+import { useState } from 'react';
+import { Form } from 'react-aria-components';
+import styled from 'styled-components';
+import { ReachMap } from '../charts/ReachMap';
+import { megabytes } from '../format';
+import { Margin } from '../frame/Margin';
+import { Button } from '../parts/Button';
+import { TextField } from '../parts/fields';
+import { Ruled, Sheet, Title } from '../parts/Sheet';
+import { usePage } from '@inertiajs/react';
+import type { CardProps, MarginProps, RouteProps } from '../types/generated/props';
+
+interface Props {
+    card: CardProps;
+    amount: string;
+    routes: RouteProps[];
+    count: number;
+    leftOut: string[];
+    margin: MarginProps;
+}
+
+const Ask = styled(Form)`
+    display: flex;
+    align-items: flex-end;
+    gap: 14px;
+    > div {
+        width: 150px;
+    }
+`;
+
+const Routes = styled(Ruled)`
+    tbody tr {
+        cursor: pointer;
+    }
+    tr[data-shown] td {
+        background: var(--sheet);
+        font-weight: 600;
+    }
+    button {
+        border: 0;
+        background: transparent;
+        padding: 0;
+        cursor: pointer;
+        text-decoration: underline;
+        text-decoration-color: var(--rule);
+        text-underline-offset: 3px;
+    }
+`;
+
+const LeftOut = styled.ul`
+    list-style: none;
+    color: var(--pencil);
+    font-size: 12.5px;
+    margin-top: 12px;
+`;
+
+export default function Offload(props: Props) {
+    return <Surface key={`${props.card.tag} ${props.amount}`} {...props} />;
+}
+
+function Surface({ card, amount, routes, count, leftOut, margin }: Props) {
+    const [asked, setAsked] = useState(amount);
+    const [shown, setShown] = useState(0);
+    const errors = usePage().props.errors as Record<string, string>;
+    const best = routes[0];
+    const route = routes[shown] ?? best;
+    const struck = margin.verdict === 'Sham' || margin.verdict === 'Shaky';
+
+    return (
+        <>
+            <Head title={`${card.tag} offloaded`} />
+            <main>
+                <Title>
+                    <div>
+                        <h1>
+                            <span className="tag">{card.tag}</span>
+                            {best === undefined ? 'no way home' : `home in ${best.total}`}
+                        </h1>
+                        <p>
+                            {best === undefined ? (
+                                'None of the readers, ports and drives at hand fit together for this card.'
+                            ) : (
+                                <>
+                                    {amount} over <b>{best.reader}</b> and <b>{best.host}</b> to <b>{best.drive}</b>:
+                                    copied in {best.copy}, read back in {best.verify}
+                                </>
+                            )}
+                        </p>
+                    </div>
+                    <Ask
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            router.get(`/offload/${card.tag}`, { amount: asked }, { preserveState: true });
+                        }}
+                    >
+                        <TextField
+                            name="amount"
+                            label="How much is on it"
+                            value={asked}
+                            onChange={setAsked}
+                            error={errors['amount']}
+                            figures
+                        />
+                        <Button type="submit" quiet data-main="">
+                            Find the way
+                        </Button>
+                    </Ask>
+                </Title>
+                {struck ? (
+                    <Sheet title="Left out of every plan" caption={`this card is ${margin.verdict}`}>
+                        <p>
+                            If there is footage on it, copy that first, alone, and keep the card. The ways below are
+                            what the gear could do.
+                        </p>
+                    </Sheet>
+                ) : null}
+                {route === undefined ? null : (
+                    <Sheet
+                        title="Reach map"
+                        caption="card to drive; width is speed, cut at four times the pinch"
+                        aside={
+                            <>
+                                pinch: <strong style={{ color: 'var(--rust)' }}>{route.pinch}</strong>
+                            </>
+                        }
+                    >
+                        <ReachMap route={route} />
+                    </Sheet>
+                )}
+                {routes.length === 0 ? null : <Table routes={routes} shown={shown} onShow={setShown} count={count} />}
+                <LeftOut>
+                    {leftOut.map((sentence) => (
+                        <li key={sentence}>{sentence}</li>
+                    ))}
+                </LeftOut>
+            </main>
+            <Margin margin={margin} here={`/offload/${card.tag}`} />
+        </>
+    );
+}
+
+function Table({
+    routes,
+    shown,
+    onShow,
+    count,
+}: {
+    routes: RouteProps[];
+    shown: number;
+    onShow: (index: number) => void;
+    count: number;
+}) {
+    return (
+        <Routes aria-label={`The ${routes.length} fastest of ${count} ways`}>
+            <thead>
+                <tr>
+                    <th>{count > routes.length ? `${routes.length} of ${count} ways` : 'Way'}</th>
+                    <th className="n">MB/s</th>
+                    <th className="n">Copied</th>
+                    <th className="n">Read back</th>
+                    <th className="n">Verified after</th>
+                    <th>Pinch</th>
+                </tr>
+            </thead>
+            <tbody>
+                {routes.map((route, i) => (
+                    <tr
+                        key={`${route.reader} ${route.host} ${route.drive}`}
+                        {...(i === shown ? { 'data-shown': '' } : {})}
+                        onClick={() => {
+                            onShow(i);
+                        }}
+                    >
+                        <td>
+                            <button
+                                type="button"
+                                aria-pressed={i === shown}
+                                onClick={() => {
+                                    onShow(i);
+                                }}
+                            >
+                                {route.reader} → {route.host} → {route.drive}
+                            </button>
+                        </td>
+                        <td className="n">{megabytes(route.rate)}</td>
+                        <td className="n">{route.copy}</td>
+                        <td className="n">{route.verify}</td>
+                        <td className="n">{route.total}</td>
+                        <td>{route.pinch}</td>
+                    </tr>
+                ))}
+            </tbody>
+        </Routes>
+    );
+}

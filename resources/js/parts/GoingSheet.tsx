@@ -1,0 +1,92 @@
+import { router } from '@inertiajs/react';
+import { ProgressBar } from 'react-aria-components';
+import styled from 'styled-components';
+import { megabytes, percent, size } from '../format';
+import type { GoingProps } from '../types/generated/props';
+import { Button } from './Button';
+import { Sheet } from './Sheet';
+
+const Bar = styled(ProgressBar)`
+    .track {
+        height: 22px;
+        border: 1.2px solid var(--ink);
+        margin: 4px 0 8px;
+        background: repeating-linear-gradient(90deg, transparent 0 calc(10% - 1px), var(--rule) calc(10% - 1px) 10%);
+    }
+    .fill {
+        height: 100%;
+        background: var(--tarn);
+        transition: width 0.3s linear;
+    }
+    .writing {
+        background: repeating-linear-gradient(45deg, var(--tarn) 0 4px, var(--sheet) 4px 7px);
+    }
+`;
+
+const Row = styled.div`
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: 16px;
+    font-size: 13px;
+    min-height: 44px;
+    .figures {
+        font-family: var(--figures);
+        font-stretch: 75%;
+        font-size: 12px;
+    }
+    p {
+        color: var(--pencil);
+        font-size: 12.5px;
+    }
+`;
+
+/** A run under way: share done, rate now, time left, and what happens when it is stopped. */
+export function GoingSheet({ going }: { going: GoingProps }) {
+    const { progress } = going;
+    const share = progress?.share ?? 0;
+    const what = going.waiting || progress === null ? 'waiting for the station’s worker' : describe(going);
+    return (
+        <Sheet title={`A ${going.kind} is going`} caption={what} aside={percent(share)}>
+            <Bar value={100 * share} aria-label={`Progress of the ${going.kind}`}>
+                <div className="track">
+                    <div
+                        className={progress?.phase === 'reading' ? 'fill' : 'fill writing'}
+                        style={{ width: percent(share, 2) }}
+                    />
+                </div>
+            </Bar>
+            <Row>
+                <div>
+                    <span className="figures">
+                        {progress?.rate == null ? '–' : `${megabytes(progress.rate / 1e6)} MB/s now`}
+                        {progress?.left == null ? '' : ` · ${progress.left} left`}
+                    </span>
+                    <p>
+                        {going.kind === 'full proof'
+                            ? 'Stopped while writing, it proves nothing; stopped while reading back, what was read counts.'
+                            : 'Stopped, only whole runs count.'}
+                    </p>
+                </div>
+                <Button
+                    quiet
+                    isDisabled={going.stopping}
+                    onPress={() => {
+                        router.post(`/runs/${going.id}/stop`, {}, { preserveScroll: true });
+                    }}
+                >
+                    {going.stopping ? 'Stopping…' : 'Stop this run'}
+                </Button>
+            </Row>
+        </Sheet>
+    );
+}
+
+function describe(going: GoingProps): string {
+    const { progress } = going;
+    if (progress === null) {
+        return '';
+    }
+    const run = going.runs > 1 ? `run ${progress.run} of ${going.runs}, ` : '';
+    return `${run}${progress.phase}: ${size(progress.at)} of ${size(progress.of)}`;
+}

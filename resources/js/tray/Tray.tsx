@@ -1,0 +1,196 @@
+import { router } from '@inertiajs/react';
+import { useState } from 'react';
+import {
+    Input,
+    Label,
+    ListBox,
+    ListBoxItem,
+    ListLayout,
+    SearchField,
+    ToggleButton,
+    ToggleButtonGroup,
+    Virtualizer,
+} from 'react-aria-components';
+import styled from 'styled-components';
+import { TallyMarks } from '../parts/TallyMarks';
+import { VerdictMark } from '../parts/VerdictMark';
+import type { TagProps } from '../types/generated/props';
+
+const Look = styled.aside`
+    border-right: 1px solid var(--rule);
+    display: flex;
+    flex-direction: column;
+    min-height: 0;
+    .find {
+        margin: 14px 14px 8px;
+        border-bottom: 1.5px solid var(--ink);
+        display: flex;
+        align-items: center;
+    }
+    .find input {
+        flex: 1;
+        min-width: 0;
+        border: 0;
+        background: transparent;
+        padding: 6px 2px;
+        outline-offset: 4px;
+    }
+    .find input::placeholder {
+        color: var(--pencil);
+        opacity: 1;
+    }
+    .find input::-webkit-search-cancel-button {
+        display: none;
+    }
+    .filters {
+        padding: 0 14px 10px;
+        display: flex;
+        gap: 12px;
+        border-bottom: 1px solid var(--rule);
+    }
+    .filters button {
+        border: 0;
+        border-bottom: 1.5px solid transparent;
+        background: transparent;
+        padding: 0;
+        font-size: 12.5px;
+        color: var(--pencil);
+        cursor: pointer;
+    }
+    .filters button[data-selected] {
+        color: var(--ink);
+        font-weight: 600;
+        border-color: var(--ink);
+    }
+    .tags {
+        flex: 1;
+        min-height: 0;
+        overflow-y: auto;
+        outline-offset: -3px;
+    }
+`;
+
+const Tag = styled(ListBoxItem)`
+    position: relative;
+    height: 56px;
+    padding: 9px 14px 0 18px;
+    border-bottom: 1px solid var(--rule);
+    cursor: pointer;
+    outline-offset: -3px;
+    > div {
+        display: flex;
+        justify-content: space-between;
+        align-items: center;
+    }
+    .code {
+        font-family: var(--figures);
+        font-stretch: 75%;
+        font-weight: 600;
+        font-size: 12.5px;
+    }
+    .line {
+        font-stretch: 72%;
+        font-size: 12.5px;
+        color: var(--pencil);
+        margin-top: 2px;
+    }
+    .line span:first-child {
+        overflow: hidden;
+        text-overflow: ellipsis;
+        white-space: nowrap;
+    }
+    .line .count {
+        flex: none;
+    }
+    &[data-selected] {
+        background: var(--sheet);
+        box-shadow: inset 4px 0 0 var(--rust);
+    }
+    &[data-hovered] {
+        background: var(--faint);
+    }
+`;
+
+const EMPTY = styled.p`
+    padding: 16px 18px;
+    color: var(--pencil);
+    font-size: 13px;
+`;
+
+/** Every card as a tag. It stays put while everything else changes. */
+export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; selected: string | null; stage: string }) {
+    const [search, setSearch] = useState('');
+    const [only, setOnly] = useState('all');
+    const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+    const shown = tags.filter(
+        (tag) =>
+            (only === 'all' || tag.verdict === 'Unproven') &&
+            words.every((word) => `${tag.tag} ${tag.line} ${tag.verdict}`.toLowerCase().includes(word)),
+    );
+    const open = tags.filter((tag) => tag.verdict === 'Unproven').length;
+
+    return (
+        <Look aria-label="Cards">
+            <SearchField value={search} onChange={setSearch} aria-label="Find a card" className="find">
+                <Label className="visually-hidden" />
+                <Input placeholder="Find a card" id="find-a-card" />
+                <kbd>/</kbd>
+            </SearchField>
+            <ToggleButtonGroup
+                aria-label="Which cards"
+                className="filters"
+                selectedKeys={[only]}
+                disallowEmptySelection
+                onSelectionChange={(keys) => {
+                    setOnly(String([...keys][0] ?? 'all'));
+                }}
+            >
+                <ToggleButton id="all">All {tags.length}</ToggleButton>
+                <ToggleButton id="open">Unproven {open}</ToggleButton>
+            </ToggleButtonGroup>
+            {shown.length === 0 ? (
+                <EMPTY>
+                    {tags.length === 0
+                        ? 'No cards yet. Press n to enter the first.'
+                        : `No card matches “${search}”. Try its tag, size or verdict.`}
+                </EMPTY>
+            ) : (
+                <Virtualizer layout={ListLayout} layoutOptions={{ rowSize: 56 }}>
+                    <ListBox
+                        aria-label="Cards"
+                        className="tags"
+                        items={shown.map((tag) => ({ ...tag, id: tag.tag }))}
+                        selectionMode="single"
+                        selectionBehavior="replace"
+                        selectedKeys={selected === null ? [] : [selected]}
+                        onSelectionChange={(keys) => {
+                            const key = keys === 'all' ? undefined : [...keys][0];
+                            if (key !== undefined && key !== selected) {
+                                router.visit(`/${stage}/${String(key)}`, { preserveState: true, preserveScroll: true });
+                            }
+                        }}
+                    >
+                        {(tag) => (
+                            <Tag id={tag.id} textValue={`${tag.tag}, ${tag.line}, ${tag.verdict}`}>
+                                <div>
+                                    <span className="code">{tag.tag}</span>
+                                    <VerdictMark kind={tag.verdict} />
+                                </div>
+                                <div className="line">
+                                    <span>{tag.line}</span>
+                                    <span className="count">
+                                        {tag.going ? (
+                                            'running'
+                                        ) : (
+                                            <TallyMarks count={tag.runs} height={11} what="runs" />
+                                        )}
+                                    </span>
+                                </div>
+                            </Tag>
+                        )}
+                    </ListBox>
+                </Virtualizer>
+            )}
+        </Look>
+    );
+}

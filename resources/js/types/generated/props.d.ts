@@ -1,0 +1,214 @@
+// Made by `php artisan tally:types` from app/Props. Do not edit.
+
+export type BlockClass = 'holds' | 'stale' | 'blank' | 'echoes' | 'scrambled' | 'unreadable';
+
+export type Condition = 'whole' | 'wraps' | 'drops' | 'faulty' | 'unknown';
+
+export type VerdictKind = 'Sham' | 'Shaky' | 'Slow' | 'Unproven' | 'Sound';
+
+export interface CardProps {
+    tag: string;
+    name: string;
+    line: string;
+    capacity: number;
+    footage: number;
+}
+
+export interface CautionProps {
+    lead: string;
+    rest: string;
+}
+
+export interface ChoiceProps {
+    key: string;
+    label: string;
+    forms: string[];
+}
+
+export interface ChoicesProps {
+    forms: ChoiceProps[];
+    families: ChoiceProps[];
+    buses: ChoiceProps[];
+    marks: ChoiceProps[];
+}
+
+export interface ClaimLineProps {
+    ways: ClaimWayProps[];
+    wall: number | null;
+    wallName: string | null;
+    caption: string | null;
+}
+
+export interface ClaimWayProps {
+    way: string;
+    runs: number[];
+    median: number | null;
+    claim: number | null;
+    floor: number | null;
+    floorMark: string | null;
+    struck: string | null;
+}
+
+export interface ClassProps {
+    class: BlockClass;
+    bytes: number;
+    size: string;
+    meaning: string;
+}
+
+export interface CoreProps {
+    size: number;
+    label: number;
+    capacity: number;
+    wrap: number | null;
+    condition: Condition;
+    patches: PatchProps[];
+    classes: ClassProps[];
+    grain: number;
+    summary: string;
+    caption: string;
+    trace: TraceProps | null;
+}
+
+export interface FrameProps {
+    station: string;
+    worker: boolean;
+    going: number;
+    tray: TagProps[];
+    stages: StageProps[];
+}
+
+export interface GoingProps {
+    id: number;
+    kind: string;
+    waiting: boolean;
+    stopping: boolean;
+    runs: number;
+    progress: ProgressProps | null;
+}
+
+export interface IntakeProps {
+    tag: string;
+    name: string;
+    form: string;
+    capacity: string;
+    family: string;
+    bus: string;
+    marks: string[];
+    read: string;
+    write: string;
+    times: string;
+    contact_rows: string;
+    footage: string;
+}
+
+export interface LinkProps {
+    name: string;
+    rate: number;
+    source: string;
+    pinch: boolean;
+}
+
+export interface MarginProps {
+    verdict: VerdictKind;
+    reasons: ReasonProps[];
+    cautions: CautionProps[];
+    next: StepProps;
+}
+
+export interface OrderProps {
+    slots: SlotProps[];
+    shelf: ShelfProps[];
+    last: number | null;
+}
+
+export interface PatchProps {
+    class: BlockClass;
+    offset: number;
+    length: number;
+    source: number | null;
+}
+
+export interface ProgressProps {
+    phase: string;
+    run: number;
+    at: number;
+    of: number;
+    share: number;
+    rate: number | null;
+    left: string | null;
+}
+
+export interface ReasonProps {
+    bearing: VerdictKind;
+    lead: string;
+    rest: string;
+    evidence: string;
+}
+
+export interface RouteProps {
+    reader: string;
+    host: string;
+    drive: string;
+    links: LinkProps[];
+    pinch: string;
+    rate: number;
+    copy: string;
+    verify: string;
+    total: string;
+    seconds: number;
+}
+
+export interface RunProps {
+    id: number;
+    kind: string;
+    state: string;
+    chain: string;
+    region: string;
+    write: number | null;
+    read: number | null;
+    variation: number | null;
+    note: string;
+    struck: boolean;
+}
+
+export interface ShelfProps {
+    key: string;
+    words: string;
+}
+
+export interface SlotProps {
+    id: number;
+    name: string;
+    standIn: boolean;
+    refusal: string | null;
+    chain: string;
+    pinch: string;
+    expected: string | null;
+}
+
+export interface StageProps {
+    key: string;
+    label: string;
+    waiting: number;
+}
+
+export interface StepProps {
+    words: string;
+    detail: string;
+    href: string | null;
+}
+
+export interface TagProps {
+    tag: string;
+    line: string;
+    verdict: VerdictKind;
+    runs: number;
+    going: boolean;
+}
+
+export interface TraceProps {
+    size: number;
+    write: [number, number][];
+    read: [number, number][];
+}
