@@ -33,8 +33,12 @@ abstract class RunsOnMedium extends Command
     public function handle(): int
     {
         $watch = new TerminalWatch($this->output->getOutput());
-        // SIGHUP too: a closed terminal window should not leave files on the card.
-        $this->trap([SIGINT, SIGTERM, SIGHUP], $watch->stop(...));
+        // The framework's own handlers end the program before the card is cleared. SIGHUP too: a closed terminal window
+        // should not leave files on it.
+        pcntl_async_signals(true);
+        foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
+            pcntl_signal($signal, $watch->stop(...));
+        }
         $bench = null;
         try {
             $medium = MediumAtHand::from($this->input);

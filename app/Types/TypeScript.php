@@ -79,10 +79,9 @@ final class TypeScript
         };
     }
 
-    /** @param  Type\CollectionType<covariant Type>  $type */
-    private function list(Type\CollectionType $type): string
+    private function list(Type $type): string
     {
-        if (! $type->isList()) {
+        if (! $type instanceof Type\CollectionType || ! $type->isList()) {
             throw new LogicException("{$type} is no list: say list<…> in the docblock.");
         }
         $value = $this->print($type->getCollectionValueType());

@@ -17,7 +17,7 @@ final readonly class AllowedFolders
      */
     public function admit(string $given): string
     {
-        $real = realpath($given);
+        $real = str_contains($given, "\0") ? false : realpath($given);
         foreach ($this->roots as $root) {
             $realRoot = realpath($root);
             if ($real !== false && $realRoot !== false && ($real === $realRoot || str_starts_with($real, rtrim($realRoot, '/').'/'))) {
@@ -31,7 +31,7 @@ final readonly class AllowedFolders
     private function isBelow(string $given): bool
     {
         foreach ($this->roots as $root) {
-            if (str_starts_with($given, rtrim($root, '/').'/') && ! str_contains($given, '..')) {
+            if (str_starts_with($given, rtrim($root, '/').'/') && ! str_contains($given, '..') && ! str_contains($given, "\0")) {
                 return true;
             }
         }

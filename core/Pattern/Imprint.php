@@ -13,18 +13,12 @@ use Tally\Quantity\Bytes;
  * What one run writes over a medium of one size, block by block: incompressible, telling run and address everywhere,
  * and sealed at the end of each block.
  *
- * The last four bytes of a block are the CRC-32C of the rest, low byte first, so that the CRC-32C of a whole undamaged
- * block is always the same residue. A check is then one fast pass, with nothing made again. It lets no change of one run of up
- * to 32 bits through, and any other with a chance of 2⁻³² a block; a block that fails is made again and compared bit by bit.
- * Source: RFC 3720 § 12.1 and B.4 (CRC-32C).
+ * A block is checked by its first stamp and its seal, with nothing made again; one that fails is made again and compared
+ * bit by bit.
  */
 final readonly class Imprint
 {
     public const BLOCK = 1_048_576;
-
-    private const SEAL = 4;
-
-    private const RESIDUE = "\x48\x67\x4b\xc7";
 
     /** Shorter tails of a medium carry no seal: they are compared as they are. */
     private const LEAST_SEALED = 64;
@@ -35,7 +29,7 @@ final readonly class Imprint
     /** @param  int  $run  above 0 */
     public function __construct(public int $run, public Bytes $size)
     {
-        $this->zeros = str_repeat("\0", self::BLOCK - self::SEAL);
+        $this->zeros = str_repeat("\0", self::BLOCK - Seal::LENGTH);
         if ($run <= 0) {
             throw new InvalidArgumentException("A run is numbered above 0, not {$run}.");
         }
@@ -53,9 +47,9 @@ final readonly class Imprint
         if ($length < self::LEAST_SEALED) {
             return Cipher::stream($this->run, $address, substr($this->zeros, 0, $length));
         }
-        $zeros = $length === self::BLOCK ? $this->zeros : substr($this->zeros, 0, $length - self::SEAL);
+        $zeros = $length === self::BLOCK ? $this->zeros : substr($this->zeros, 0, $length - Seal::LENGTH);
         $block = Cipher::stream($this->run, $address, $zeros);
-        $block .= strrev(self::crc($block));
+        $block .= Seal::of($block);
 
         return $block;
     }
@@ -71,7 +65,7 @@ final readonly class Imprint
             return $block === $this->block($address);
         }
 
-        return self::crc($block) === self::RESIDUE
+        return Seal::closes($block)
             && str_starts_with($block, Cipher::stream($this->run, $address, substr($this->zeros, 0, 2 * Cipher::UNIT)));
     }
 
@@ -96,10 +90,5 @@ final readonly class Imprint
     private function lengthAt(int $address): int
     {
         return min(self::BLOCK, $this->size->count - $address);
-    }
-
-    private static function crc(string $bytes): string
-    {
-        return hash('crc32c', $bytes, true);
     }
 }

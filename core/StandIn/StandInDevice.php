@@ -131,7 +131,8 @@ final class StandInDevice implements Device
     private function placePatches(): array
     {
         $patches = [];
-        $each = $this->medium->patches === 0 ? 0 : intdiv($this->medium->shown->count, $this->medium->patches);
+        // In whole sectors, as on any card.
+        $each = $this->medium->patches === 0 ? 0 : 512 * intdiv($this->medium->shown->count, 512 * $this->medium->patches);
         for ($i = 0; $i < $this->medium->patches; $i++) {
             $sectors = $this->chance->getInt(8, 4096);
             $from = $i * $each + 512 * $this->chance->getInt(0, max(0, intdiv($each, 512) - $sectors - 1));

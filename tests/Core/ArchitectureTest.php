@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
+use SplFileInfo;
+
+/** `core/` knows the trade and nothing of the framework, the database or the page. */
+final class ArchitectureTest extends TestCase
+{
+    /** What core may use besides itself and PHP. */
+    private const ALLOWED = ['Tally\\', 'Brick\\Math\\', 'Random\\', 'FFI'];
+
+    /** @return iterable<string, array{string}> */
+    public static function files(): iterable
+    {
+        $core = dirname(__DIR__, 2).'/core';
+        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator($core, RecursiveDirectoryIterator::SKIP_DOTS));
+        foreach ($files as $file) {
+            assert($file instanceof SplFileInfo);
+            yield substr($file->getPathname(), strlen($core) + 1) => [$file->getPathname()];
+        }
+    }
+
+    #[DataProvider('files')]
+    public function test_a_core_file_imports_no_framework(string $path): void
+    {
+        preg_match_all('/^use (?:function |const )?([\w\\\\]+)/m', (string) file_get_contents($path), $imports);
+        $foreign = array_filter($imports[1], fn (string $name): bool => str_contains($name, '\\')
+            && array_filter(self::ALLOWED, fn (string $start): bool => str_starts_with($name, $start)) === []);
+        self::assertSame([], array_values($foreign), "{$path} imports what core must not know");
+    }
+
+    #[DataProvider('files')]
+    public function test_a_core_file_calls_no_helper_of_the_framework_and_reads_no_wall_clock(string $path): void
+    {
+        $code = '';
+        foreach (token_get_all((string) file_get_contents($path)) as $token) {
+            $isComment = is_array($token) && in_array($token[0], [T_COMMENT, T_DOC_COMMENT, T_CONSTANT_ENCAPSED_STRING], true);
+            $code .= $isComment ? '' : (is_array($token) ? $token[1] : $token);
+        }
+        $forbidden = '/(?<![\w>:\\\\$])(?<!function )(?:app|config|env|base_path|storage_path|now|collect|request|time|microtime|date|strtotime|env)\(/';
+        self::assertSame(0, preg_match($forbidden, $code, $found), "{$path} calls ".($found[0] ?? ''));
+        self::assertStringContainsString('declare(strict_types=1);', $code);
+    }
+
+    public function test_core_loads_without_the_framework(): void
+    {
+        $script = 'spl_autoload_register(function ($c) { if (str_starts_with($c, "Illuminate\\\\")) { exit(9); } }, true, true);'
+            .'require "vendor/autoload.php"; use Tally\StandIn\{Medium, StandInClock, StandInDevice};'
+            .'$clock = new StandInClock; Tally\Probe\FullProof::on(new StandInDevice(Medium::parse("honest,size=1GB"), $clock), $clock);'
+            .'exit(class_exists("Illuminate\Foundation\Application", false) ? 8 : 0);';
+        exec('cd '.escapeshellarg(dirname(__DIR__, 2)).' && php -r '.escapeshellarg($script).' 2>&1', $output, $code);
+        self::assertSame(0, $code, implode("\n", $output));
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Chain;
+
+use InvalidArgumentException;
+use PHPUnit\Framework\TestCase;
+use Tally\Chain\Ceiling;
+use Tally\Chain\HostLink;
+use Tally\Chain\Link;
+use Tally\Chain\Path;
+use Tally\Quantity\Rate;
+
+final class PathTest extends TestCase
+{
+    private static function link(string $name, float $nominal, ?float $practical = null): Link
+    {
+        return new Link($name, new Ceiling(Rate::megabytesPerSecond($nominal), $practical === null ? null : Rate::megabytesPerSecond($practical), 'test'));
+    }
+
+    public function test_it_is_as_fast_as_its_slowest_link(): void
+    {
+        $path = new Path([self::link('card', 312, 290), self::link('reader', 500, 450), self::link('drive', 212)]);
+        self::assertSame('drive', $path->pinch()->name);
+        self::assertSame(212.0, $path->usable()->megabytes());
+        self::assertSame('card → reader → drive', $path->describe());
+    }
+
+    public function test_what_practice_gives_decides_the_pinch_and_what_the_standard_gives_decides_the_nominal(): void
+    {
+        $path = new Path([self::link('on paper slower', 400), self::link('in practice slower', 500, 380)]);
+        self::assertSame('in practice slower', $path->pinch()->name);
+        self::assertSame(400.0, $path->nominal()->megabytes());
+    }
+
+    public function test_the_first_of_equal_links_is_named(): void
+    {
+        self::assertSame('a', (new Path([self::link('a', 100), self::link('b', 100)]))->pinch()->name);
+    }
+
+    public function test_it_can_be_led_on(): void
+    {
+        $longer = (new Path([self::link('a', 100)]))->with(self::link('b', 50));
+        self::assertCount(2, $longer->links);
+        self::assertSame('b, 50 MB/s', $longer->pinch()->describe());
+    }
+
+    public function test_a_path_of_nothing_is_refused(): void
+    {
+        $this->expectException(InvalidArgumentException::class);
+        new Path([]);
+    }
+
+    public function test_host_links_give_less_in_practice_than_on_paper(): void
+    {
+        foreach (HostLink::cases() as $link) {
+            self::assertTrue($link->ceiling()->usable()->isBelow($link->ceiling()->nominal), $link->label());
+        }
+    }
+}

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Device;
+
+use PHPUnit\Framework\TestCase;
+use Tally\Device\CannotRead;
+use Tally\Device\FolderDevice;
+use Tally\Device\Literal;
+use Tally\Device\MediumGone;
+use Tally\Device\Mount;
+use Tally\Device\UnusablePath;
+use Tally\Pattern\Imprint;
+use Tally\Quantity\Bytes;
+use Tests\Support\TemporaryFolder;
+
+final class FolderDeviceTest extends TestCase
+{
+    use TemporaryFolder;
+
+    public function test_what_was_written_is_read_back_and_the_folder_left_as_it_was(): void
+    {
+        $folder = $this->folder();
+        file_put_contents($folder.'/holiday.jpg', 'mine');
+        $device = FolderDevice::open($folder, Bytes::of(3 * Imprint::BLOCK));
+        $device->write(0, new Literal(str_repeat('a', Imprint::BLOCK)));
+        $device->write(Imprint::BLOCK, new Literal(str_repeat('b', Imprint::BLOCK)));
+        $device->settle();
+        $device->forget();
+        self::assertSame('ab', $device->read(Imprint::BLOCK - 1, 2)->bytes());
+        $device->clear();
+        self::assertSame(['holiday.jpg'], self::everything($folder));
+        self::assertSame('mine', file_get_contents($folder.'/holiday.jpg'));
+    }
+
+    public function test_files_are_cut_at_one_gibibyte(): void
+    {
+        $folder = $this->folder();
+        $device = FolderDevice::open($folder, Bytes::of(1_073_741_824 + Imprint::BLOCK));
+        $device->write(1_073_741_824 - Imprint::BLOCK, new Literal(str_repeat('x', Imprint::BLOCK)));
+        $device->write(1_073_741_824, new Literal(str_repeat('y', Imprint::BLOCK)));
+        $device->settle();
+        self::assertSame('x', $device->read(1_073_741_824 - 1, 1)->bytes());
+        self::assertSame('y', $device->read(1_073_741_824, 1)->bytes());
+        self::assertCount(4, self::everything($folder), 'the folder, its marker and two files');
+        $device->clear();
+    }
+
+    public function test_without_a_size_it_takes_the_free_space_but_for_a_reserve(): void
+    {
+        $folder = $this->folder();
+        $device = FolderDevice::open($folder);
+        $free = (int) disk_free_space($folder);
+        $device->clear();
+        self::assertGreaterThan(0, $device->size()->count);
+        self::assertLessThan($free, $device->size()->count);
+    }
+
+    public function test_what_a_dead_run_left_is_removed_and_nothing_else(): void
+    {
+        $folder = $this->folder();
+        $dead = FolderDevice::open($folder, Bytes::of(Imprint::BLOCK));
+        $dead->write(0, new Literal('left behind'));
+        $left = glob($folder.'/gritty-tally-*');
+        self::assertIsArray($left);
+        file_put_contents($left[0].'/notes.txt', 'somebody put this here');
+        unset($dead);
+
+        FolderDevice::open($folder, Bytes::of(Imprint::BLOCK))->clear();
+        self::assertSame([basename($left[0]), basename($left[0]).'/notes.txt'], self::everything($folder));
+    }
+
+    public function test_an_empty_folder_of_a_run_that_died_at_once_is_removed(): void
+    {
+        $folder = $this->folder();
+        mkdir($folder.'/gritty-tally-0123456789ab');
+        FolderDevice::open($folder, Bytes::of(Imprint::BLOCK))->clear();
+        self::assertSame([], self::everything($folder));
+    }
+
+    public function test_folders_that_only_look_like_ours_are_left_alone(): void
+    {
+        $folder = $this->folder();
+        mkdir($folder.'/gritty-tally-0123456789ab');
+        file_put_contents($folder.'/gritty-tally-0123456789ab/000000.tally', 'a person’s own file');
+        mkdir($folder.'/gritty-tally-notes');
+        symlink('/etc', $folder.'/gritty-tally-ba9876543210');
+        $before = self::everything($folder);
+        FolderDevice::open($folder, Bytes::of(Imprint::BLOCK))->clear();
+        self::assertSame($before, self::everything($folder));
+    }
+
+    public function test_a_marker_with_other_words_is_not_taken_for_ours(): void
+    {
+        $folder = $this->folder();
+        mkdir($folder.'/gritty-tally-0123456789ab');
+        file_put_contents($folder.'/gritty-tally-0123456789ab/about-this-folder.txt', "My own notes\n");
+        file_put_contents($folder.'/gritty-tally-0123456789ab/000000.tally', 'mine');
+        $before = self::everything($folder);
+        FolderDevice::open($folder, Bytes::of(Imprint::BLOCK))->clear();
+        self::assertSame($before, self::everything($folder));
+    }
+
+    public function test_two_runs_in_one_folder_are_refused(): void
+    {
+        $folder = $this->folder();
+        $first = FolderDevice::open($folder, Bytes::of(Imprint::BLOCK));
+        try {
+            FolderDevice::open($folder, Bytes::of(Imprint::BLOCK));
+            self::fail('The second run was let in.');
+        } catch (UnusablePath $fault) {
+            self::assertStringContainsString('Another run is using', $fault->getMessage());
+        } finally {
+            $first->clear();
+        }
+    }
+
+    public function test_a_folder_that_vanishes_is_named_as_gone(): void
+    {
+        $folder = $this->folder();
+        $device = FolderDevice::open($folder, Bytes::of(2 * Imprint::BLOCK));
+        $device->write(0, new Literal(str_repeat('a', Imprint::BLOCK)));
+        $device->settle();
+        self::removeAll($folder);
+        $this->expectException(MediumGone::class);
+        $this->expectExceptionMessage('is gone');
+        $device->forget();
+        $device->read(0, Imprint::BLOCK);
+    }
+
+    public function test_a_file_that_ends_early_cannot_be_read(): void
+    {
+        $device = FolderDevice::open($this->folder(), Bytes::of(2 * Imprint::BLOCK));
+        $device->write(0, new Literal('short'));
+        try {
+            $this->expectException(CannotRead::class);
+            $device->read(0, Imprint::BLOCK);
+        } finally {
+            $device->clear();
+        }
+    }
+
+    public function test_a_path_that_is_no_folder_is_refused_with_a_sentence(): void
+    {
+        $file = $this->folder().'/file';
+        touch($file);
+        foreach (['/no/such/place' => 'There is no folder', $file => 'is not a folder'] as $path => $words) {
+            try {
+                FolderDevice::open($path, Bytes::of(1));
+                self::fail("{$path} was taken.");
+            } catch (UnusablePath $fault) {
+                self::assertStringContainsString($words, $fault->getMessage());
+                self::assertStringContainsString($path, $fault->getMessage());
+            }
+        }
+    }
+
+    public function test_more_than_is_free_is_refused_before_anything_is_written(): void
+    {
+        $folder = $this->folder();
+        try {
+            FolderDevice::open($folder, Bytes::parse('900 PB'));
+            self::fail('It was taken.');
+        } catch (UnusablePath $fault) {
+            self::assertStringContainsString('900 PB was asked for', $fault->getMessage());
+        }
+        self::assertSame([], self::everything($folder));
+    }
+
+    public function test_a_file_system_in_memory_cannot_be_made_to_forget(): void
+    {
+        if (! Mount::of('/dev/shm')->isInMemory()) {
+            self::markTestSkipped('/dev/shm is no file system in memory here.');
+        }
+        $device = FolderDevice::open($this->folder('/dev/shm'), Bytes::of(Imprint::BLOCK));
+        $device->write(0, new Literal('x'));
+        self::assertFalse($device->forget());
+        $device->clear();
+    }
+
+    public function test_the_mount_of_a_folder_is_the_nearest_one(): void
+    {
+        self::assertSame('/proc', Mount::of('/proc/self')->point);
+        self::assertSame('proc', Mount::of('/proc')->type);
+        self::assertNotSame('/proc', Mount::of('/processed')->point);
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Probe;
+
+use PHPUnit\Framework\TestCase;
+use Tally\Pattern\BlockClass;
+use Tally\Pattern\Patch;
+use Tally\Probe\CoreSample;
+use Tally\Reading\Condition;
+use Tally\Reading\Diagnosis;
+
+final class CoreSampleTest extends TestCase
+{
+    public function test_neighbours_that_tell_the_same_are_joined(): void
+    {
+        $core = new CoreSample;
+        $core->add(new Patch(BlockClass::Holds, 0, 512));
+        $core->add(new Patch(BlockClass::Holds, 512, 512));
+        $core->add(new Patch(BlockClass::Echoes, 1024, 512, 9216));
+        $core->add(new Patch(BlockClass::Echoes, 1536, 512, 9728));
+        $core->add(new Patch(BlockClass::Echoes, 2048, 512, 99_840));
+        self::assertCount(3, $core->patches(), 'echoes of different distances stay apart');
+        self::assertSame(1024, $core->patches()[1]->length);
+        self::assertSame(9216, $core->patches()[1]->source);
+    }
+
+    public function test_sums_stay_exact_and_no_bad_sector_is_lost_when_faults_are_many(): void
+    {
+        $core = new CoreSample;
+        $sectors = 40_000;
+        for ($i = 0; $i < $sectors; $i++) {
+            $class = $i % 2 === 0 ? BlockClass::Holds : BlockClass::Scrambled;
+            $core->add(new Patch($class, $i * 512, 512, wrongBits: $i % 2));
+        }
+        self::assertLessThanOrEqual(4096, count($core->patches()));
+        self::assertGreaterThan(0, $core->grain());
+        self::assertSame($sectors * 256, $core->bytes(BlockClass::Scrambled));
+        self::assertSame(intdiv($sectors, 2), $core->wrongBits());
+        self::assertSame(512, $core->firstBad());
+        $shown = array_sum(array_map(fn (Patch $patch): int => $patch->class === BlockClass::Scrambled ? $patch->length : 0, $core->patches()));
+        self::assertGreaterThanOrEqual($core->bytes(BlockClass::Scrambled), $shown);
+        self::assertSame($sectors * 512, array_sum(array_map(fn (Patch $patch): int => $patch->length, $core->patches())));
+    }
+
+    public function test_the_lap_is_the_greatest_common_divisor_of_the_distances(): void
+    {
+        $core = new CoreSample;
+        self::assertNull($core->lap());
+        $core->add(new Patch(BlockClass::Echoes, 0, 512, 3 * 8_000_000));
+        self::assertSame(24_000_000, $core->lap());
+        $core->add(new Patch(BlockClass::Echoes, 512, 512, 512 + 2 * 8_000_000));
+        self::assertSame(8_000_000, $core->lap());
+    }
+
+    public function test_a_few_bad_megabytes_are_a_faulty_card_and_no_fake(): void
+    {
+        // Common practice, no source: 141 MB of 32 GB is a faulty card.
+        $core = new CoreSample;
+        $core->add(new Patch(BlockClass::Holds, 0, 20_000_000_000));
+        $core->add(new Patch(BlockClass::Scrambled, 20_000_000_000, 141_000_000));
+        $core->add(new Patch(BlockClass::Holds, 20_141_000_000, 11_859_000_000));
+        $diagnosis = Diagnosis::of($core);
+        self::assertSame(Condition::Faulty, $diagnosis->condition);
+        self::assertSame(31_859_000_000, $diagnosis->capacity->count);
+    }
+
+    public function test_a_first_part_that_holds_before_rubbish_is_a_card_that_drops(): void
+    {
+        $core = new CoreSample;
+        $core->add(new Patch(BlockClass::Holds, 0, 4_000_000_000));
+        foreach ([BlockClass::Blank, BlockClass::Scrambled, BlockClass::Stale, BlockClass::Unreadable] as $i => $class) {
+            $core->add(new Patch($class, 4_000_000_000 + $i * 7_000_000_000, 7_000_000_000));
+        }
+        $diagnosis = Diagnosis::of($core);
+        self::assertSame(Condition::Drops, $diagnosis->condition);
+        self::assertSame(4_000_000_000, $diagnosis->capacity->count);
+    }
+
+    public function test_echoes_without_a_lap_that_fits_are_no_wrap(): void
+    {
+        // All that was written past the end lies in one scratch block: distances have no lap as long as what holds.
+        $core = new CoreSample;
+        $core->add(new Patch(BlockClass::Holds, 0, 4_000_000_000));
+        for ($i = 0; $i < 1000; $i++) {
+            $offset = 4_000_000_000 + $i * 1_048_576;
+            $core->add(new Patch(BlockClass::Echoes, $offset, 1_048_576, 4_000_000_000 + 1000 * 1_048_576));
+        }
+        $diagnosis = Diagnosis::of($core);
+        self::assertSame(Condition::Drops, $diagnosis->condition);
+        self::assertNull($diagnosis->wrap);
+    }
+
+    public function test_a_card_that_wraps_and_has_a_bad_spot_still_wraps(): void
+    {
+        $core = new CoreSample;
+        $core->add(new Patch(BlockClass::Echoes, 0, 8_000_000_000, 8_000_000_000));
+        $core->add(new Patch(BlockClass::Holds, 8_000_000_000, 7_999_990_000));
+        $core->add(new Patch(BlockClass::Scrambled, 15_999_990_000, 10_000));
+        self::assertSame([Condition::Wraps, 8_000_000_000], [Diagnosis::of($core)->condition, Diagnosis::of($core)->wrap]);
+    }
+}

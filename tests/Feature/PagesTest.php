@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Card;
+use App\Models\Run;
+use App\Runs\ChainRecord;
+use App\Runs\RunState;
+use Database\Seeders\DatabaseSeeder;
+use Illuminate\Support\Facades\DB;
+use Inertia\Testing\AssertableInertia;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tally\Label\Contradictions;
+use Tally\Label\Severity;
+use Tally\Verdict\VerdictKind;
+use Tests\TestCase;
+
+final class PagesTest extends TestCase
+{
+    public function test_the_root_leads_to_intake_and_a_stage_to_the_card_that_waits_there(): void
+    {
+        $this->get('/')->assertRedirect('/intake');
+        $this->get('/prove')->assertRedirect('/intake');
+        $this->card(['tag' => 'A-1', 'next_step' => 'measure']);
+        $this->card(['tag' => 'B-1', 'next_step' => 'prove']);
+        $this->get('/prove')->assertRedirect('/prove/B-1');
+        $this->get('/measure')->assertRedirect('/measure/A-1');
+    }
+
+    public function test_measure_shows_the_claim_line_the_runs_and_the_reasons(): void
+    {
+        $card = $this->card();
+        $this->conduct($card, 'speed', 'Tray 3');
+        $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->component('Measure', false)
+            ->has('claimLine.ways', 2)
+            ->has('claimLine.ways.0.runs', 5)
+            ->where('claimLine.ways.0.claim', 40)
+            ->where('claimLine.ways.0.floor', 10)
+            ->where('claimLine.ways.0.floorMark', 'U1')
+            ->where('claimLine.wall', 95)
+            ->has('runs', 1)
+            ->where('runs.0.struck', false)
+            ->where('going', null)
+            ->where('margin.next.href', "/prove/{$card->tag}")
+            ->where('frame.tray.0.runs', 1));
+    }
+
+    public function test_a_suspected_number_is_struck_through(): void
+    {
+        $card = $this->card();
+        $run = $this->conduct($card, 'speed', 'Tray 3');
+        $run->forceFill(['result' => [...$run->result?->toArray() ?? [], 'reads' => [2.41e9, 2.4e9]]])->save();
+        $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->where('runs.0.struck', true)
+            ->where('runs.0.note', 'faster than its slowest link can carry: the host’s cache answered')
+            ->where('claimLine.ways.1.struck', 'faster than its slowest link can carry: the host’s cache answered')
+            ->where('claimLine.ways.0.struck', null));
+    }
+
+    public function test_a_run_on_its_way_is_shown_with_its_progress(): void
+    {
+        $card = $this->card();
+        Run::query()->create([
+            'card_id' => $card->id, 'station_id' => $this->station()->id, 'kind' => 'proof', 'state' => RunState::Running, 'started_at' => now(),
+            'chain' => ChainRecord::pack(ChainRecord::unnamed()), 'parameters' => ['size' => 0, 'runs' => 1],
+            'progress' => ['phase' => 'reading', 'run' => 1, 'at' => 500, 'of' => 1000, 'share' => 0.75, 'rate' => 5e6, 'left' => 90.0],
+        ]);
+        $this->get("/prove/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->where('going.waiting', false)
+            ->where('going.progress.share', 0.75)
+            ->where('going.progress.left', '1 min 30 s')
+            ->where('frame.going', 1)
+            ->where('frame.tray.0.going', true));
+    }
+
+    public function test_prove_shows_the_core_sample(): void
+    {
+        $card = $this->card(['stand_in' => 'wraps,size=32GB,true=8GB']);
+        $this->conduct($card, 'proof', 'Tray 3');
+        $this->get("/prove/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->component('Prove', false)
+            ->where('core.capacity', 8_000_000_000)
+            ->where('core.wrap', 8_000_000_000)
+            ->where('core.condition', 'wraps')
+            ->has('core.patches', 4)
+            ->where('core.patches.0.source', 24_000_000_000)
+            ->where('margin.verdict', 'Sham')
+            ->where('margin.next.href', null));
+    }
+
+    public function test_offload_ranks_the_ways_and_names_the_pinch(): void
+    {
+        $card = $this->card(['footage' => 20_000_000_000]);
+        $this->conduct($card, 'speed', 'Tray 3');
+        $this->get("/offload/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->component('Offload', false)
+            ->where('amount', '20 GB')
+            ->has('routes.0.links')
+            ->where('routes.0.pinch', fn (string $pinch): bool => str_contains($pinch, 'T-1'))
+            ->where('leftOut.0', 'R5 does not take SD with UHS-I.'));
+        $this->get("/offload/{$card->tag}?amount=100+GB")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('amount', '100 GB'));
+    }
+
+    public function test_an_amount_that_is_none_gets_a_sentence(): void
+    {
+        $card = $this->card();
+        $this->get("/offload/{$card->tag}?amount=lots")->assertSessionHasErrors(['amount' => '“lots” is not a size. Write a number and a unit in bytes, such as 32 GB, 29.8 GiB or 512 MB.']);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function stages(): iterable
+    {
+        foreach (['intake', 'measure', 'prove', 'offload'] as $stage) {
+            yield $stage => [$stage];
+        }
+    }
+
+    #[DataProvider('stages')]
+    public function test_no_page_asks_more_of_the_database_when_the_house_grows(string $stage): void
+    {
+        $card = $this->card();
+        $this->conduct($card, 'speed', 'Tray 3');
+        $ask = function () use ($card, $stage): int {
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->get("/{$stage}/{$card->tag}")->assertOk();
+
+            return count(DB::getQueryLog());
+        };
+        $before = $ask();
+        for ($i = 2; $i <= 60; $i++) {
+            $other = $this->card(['tag' => "T-{$i}"]);
+            Run::query()->create(['card_id' => $other->id, 'kind' => 'speed', 'state' => RunState::Done, 'chain' => ['links' => []], 'parameters' => ['size' => 1, 'runs' => 1]]);
+            Run::query()->create(['card_id' => $card->id, 'slot_id' => $this->slot('Tray 3')->id, 'kind' => 'speed', 'state' => RunState::Failed, 'chain' => ['links' => []], 'parameters' => ['size' => 1, 'runs' => 1]]);
+        }
+        self::assertSame($before, $ask());
+        self::assertLessThan(16, $before);
+    }
+
+    public function test_the_demo_has_every_verdict_and_no_contradiction_on_its_honest_cards(): void
+    {
+        DB::table('slots')->delete();
+        foreach (['stations', 'ports', 'readers', 'drives', 'hosts'] as $table) {
+            DB::table($table)->delete();
+        }
+        $this->seed(DatabaseSeeder::class);
+        self::assertGreaterThanOrEqual(12, Card::query()->count());
+        foreach (VerdictKind::cases() as $kind) {
+            self::assertTrue(Card::query()->where('verdict', $kind)->exists(), $kind->value);
+        }
+        foreach (Card::query()->where('verdict', '!=', VerdictKind::Sham)->get() as $card) {
+            $contradictions = array_filter(Contradictions::of($card->label()), fn ($finding): bool => $finding->severity === Severity::Contradiction);
+            self::assertSame([], $contradictions, $card->tag);
+        }
+        self::assertSame(0, Run::query()->where('state', '!=', RunState::Done)->count());
+    }
+
+    public function test_the_demo_is_not_mixed_into_a_house_that_has_data(): void
+    {
+        $this->command('tally:demo')->expectsOutputToContain('There is data already')->assertFailed();
+        $this->command('tally:demo', ['--if-empty' => true])->assertSuccessful();
+        self::assertSame(0, Card::query()->count());
+    }
+
+    public function test_the_typescript_of_the_props_is_up_to_date(): void
+    {
+        $this->command('tally:types', ['--check' => true])->assertSuccessful();
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Models\Card;
+use App\Models\Run;
+use App\Models\Slot;
+use App\Models\Station;
+use App\Runs\RunConductor;
+use Database\Seeders\DemoGear;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
+use Illuminate\Testing\PendingCommand;
+use Tally\Device\AllowedFolders;
+
+/** Boots the application on the tests' own database, with the demo's gear in it. Lazy loading is forbidden by the application itself. */
+abstract class TestCase extends FrameworkTestCase
+{
+    use RefreshDatabase;
+
+    public function createApplication(): Application
+    {
+        $app = require __DIR__.'/../bootstrap/app.php';
+        assert($app instanceof Application);
+        $app->make(Kernel::class)->bootstrap();
+        $app->usePublicPath(__DIR__.'/../public');
+
+        return $app;
+    }
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->withoutVite();
+        $this->seed(DemoGear::class);
+    }
+
+    /** @param  array<string, mixed>  $with */
+    protected function card(array $with = []): Card
+    {
+        return Card::query()->create([
+            'tag' => 'T-1', 'name' => 'Tindle Classic', 'form' => 'sd', 'capacity' => 32_000_000_000, 'family' => 'SDHC', 'bus' => 'uhs-i',
+            'marks' => ['C10', 'U1'], 'read' => 90e6, 'write' => 40e6, 'stand_in' => 'honest,size=32GB,write=39MB/s,read=88MB/s', ...$with,
+        ])->refresh();
+    }
+
+    protected function slot(string $name): Slot
+    {
+        return Slot::query()->where('name', $name)->firstOrFail();
+    }
+
+    protected function station(): Station
+    {
+        return Station::query()->firstOrFail();
+    }
+
+    /** @param  array<string, mixed>  $with */
+    protected function command(string $name, array $with = []): PendingCommand
+    {
+        $command = $this->artisan($name, $with);
+        assert($command instanceof PendingCommand);
+
+        return $command;
+    }
+
+    /** Orders a run on the page and carries it out at once. */
+    protected function conduct(Card $card, string $kind, string $slot, string $size = ''): Run
+    {
+        $this->post("/cards/{$card->tag}/runs", ['kind' => $kind, 'slot' => $this->slot($slot)->id, 'size' => $size === '' ? null : $size, 'runs' => 5])
+            ->assertSessionHasNoErrors();
+        $run = Run::query()->with(['card', 'slot', 'station'])->latest('id')->firstOrFail();
+        (new RunConductor($this->app->make(AllowedFolders::class), 0))->conduct($run);
+
+        return $run->refresh();
+    }
+}
