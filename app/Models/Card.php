@@ -33,6 +33,7 @@ use Tally\Verdict\VerdictKind;
  * @property int|null $contact_rows
  * @property int $footage bytes to be brought home
  * @property string|null $stand_in
+ * @property string $line the label in a few words, for the tray
  * @property VerdictKind $verdict
  * @property Step $next_step
  * @property string|null $recorded_by
@@ -47,6 +48,13 @@ final class Card extends Model
     public function getRouteKeyName(): string
     {
         return 'tag';
+    }
+
+    protected static function booted(): void
+    {
+        self::saving(function (self $card): void {
+            $card->line = $card->label()->line();
+        });
     }
 
     /** @return HasMany<Run, $this> */

@@ -78,4 +78,17 @@ final readonly class Label
     {
         return $this->form->label().($this->bus === null ? '' : " with {$this->bus->label()}");
     }
+
+    /** In a few words: `128 GB · SDXC UHS-II · V60`. */
+    public function line(): string
+    {
+        // A CFexpress bus carries the name of the form again; a family does not tell a microSD card from a large one.
+        $bus = str_replace('CFexpress ', '', $this->bus?->label() ?? '');
+        $kind = ($this->family !== null && $this->form === Form::MicroSd ? 'micro' : '').($this->family->value ?? $this->form->label());
+
+        return implode(' · ', array_filter(
+            [$this->capacity->decimal(), trim("{$kind} {$bus}"), $this->topMark()?->value],
+            fn (?string $part): bool => $part !== null,
+        ));
+    }
 }

@@ -28,6 +28,7 @@ return new class extends Migration
             $table->unsignedBigInteger('footage')->default(0);
             // Which made-up medium it is, when it lives in a stand-in slot.
             $table->string('stand_in', 200)->nullable();
+            $table->string('line', 120);
             // Derived from the above and from the runs, kept here so that the tray is one query. Never typed.
             $table->string('verdict', 10)->default('Unproven');
             $table->string('next_step', 20)->default('measure');

@@ -25,6 +25,11 @@ export function megabytes(rate: number): string {
         : rate.toFixed(rate >= 99.95 ? 0 : 1);
 }
 
+/** `95` of MB/s: a figure that is printed somewhere, without digits it does not have. */
+export function printed(rate: number): string {
+    return rate >= 1000 ? megabytes(rate) : String(Number(rate.toFixed(2)));
+}
+
 export function percent(share: number, digits = 0): string {
     return `${(100 * share).toFixed(digits)} %`;
 }

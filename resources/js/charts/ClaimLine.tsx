@@ -1,5 +1,5 @@
 import type { ScaleLinear } from 'd3-scale';
-import { megabytes } from '../format';
+import { megabytes, printed } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { ClaimLineProps, ClaimWayProps } from '../types/generated/props';
 import { fitsRight, roundScale, wallIsNear } from './axis';
@@ -16,14 +16,14 @@ export function claimLineWords(line: ClaimLineProps): string {
             way.median === null
                 ? `${way.way} not measured`
                 : `${way.way} ${megabytes(way.median)} MB/s, median of ${way.runs.length}`,
-            way.claim === null ? 'label claims nothing' : `label claims ${megabytes(way.claim)} MB/s`,
-            way.floor === null ? null : `${way.floorMark ?? 'class'} floor ${megabytes(way.floor)} MB/s`,
+            way.claim === null ? 'label claims nothing' : `label claims ${printed(way.claim)} MB/s`,
+            way.floor === null ? null : `${way.floorMark ?? 'class'} floor ${printed(way.floor)} MB/s`,
             way.struck === null ? null : `not trusted: ${way.struck}`,
         ];
         return parts.filter((part) => part !== null).join(', ');
     });
     const wall =
-        line.wall === null ? '' : `; the slowest link, ${line.wallName ?? ''}, gives ${megabytes(line.wall)} MB/s`;
+        line.wall === null ? '' : `; the slowest link, ${line.wallName ?? ''}, gives ${printed(line.wall)} MB/s`;
     return `${ways.join('; ')}${wall}.`;
 }
 
@@ -57,7 +57,7 @@ export function ClaimLine({ line }: { line: ClaimLineProps }) {
                 {line.wall === null ? null : (
                     <Wall
                         at={near ? x(line.wall) : null}
-                        name={`${line.wallName ?? 'chain'} ends at ${megabytes(line.wall)}`}
+                        name={`${line.wallName ?? 'chain'} ends at ${printed(line.wall)}`}
                         base={base}
                         right={right}
                     />
@@ -151,7 +151,7 @@ function Way({
                 <Flag
                     at={x(way.claim)}
                     y={y}
-                    name={`label ${megabytes(way.claim)}`}
+                    name={`label ${printed(way.claim)}`}
                     right={wall !== null && x(way.claim) < wall ? wall - 4 : right}
                 />
             )}

@@ -42,6 +42,9 @@ const Look = styled.div<{ $drawer: boolean }>`
         font-size: 12.5px;
         color: var(--pencil);
     }
+    .station > span {
+        white-space: nowrap;
+    }
     .station b {
         color: var(--ink);
         font-weight: 620;
@@ -113,6 +116,7 @@ const Look = styled.div<{ $drawer: boolean }>`
         grid-template-columns: minmax(0, 1fr);
         header {
             grid-template-columns: minmax(0, 1fr) auto;
+            grid-template-rows: 56px 64px auto;
         }
         header .mark {
             grid-row: 1;
@@ -196,7 +200,7 @@ export function Frame({ children }: { children: ReactNode }) {
                 </AriaButton>
                 <div className="station">
                     <StationWords frame={frame} />
-                    <span style={{ whiteSpace: 'nowrap' }}>
+                    <span>
                         <AriaButton onPress={toggleTheme}>{theme === 'day' ? 'night cart' : 'day paper'}</AriaButton>
                         <AriaButton
                             aria-label="All keys"
@@ -242,14 +246,14 @@ function StationWords({ frame }: { frame: FrameProps }) {
     if (!frame.worker) {
         return (
             <span>
-                {frame.station} · <span className="away">no worker: runs wait</span>
+                {frame.station} · <span className="away">no worker, runs wait</span>
             </span>
         );
     }
     return (
         <span>
             {frame.station} ·{' '}
-            {frame.going === 0 ? 'idle' : <b>{frame.going === 1 ? '1 run going' : `${frame.going} runs going`}</b>}
+            {frame.going === 0 ? 'idle' : <b>{frame.going === 1 ? '1 run' : `${frame.going} runs`}</b>}
         </span>
     );
 }

@@ -24,13 +24,15 @@ export function useSingleKeys(): [boolean, (on: boolean) => void] {
     ];
 }
 
-/** True while somebody types, or while a list or dialog wants the keys for itself. */
-function isBusy(target: EventTarget | null): boolean {
-    return (
-        target instanceof HTMLElement &&
-        target.closest('input, textarea, select, [contenteditable], [role=listbox], [role=menu], [role=dialog]') !==
-            null
-    );
+const TAKES_LETTERS =
+    'input, textarea, select, [contenteditable], [role=listbox], [role=menu], [role=dialog], [aria-haspopup=listbox]';
+
+/** True while somebody types, or while a control wants the key for itself: arrows belong to whatever has the focus. */
+function isBusy(event: KeyboardEvent): boolean {
+    if (event.key.startsWith('Arrow') && document.activeElement !== document.body) {
+        return true;
+    }
+    return event.target instanceof HTMLElement && event.target.closest(TAKES_LETTERS) !== null;
 }
 
 /** Keys of the whole page. Single ones never fire while someone types; Ctrl/⌘ K always does. */
@@ -43,7 +45,7 @@ export function useKeys(actions: Record<string, () => void>, finder: () => void)
                 finder();
                 return;
             }
-            if (!on || event.ctrlKey || event.metaKey || event.altKey || event.repeat || isBusy(event.target)) {
+            if (!on || event.ctrlKey || event.metaKey || event.altKey || event.repeat || isBusy(event)) {
                 return;
             }
             const act = actions[event.key];

@@ -52,7 +52,7 @@ export function GoingSheet({ going }: { going: GoingProps }) {
                 <div className="track">
                     <div
                         className={progress?.phase === 'reading' ? 'fill' : 'fill writing'}
-                        style={{ width: percent(share, 2) }}
+                        style={{ width: `${100 * share}%` }}
                     />
                 </div>
             </Bar>

@@ -1,5 +1,5 @@
 import { router } from '@inertiajs/react';
-import { useState } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import {
     Input,
     Label,
@@ -15,6 +15,9 @@ import styled from 'styled-components';
 import { TallyMarks } from '../parts/TallyMarks';
 import { VerdictMark } from '../parts/VerdictMark';
 import type { TagProps } from '../types/generated/props';
+
+/** Height of a tag in pixels; the list is virtual and must know. */
+const ROW = 56;
 
 const Look = styled.aside`
     border-right: 1px solid var(--rule);
@@ -117,6 +120,22 @@ const EMPTY = styled.p`
     font-size: 13px;
 `;
 
+/** Brings the open card into view when it changes, without moving what is in view already. */
+function useScrollTo(list: RefObject<HTMLDivElement | null>, index: number) {
+    useEffect(() => {
+        const box = list.current;
+        if (box === null || index < 0) {
+            return;
+        }
+        const top = index * ROW;
+        if (top < box.scrollTop) {
+            box.scrollTo({ top });
+        } else if (top + ROW > box.scrollTop + box.clientHeight) {
+            box.scrollTo({ top: top + ROW - box.clientHeight });
+        }
+    }, [list, index]);
+}
+
 /** Every card as a tag. It stays put while everything else changes. */
 export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; selected: string | null; stage: string }) {
     const [search, setSearch] = useState('');
@@ -126,6 +145,11 @@ export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; sel
         (tag) =>
             (only === 'all' || tag.verdict === 'Unproven') &&
             words.every((word) => `${tag.tag} ${tag.line} ${tag.verdict}`.toLowerCase().includes(word)),
+    );
+    const list = useRef<HTMLDivElement>(null);
+    useScrollTo(
+        list,
+        shown.findIndex((tag) => tag.tag === selected),
     );
     const open = tags.filter((tag) => tag.verdict === 'Unproven').length;
 
@@ -155,8 +179,9 @@ export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; sel
                         : `No card matches “${search}”. Try its tag, size or verdict.`}
                 </EMPTY>
             ) : (
-                <Virtualizer layout={ListLayout} layoutOptions={{ rowSize: 56 }}>
+                <Virtualizer layout={ListLayout} layoutOptions={{ rowSize: ROW }}>
                     <ListBox
+                        ref={list}
                         aria-label="Cards"
                         className="tags"
                         items={shown.map((tag) => ({ ...tag, id: tag.tag }))}

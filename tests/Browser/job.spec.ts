@@ -1,0 +1,134 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+
+/** The whole job once: label, measured, proven, verdict, fastest path. */
+
+async function measured(page: Page) {
+    await expect(page.getByRole('progressbar')).toBeVisible();
+    await expect(page.getByRole('table', { name: 'Runs' })).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText('5 runs each way, first 1 GB')).toBeVisible();
+}
+
+test('by mouse: a card that wraps is found out', async ({ page }) => {
+    await page.goto('/');
+    await page.getByLabel('Tag', { exact: true }).fill('MOUSE-1');
+    await page.getByLabel('Maker and series').fill('Pellworth Drift');
+    await page.getByLabel('Capacity').fill('64 GB');
+    await page.getByRole('button', { name: /Family/ }).click();
+    await page.getByRole('option', { name: 'SDXC', exact: true }).click();
+    await page.getByRole('button', { name: /Bus/ }).click();
+    await page.getByRole('option', { name: 'UHS-I', exact: true }).click();
+    await page
+        .getByRole('radio', { name: 'V30' })
+        .or(page.getByRole('button', { name: 'V30' }))
+        .click();
+    await page.getByLabel('Claims to read').fill('95 MB/s');
+    await page.getByLabel('Claims to write').fill('85 MB/s');
+    await page.getByLabel('Footage on it').fill('20 GB');
+    await page.getByText('one row', { exact: true }).click();
+    await page.getByRole('button', { name: 'Enter this card' }).click();
+    await expect(page).toHaveURL(/\/intake\/MOUSE-1/);
+    await expect(page.locator('[data-verdict=Unproven]')).toBeVisible();
+
+    await page.getByRole('link', { name: 'Measure its speed' }).click();
+    await page.getByRole('button', { name: /Slot/ }).click();
+    await page.getByRole('option', { name: /Tray 3/ }).click();
+    await page.getByRole('button', { name: /The made-up card in it/ }).click();
+    await page.getByRole('option', { name: 'has a quarter of the memory and starts over' }).click();
+    await page.getByRole('button', { name: 'Measure this card' }).click();
+    await measured(page);
+    await expect(page.getByRole('img', { name: /^write 8\d\.\d MB\/s, median of 5, label claims 85/ })).toBeVisible();
+
+    await page.getByRole('link', { name: 'Prove its capacity' }).click();
+    await page.getByRole('button', { name: 'Prove this card' }).click();
+    await expect(page.getByRole('progressbar')).toBeVisible();
+    await expect(page.locator('[data-verdict=Sham]')).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText('Keeps 16 GB of the 64 GB')).toBeVisible();
+    await expect(page.getByText('16 000 000 000')).toBeVisible();
+    await expect(page.getByText('really 16 GB')).toBeVisible();
+
+    await page.getByRole('link', { name: 'Offload' }).click();
+    await expect(page.getByText('Left out of every plan')).toBeVisible();
+    await expect(page.getByRole('img', { name: /From card to drive/ })).toBeVisible();
+    const rows = page.getByRole('table', { name: /fastest of/ }).getByRole('row');
+    await rows.nth(2).click();
+    await expect(rows.nth(2).getByRole('button')).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('by keyboard alone: an honest card is found sound', async ({ page }) => {
+    const press = async (...keys: string[]) => {
+        for (const key of keys) {
+            await page.keyboard.press(key);
+        }
+    };
+    const tabTo = async (target: Locator) => {
+        for (let i = 0; i < 60 && !(await target.evaluate((element) => element === document.activeElement)); i += 1) {
+            await press('Tab');
+        }
+        await expect(target).toBeFocused();
+    };
+    await page.goto('/measure/QS-014');
+    await press('n');
+    await expect(page.getByRole('heading', { name: 'A new card' })).toBeVisible();
+    // The name has the focus; the tag before it is already filled in.
+    await expect(page.getByLabel('Maker and series')).toBeFocused();
+    await press('Shift+Tab', 'Control+a');
+    await page.keyboard.type('KEYS-1');
+    await press('Tab');
+    await page.keyboard.type('Hallbeck Sea Wall');
+    await press('Tab');
+    await page.keyboard.type('32GB');
+    await press('Tab', 'Tab', 'ArrowDown');
+    await page.keyboard.type('SDHC');
+    await press('Enter', 'Tab', 'ArrowDown');
+    await page.keyboard.type('UHS-I');
+    await press('Enter', 'Tab');
+    await page.keyboard.type('12 GB');
+    await press('Enter');
+    await expect(page).toHaveURL(/\/intake\/KEYS-1/);
+    await expect(page.locator('[data-verdict=Unproven]')).toBeVisible();
+
+    // No speed is promised, so proving is what it waits for; measure it all the same.
+    await press('2');
+    await expect(page.getByRole('button', { name: 'Measure this card' })).toBeVisible();
+    await tabTo(page.getByRole('button', { name: /Slot/ }));
+    await press('ArrowDown');
+    await page.keyboard.type('Tray 3');
+    await press('Enter');
+    await expect(page.getByRole('button', { name: /Slot/ })).toContainText('Tray 3');
+    await press('Shift+Tab');
+    await expect(page.getByRole('button', { name: 'Measure this card' })).toBeFocused();
+    await press('Enter');
+    await measured(page);
+
+    await press('3');
+    await expect(page.getByRole('button', { name: 'Prove this card' })).toBeVisible();
+    await press('m');
+    await expect(page.getByRole('progressbar')).toBeVisible();
+    await expect(page.locator('[data-verdict=Sound]')).toBeVisible({ timeout: 20_000 });
+
+    await press('g');
+    await expect(page).toHaveURL(/\/offload\/KEYS-1/);
+    await expect(page.getByRole('heading', { name: /home in/ })).toBeVisible();
+    await expect(page.getByRole('img', { name: /The pinch is/ })).toBeVisible();
+});
+
+test('a real folder is proven and left as it was, and a run can be stopped from the page', async ({ page }) => {
+    await page.goto('/prove/QS-023');
+    await page.getByRole('button', { name: /Slot/ }).click();
+    await page.getByRole('option', { name: /Bay 2/ }).click();
+    await page.getByLabel('Prove how much').fill('50 MB');
+    await page.getByRole('button', { name: 'Prove this card' }).click();
+    await expect(page.getByText('All of 50 MB came back as written.')).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByText('Proven for 50 MB of 64 GB only.')).toBeVisible();
+
+    await page.getByLabel('Prove how much').fill('fifty');
+    await page.getByRole('button', { name: 'Prove again' }).click();
+    await expect(page.getByText('“fifty” is not a size.')).toBeVisible();
+
+    await page.getByLabel('Prove how much').fill('30 GB');
+    await page.getByRole('button', { name: 'Prove again' }).click();
+    await page.getByRole('button', { name: 'Stop this run' }).click();
+    await expect(page.getByRole('button', { name: 'Prove again' })).toBeVisible({ timeout: 20_000 });
+    await page.goto('/measure/QS-023');
+    await expect(page.getByRole('cell', { name: /stopped/ })).toBeVisible();
+});

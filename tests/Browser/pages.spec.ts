@@ -1,0 +1,125 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+
+const PAGES = [
+    '/intake',
+    '/intake/QS-031',
+    '/measure/QS-014',
+    '/measure/QS-023',
+    '/prove/QS-026',
+    '/prove/QS-025',
+    '/prove/QS-023',
+    '/offload/QS-024',
+];
+
+for (const theme of ['light', 'dark'] as const) {
+    test.describe(`in the ${theme} theme`, () => {
+        test.use({ colorScheme: theme });
+        for (const path of PAGES) {
+            test(`${path} has nothing that shuts anybody out`, async ({ page }) => {
+                const complaints: string[] = [];
+                page.on('console', (message) => {
+                    if (message.type() === 'error') {
+                        complaints.push(message.text());
+                    }
+                });
+                page.on('pageerror', (error) => complaints.push(error.message));
+                await page.goto(path);
+                await expect(page.getByRole('main')).toBeVisible();
+                const found = await new AxeBuilder({ page }).analyze();
+                expect(
+                    found.violations.map((violation) => `${violation.id}: ${violation.nodes[0]?.html ?? ''}`),
+                ).toEqual([]);
+                expect(complaints).toEqual([]);
+            });
+        }
+    });
+}
+
+test('picture and main action are seen without scrolling', async ({ page }) => {
+    for (const path of ['/measure/QS-014', '/prove/QS-026', '/offload/QS-024', '/intake']) {
+        await page.goto(path);
+        await expect(page.locator('[data-main]')).toBeInViewport({ ratio: 1 });
+        await expect(page.locator('main figure').first()).toBeInViewport({ ratio: 1 });
+    }
+});
+
+test('keys lead everywhere, and are quiet while somebody types or when switched off', async ({ page }) => {
+    await page.goto('/measure/QS-014');
+    await page.keyboard.press('j');
+    await expect(page).toHaveURL('/measure/QS-015');
+    await page.keyboard.press('k');
+    await expect(page).toHaveURL('/measure/QS-014');
+    await page.keyboard.press('3');
+    await expect(page).toHaveURL('/prove/QS-014');
+    await page.keyboard.press('/');
+    await expect(page.getByPlaceholder('Find a card')).toBeFocused();
+    await page.keyboard.type('n1jk');
+    await expect(page).toHaveURL('/prove/QS-014');
+    await expect(page.getByText('No card matches “n1jk”')).toBeVisible();
+    await page.getByPlaceholder('Find a card').fill('qs sham');
+    await expect(page.getByRole('option')).toHaveCount(3);
+    await page.getByPlaceholder('Find a card').fill('');
+
+    await page.getByRole('button', { name: 'All keys' }).click();
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await page.getByText('Keys without Ctrl or ⌘ act').click();
+    await page.getByRole('button', { name: 'Close the sheet' }).click();
+    await page.keyboard.press('1');
+    await page.waitForTimeout(300);
+    await expect(page).toHaveURL('/prove/QS-014');
+});
+
+test('the finder opens any card', async ({ page }) => {
+    await page.goto('/measure/QS-014');
+    await page.keyboard.press('Control+k');
+    await page.keyboard.type('QS-026');
+    await expect(page.getByRole('menuitem', { name: /QS-026/ })).toBeVisible();
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL('/measure/QS-026');
+});
+
+test('the tray is walked with arrow keys', async ({ page }) => {
+    await page.goto('/prove/QS-014');
+    await page.getByRole('option', { name: /QS-014/ }).focus();
+    await page.keyboard.press('ArrowDown');
+    await expect(page).toHaveURL('/prove/QS-015');
+    await page.keyboard.press('End');
+    await expect(page).toHaveURL('/prove/QS-033');
+});
+
+test('the theme follows the system until it is switched, and is kept', async ({ page }) => {
+    await page.emulateMedia({ colorScheme: 'dark' });
+    await page.goto('/intake');
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+    await page.getByRole('button', { name: 'day paper' }).click();
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'day');
+    await page.reload();
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'day');
+});
+
+test('a mistake in the label is answered under its field and nothing typed is lost', async ({ page }) => {
+    await page.goto('/intake');
+    await page.getByLabel('Maker and series').fill('Gullane Prime');
+    await page.getByLabel('Capacity').fill('64 Gb');
+    await page.getByLabel('Claims to read').fill('95mb/s');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('“64 Gb” is in bits.')).toBeVisible();
+    await expect(page.getByText('“95mb/s” could be megabits or megabytes.')).toBeVisible();
+    await expect(page.getByLabel('Maker and series')).toHaveValue('Gullane Prime');
+});
+
+test('writing without the token of a page is refused', async ({ request }) => {
+    const answer = await request.post('/cards', { form: { tag: 'X-1', name: 'x', form: 'sd', capacity: '1 GB' } });
+    expect(answer.status()).toBe(419);
+});
+
+test('on a narrow screen the tray is a drawer and the margin comes under the surface', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto('/prove/QS-026');
+    await expect(page.getByRole('listbox', { name: 'Cards' })).toBeHidden();
+    await page.getByRole('button', { name: 'Show the cards' }).click();
+    await expect(page.getByRole('listbox', { name: 'Cards' })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});

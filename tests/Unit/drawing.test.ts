@@ -1,0 +1,170 @@
+import { describe, expect, it } from 'vitest';
+import { fitsRight, roundScale, rulerTicks, wallIsNear } from '../../resources/js/charts/axis';
+import { claimLineWords } from '../../resources/js/charts/ClaimLine';
+import { arcsOf, visible } from '../../resources/js/charts/core';
+import { binarySize, grouped, megabytes, percent, printed, size } from '../../resources/js/format';
+import type { ClaimWayProps, PatchProps } from '../../resources/js/types/generated/props';
+
+const GB = 1e9;
+
+function patch(kind: PatchProps['class'], offset: number, length: number, source: number | null = null): PatchProps {
+    return { class: kind, offset, length, source };
+}
+
+describe('figures', () => {
+    it('prints sizes in decimal units, as the core does', () => {
+        expect(size(0)).toBe('0 B');
+        expect(size(31_914_983_424)).toBe('31.91 GB');
+        expect(size(1e12)).toBe('1 TB');
+        expect(size(999_996)).toBe('1 MB');
+        expect(size(23.937941504 * GB, 4)).toBe('23.9379 GB');
+    });
+
+    it('has the binary figure at hand', () => {
+        expect(binarySize(31_914_983_424)).toBe('29.72 GiB');
+        expect(binarySize(1_048_576)).toBe('1.00 MiB');
+    });
+
+    it('prints speeds with as many digits as a reading is worth', () => {
+        expect(megabytes(92.98)).toBe('93.0');
+        expect(megabytes(99.97)).toBe('100');
+        expect(megabytes(118.4)).toBe('118');
+        expect(megabytes(1527.4)).toBe('1 527');
+        expect(printed(95)).toBe('95');
+        expect(printed(159.9)).toBe('159.9');
+        expect(printed(1700)).toBe('1 700');
+    });
+
+    it('groups digits and prints shares', () => {
+        expect(grouped(7_977_041_920)).toBe('7 977 041 920');
+        expect(percent(0.914)).toBe('91 %');
+        expect(percent(0.0214, 1)).toBe('2.1 %');
+    });
+});
+
+describe('axes', () => {
+    it('end on a round figure that shows everything', () => {
+        for (const most of [0.4, 7, 23, 95, 118.4, 260, 1527, 3938]) {
+            const end = roundScale(most, 0, 100).domain()[1] ?? 0;
+            expect(end).toBeGreaterThanOrEqual(most);
+            expect(end).toBeLessThanOrEqual(Math.max(1, most * 2));
+        }
+    });
+
+    it('put a far wall off the line, so that the rest is not squeezed', () => {
+        expect(wallIsNear(290, [130, 250])).toBe(true);
+        expect(wallIsNear(1050, [20, 84])).toBe(false);
+    });
+
+    it('keep labels inside', () => {
+        expect(fitsRight(100, 'label 130', 300)).toBe(true);
+        expect(fitsRight(280, 'label 130', 300)).toBe(false);
+    });
+
+    it.each([32e6, 700e6, 2 * GB, 32 * GB, 128 * GB, 325 * GB, 1e12, 2e12, 128e12])(
+        'rule a medium of %d bytes in a few round steps',
+        (whole) => {
+            const ticks = rulerTicks(whole);
+            expect(ticks.length).toBeGreaterThanOrEqual(3);
+            expect(ticks.length).toBeLessThanOrEqual(9);
+            expect(ticks[0]).toEqual({ at: 0, label: '0' });
+            expect(ticks.at(-1)?.at).toBeLessThanOrEqual(whole * 1.0001);
+            const step = ticks[1]?.at ?? 0;
+            ticks.forEach((tick, i) => {
+                expect(tick.at).toBeCloseTo(i * step, -3);
+            });
+        },
+    );
+});
+
+describe('the core sample', () => {
+    const lap = 8 * GB;
+    const wrapped = [
+        patch('echoes', 0, lap, 3 * lap),
+        patch('echoes', lap, lap, 3 * lap),
+        patch('echoes', 2 * lap, lap, 3 * lap),
+        patch('holds', 3 * lap, lap),
+    ];
+
+    it('joins addresses to the ones whose data they gave back', () => {
+        const arcs = arcsOf(wrapped);
+        expect(arcs.length).toBeGreaterThanOrEqual(9);
+        expect(arcs.length).toBeLessThanOrEqual(16);
+        for (const arc of arcs) {
+            expect((arc.to - arc.from) % lap).toBeCloseTo(0, 3);
+            expect(arc.to).toBeGreaterThanOrEqual(3 * lap);
+        }
+    });
+
+    it('draws no arcs where nothing echoes, and few where everything does', () => {
+        expect(arcsOf([patch('holds', 0, lap)])).toEqual([]);
+        const many = Array.from({ length: 4000 }, (_, i) => patch('echoes', i * 1e6, 1e6, i * 1e6 + lap));
+        expect(arcsOf(many).length).toBeLessThanOrEqual(14);
+    });
+
+    it('never leaves a bad sector out, however large the medium', () => {
+        const whole = 128e12;
+        const bad = patch('scrambled', 77e12, 512);
+        const drawn = visible(
+            [patch('holds', 0, 77e12), bad, patch('holds', 77e12 + 512, whole - 77e12 - 512)],
+            640,
+            whole,
+        );
+        expect(drawn).toContain(bad);
+        expect(drawn.at(-1)).toBe(bad);
+    });
+
+    it('draws faults of one kind on one pixel once, and of different kinds each', () => {
+        const whole = 1e12;
+        const same = Array.from({ length: 500 }, (_, i) => patch('scrambled', 5e11 + i * 1024, 512));
+        const other = patch('unreadable', 5e11 + 600_000, 512);
+        const drawn = visible([...same, other], 640, whole);
+        expect(drawn.filter((entry) => entry.class === 'scrambled')).toHaveLength(1);
+        expect(drawn).toContain(other);
+    });
+
+    it('leaves good slivers between faults out and keeps long good parts', () => {
+        const whole = 1e12;
+        const drawn = visible(
+            [patch('holds', 0, 4e11), patch('blank', 4e11, 512), patch('holds', 4e11 + 512, 512)],
+            640,
+            whole,
+        );
+        expect(drawn.map((entry) => entry.class)).toEqual(['holds', 'blank']);
+    });
+});
+
+describe('the claim line in words', () => {
+    const way = (over: Partial<ClaimWayProps>): ClaimWayProps => ({
+        way: 'write',
+        runs: [],
+        median: null,
+        claim: null,
+        floor: null,
+        floorMark: null,
+        struck: null,
+        ...over,
+    });
+
+    it('says what was measured, claimed and promised, and where the chain ends', () => {
+        const words = claimLineWords({
+            ways: [
+                way({ runs: [118, 119], median: 118.4, claim: 130, floor: 60, floorMark: 'V60' }),
+                way({ way: 'read', struck: 'the host’s cache answered', runs: [2410], median: 2410, claim: 250 }),
+            ],
+            wall: 290,
+            wallName: 'UHS-II bus',
+            caption: null,
+        });
+        expect(words).toBe(
+            'write 118 MB/s, median of 2, label claims 130 MB/s, V60 floor 60 MB/s; ' +
+                'read 2 410 MB/s, median of 1, label claims 250 MB/s, not trusted: the host’s cache answered; ' +
+                'the slowest link, UHS-II bus, gives 290 MB/s.',
+        );
+    });
+
+    it('says what is not known', () => {
+        const words = claimLineWords({ ways: [way({})], wall: null, wallName: null, caption: null });
+        expect(words).toBe('write not measured, label claims nothing.');
+    });
+});
