@@ -123,16 +123,22 @@ const EMPTY = styled.p`
 /** Brings the open card into view when it changes, without moving what is in view already. */
 function useScrollTo(list: RefObject<HTMLDivElement | null>, index: number) {
     useEffect(() => {
-        const box = list.current;
-        if (box === null || index < 0) {
-            return;
-        }
-        const top = index * ROW;
-        if (top < box.scrollTop) {
-            box.scrollTo({ top });
-        } else if (top + ROW > box.scrollTop + box.clientHeight) {
-            box.scrollTo({ top: top + ROW - box.clientHeight });
-        }
+        // A frame later: the virtual list knows its own height only after it has been laid out.
+        const later = requestAnimationFrame(() => {
+            const box = list.current;
+            if (box === null || index < 0) {
+                return;
+            }
+            const top = index * ROW;
+            if (top < box.scrollTop) {
+                box.scrollTo({ top });
+            } else if (top + ROW > box.scrollTop + box.clientHeight) {
+                box.scrollTo({ top: top + ROW - box.clientHeight });
+            }
+        });
+        return () => {
+            cancelAnimationFrame(later);
+        };
     }, [list, index]);
 }
 
