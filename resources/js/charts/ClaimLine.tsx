@@ -117,7 +117,12 @@ function Way({
             </text>
             {way.floor === null ? null : <Floor at={x(way.floor)} y={y} name={`${way.floorMark ?? ''} floor`} />}
             {way.median === null ? (
-                <text x={LEFT + 8} y={y + 4} className="pencil" style={halo}>
+                <text
+                    x={way.floor !== null && x(way.floor) < LEFT + 120 ? x(way.floor) + 12 : LEFT + 8}
+                    y={y + 4}
+                    className="pencil"
+                    style={halo}
+                >
                     not measured yet
                 </text>
             ) : (
