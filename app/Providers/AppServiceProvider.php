@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Runs\RunConductor;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Queue\Worker;
 use Illuminate\Support\ServiceProvider;
 use Tally\Device\AllowedFolders;
 
@@ -16,10 +17,16 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(AllowedFolders::class, fn (): AllowedFolders => new AllowedFolders(
             array_values(array_filter((array) config('tally.folders'), is_string(...))),
         ));
-        $this->app->bind(RunConductor::class, fn (): RunConductor => new RunConductor(
-            $this->app->make(AllowedFolders::class),
-            is_numeric($seconds = config('tally.stand_in_seconds')) ? (float) $seconds : 0.0,
-        ));
+        $this->app->bind(RunConductor::class, function (): RunConductor {
+            $seconds = config('tally.stand_in_seconds');
+            $worker = $this->app->make('queue.worker');
+
+            return new RunConductor(
+                $this->app->make(AllowedFolders::class),
+                is_numeric($seconds) ? (float) $seconds : 0.0,
+                $worker instanceof Worker ? $worker : null,
+            );
+        });
     }
 
     public function boot(): void

@@ -9,6 +9,7 @@ use App\Models\Run;
 use App\Models\RunSample;
 use App\Models\Slot;
 use App\Models\SlotKind;
+use Illuminate\Queue\Worker;
 use LogicException;
 use Tally\Device\AllowedFolders;
 use Tally\Device\DeviceFault;
@@ -21,7 +22,7 @@ use Tally\StandIn\Medium;
 /** Carries a waiting run through to its end, and files what came of it. */
 final readonly class RunConductor
 {
-    public function __construct(private AllowedFolders $allowed, private float $standInSeconds) {}
+    public function __construct(private AllowedFolders $allowed, private float $standInSeconds, private ?Worker $worker = null) {}
 
     public function conduct(Run $run): void
     {
@@ -37,7 +38,8 @@ final readonly class RunConductor
         $bench = null;
         try {
             $bench = $this->lay($run);
-            $watch = $bench->isStandIn ? new Paced(new RunWatch($run), $this->standInSeconds) : new RunWatch($run);
+            $watch = new RunWatch($run, $this->worker);
+            $watch = $bench->isStandIn ? new Paced($watch, $this->standInSeconds) : $watch;
             match ($run->kind) {
                 RunKind::Speed => $this->speed($run, $bench, $watch),
                 RunKind::Proof => $this->prove($run, $bench, $watch),
@@ -91,6 +93,7 @@ final readonly class RunConductor
             $stopped => RunState::Stopped,
             default => RunState::Done,
         };
+        $note ??= $stopped && $this->worker?->shouldQuit === true ? 'Stopped because the station was shut down.' : null;
         // Hours of work are in hand: if the database is away just now, wait for it a while.
         retry(20, function () use ($run, $result, $traces, $state, $cutShort, $note): void {
             RunSample::query()->updateOrCreate(['run_id' => $run->id], ['traces' => $traces]);

@@ -7,6 +7,7 @@ namespace App\Runs;
 use App\Models\Run;
 use App\Models\Station;
 use Illuminate\Database\QueryException;
+use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\DB;
 use Tally\Probe\Observer;
 use Tally\Probe\Progress;
@@ -20,7 +21,8 @@ final class RunWatch implements Observer
 
     private bool $stop = false;
 
-    public function __construct(private readonly Run $run) {}
+    /** @param  Worker|null  $worker  whose being told to quit ends the run too, so that its files do not stay on the card */
+    public function __construct(private readonly Run $run, private readonly ?Worker $worker = null) {}
 
     public function progress(Progress $progress): void
     {
@@ -41,6 +43,6 @@ final class RunWatch implements Observer
 
     public function wantsStop(): bool
     {
-        return $this->stop;
+        return $this->stop || $this->worker?->shouldQuit === true;
     }
 }

@@ -15,6 +15,7 @@ use App\Runs\RunState;
 use App\Runs\RunWatch;
 use App\Runs\SpeedRecord;
 use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -237,6 +238,21 @@ final class RunTest extends TestCase
         (new RunConductor(new AllowedFolders([]), 2))->conduct($run);
         self::assertSame(RunState::Stopped, $run->refresh()->state);
         self::assertSame(VerdictKind::Unproven, $card->refresh()->verdict);
+    }
+
+    public function test_a_run_ends_and_clears_up_when_its_station_is_shut_down(): void
+    {
+        Queue::fake();
+        $folder = $this->folder();
+        $slot = $this->folderSlot($folder);
+        $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'proof', 'slot' => $slot->id, 'size' => '100 MB']);
+        $run = Run::query()->with(['card', 'slot', 'station'])->firstOrFail();
+        $worker = $this->app->make('queue.worker');
+        self::assertInstanceOf(Worker::class, $worker);
+        $worker->shouldQuit = true;
+        $this->app->make(RunConductor::class)->conduct($run);
+        self::assertSame([RunState::Stopped, 'Stopped because the station was shut down.'], [$run->state, $run->message]);
+        self::assertSame([], self::everything($folder));
     }
 
     public function test_stopping_a_run_that_has_ended_changes_nothing(): void
