@@ -6,7 +6,6 @@ namespace App\Providers;
 
 use App\Runs\RunConductor;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Queue\Worker;
 use Illuminate\Support\ServiceProvider;
 use Tally\Device\AllowedFolders;
 
@@ -19,12 +18,11 @@ final class AppServiceProvider extends ServiceProvider
         ));
         $this->app->bind(RunConductor::class, function (): RunConductor {
             $seconds = config('tally.stand_in_seconds');
-            $worker = $this->app->make('queue.worker');
 
             return new RunConductor(
                 $this->app->make(AllowedFolders::class),
                 is_numeric($seconds) ? (float) $seconds : 0.0,
-                $worker instanceof Worker ? $worker : null,
+                $this->app->make('queue.worker'),
             );
         });
     }

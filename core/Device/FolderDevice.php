@@ -19,6 +19,9 @@ final class FolderDevice implements Device
     /** Room for the file system's own books: without it the last files of a full card cannot be closed cleanly. */
     private const RESERVE = 16_777_216;
 
+    /** On small media the reserve is at most this share of the whole, so that it does not stand in the way of a proof. */
+    private const RESERVE_SHARE = 100;
+
     /** @var resource|null */
     private $handle = null;
 
@@ -57,7 +60,8 @@ final class FolderDevice implements Device
         }
         RunFolder::clearLeftovers($real);
         $free = @disk_free_space($real);
-        $most = max(0, ($free === false ? 0 : (int) $free) - self::RESERVE);
+        $reserve = min(self::RESERVE, intdiv($mount->total()->count, self::RESERVE_SHARE));
+        $most = max(0, ($free === false ? 0 : (int) $free) - $reserve);
         $size = $asked ?? Bytes::of($most);
         if ($size->count > $most || $size->isZero()) {
             throw UnusablePath::tooSmall($path, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal());
