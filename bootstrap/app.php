@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 use App\Http\Middleware\OnlyThisMachine;
 use App\Http\Middleware\ShareFrame;
+use App\Http\Trouble;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php')
@@ -15,5 +18,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(OnlyThisMachine::class);
         $middleware->web(append: [ShareFrame::class]);
     })
-    ->withExceptions(function (Exceptions $exceptions): void {})
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->render(fn (Throwable $fault, Request $request): ?Response => Trouble::page($fault, $request));
+    })
     ->create();

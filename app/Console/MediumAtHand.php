@@ -33,7 +33,7 @@ final readonly class MediumAtHand
         );
     }
 
-    /** @throws \Tally\Device\DeviceFault|InvalidArgumentException */
+    /** @throws \Tally\Device\Fault\DeviceFault|InvalidArgumentException */
     public function lay(?Bytes $size): Bench
     {
         if (! str_starts_with($this->path, self::STAND_IN)) {

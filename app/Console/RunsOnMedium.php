@@ -16,7 +16,7 @@ use Illuminate\Console\Command;
 use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use Tally\Device\DeviceFault;
+use Tally\Device\Fault\DeviceFault;
 use Tally\Label\Form;
 use Tally\Label\Label;
 use Tally\Quantity\Bytes;

@@ -7,8 +7,8 @@ namespace App\Console;
 use Symfony\Component\Console\Helper\ProgressBar;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use Tally\Probe\Observer;
-use Tally\Probe\Progress;
+use Tally\Probe\Watch\Observer;
+use Tally\Probe\Watch\Progress;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Card;
-use App\Props\ChoiceProps;
-use App\Props\ChoicesProps;
-use App\Props\IntakeProps;
+use App\Props\Label\ChoiceProps;
+use App\Props\Label\ChoicesProps;
+use App\Props\Label\IntakeProps;
 use Tally\Label\Bus;
 use Tally\Label\Family;
 use Tally\Label\Form;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Card;
-use App\Props\CardProps;
+use App\Props\Label\CardProps;
 
 /** The card that a page is about, in a few words. */
 final readonly class LabelWords

@@ -20,7 +20,7 @@ final readonly class Bench
     /** @param  Bytes  $whole  the size of the medium as a whole, of which a run may use a part */
     private function __construct(public Device $device, public Clock $clock, public Bytes $whole, public bool $isStandIn) {}
 
-    /** @throws \Tally\Device\DeviceFault */
+    /** @throws \Tally\Device\Fault\DeviceFault */
     public static function folder(string $path, ?Bytes $size): self
     {
         $device = FolderDevice::open($path, $size);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Runs;
 
-use Tally\Probe\Observer;
-use Tally\Probe\Progress;
+use Tally\Probe\Watch\Observer;
+use Tally\Probe\Watch\Progress;
 
 /** Holds a run in made-up time back, so that it takes a few real seconds and can be watched and stopped. */
 final readonly class Paced implements Observer

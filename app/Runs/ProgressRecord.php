@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Runs;
 
 use Illuminate\Support\Fluent;
-use Tally\Probe\Progress;
+use Tally\Probe\Watch\Progress;
 
 /** How far a run has come, as the page and the terminal show it. */
 final readonly class ProgressRecord

@@ -12,10 +12,10 @@ use App\Models\SlotKind;
 use Illuminate\Queue\Worker;
 use LogicException;
 use Tally\Device\AllowedFolders;
-use Tally\Device\DeviceFault;
+use Tally\Device\Fault\DeviceFault;
 use Tally\Probe\FullProof;
-use Tally\Probe\Observer;
 use Tally\Probe\SpeedRun;
+use Tally\Probe\Watch\Observer;
 use Tally\Quantity\Bytes;
 use Tally\StandIn\Medium;
 

@@ -15,7 +15,7 @@ use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tally\Device\AllowedFolders;
-use Tally\Device\UnusablePath;
+use Tally\Device\Fault\UnusablePath;
 use Tally\Quantity\Bytes;
 use Tally\StandIn\Shelf;
 

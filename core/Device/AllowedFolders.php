@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Device;
 
+use Tally\Device\Fault\UnusablePath;
+
 /** The folders below which a station may write. Everything is compared after `..` and links are resolved. */
 final readonly class AllowedFolders
 {

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Tally\Device;
 
+use Tally\Device\Fault\CannotRead;
+use Tally\Device\Fault\CannotSettle;
+use Tally\Device\Fault\CannotWrite;
+use Tally\Device\Fault\MediumGone;
 use Tally\Quantity\Bytes;
 
 /** The seam to a medium, whatever it is. Offsets and lengths are in bytes. */

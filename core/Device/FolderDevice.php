@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace Tally\Device;
 
+use Tally\Device\Fault\CannotRead;
+use Tally\Device\Fault\CannotSettle;
+use Tally\Device\Fault\CannotWrite;
+use Tally\Device\Fault\DeviceFault;
+use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\Imprint;
 use Tally\Quantity\Bytes;
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tally\Device;
 
+use Tally\Device\Fault\CannotWrite;
+use Tally\Device\Fault\UnusablePath;
+
 /**
  * The folder that one run makes for its own files, and nothing else.
  *

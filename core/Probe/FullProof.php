@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace Tally\Probe;
 
-use Tally\Device\CannotRead;
-use Tally\Device\CannotSettle;
-use Tally\Device\CannotWrite;
 use Tally\Device\Clock;
 use Tally\Device\Data;
 use Tally\Device\Device;
-use Tally\Device\MediumGone;
+use Tally\Device\Fault\CannotRead;
+use Tally\Device\Fault\CannotSettle;
+use Tally\Device\Fault\CannotWrite;
+use Tally\Device\Fault\MediumGone;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
 use Tally\Pattern\Patch;
+use Tally\Probe\Watch\Observer;
+use Tally\Probe\Watch\Pacemaker;
+use Tally\Probe\Watch\Phase;
+use Tally\Probe\Watch\Unwatched;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 

@@ -105,7 +105,7 @@ final class IntakeTest extends TestCase
         $page = $this->get("/intake/{$card->tag}")->viewData('page');
         self::assertIsArray($page);
         $values = data_get($page, 'props.values');
-        self::assertInstanceOf(\App\Props\IntakeProps::class, $values);
+        self::assertInstanceOf(\App\Props\Label\IntakeProps::class, $values);
         $this->put("/cards/{$card->tag}", get_object_vars($values))->assertSessionHasNoErrors();
         $again = $card->fresh();
         self::assertSame([31_914_983_424, 94_371_840.0, 633.5], [$again?->capacity, $again?->read, $again?->times]);

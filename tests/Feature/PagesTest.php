@@ -110,6 +110,24 @@ final class PagesTest extends TestCase
         $this->get("/offload/{$card->tag}?amount=lots")->assertSessionHasErrors(['amount' => '“lots” is not a size. Write a number and a unit in bytes, such as 32 GB, 29.8 GiB or 512 MB.']);
     }
 
+    public function test_what_is_not_there_is_said_in_a_sentence(): void
+    {
+        $this->get('/prove/QS-404')->assertNotFound()->assertSee('No card is known as “QS-404”.');
+        $this->get('/polish/QS-1')->assertNotFound()->assertSee('There is nothing at “polish/QS-1”.');
+        $this->post('/intake/QS-1')->assertStatus(405)->assertSee('Use the buttons of the pages.');
+        $this->post('/runs/999/stop')->assertNotFound()->assertSee('No run is known as “999”.');
+    }
+
+    public function test_a_database_that_does_not_answer_is_named_with_what_to_do(): void
+    {
+        $port = config('database.connections.mariadb.port');
+        DB::purge();
+        config(['database.connections.mariadb.port' => 1]);
+        $this->get('/intake')->assertStatus(503)->assertSee('The database does not answer')->assertSee('./start');
+        config(['database.connections.mariadb.port' => $port]);
+        DB::purge();
+    }
+
     /** @return iterable<string, array{string}> */
     public static function stages(): iterable
     {

@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 use RuntimeException;
-use Tally\Device\DeviceFault;
+use Tally\Device\Fault\DeviceFault;
 use Tally\Device\FolderDevice;
 use Tally\Device\HostClock;
 use Tally\Device\PageCache;

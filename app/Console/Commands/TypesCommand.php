@@ -18,10 +18,10 @@ final class TypesCommand extends Command
     {
         $file = resource_path('js/types/generated/props.d.ts');
         $classes = [];
-        $paths = glob(app_path('Props/*.php'));
+        $paths = glob(app_path('Props/*/*.php'));
         foreach ($paths === false ? [] : $paths as $path) {
             /** @var class-string $class */
-            $class = 'App\\Props\\'.basename($path, '.php');
+            $class = 'App\\Props\\'.basename(dirname($path)).'\\'.basename($path, '.php');
             $classes[] = $class;
         }
         $types = (new TypeScript)->of($classes);

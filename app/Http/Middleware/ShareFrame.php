@@ -16,6 +16,6 @@ final class ShareFrame extends Middleware
     /** @return array<string, mixed> */
     public function share(Request $request): array
     {
-        return [...parent::share($request), 'frame' => fn (): \App\Props\FrameProps => Frame::now()];
+        return [...parent::share($request), 'frame' => fn (): \App\Props\Frame\FrameProps => Frame::now()];
     }
 }

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { ClaimLine } from '../charts/ClaimLine';
 import { Caution, Margin, MarginLook, Reasons } from '../frame/Margin';
 import { Button } from '../parts/Button';
+import { CardHeading } from '../parts/CardHeading';
 import { Options, SelectField, TextField, Ticks } from '../parts/fields';
 import { Sheet, Title } from '../parts/Sheet';
 import type {
@@ -85,16 +86,7 @@ function Surface({ card, values, choices, margin, claimLine }: Props) {
                 <form onSubmit={send} noValidate>
                     <Title>
                         <div>
-                            <h1>
-                                {card === null ? (
-                                    'A new card'
-                                ) : (
-                                    <>
-                                        <span className="tag">{card.tag}</span>
-                                        {card.name} {card.line}
-                                    </>
-                                )}
-                            </h1>
+                            {card === null ? <h1>A new card</h1> : <CardHeading card={card} />}
                             <p>Enter it as it is printed; what is not printed stays empty.</p>
                         </div>
                         <Button

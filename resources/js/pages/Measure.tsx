@@ -3,6 +3,7 @@ import { ClaimLine } from '../charts/ClaimLine';
 import { megabytes, percent } from '../format';
 import { Margin } from '../frame/Margin';
 import { Button } from '../parts/Button';
+import { CardHeading } from '../parts/CardHeading';
 import { GoingSheet } from '../parts/GoingSheet';
 import { OrderPanel, useOrder } from '../parts/OrderPanel';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
@@ -41,10 +42,7 @@ function Surface({ card, claimLine, runs, going, order, margin }: Props) {
             <main>
                 <Title>
                     <div>
-                        <h1>
-                            <span className="tag">{card.tag}</span>
-                            {card.name} {card.line}
-                        </h1>
+                        <CardHeading card={card} />
                         {slot === undefined ? (
                             <p>No slot of this station takes this card.</p>
                         ) : (

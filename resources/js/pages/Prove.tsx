@@ -4,6 +4,7 @@ import { Trace } from '../charts/Trace';
 import { binarySize, grouped } from '../format';
 import { Margin } from '../frame/Margin';
 import { Button } from '../parts/Button';
+import { CardHeading } from '../parts/CardHeading';
 import { GoingSheet } from '../parts/GoingSheet';
 import { OrderPanel, useOrder } from '../parts/OrderPanel';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
@@ -33,10 +34,7 @@ function Surface({ card, core, going, order, margin }: Props) {
             <main>
                 <Title>
                     <div>
-                        <h1>
-                            <span className="tag">{card.tag}</span>
-                            {card.name} {card.line}
-                        </h1>
+                        <CardHeading card={card} />
                         <p>{core?.caption ?? 'Nothing has been written to it and read back yet.'}</p>
                     </div>
                     {going === null ? (

@@ -6,7 +6,7 @@ namespace Tests\Core\Device;
 
 use PHPUnit\Framework\TestCase;
 use Tally\Device\AllowedFolders;
-use Tally\Device\UnusablePath;
+use Tally\Device\Fault\UnusablePath;
 use Tests\Support\TemporaryFolder;
 
 final class AllowedFoldersTest extends TestCase

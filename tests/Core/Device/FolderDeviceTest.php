@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Device;
 
 use PHPUnit\Framework\TestCase;
-use Tally\Device\CannotRead;
+use Tally\Device\Fault\CannotRead;
+use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\UnusablePath;
 use Tally\Device\FolderDevice;
 use Tally\Device\Literal;
-use Tally\Device\MediumGone;
 use Tally\Device\Mount;
-use Tally\Device\UnusablePath;
 use Tally\Pattern\Imprint;
 use Tally\Quantity\Bytes;
 use Tests\Support\TemporaryFolder;

@@ -6,14 +6,14 @@ namespace Tests\Core\Probe;
 
 use InvalidArgumentException;
 use PHPUnit\Framework\TestCase;
-use Tally\Device\CannotSettle;
+use Tally\Device\Fault\CannotSettle;
 use Tally\Device\FolderDevice;
 use Tally\Device\HostClock;
 use Tally\Pattern\Imprint;
-use Tally\Probe\Phase;
 use Tally\Probe\SpeedResult;
 use Tally\Probe\SpeedRun;
 use Tally\Probe\Trace;
+use Tally\Probe\Watch\Phase;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Reading\Summary;

@@ -6,17 +6,34 @@ export type Condition = 'whole' | 'wraps' | 'drops' | 'faulty' | 'unknown';
 
 export type VerdictKind = 'Sham' | 'Shaky' | 'Slow' | 'Unproven' | 'Sound';
 
+export interface FrameProps {
+    station: string;
+    worker: boolean;
+    going: number;
+    tray: TagProps[];
+    stages: StageProps[];
+}
+
+export interface StageProps {
+    key: string;
+    label: string;
+    waiting: number;
+}
+
+export interface TagProps {
+    tag: string;
+    line: string;
+    verdict: VerdictKind;
+    runs: number;
+    going: boolean;
+}
+
 export interface CardProps {
     tag: string;
     name: string;
     line: string;
     capacity: number;
     footage: number;
-}
-
-export interface CautionProps {
-    lead: string;
-    rest: string;
 }
 
 export interface ChoiceProps {
@@ -30,6 +47,46 @@ export interface ChoicesProps {
     families: ChoiceProps[];
     buses: ChoiceProps[];
     marks: ChoiceProps[];
+}
+
+export interface IntakeProps {
+    tag: string;
+    name: string;
+    form: string;
+    capacity: string;
+    family: string;
+    bus: string;
+    marks: string[];
+    read: string;
+    write: string;
+    times: string;
+    contact_rows: string;
+    footage: string;
+}
+
+export interface CautionProps {
+    lead: string;
+    rest: string;
+}
+
+export interface MarginProps {
+    verdict: VerdictKind;
+    reasons: ReasonProps[];
+    cautions: CautionProps[];
+    next: StepProps;
+}
+
+export interface ReasonProps {
+    bearing: VerdictKind;
+    lead: string;
+    rest: string;
+    evidence: string;
+}
+
+export interface StepProps {
+    words: string;
+    detail: string;
+    href: string | null;
 }
 
 export interface ClaimLineProps {
@@ -47,6 +104,26 @@ export interface ClaimWayProps {
     floor: number | null;
     floorMark: string | null;
     struck: string | null;
+}
+
+export interface LinkProps {
+    name: string;
+    rate: number;
+    source: string;
+    pinch: boolean;
+}
+
+export interface RouteProps {
+    reader: string;
+    host: string;
+    drive: string;
+    links: LinkProps[];
+    pinch: string;
+    rate: number;
+    copy: string;
+    verify: string;
+    total: string;
+    seconds: number;
 }
 
 export interface ClassProps {
@@ -70,12 +147,17 @@ export interface CoreProps {
     trace: TraceProps | null;
 }
 
-export interface FrameProps {
-    station: string;
-    worker: boolean;
-    going: number;
-    tray: TagProps[];
-    stages: StageProps[];
+export interface PatchProps {
+    class: BlockClass;
+    offset: number;
+    length: number;
+    source: number | null;
+}
+
+export interface TraceProps {
+    size: number;
+    write: [number, number][];
+    read: [number, number][];
 }
 
 export interface GoingProps {
@@ -87,46 +169,10 @@ export interface GoingProps {
     progress: ProgressProps | null;
 }
 
-export interface IntakeProps {
-    tag: string;
-    name: string;
-    form: string;
-    capacity: string;
-    family: string;
-    bus: string;
-    marks: string[];
-    read: string;
-    write: string;
-    times: string;
-    contact_rows: string;
-    footage: string;
-}
-
-export interface LinkProps {
-    name: string;
-    rate: number;
-    source: string;
-    pinch: boolean;
-}
-
-export interface MarginProps {
-    verdict: VerdictKind;
-    reasons: ReasonProps[];
-    cautions: CautionProps[];
-    next: StepProps;
-}
-
 export interface OrderProps {
     slots: SlotProps[];
     shelf: ShelfProps[];
     last: number | null;
-}
-
-export interface PatchProps {
-    class: BlockClass;
-    offset: number;
-    length: number;
-    source: number | null;
 }
 
 export interface ProgressProps {
@@ -137,26 +183,6 @@ export interface ProgressProps {
     share: number;
     rate: number | null;
     left: string | null;
-}
-
-export interface ReasonProps {
-    bearing: VerdictKind;
-    lead: string;
-    rest: string;
-    evidence: string;
-}
-
-export interface RouteProps {
-    reader: string;
-    host: string;
-    drive: string;
-    links: LinkProps[];
-    pinch: string;
-    rate: number;
-    copy: string;
-    verify: string;
-    total: string;
-    seconds: number;
 }
 
 export interface RunProps {
@@ -185,30 +211,4 @@ export interface SlotProps {
     chain: string;
     pinch: string;
     expected: string | null;
-}
-
-export interface StageProps {
-    key: string;
-    label: string;
-    waiting: number;
-}
-
-export interface StepProps {
-    words: string;
-    detail: string;
-    href: string | null;
-}
-
-export interface TagProps {
-    tag: string;
-    line: string;
-    verdict: VerdictKind;
-    runs: number;
-    going: boolean;
-}
-
-export interface TraceProps {
-    size: number;
-    write: [number, number][];
-    read: [number, number][];
 }

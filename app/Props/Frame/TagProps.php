@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Frame;
+
+use Tally\Verdict\VerdictKind;
+
+/** A card in the tray. */
+final readonly class TagProps
+{
+    public function __construct(
+        public string $tag,
+        public string $line,
+        public VerdictKind $verdict,
+        public int $runs,
+        public bool $going,
+    ) {}
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Label;
+
+/** The card a page is about. */
+final readonly class CardProps
+{
+    /**
+     * @param  string  $line  capacity, bus, top mark
+     * @param  int  $capacity  bytes
+     */
+    public function __construct(
+        public string $tag,
+        public string $name,
+        public string $line,
+        public int $capacity,
+        public int $footage,
+    ) {}
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Label;
+
+/** What the label form offers. */
+final readonly class ChoicesProps
+{
+    /**
+     * @param  list<ChoiceProps>  $forms
+     * @param  list<ChoiceProps>  $families
+     * @param  list<ChoiceProps>  $buses
+     * @param  list<ChoiceProps>  $marks
+     */
+    public function __construct(
+        public array $forms,
+        public array $families,
+        public array $buses,
+        public array $marks,
+    ) {}
+}

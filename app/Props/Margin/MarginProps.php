@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Margin;
+
+use Tally\Verdict\VerdictKind;
+
+/** Why the verdict is what it is, what to take care of, what to do next. */
+final readonly class MarginProps
+{
+    /**
+     * @param  list<ReasonProps>  $reasons
+     * @param  list<CautionProps>  $cautions
+     */
+    public function __construct(
+        public VerdictKind $verdict,
+        public array $reasons,
+        public array $cautions,
+        public StepProps $next,
+    ) {}
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Margin;
+
+use Tally\Verdict\VerdictKind;
+
+/** One line of the margin. */
+final readonly class ReasonProps
+{
+    public function __construct(
+        public VerdictKind $bearing,
+        public string $lead,
+        public string $rest,
+        public string $evidence,
+    ) {}
+}

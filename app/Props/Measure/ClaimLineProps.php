@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Measure;
+
+/** The claim line: what the label says, what was measured, where the chain ends. */
+final readonly class ClaimLineProps
+{
+    /**
+     * @param  list<ClaimWayProps>  $ways
+     * @param  float|null  $wall  practical ceiling of the slowest link, MB/s
+     * @param  string|null  $caption  which runs, over which region; null when nothing was measured
+     */
+    public function __construct(
+        public array $ways,
+        public ?float $wall,
+        public ?string $wallName,
+        public ?string $caption,
+    ) {}
+}

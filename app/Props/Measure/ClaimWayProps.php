@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Measure;
+
+/** One row of the claim line. Speeds in MB/s. */
+final readonly class ClaimWayProps
+{
+    /**
+     * @param  list<float>  $runs
+     * @param  string|null  $struck  why the runs are not trusted
+     */
+    public function __construct(
+        public string $way,
+        public array $runs,
+        public ?float $median,
+        public ?float $claim,
+        public ?float $floor,
+        public ?string $floorMark,
+        public ?string $struck,
+    ) {}
+}

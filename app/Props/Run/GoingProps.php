@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Run;
+
+/** A run that goes on or waits. */
+final readonly class GoingProps
+{
+    /**
+     * @param  string  $kind  “speed run” or “full proof”
+     * @param  int  $runs  of how many
+     */
+    public function __construct(
+        public int $id,
+        public string $kind,
+        public bool $waiting,
+        public bool $stopping,
+        public int $runs,
+        public ?ProgressProps $progress,
+    ) {}
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Run;
+
+/** What can be ordered for a card, and where. */
+final readonly class OrderProps
+{
+    /**
+     * @param  list<SlotProps>  $slots  the best first
+     * @param  int|null  $last  the slot of the card's last run
+     * @param  list<ShelfProps>  $shelf  empty when the card has its made-up medium already
+     */
+    public function __construct(public array $slots, public array $shelf, public ?int $last) {}
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Run;
+
+/** A made-up card that can be put into a stand-in slot. */
+final readonly class ShelfProps
+{
+    public function __construct(public string $key, public string $words) {}
+}

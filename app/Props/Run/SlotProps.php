@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Run;
+
+/** A slot of this station, as seen from a card. */
+final readonly class SlotProps
+{
+    /**
+     * @param  string|null  $refusal  why the card cannot go there
+     * @param  string  $chain  the links from card to host
+     * @param  string  $pinch  the slowest of them, with its rate
+     * @param  string|null  $expected  how long the run would take there, in words
+     */
+    public function __construct(
+        public int $id,
+        public string $name,
+        public bool $standIn,
+        public ?string $refusal,
+        public string $chain,
+        public string $pinch,
+        public ?string $expected,
+    ) {}
+}

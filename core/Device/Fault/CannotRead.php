@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Device\Fault;
+
+use RuntimeException;
+
+final class CannotRead extends RuntimeException implements DeviceFault
+{
+    public static function at(int $offset, int $length, string $where, string $why): self
+    {
+        return new self("Cannot read {$length} bytes at byte {$offset} of {$where}: {$why}.");
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe\Watch;
+
+use Tally\Device\Clock;
+
+/** Keeps count of where a run is, and tells its observer. */
+final class Pacemaker
+{
+    private readonly float $began;
+
+    private int $done = 0;
+
+    private float $last;
+
+    /** @param  int  $total  bytes of all phases of all runs */
+    public function __construct(
+        private readonly Clock $clock,
+        private readonly Observer $observer,
+        private int $total,
+    ) {
+        $this->began = $this->last = $clock->now();
+    }
+
+    /** @param  int  $moved  bytes since the last call */
+    public function beat(Phase $phase, int $run, int $at, int $of, int $moved): void
+    {
+        $now = $this->clock->now();
+        $this->done += $moved;
+        $rate = $moved > 0 && $now > $this->last ? $moved / ($now - $this->last) : null;
+        $this->last = $now;
+        $this->observer->progress(new Progress($phase, $run, $at, $of, $this->done, $this->total, $now - $this->began, $rate));
+    }
+
+    /** Fewer bytes than planned will be moved. */
+    public function expect(int $total): void
+    {
+        $this->total = $total;
+    }
+
+    public function wantsStop(): bool
+    {
+        return $this->observer->wantsStop();
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe\Watch;
+
+/** What a run is doing just now. */
+enum Phase: string
+{
+    case Writing = 'writing';
+    case Settling = 'settling';
+    case Reading = 'reading';
+}

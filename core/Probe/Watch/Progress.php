@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe\Watch;
+
+/** How far a run has come. */
+final readonly class Progress
+{
+    /**
+     * @param  int  $run  which of several runs, from 1
+     * @param  int  $at  bytes of this phase done
+     * @param  int  $of  bytes of this phase in all
+     * @param  int  $done  bytes of all phases of all runs done
+     * @param  int  $total  bytes of all phases of all runs
+     * @param  float  $seconds  of the device's clock since the run began
+     * @param  float|null  $rate  bytes a second of the last moment; null before anything moved
+     */
+    public function __construct(
+        public Phase $phase,
+        public int $run,
+        public int $at,
+        public int $of,
+        public int $done,
+        public int $total,
+        public float $seconds,
+        public ?float $rate,
+    ) {}
+
+    public function share(): float
+    {
+        return $this->total === 0 ? 0.0 : $this->done / $this->total;
+    }
+}
