@@ -47,7 +47,7 @@ test('by mouse: a card that wraps is found out', async ({ page }) => {
     await expect(page.getByText('really 16 GB')).toBeVisible();
 
     await page.getByRole('link', { name: 'Offload' }).click();
-    await expect(page.getByText('Left out of every plan')).toBeVisible();
+    await expect(page.getByRole('heading', { name: /left out of every plan/ })).toBeVisible();
     await expect(page.getByRole('img', { name: /From card to drive/ })).toBeVisible();
     const rows = page.getByRole('table', { name: /fastest of/ }).getByRole('row');
     await rows.nth(2).click();

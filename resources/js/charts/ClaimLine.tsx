@@ -181,20 +181,22 @@ function Floor({ at, y, name }: { at: number; y: number; name: string }) {
     );
 }
 
+/** The cloth and the words each turn to the side where they have room. */
 function Flag({ at, y, name, right }: { at: number; y: number; name: string; right: number }) {
-    const towards = fitsRight(at, name, right) ? 1 : -1;
+    const cloth = at + 28 <= right ? 1 : -1;
+    const words = fitsRight(at, name, right) ? 1 : -1;
     return (
         <g>
             <path
-                d={`M${at} ${y + 26}V${y - 20}h${26 * towards}l${-6 * towards} 6 ${6 * towards} 6h${-26 * towards}`}
+                d={`M${at} ${y + 26}V${y - 20}h${26 * cloth}l${-6 * cloth} 6 ${6 * cloth} 6h${-26 * cloth}`}
                 fill="var(--rust)"
                 stroke="var(--rust)"
                 strokeWidth="1.2"
             />
             <text
-                x={at + 5 * towards}
+                x={at + 5 * words}
                 y={y + 25}
-                textAnchor={towards === 1 ? 'start' : 'end'}
+                textAnchor={words === 1 ? 'start' : 'end'}
                 fontWeight="600"
                 style={{ ...halo, fill: 'var(--rust)' }}
             >

@@ -75,9 +75,10 @@ function Surface({ card, amount, routes, count, leftOut, margin }: Props) {
                     <div>
                         <h1>
                             <span className="tag">{card.tag}</span>
-                            {best === undefined ? 'no way home' : `home in ${best.total}`}
+                            {heading(struck, best)}
                         </h1>
                         <p>
+                            {struck ? 'If there is footage on it, copy that first, alone, and keep the card. ' : ''}
                             {best === undefined ? (
                                 'None of the readers, ports and drives at hand fit together for this card.'
                             ) : (
@@ -107,14 +108,6 @@ function Surface({ card, amount, routes, count, leftOut, margin }: Props) {
                         </Button>
                     </Ask>
                 </Title>
-                {struck ? (
-                    <Sheet title="Left out of every plan" caption={`this card is ${margin.verdict}`}>
-                        <p>
-                            If there is footage on it, copy that first, alone, and keep the card. The ways below are
-                            what the gear could do.
-                        </p>
-                    </Sheet>
-                ) : null}
                 {route === undefined ? null : (
                     <Sheet
                         title="Reach map"
@@ -138,6 +131,13 @@ function Surface({ card, amount, routes, count, leftOut, margin }: Props) {
             <Margin margin={margin} here={`/offload/${card.tag}`} />
         </>
     );
+}
+
+function heading(struck: boolean, best: RouteProps | undefined): string {
+    if (struck) {
+        return 'left out of every plan';
+    }
+    return best === undefined ? 'no way home' : `home in ${best.total}`;
 }
 
 function Table({
