@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\IntakeController;
+use App\Http\Controllers\LabelPreviewController;
 use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\OffloadController;
 use App\Http\Controllers\ProveController;
@@ -24,6 +25,8 @@ foreach (['measure', 'prove', 'offload'] as $stage) {
 
 Route::get('/intake', [IntakeController::class, 'create']);
 Route::get('/intake/{card}', [IntakeController::class, 'edit']);
+Route::post('/intake/line', [LabelPreviewController::class, 'line']);
+Route::post('/intake/preview', [LabelPreviewController::class, 'label']);
 Route::post('/cards', [IntakeController::class, 'store']);
 Route::put('/cards/{card}', [IntakeController::class, 'update']);
 

@@ -29,6 +29,7 @@ use Tally\Verdict\VerdictKind;
  * @property Collection<int, Mark> $marks
  * @property float|null $read bytes a second, as printed
  * @property float|null $write
+ * @property float|null $sustained
  * @property float|null $times
  * @property int|null $contact_rows
  * @property int $footage bytes to be brought home
@@ -75,6 +76,7 @@ final class Card extends Model
             $this->write === null ? null : Rate::bytesPerSecond($this->write),
             $this->times,
             $this->contact_rows,
+            $this->sustained === null ? null : Rate::bytesPerSecond($this->sustained),
         );
     }
 
@@ -89,6 +91,7 @@ final class Card extends Model
             'marks' => AsEnumCollection::of(Mark::class),
             'read' => 'float',
             'write' => 'float',
+            'sustained' => 'float',
             'times' => 'float',
             'contact_rows' => 'integer',
             'footage' => 'integer',

@@ -20,7 +20,7 @@ final readonly class IntakePage
 {
     public static function blank(): IntakeProps
     {
-        return new IntakeProps(self::nextTag(), '', Form::Sd->value, '', '', '', [], '', '', '', '', '');
+        return new IntakeProps(self::nextTag(), '', Form::Sd->value, '', '', '', [], '', '', '', '', '', '');
     }
 
     public static function of(Card $card): IntakeProps
@@ -37,6 +37,7 @@ final readonly class IntakePage
             array_values($card->marks->map(fn (Mark $mark): string => $mark->value)->all()),
             $rate($card->read),
             $rate($card->write),
+            $rate($card->sustained),
             $card->times === null ? '' : rtrim(rtrim(number_format($card->times, 1, '.', ''), '0'), '.').'x',
             $card->contact_rows === null ? '' : (string) $card->contact_rows,
             $card->footage === 0 ? '' : Bytes::of($card->footage)->exact(),

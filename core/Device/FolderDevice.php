@@ -28,6 +28,9 @@ final class FolderDevice implements Device
     /** On small media the reserve is at most this share of the whole, so that it does not stand in the way of a proof. */
     private const RESERVE_SHARE = 100;
 
+    /** How far the kernel works ahead of reading. */
+    private const AHEAD = 16 * Imprint::BLOCK;
+
     /** @var resource|null */
     private $handle = null;
 
@@ -36,6 +39,10 @@ final class FolderDevice implements Device
     /** @var array<int, true> numbers of files written since the last settle */
     private array $unsettled = [];
 
+    /** @var array<int, true> numbers of files that room has been found for */
+    private array $reserved = [];
+
+    /** How far into the open file the kernel has been asked to write or to fetch. */
     private int $pushed = 0;
 
     private function __construct(
@@ -43,7 +50,7 @@ final class FolderDevice implements Device
         private readonly string $where,
         private readonly Bytes $size,
         public readonly Mount $mount,
-        private readonly PageCache $cache,
+        private readonly FileAdvice $advice,
     ) {}
 
     /**
@@ -51,7 +58,7 @@ final class FolderDevice implements Device
      *
      * @throws UnusablePath|CannotWrite
      */
-    public static function open(string $path, ?Bytes $asked = null, PageCache $cache = new PageCache): self
+    public static function open(string $path, ?Bytes $asked = null, FileAdvice $advice = new FileAdvice): self
     {
         $real = realpath($path);
         if ($real === false) {
@@ -73,7 +80,7 @@ final class FolderDevice implements Device
             throw UnusablePath::tooSmall($path, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal());
         }
 
-        return new self(RunFolder::create($real), $path, $size, $mount, $cache);
+        return new self(RunFolder::create($real), $path, $size, $mount, $advice);
     }
 
     public function size(): Bytes
@@ -108,6 +115,7 @@ final class FolderDevice implements Device
         if (ftell($handle) !== $offset % self::FILE) {
             fseek($handle, $offset % self::FILE);
         }
+        $this->fetchAhead(intdiv($offset, self::FILE), $offset % self::FILE);
         $bytes = @fread($handle, max(1, $length));
         while ($bytes !== false && strlen($bytes) < $length) {
             $more = @fread($handle, max(1, $length - strlen($bytes)));
@@ -132,7 +140,7 @@ final class FolderDevice implements Device
     {
         $this->close();
         for ($number = 0; is_file($this->folder->file($number)); $number++) {
-            $this->cache->drop($this->folder->file($number));
+            $this->advice->forget($this->folder->file($number));
         }
 
         return ! $this->mount->isInMemory();
@@ -159,17 +167,33 @@ final class FolderDevice implements Device
             stream_set_write_buffer($handle, 0);
             stream_set_read_buffer($handle, 0);
             [$this->handle, $this->open, $this->pushed] = [$handle, $key, 0];
+            if ($forWriting && ! isset($this->reserved[$number]) && ! $this->mount->isInMemory()) {
+                $this->advice->reserve($this->folder->file($number), min(self::FILE, $this->size->count - $number * self::FILE));
+                $this->reserved[$number] = true;
+            }
         }
 
         return $this->handle;
     }
 
-    /** Every few blocks, have the kernel begin to write: see PageCache. */
+    /** Every few blocks, have the kernel begin to write. */
     private function pushOut(int $number, int $upTo): void
     {
-        if ($upTo - $this->pushed >= 8 * Imprint::BLOCK) {
-            $this->cache->startWriting($this->folder->file($number), $this->pushed, $upTo - $this->pushed);
+        if ($upTo - $this->pushed >= 8 * Imprint::BLOCK && ! $this->mount->isInMemory()) {
+            $this->advice->startWriting($this->folder->file($number), $this->pushed, $upTo - $this->pushed);
             $this->pushed = $upTo;
+        }
+    }
+
+    /** Every few blocks, have the kernel fetch the next ones. */
+    private function fetchAhead(int $number, int $from): void
+    {
+        if ($from < $this->pushed - self::AHEAD || $from >= $this->pushed) {
+            $this->pushed = $from;
+        }
+        if ($this->pushed - $from <= self::AHEAD / 2) {
+            $this->advice->startReading($this->folder->file($number), $this->pushed, self::AHEAD);
+            $this->pushed += self::AHEAD;
         }
     }
 

@@ -18,6 +18,8 @@ final readonly class Contradictions
             ...self::family($label),
             ...self::claimsOnBus($label),
             ...self::writeUnderFloor($label),
+            ...self::marksAgainstEachOther($label),
+            ...self::ratingAgainstSpeed($label),
             ...self::missingSpeeds($label),
         ];
         $weight = fn (Finding $finding): int => match ($finding->severity) {
@@ -125,6 +127,35 @@ final readonly class Contradictions
             "Claims to write {$label->write->print()}, under the {$top->floor()->print()} that {$top->value} promises.", 'SD Association speed-class tables')];
     }
 
+    /** @return list<Finding> the U and V marks of one card promise the same or the V mark more */
+    private static function marksAgainstEachOther(Label $label): array
+    {
+        $of = fn (string $letter): array => array_values(array_filter($label->marks, fn (Mark $mark): bool => preg_match("/^{$letter}\\d/", $mark->value) === 1));
+        [$us, $vs] = [$of('U'), $of('V')];
+        if ($us === [] || $vs === []) {
+            return [];
+        }
+        $u = $us[count($us) - 1];
+        $v = $vs[count($vs) - 1];
+
+        // U3 means 30 and up, so every V from 30 fits it; U1 is printed below that.
+        return ($u === Mark::U3) === ! $v->floor()->isBelow(Mark::V30->floor()) ? [] : [new Finding('marks-disagree', Severity::Doubt,
+            "{$u->value} promises {$u->floor()->print()} and {$v->value} {$v->floor()->print()}: makers print marks that agree.", 'SD Association speed-class tables; common practice')];
+    }
+
+    /** @return list<Finding> */
+    private static function ratingAgainstSpeed(Label $label): array
+    {
+        if ($label->times === null || $label->read === null) {
+            return [];
+        }
+        $share = Rate::times($label->times)->over($label->read);
+
+        return abs($share - 1) <= 0.10 ? [] : [new Finding('rating-and-speed', Severity::Doubt,
+            rtrim(rtrim(number_format($label->times, 1, '.', ''), '0'), '.').'x is '.Rate::times($label->times)->print()."; the label says {$label->read->print()}.",
+            '1x = 150 kB/s: common practice, no source')];
+    }
+
     /** @return list<Finding> */
     private static function missingSpeeds(Label $label): array
     {
@@ -133,6 +164,8 @@ final readonly class Contradictions
                 'No speed is printed at all; a maker proud of a speed prints it.', 'common practice, no source')],
             $label->write === null => [new Finding('only-read', Severity::Note,
                 'Only a read speed is printed: the write speed must be measured.', 'common practice, no source')],
+            $label->sustained === null && $label->topMark() === null => [new Finding('only-peak', Severity::Note,
+                'Only “up to” speeds are printed and no sustained one: label speeds are burst figures.', 'common practice, no source')],
             default => [],
         };
     }

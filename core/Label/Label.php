@@ -13,6 +13,7 @@ final readonly class Label
     /**
      * @param  list<Mark>  $marks
      * @param  Rate|null  $read  the “up to” figures, if printed
+     * @param  Rate|null  $sustained  a sustained write speed, if printed
      * @param  int|null  $contactRows  1 or 2 as seen; null when nobody has looked
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class Label
         public ?Rate $write = null,
         public ?float $times = null,
         public ?int $contactRows = null,
+        public ?Rate $sustained = null,
     ) {}
 
     /** @return Mark|null the mark with the highest floor; of equals the last, since labels go from old marks to new */

@@ -22,6 +22,7 @@ return new class extends Migration
             $table->json('marks');
             $table->double('read')->nullable();
             $table->double('write')->nullable();
+            $table->double('sustained')->nullable();
             $table->double('times')->nullable();
             $table->unsignedTinyInteger('contact_rows')->nullable();
             // Footage on it that is to be brought home.

@@ -110,6 +110,27 @@ test('a mistake in the label is answered under its field and nothing typed is lo
     await expect(page.getByLabel('Maker and series')).toHaveValue('Gullane Prime');
 });
 
+test('a label explains itself while it is typed', async ({ page }) => {
+    await page.goto('/intake');
+    await page.getByLabel(/The whole line/).fill('Corvane Glide 128GB SDXC I U3 V60 250MB/s');
+    await expect(page.getByText('V60 cannot stand on a UHS-I card')).toBeVisible();
+    await expect(page.getByText('60 MB/s = 480 Mb/s')).toBeVisible();
+    await expect(page.getByText('taken as the read claim')).toBeVisible();
+    await expect(page.locator('mark')).toHaveText('Corvane Glide');
+    await expect(page.getByLabel('Capacity')).toHaveValue('128 GB');
+    await expect(page.getByText('from “128GB”')).toBeVisible();
+    await expect(page.getByRole('region', { name: 'In your readers' })).toContainText('R5 Osker Type B block');
+
+    // What the line no longer says is taken back; what was typed by hand stays.
+    await page.getByLabel('Footage on it').fill('20 GB');
+    await page.getByLabel(/The whole line/).fill('Corvane Glide 64GB SDXC II U3 V60');
+    await expect(page.getByLabel('Capacity')).toHaveValue('64 GB');
+    await expect(page.getByLabel('Claims to read')).toHaveValue('');
+    await expect(page.getByLabel('Footage on it')).toHaveValue('20 GB');
+    await expect(page.getByText('V60 cannot stand on a UHS-I card')).toBeHidden();
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+});
+
 test('writing without the token of a page is refused', async ({ request }) => {
     const answer = await request.post('/cards', { form: { tag: 'X-1', name: 'x', form: 'sd', capacity: '1 GB' } });
     expect(answer.status()).toBe(419);

@@ -8,9 +8,9 @@ use Illuminate\Console\Command;
 use InvalidArgumentException;
 use RuntimeException;
 use Tally\Device\Fault\DeviceFault;
+use Tally\Device\FileAdvice;
 use Tally\Device\FolderDevice;
 use Tally\Device\HostClock;
-use Tally\Device\PageCache;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
@@ -28,7 +28,7 @@ final class EngineBenchCommand extends Command
 
     protected $description = 'Compare writing and checking the pattern with dd, as median ratios (1 is as fast as dd)';
 
-    public function handle(PageCache $cache): int
+    public function handle(FileAdvice $advice): int
     {
         try {
             $at = $this->option('at');
@@ -39,13 +39,16 @@ final class EngineBenchCommand extends Command
             $rounds = max(1, (int) $this->option('rounds'));
             $ratios = ['write' => [], 'verify' => []];
             for ($round = 0; $round < $rounds; $round++) {
-                // Whoever goes second finds the disk in another state: take turns.
-                [$dd, $engine] = $round % 2 === 0
-                    ? [$this->dd($at, $size, $cache), $this->engine($at, $size)]
-                    : array_reverse([$this->engine($at, $size), $this->dd($at, $size, $cache)]);
-                foreach (['write', 'verify'] as $way) {
-                    $ratios[$way][] = $dd[$way] / $engine[$way];
+                // Disks drift: each round goes there and back again, and every other one begins with the engine.
+                $order = $round % 2 === 0 ? ['dd', 'engine', 'engine', 'dd'] : ['engine', 'dd', 'dd', 'engine'];
+                $sums = ['dd' => ['write' => 0.0, 'verify' => 0.0], 'engine' => ['write' => 0.0, 'verify' => 0.0]];
+                foreach ($order as $who) {
+                    $took = $who === 'dd' ? $this->dd($at, $size, $advice) : $this->engine($at, $size);
+                    $sums[$who] = ['write' => $sums[$who]['write'] + $took['write'], 'verify' => $sums[$who]['verify'] + $took['verify']];
                 }
+                ['dd' => $dd, 'engine' => $engine] = $sums;
+                $ratios['write'][] = $dd['write'] / $engine['write'];
+                $ratios['verify'][] = $dd['verify'] / $engine['verify'];
                 if ($this->option('json') !== true) {
                     $this->line(sprintf('round %d: write %.2f, verify %.2f of dd', $round + 1, $dd['write'] / $engine['write'], $dd['verify'] / $engine['verify']));
                 }
@@ -64,13 +67,13 @@ final class EngineBenchCommand extends Command
     }
 
     /** @return array{write: float, verify: float} seconds */
-    private function dd(string $at, Bytes $size, PageCache $cache): array
+    private function dd(string $at, Bytes $size, FileAdvice $advice): array
     {
         $file = escapeshellarg($path = "{$at}/gritty-tally-bench-".getmypid());
         $count = intdiv($size->count, Imprint::BLOCK);
         try {
             $write = $this->timed("dd if=/dev/zero of={$file} bs=1M count={$count} conv=fdatasync");
-            $cache->drop($path);
+            $advice->forget($path);
             $verify = $this->timed("dd if={$file} of=/dev/null bs=1M");
         } finally {
             @unlink($path);

@@ -18,6 +18,7 @@ final readonly class IntakeProps
         public array $marks,
         public string $read,
         public string $write,
+        public string $sustained,
         public string $times,
         public string $contact_rows,
         public string $footage,

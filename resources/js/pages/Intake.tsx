@@ -1,19 +1,23 @@
 import { Head, useForm } from '@inertiajs/react';
-import type { SyntheticEvent } from 'react';
+import { useEffect, useRef, useState, type SyntheticEvent } from 'react';
 import styled from 'styled-components';
 import { ClaimLine } from '../charts/ClaimLine';
 import { Caution, Margin, MarginLook, Reasons } from '../frame/Margin';
+import { PreviewMargin } from '../frame/PreviewMargin';
 import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
 import { Options, SelectField, TextField, Ticks } from '../parts/fields';
 import { Sheet, Title } from '../parts/Sheet';
+import { useAsk } from '../parts/useAsk';
 import type {
     CardProps,
     ChoiceProps,
     ChoicesProps,
     ClaimLineProps,
     IntakeProps,
+    LineProps,
     MarginProps,
+    PreviewProps,
 } from '../types/generated/props';
 
 interface Props {
@@ -35,15 +39,11 @@ const Fields = styled.div`
     > .half {
         grid-column: span 6;
     }
-    > .third {
-        grid-column: span 4;
-    }
     > .whole {
         grid-column: 1 / -1;
     }
     @media (max-width: 560px) {
         > *,
-        > .third,
         > .half {
             grid-column: span 6;
         }
@@ -58,16 +58,43 @@ function on(choices: readonly ChoiceProps[], form: string): ChoiceProps[] {
     return choices.filter((choice) => choice.forms.includes(form));
 }
 
+const NotUnderstood = styled.p`
+    grid-column: 1 / -1;
+    font-size: 12.5px;
+    color: var(--pencil);
+    margin-top: -8px;
+    mark {
+        background: transparent;
+        color: var(--rust);
+        font-weight: 650;
+        border-bottom: 1px dashed var(--rust);
+        margin-right: 8px;
+    }
+`;
+
+type Values = Record<keyof IntakeProps, string | string[]>;
+
 function Surface({ card, values, choices, margin, claimLine }: Props) {
-    const form = useForm<Record<keyof IntakeProps, string | string[]>>({ ...values });
-    const text = (field: keyof IntakeProps) => ({
-        name: field,
-        value: String(form.data[field]),
-        error: form.errors[field],
-        onChange: (value: string) => {
-            form.setData(field, value);
-        },
-    });
+    const form = useForm<Values>({ ...values });
+    const [line, setLine] = useState('');
+    const reading = useAsk('/intake/line', line.trim() === '' ? null : { line }) as LineProps | null;
+    useFill(reading, values, form.setData);
+    const typing = card === null || form.isDirty;
+    const preview = useAsk('/intake/preview', typing ? form.data : null) as PreviewProps | null;
+    const from = (field: keyof IntakeProps) =>
+        reading?.fields.find((entry) => entry.field === field && entry.value === form.data[field])?.from;
+    const text = (field: keyof IntakeProps) => {
+        const source = from(field);
+        return {
+            name: field,
+            value: String(form.data[field]),
+            error: form.errors[field],
+            hint: source === undefined ? undefined : `from “${source}”`,
+            onChange: (value: string) => {
+                form.setData(field, value);
+            },
+        };
+    };
     const shape = String(form.data.form);
     const marks = on(choices.marks, shape);
     const send = (event?: SyntheticEvent) => {
@@ -101,14 +128,21 @@ function Surface({ card, values, choices, margin, claimLine }: Props) {
                     </Title>
                     <Sheet title="Label" caption="sizes such as 128 GB, speeds such as 95 MB/s or 760 Mb/s">
                         <Fields>
+                            <div className="whole">
+                                <TextField
+                                    name="line"
+                                    label="The whole line, pasted or typed: the fields fill themselves"
+                                    value={line}
+                                    onChange={setLine}
+                                    placeholder="128GB SDXC II U3 V60 250MB/s"
+                                    figures
+                                    autoFocus={card === null}
+                                />
+                            </div>
+                            {reading === null ? null : <Left reading={reading} />}
                             <TextField {...text('tag')} label="Tag" figures />
                             <div className="half">
-                                <TextField
-                                    {...text('name')}
-                                    label="Maker and series"
-                                    autoFocus={card === null}
-                                    placeholder="as printed"
-                                />
+                                <TextField {...text('name')} label="Maker and series" placeholder="as printed" />
                             </div>
                             <TextField {...text('capacity')} label="Capacity" figures placeholder="128 GB" />
                             <SelectField {...text('form')} label="Form" choices={choices.forms} />
@@ -127,7 +161,11 @@ function Surface({ card, values, choices, margin, claimLine }: Props) {
                             <TextField {...text('footage')} label="Footage on it" figures placeholder="none" />
                             <div className="whole">
                                 <Ticks
-                                    label="Speed marks"
+                                    label={
+                                        reading?.marksFrom == null
+                                            ? 'Speed marks'
+                                            : `Speed marks, from “${reading.marksFrom}”`
+                                    }
                                     choices={marks}
                                     value={[form.data.marks].flat()}
                                     onChange={(value) => {
@@ -136,20 +174,15 @@ function Surface({ card, values, choices, margin, claimLine }: Props) {
                                     error={firstOf(form.errors, 'marks')}
                                 />
                             </div>
-                            <div className="third">
-                                <TextField {...text('read')} label="Claims to read" figures placeholder="not printed" />
-                            </div>
-                            <div className="third">
-                                <TextField
-                                    {...text('write')}
-                                    label="Claims to write"
-                                    figures
-                                    placeholder="not printed"
-                                />
-                            </div>
-                            <div className="third">
-                                <TextField {...text('times')} label="×-rating" figures placeholder="not printed" />
-                            </div>
+                            <TextField {...text('read')} label="Claims to read" figures placeholder="not printed" />
+                            <TextField {...text('write')} label="Claims to write" figures placeholder="not printed" />
+                            <TextField
+                                {...text('sustained')}
+                                label="Sustained write"
+                                figures
+                                placeholder="not printed"
+                            />
+                            <TextField {...text('times')} label="×-rating" figures placeholder="not printed" />
                             <div className="whole">
                                 <Options
                                     {...text('contact_rows')}
@@ -170,8 +203,58 @@ function Surface({ card, values, choices, margin, claimLine }: Props) {
                     </Sheet>
                 )}
             </main>
-            {margin === null || card === null ? <NewMargin /> : <Margin margin={margin} here={`/intake/${card.tag}`} />}
+            {card !== null && margin !== null && !form.isDirty ? (
+                <Margin margin={margin} here={`/intake/${card.tag}`} />
+            ) : preview === null || !form.isDirty ? (
+                <NewMargin />
+            ) : (
+                <PreviewMargin preview={preview} />
+            )}
         </>
+    );
+}
+
+/** Puts what was read from the line into the form, over what was read before; fields the line says nothing of stay as they are. */
+function useFill(reading: LineProps | null, values: IntakeProps, setData: (fill: (before: Values) => Values) => void) {
+    const last = useRef<LineProps | null>(null);
+    useEffect(() => {
+        const filled = last.current;
+        if (reading === null || reading === filled) {
+            return;
+        }
+        last.current = reading;
+        setData((before) => {
+            const next = { ...before };
+            for (const entry of filled?.fields ?? []) {
+                const field = entry.field as keyof IntakeProps;
+                next[field] = before[field] === entry.value ? values[field] : before[field];
+            }
+            for (const entry of reading.fields) {
+                next[entry.field as keyof IntakeProps] = entry.value;
+            }
+            next.marks = reading.marks.length > 0 ? reading.marks : before.marks;
+            const words = reading.unknown.join(' ');
+            // Words that are no standard’s are most often the maker’s; only an untouched name is filled with them.
+            if (/\p{L}/u.test(words) && (before.name === '' || before.name === filled?.unknown.join(' '))) {
+                next.name = words;
+            }
+            return next;
+        });
+    }, [reading, values, setData]);
+}
+
+function Left({ reading }: { reading: LineProps }) {
+    if (reading.unknown.length === 0 && reading.notes.length === 0) {
+        return null;
+    }
+    return (
+        <NotUnderstood role="status">
+            {reading.unknown.length === 0 ? null : 'No standard knows: '}
+            {reading.unknown.map((part) => (
+                <mark key={part}>{part}</mark>
+            ))}
+            {reading.notes.join(' ')}
+        </NotUnderstood>
     );
 }
 

@@ -87,6 +87,21 @@ final class ContradictionsTest extends TestCase
         yield 'an ×-rating is a speed' => ['no-speed', self::sd(read: null, write: null, times: 800), null];
         yield 'only the read speed' => ['only-read', self::sd(write: null), Severity::Note];
         yield 'both speeds' => ['only-read', self::sd(), null];
+        yield 'peaks only' => ['only-peak', self::sd(), Severity::Note];
+        yield 'peaks and a mark' => ['only-peak', self::sd(marks: [Mark::V30]), null];
+
+        yield 'U3 with V10' => ['marks-disagree', self::sd(marks: [Mark::U3, Mark::V10]), Severity::Doubt];
+        yield 'U1 with V30' => ['marks-disagree', self::sd(marks: [Mark::U1, Mark::V30]), Severity::Doubt];
+        yield 'U3 with V30' => ['marks-disagree', self::sd(marks: [Mark::U3, Mark::V30]), null];
+        yield 'U3 with V90' => ['marks-disagree', self::sd(bus: Bus::UhsII, marks: [Mark::U3, Mark::V90], write: 200), null];
+        yield 'U1 with V10' => ['marks-disagree', self::sd(marks: [Mark::U1, Mark::V10]), null];
+        yield 'C10 with V30' => ['marks-disagree', self::sd(marks: [Mark::C10, Mark::V30]), null];
+
+        yield '633x with 95 MB/s' => ['rating-and-speed', self::sd(times: 633), null];
+        yield '1066x with 160 MB/s' => ['rating-and-speed', self::sd(read: 160, times: 1066), null];
+        yield '10 % apart' => ['rating-and-speed', self::sd(read: 100, times: 733), null];
+        yield 'more than 10 % apart' => ['rating-and-speed', self::sd(read: 100, times: 734), Severity::Doubt];
+        yield 'below by more than 10 %' => ['rating-and-speed', self::sd(read: 100, times: 599), Severity::Doubt];
     }
 
     #[DataProvider('edges')]

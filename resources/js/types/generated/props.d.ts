@@ -49,6 +49,12 @@ export interface ChoicesProps {
     marks: ChoiceProps[];
 }
 
+export interface FieldProps {
+    field: string;
+    value: string;
+    from: string;
+}
+
 export interface IntakeProps {
     tag: string;
     name: string;
@@ -59,9 +65,37 @@ export interface IntakeProps {
     marks: string[];
     read: string;
     write: string;
+    sustained: string;
     times: string;
     contact_rows: string;
     footage: string;
+}
+
+export interface LineProps {
+    fields: FieldProps[];
+    marks: string[];
+    marksFrom: string | null;
+    notes: string[];
+    unknown: string[];
+}
+
+export interface PreviewProps {
+    promises: PromiseProps[];
+    silent: string[];
+    findings: ReasonProps[];
+    reach: ReachProps[];
+}
+
+export interface PromiseProps {
+    mark: string;
+    megabytes: string;
+    megabits: string;
+}
+
+export interface ReachProps {
+    reader: string;
+    rate: string | null;
+    why: string;
 }
 
 export interface CautionProps {

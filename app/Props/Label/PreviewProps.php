@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Label;
+
+use App\Props\Margin\ReasonProps;
+
+/** What a label means, while it is being typed. */
+final readonly class PreviewProps
+{
+    /**
+     * @param  list<PromiseProps>  $promises
+     * @param  list<string>  $silent  what the label does not say
+     * @param  list<ReasonProps>  $findings
+     * @param  list<ReachProps>  $reach  the best reader first
+     */
+    public function __construct(
+        public array $promises,
+        public array $silent,
+        public array $findings,
+        public array $reach,
+    ) {}
+}

@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Label\Line;
+
+use Tally\Label\Bus;
+use Tally\Label\Family;
+use Tally\Label\Form;
+use Tally\Label\Mark;
+use Tally\Quantity\Bytes;
+
+/**
+ * Reads a label's line as it is printed: `128GB SDXC II U3 V60 250MB/s`.
+ *
+ * The order matters: what can only mean one thing goes first, so that what is left may be read more freely.
+ */
+final class LabelReader
+{
+    private ?Form $form = null;
+
+    private ?Bytes $capacity = null;
+
+    private ?Family $family = null;
+
+    private ?Bus $bus = null;
+
+    /** @var list<Mark> */
+    private array $marks = [];
+
+    private ?float $times = null;
+
+    /** @var array<string, string> */
+    private array $from = [];
+
+    private function __construct(private readonly Strip $strip) {}
+
+    public static function read(string $line): LabelReading
+    {
+        return (new self(new Strip($line)))->reading();
+    }
+
+    private function reading(): LabelReading
+    {
+        $this->marks();
+        $this->express();
+        $this->compactFlash();
+        $this->secureDigital();
+        $this->pcie();
+        $speeds = SpeedWords::read($this->strip);
+        $this->rating();
+        $this->capacity();
+        $this->roman();
+        $this->noise();
+
+        return new LabelReading(
+            $this->form, $this->capacity, $this->family, $this->bus, $this->marks,
+            $speeds->read, $speeds->write, $speeds->sustained, $this->times,
+            [...$this->from, ...$speeds->from], $speeds->notes, $this->strip->left(),
+        );
+    }
+
+    private function marks(): void
+    {
+        $patterns = [
+            'VPG' => 'VPG[ -]?(20|65|130|200|400)',
+            'V' => '(?:video speed class|V)[ -]?(6|10|30|60|90)',
+            'U' => '(?:UHS speed class|UHS class|U)[ -]?([13])',
+            'E' => 'E[ -]?(150|300|450|600)',
+            'A' => '(?:app(?:lication)? performance class|A)[ -]?([12])',
+            'C' => '(?:speed class|class|CL|C)[ -]?(10|[246])',
+        ];
+        foreach ($patterns as $letter => $pattern) {
+            foreach ($this->strip->takeAll($pattern) as $found) {
+                $mark = Mark::from($letter.($found[1] ?? ''));
+                if (! in_array($mark, $this->marks, true)) {
+                    $this->marks[] = $mark;
+                }
+                $this->from['marks'] = trim(($this->from['marks'] ?? '').' '.$found[0]);
+            }
+        }
+        // In the order of the standards, old to new, however they are printed.
+        usort($this->marks, fn (Mark $a, Mark $b): int => array_search($a, Mark::cases(), true) <=> array_search($b, Mark::cases(), true));
+    }
+
+    private function express(): void
+    {
+        $found = $this->strip->take('CF[ -]?express(?: ?card)?(?: (?<before>[24])\.0)?(?: ?type)?[ -]?(?<type>[ABC])?(?: (?<after>[24])\.0)?');
+        if ($found === null) {
+            return;
+        }
+        $type = strtoupper($found['type'] ?? '');
+        $type = $type !== '' ? $type : strtoupper($this->strip->take('type[ -]?([ABC])')[1] ?? '');
+        $this->form = match ($type) {
+            'A' => Form::CFexpressA,
+            'B' => Form::CFexpressB,
+            'C' => Form::CFexpressC,
+            default => null,
+        };
+        $version = ($found['before'] ?? '').($found['after'] ?? '');
+        $this->bus = $version === '' ? null : Bus::tryFrom("cfexpress-{$version}-".strtolower($type));
+        $this->from['form'] = $found[0];
+        if ($this->bus !== null) {
+            $this->from['bus'] = $found[0];
+        }
+    }
+
+    private function compactFlash(): void
+    {
+        $udma = $this->strip->take('U-?DMA[ -]?(?:mode )?([67])');
+        if ($udma !== null) {
+            [$this->bus, $this->from['bus']] = [$udma[1] === '6' ? Bus::Udma6 : Bus::Udma7, $udma[0]];
+        }
+        $forms = ['CFast(?: ?(2)(?:\.0)?)?' => Form::CFast, 'XQD' => Form::Xqd, 'Compact ?Flash|CF(?: card)?' => Form::Cf, '(?:portable )?SSD' => Form::Ssd];
+        foreach ($forms as $pattern => $form) {
+            $found = $this->form === null ? $this->strip->take($pattern) : null;
+            if ($found === null) {
+                continue;
+            }
+            [$this->form, $this->from['form']] = [$form, $found[0]];
+            if ($form === Form::CFast && ($found[1] ?? '') === '2') {
+                [$this->bus, $this->from['bus']] = [Bus::CFast2, $found[0]];
+            }
+        }
+        if ($udma !== null && $this->form === null) {
+            [$this->form, $this->from['form']] = [Form::Cf, $udma[0]];
+        }
+    }
+
+    private function secureDigital(): void
+    {
+        $express = $this->strip->take('(?<micro>micro ?|µ)?SD ?Express');
+        if ($express !== null) {
+            $this->form = ($express['micro'] ?? '') === '' ? Form::Sd : Form::MicroSd;
+            $this->from['form'] = $express[0];
+            [$this->bus, $this->from['bus']] = [Bus::ExpressGen3, $express[0]];
+        }
+        $found = $this->strip->take('(?<micro>micro ?|µ)?SD[ -]?(?<family>HC|XC|UC)(?:[ -](?<uhs>I{1,3}))?')
+            ?? $this->strip->take('(?<micro>micro ?|µ)SD(?: card)?(?:[ -](?<uhs>I{1,3}))?')
+            ?? ($this->form === null ? $this->strip->take('SD(?: (?:memory )?card)?(?:[ -](?<uhs>I{1,3}))?') : null);
+        if ($found !== null) {
+            $this->form = ($found['micro'] ?? '') === '' && $this->form !== Form::MicroSd ? Form::Sd : Form::MicroSd;
+            $this->from['form'] = $found[0];
+            $family = ($found['family'] ?? '') === '' ? null : Family::tryFrom('SD'.strtoupper($found['family']));
+            if ($family !== null) {
+                [$this->family, $this->from['family']] = [$family, $found[0]];
+            }
+            $this->uhs($found['uhs'] ?? '', $found[0]);
+        }
+        $uhs = $this->strip->take('UHS[ -]?(?<uhs>I{1,3}|[123])');
+        if ($uhs !== null) {
+            $this->uhs($uhs['uhs'] ?? '', $uhs[0]);
+        }
+    }
+
+    private function uhs(string $number, string $from): void
+    {
+        $bus = match (strtoupper($number)) {
+            'I', '1' => Bus::UhsI,
+            'II', '2' => Bus::UhsII,
+            'III', '3' => Bus::UhsIII,
+            default => null,
+        };
+        if ($bus !== null) {
+            [$this->bus, $this->from['bus']] = [$bus, $from];
+            $this->form ??= Form::Sd;
+        }
+    }
+
+    /** `PCIe Gen4 x2`: which of the Express buses, where a card of that kind was named. */
+    private function pcie(): void
+    {
+        $found = $this->strip->take('(?:PCIe?[ -]?)?Gen ?(?<gen>[34])(?: ?x ?(?<lanes>[124]))?') ?? $this->strip->take('PCIe ?(?<gen>[34])\.0(?: ?x ?(?<lanes>[124]))?');
+        if ($found === null) {
+            return;
+        }
+        $generation = $found['gen'] ?? '';
+        $bus = match (true) {
+            $this->bus === Bus::ExpressGen3 && $generation === '4' => ($found['lanes'] ?? '') === '2' ? Bus::ExpressGen4x2 : Bus::ExpressGen4,
+            $this->bus === Bus::ExpressGen3 && ($found['lanes'] ?? '') === '2' => Bus::ExpressGen4,
+            $this->form !== null && str_starts_with($this->form->value, 'cfexpress') => Bus::tryFrom('cfexpress-'.($generation === '4' ? 4 : 2).substr($this->form->value, -2)),
+            default => $this->bus,
+        };
+        if ($bus !== null) {
+            [$this->bus, $this->from['bus']] = [$bus, $found[0]];
+        }
+    }
+
+    private function rating(): void
+    {
+        $found = $this->strip->take('(\d{2,5})(?:[.,]\d)? ?x');
+        if ($found !== null) {
+            [$this->times, $this->from['times']] = [(float) ($found[1] ?? 0), $found[0]];
+        }
+    }
+
+    private function capacity(): void
+    {
+        $found = $this->strip->take('(?<size>\d{1,4}(?:[.,]\d{1,3})? ?(?!(?-i:[MGT]b))(?:TiB|GiB|MiB|TB|GB|MB|T|G))');
+        if ($found === null) {
+            return;
+        }
+        // “128 Gb” is in bits, which are no capacity: it stays visible as not understood.
+        [$this->capacity, $this->from['capacity']] = [Bytes::parse($found['size'] ?? ''), $found[0]];
+    }
+
+    /** A Roman numeral that stands alone on an SD card is its UHS bus. */
+    private function roman(): void
+    {
+        if ($this->bus !== null || ($this->form !== null && ! $this->form->isSecureDigital())) {
+            return;
+        }
+        $found = $this->strip->take('(?<uhs>I{1,3})');
+        if ($found !== null) {
+            $this->uhs($found['uhs'] ?? '', $found[0]);
+        }
+    }
+
+    /** Words that are on every label and say nothing. */
+    private function noise(): void
+    {
+        $this->strip->takeAll('(?:memory |flash )?cards?|up to|max(?:imum)?\.?|(?:transfer )?speeds?|with|and');
+    }
+}

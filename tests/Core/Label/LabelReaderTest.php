@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Label;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tally\Label\Line\LabelReader;
+use Tally\Label\Line\LabelReading;
+use Tally\Label\Mark;
+use Tally\Quantity\Rate;
+
+/** Label lines with invented makers and real standards; whatever is not listed for a line must be empty. */
+final class LabelReaderTest extends TestCase
+{
+    /** @return iterable<string, array{string, array<string, mixed>}> line, what is printed on it (speeds in MB/s, capacity in GB) */
+    public static function lines(): iterable
+    {
+        $lines = [
+            '128GB SDXC II U3 V60 250MB/s' => ['form' => 'sd', 'capacity' => 128, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => 'U3 V60', 'read' => 250],
+            'Marrowick Tideline 128 GB SDXC UHS-II U3 V60 R 250MB/s W 130MB/s' => ['form' => 'sd', 'capacity' => 128, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => 'U3 V60', 'read' => 250, 'write' => 130, 'unknown' => 'Marrowick Tideline'],
+            'Hallbeck 64GB microSDXC UHS-I U3 A2 V30 up to 170MB/s read, 90 MB/s write' => ['form' => 'microsd', 'capacity' => 64, 'family' => 'SDXC', 'bus' => 'uhs-i', 'marks' => 'U3 V30 A2', 'read' => 170, 'write' => 90, 'unknown' => 'Hallbeck'],
+            'Tindle Classic microSDHC 32GB Class 10' => ['form' => 'microsd', 'capacity' => 32, 'family' => 'SDHC', 'marks' => 'C10', 'unknown' => 'Tindle Classic'],
+            'Tindle 32GB SDHC I C10 U1 95/90 MB/s' => ['form' => 'sd', 'capacity' => 32, 'family' => 'SDHC', 'bus' => 'uhs-i', 'marks' => 'C10 U1', 'read' => 95, 'write' => 90, 'unknown' => 'Tindle'],
+            'Osker CFexpress Type B 512GB R1700MB/s W1400MB/s VPG400' => ['form' => 'cfexpress-b', 'capacity' => 512, 'marks' => 'VPG400', 'read' => 1700, 'write' => 1400, 'unknown' => 'Osker'],
+            'Osker CFexpress 4.0 Type B 1TB 3600MB/s / 3000MB/s' => ['form' => 'cfexpress-b', 'capacity' => 1000, 'bus' => 'cfexpress-4-b', 'read' => 3600, 'write' => 3000, 'unknown' => 'Osker'],
+            'CFexpress 2.0 Type A 160GB Read 800MB/s Write 700MB/s sustained 400MB/s' => ['form' => 'cfexpress-a', 'capacity' => 160, 'bus' => 'cfexpress-2-a', 'read' => 800, 'write' => 700, 'sustained' => 400],
+            '2TB CFexpress Type B 4.0 3700 MB/s read, 3400 MB/s write, min. sustained write 850 MB/s' => ['form' => 'cfexpress-b', 'capacity' => 2000, 'bus' => 'cfexpress-4-b', 'read' => 3700, 'write' => 3400, 'sustained' => 850],
+            'CFexpress Type C 2TB' => ['form' => 'cfexpress-c', 'capacity' => 2000],
+            '1 700 MB/s read 1 400 MB/s write CFexpress B 256 GB' => ['form' => 'cfexpress-b', 'capacity' => 256, 'read' => 1700, 'write' => 1400],
+            'Corvane CompactFlash 64GB UDMA 7 1066x 160MB/s VPG-65' => ['form' => 'cf', 'capacity' => 64, 'bus' => 'udma-7', 'marks' => 'VPG65', 'read' => 160, 'times' => 1066, 'unknown' => 'Corvane'],
+            'CF 16GB 400x' => ['form' => 'cf', 'capacity' => 16, 'times' => 400],
+            'Osker 64 GB CF UDMA7 1000x R150 W140' => ['form' => 'cf', 'capacity' => 64, 'bus' => 'udma-7', 'times' => 1000, 'read' => 150, 'write' => 140, 'unknown' => 'Osker'],
+            'CFast 2.0 256GB 3500x read 525MB/s write 450 MB/s' => ['form' => 'cfast', 'capacity' => 256, 'bus' => 'cfast-2', 'times' => 3500, 'read' => 525, 'write' => 450],
+            'Gullane CFexpress Type B 325GB VPG400 1700 R 1500 W' => ['form' => 'cfexpress-b', 'capacity' => 325, 'marks' => 'VPG400', 'read' => 1700, 'write' => 1500, 'unknown' => 'Gullane'],
+            'Corvane Glide 64GB SDXC UHS-II V60 270MB/s(R) 150MB/s(W)' => ['form' => 'sd', 'capacity' => 64, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => 'V60', 'read' => 270, 'write' => 150, 'unknown' => 'Corvane Glide'],
+            'Osker 128GB SDXC/UHS-II/V60/U3/C10 280/100MB/s' => ['form' => 'sd', 'capacity' => 128, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => 'C10 U3 V60', 'read' => 280, 'write' => 100, 'unknown' => 'Osker'],
+            'XQD 120GB R440 W400' => ['form' => 'xqd', 'capacity' => 120, 'read' => 440, 'write' => 400],
+            'SDUC 4TB SD Express 985MB/s E300' => ['form' => 'sd', 'capacity' => 4000, 'family' => 'SDUC', 'bus' => 'sd-express-985', 'marks' => 'E300', 'read' => 985],
+            'microSD Express 128GB SDXC PCIe Gen3x1 880MB/s' => ['form' => 'microsd', 'capacity' => 128, 'family' => 'SDXC', 'bus' => 'sd-express-985', 'read' => 880],
+            'SD Express Gen4x2 1TB 3900MB/s' => ['form' => 'sd', 'capacity' => 1000, 'bus' => 'sd-express-3938', 'read' => 3900],
+            'microSD 2GB' => ['form' => 'microsd', 'capacity' => 2],
+            'SD 2GB Class 4' => ['form' => 'sd', 'capacity' => 2, 'marks' => 'C4'],
+            'SDHC 16GB C4' => ['form' => 'sd', 'capacity' => 16, 'family' => 'SDHC', 'marks' => 'C4'],
+            '256gb microsdxc uhs-i u3 v30 a2 190MB/s read 130MB/s write' => ['form' => 'microsd', 'capacity' => 256, 'family' => 'SDXC', 'bus' => 'uhs-i', 'marks' => 'U3 V30 A2', 'read' => 190, 'write' => 130],
+            'SDXC 512G V90 300MB/s R 299MB/s W' => ['form' => 'sd', 'capacity' => 512, 'family' => 'SDXC', 'marks' => 'V90', 'read' => 300, 'write' => 299],
+            '1TB SDXC UHS-II V60 280MB/s read 150MB/s write' => ['form' => 'sd', 'capacity' => 1000, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => 'V60', 'read' => 280, 'write' => 150],
+            'Gullane Prime 1 TB microSDXC UHS-I Class 10 U1 A1 2400 Mb/s' => ['form' => 'microsd', 'capacity' => 1000, 'family' => 'SDXC', 'bus' => 'uhs-i', 'marks' => 'C10 U1 A1', 'read' => 300, 'unknown' => 'Gullane Prime'],
+            '64GB SDXC 633x' => ['form' => 'sd', 'capacity' => 64, 'family' => 'SDXC', 'times' => 633],
+            '128GB SDXC UHS-I U3 V30 4K Read up to 170 MB/s Write up to 90MB/s' => ['form' => 'sd', 'capacity' => 128, 'family' => 'SDXC', 'bus' => 'uhs-i', 'marks' => 'U3 V30', 'read' => 170, 'write' => 90, 'unknown' => '4K'],
+            'SDHC 32 GB UHS Speed Class 3 Video Speed Class 30' => ['form' => 'sd', 'capacity' => 32, 'family' => 'SDHC', 'marks' => 'U3 V30'],
+            'Pellworth Drift 64GB microSDXC Read: 100MB/s' => ['form' => 'microsd', 'capacity' => 64, 'family' => 'SDXC', 'read' => 100, 'unknown' => 'Pellworth Drift'],
+            'R/W: 300/260MB/s SDXC-II 128GB V90' => ['form' => 'sd', 'capacity' => 128, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => 'V90', 'read' => 300, 'write' => 260],
+            'Portable SSD 1TB 1050MB/s' => ['form' => 'ssd', 'capacity' => 1000, 'read' => 1050],
+            'SDXC 256GB 250 MB/s 120 MB/s V60' => ['form' => 'sd', 'capacity' => 256, 'family' => 'SDXC', 'marks' => 'V60', 'read' => 250, 'unknown' => '120 MB/s'],
+            '128 GB SDXC UHS-III 624MB/s' => ['form' => 'sd', 'capacity' => 128, 'family' => 'SDXC', 'bus' => 'uhs-iii', 'read' => 624],
+            'memory card 32 GB SDHC UHS-1 U1 90MBps' => ['form' => 'sd', 'capacity' => 32, 'family' => 'SDHC', 'bus' => 'uhs-i', 'marks' => 'U1', 'read' => 90],
+            'SDXC 128GB (200 MB/s)' => ['form' => 'sd', 'capacity' => 128, 'family' => 'SDXC', 'read' => 200],
+            "microSDHC\u{2122} UHS-I 16GB \u{2469}" => ['form' => 'microsd', 'capacity' => 16, 'family' => 'SDHC', 'bus' => 'uhs-i', 'marks' => 'C10'],
+            'SDXC 64 GB write 80 MB/s' => ['form' => 'sd', 'capacity' => 64, 'family' => 'SDXC', 'write' => 80],
+            'W 80MB/s R 95MB/s SDXC 64GB' => ['form' => 'sd', 'capacity' => 64, 'family' => 'SDXC', 'write' => 80, 'read' => 95],
+            'SDXC I 400GB 0.2GB/s' => ['form' => 'sd', 'capacity' => 400, 'family' => 'SDXC', 'bus' => 'uhs-i', 'read' => 200],
+            'SDXC 128 Gb V30' => ['form' => 'sd', 'family' => 'SDXC', 'marks' => 'V30', 'unknown' => '128 Gb'],
+            'SDXC 1.5TB V30' => ['form' => 'sd', 'capacity' => 1500, 'family' => 'SDXC', 'marks' => 'V30'],
+            'V30 V30 U3' => ['marks' => 'U3 V30'],
+            'a blue one from the drawer' => ['unknown' => 'a blue one from the drawer'],
+            '' => [],
+        ];
+        foreach ($lines as $line => $printed) {
+            yield $line === '' ? 'nothing' : $line => [$line, $printed];
+        }
+    }
+
+    /** @param  array<string, mixed>  $printed */
+    #[DataProvider('lines')]
+    public function test_a_line_is_read_with_no_wrong_field(string $line, array $printed): void
+    {
+        $reading = LabelReader::read($line);
+        $expected = ['form' => null, 'capacity' => null, 'family' => null, 'bus' => null, 'marks' => '', 'read' => null, 'write' => null, 'sustained' => null, 'times' => null, 'unknown' => '', ...$printed];
+        self::assertEquals($expected, self::fields($reading));
+    }
+
+    public function test_enough_lines_are_tried(): void
+    {
+        self::assertGreaterThanOrEqual(40, count(iterator_to_array(self::lines())));
+    }
+
+    public function test_each_field_says_what_it_was_read_from(): void
+    {
+        $reading = LabelReader::read('128GB SDXC II U3 V60 250MB/s');
+        self::assertSame(['128GB', 'SDXC II', 'SDXC II', '250MB/s'], [$reading->from['capacity'], $reading->from['bus'], $reading->from['family'], $reading->from['read']]);
+    }
+
+    public function test_a_lone_speed_is_taken_as_the_read_claim_and_that_is_said(): void
+    {
+        self::assertStringContainsString('taken as the read claim', implode(' ', LabelReader::read('64GB SDXC 95MB/s')->notes));
+        self::assertSame([], LabelReader::read('64GB SDXC read 95MB/s')->notes);
+    }
+
+    public function test_a_speed_in_bits_or_bytes_is_not_guessed(): void
+    {
+        $reading = LabelReader::read('64GB SDXC read 95mb/s');
+        self::assertNull($reading->read);
+        self::assertStringContainsString('megabits or megabytes', implode(' ', $reading->notes));
+    }
+
+    public function test_it_can_be_judged_once_form_and_capacity_are_known(): void
+    {
+        self::assertNull(LabelReader::read('V30 95MB/s')->label());
+        self::assertSame(Mark::V30, LabelReader::read('SDXC 64GB V30')->label()?->topMark());
+    }
+
+    /** @return array<string, mixed> */
+    private static function fields(LabelReading $reading): array
+    {
+        $rate = fn (?Rate $rate): ?float => $rate === null ? null : round($rate->megabytes(), 3);
+
+        return [
+            'form' => $reading->form?->value,
+            'capacity' => $reading->capacity === null ? null : $reading->capacity->count / 1e9,
+            'family' => $reading->family?->value,
+            'bus' => $reading->bus?->value,
+            'marks' => implode(' ', array_map(fn (Mark $mark): string => $mark->value, $reading->marks)),
+            'read' => $rate($reading->read),
+            'write' => $rate($reading->write),
+            'sustained' => $rate($reading->sustained),
+            'times' => $reading->times,
+            'unknown' => implode(' ', $reading->unknown),
+        ];
+    }
+}
