@@ -77,7 +77,8 @@ final readonly class RunConductor
 
     private function prove(Run $run, Bench $bench, Observer $watch): void
     {
-        $result = FullProof::on($bench->device, $bench->clock, $watch);
+        $size = $run->parameters->integer('size');
+        $result = FullProof::on($bench->device, $bench->clock, $watch, $size === 0 ? null : Bytes::of($size));
         $traces = ['write' => $result->writeTrace, 'read' => $result->readTrace];
         $this->file($run, ProofRecord::of($result)->pack(), $traces, $result->stopped, $result->cutShort, $result->note);
     }

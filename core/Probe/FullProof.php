@@ -64,11 +64,13 @@ final class FullProof
         $this->core = new CoreSample;
     }
 
-    public static function on(Device $device, Clock $clock, Observer $observer = new Unwatched): ProofResult
+    /** @param  Bytes|null  $upTo  how much of the medium, from its start; null for all of it */
+    public static function on(Device $device, Clock $clock, Observer $observer = new Unwatched, ?Bytes $upTo = null): ProofResult
     {
-        $beat = new Pacemaker($clock, $observer, 2 * $device->size()->count);
+        $size = Bytes::of(min($device->size()->count, $upTo->count ?? PHP_INT_MAX));
+        $beat = new Pacemaker($clock, $observer, 2 * $size->count);
 
-        return (new self($device, $clock, $beat, Imprint::random($device->size())))->run();
+        return (new self($device, $clock, $beat, Imprint::random($size)))->run();
     }
 
     private function run(): ProofResult

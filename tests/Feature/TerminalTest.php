@@ -68,6 +68,14 @@ final class TerminalTest extends TestCase
         self::assertSame('Sound', self::decoded($process)['verdict']);
     }
 
+    public function test_a_part_of_a_stand_in(): void
+    {
+        $process = $this->tally(['tally:prove', 'stand-in:wraps,size=32GB,true=8GB', '--size=5GB', '--json']);
+        self::assertSame(0, $process->run());
+        $json = self::decoded($process);
+        self::assertSame([5_000_000_000, 5_000_000_000, 'Unproven'], [$json['size'], $json['holds'], $json['verdict']]);
+    }
+
     public function test_words_for_people(): void
     {
         $process = $this->tally(['tally:prove', 'stand-in:patchy,size=32GB,patches=3']);

@@ -39,7 +39,7 @@ final class ProveCommand extends RunsOnMedium
 
     protected function conduct(MediumAtHand $medium, Bench $bench, TerminalWatch $watch): int
     {
-        $result = FullProof::on($bench->device, $bench->clock, $watch);
+        $result = FullProof::on($bench->device, $bench->clock, $watch, $medium->size);
         $watch->finish();
         $record = ProofRecord::of($result);
         $verdict = Judge::judge(new Evidence($this->label($medium, $bench), [], [$record->evidence('this run', ChainRecord::unnamed())]));

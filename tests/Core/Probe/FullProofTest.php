@@ -61,6 +61,20 @@ final class FullProofTest extends TestCase
         self::assertSame($result->size->count, array_sum($result->core->bytesByClass()));
     }
 
+    public function test_a_part_can_be_proven(): void
+    {
+        $clock = new StandInClock;
+        $device = new StandInDevice(Medium::parse('wraps,size=32GB,true=8GB'), $clock);
+        $result = FullProof::on($device, $clock, new StopAt, Bytes::gigabytes(5));
+        self::assertSame([5_000_000_000, 5_000_000_000], [$result->size->count, $result->core->bytes(BlockClass::Holds)]);
+        self::assertTrue($result->isComplete());
+        // One block beyond the true size is enough to meet the first echo.
+        $result = FullProof::on($device, $clock, new StopAt, Bytes::of(8_000_000_000 + 512));
+        self::assertSame([512, 0], [$result->core->bytes(BlockClass::Echoes), $result->core->firstBad()]);
+        $more = FullProof::on($device, $clock, new StopAt, Bytes::gigabytes(64));
+        self::assertSame(32_000_000_000, $more->size->count, 'no more than there is');
+    }
+
     public function test_on_a_card_that_wraps_the_last_lap_holds(): void
     {
         $result = self::prove('wraps,size=32GB,true=8GB');
