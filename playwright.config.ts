@@ -2,7 +2,10 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
     testDir: 'tests/Browser',
-    timeout: 60_000,
+    timeout: 90_000,
+    // A machine that does other things besides may be slow to answer.
+    expect: { timeout: 10_000 },
+    retries: 1,
     // One worker of the station, one browser: the tests share both.
     workers: 1,
     reporter: [['list']],

@@ -13,6 +13,7 @@ use App\Runs\ChainRecord;
 use App\Runs\RunKind;
 use App\Runs\RunState;
 use Illuminate\Console\Command;
+use Illuminate\Database\QueryException;
 use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -85,20 +86,25 @@ abstract class RunsOnMedium extends Command
      */
     protected function file(Card $card, RunKind $kind, Bytes $size, int $runs, array $result, array $traces, RunState $state, ?string $message): void
     {
-        $run = Run::query()->create([
-            'card_id' => $card->id,
-            'kind' => $kind,
-            'state' => $state,
-            'chain' => ChainRecord::pack(ChainRecord::unnamed()),
-            'parameters' => ['size' => $size->count, 'runs' => $runs],
-            'result' => $result,
-            'message' => $message,
-            'recorded_by' => get_current_user(),
-            'started_at' => now(),
-            'ended_at' => now(),
-        ]);
-        RunSample::query()->create(['run_id' => $run->id, 'traces' => $traces]);
-        CardEvidence::refresh($card);
-        $this->complain("Filed as {$run->name()} of {$card->tag}.");
+        try {
+            $run = Run::query()->create([
+                'card_id' => $card->id,
+                'kind' => $kind,
+                'state' => $state,
+                'chain' => ChainRecord::pack(ChainRecord::unnamed()),
+                'parameters' => ['size' => $size->count, 'runs' => $runs],
+                'result' => $result,
+                'message' => $message,
+                'recorded_by' => get_current_user(),
+                'started_at' => now(),
+                'ended_at' => now(),
+            ]);
+            RunSample::query()->create(['run_id' => $run->id, 'traces' => $traces]);
+            CardEvidence::refresh($card);
+            $this->complain("Filed as {$run->name()} of {$card->tag}.");
+        } catch (QueryException) {
+            // It has been printed already: nothing that was measured is lost.
+            $this->complain("The database went away, so the result could not be filed under {$card->tag}. It is printed above.");
+        }
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Run;
+use Exception;
+use Illuminate\Database\QueryException;
 use Symfony\Component\Process\Process;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
@@ -170,6 +172,21 @@ final class TerminalTest extends TestCase
         $this->get("/measure/{$card->tag}")->assertOk();
         $this->get("/prove/{$card->tag}")->assertOk();
         $this->command('tally:prove', ['path' => 'stand-in:honest', '--card' => 'NO-1'])->assertExitCode(2);
+    }
+
+    public function test_a_result_that_cannot_be_filed_is_not_lost(): void
+    {
+        $card = $this->card();
+        Run::creating(fn () => throw new QueryException('mariadb', 'insert into `runs`', [], new Exception('server has gone away')));
+        try {
+            $this->command('tally:prove', ['path' => 'stand-in:wraps,size=32GB,true=8GB', '--card' => $card->tag, '--json' => true])
+                ->expectsOutputToContain('"wrap":8000000000')
+                ->expectsOutputToContain('could not be filed under T-1')
+                ->assertExitCode(1);
+        } finally {
+            Run::flushEventListeners();
+        }
+        self::assertSame(0, Run::query()->count());
     }
 
     public function test_the_engine_is_compared_with_the_machine(): void

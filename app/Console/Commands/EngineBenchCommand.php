@@ -7,7 +7,6 @@ namespace App\Console\Commands;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 use RuntimeException;
-use Tally\Device\Fault\DeviceFault;
 use Tally\Device\FileAdvice;
 use Tally\Device\FolderDevice;
 use Tally\Device\HostClock;
@@ -53,7 +52,7 @@ final class EngineBenchCommand extends Command
                     $this->line(sprintf('round %d: write %.2f, verify %.2f of dd', $round + 1, $dd['write'] / $engine['write'], $dd['verify'] / $engine['verify']));
                 }
             }
-        } catch (DeviceFault|InvalidArgumentException $fault) {
+        } catch (RuntimeException|InvalidArgumentException $fault) {
             $this->error($fault->getMessage());
 
             return 2;

@@ -43,14 +43,14 @@ final class ProveCommand extends RunsOnMedium
         $watch->finish();
         $record = ProofRecord::of($result);
         $verdict = Judge::judge(new Evidence($this->label($medium, $bench), [], [$record->evidence('this run', ChainRecord::unnamed())]));
-        if ($medium->card !== null) {
-            $state = $result->cutShort !== null ? RunState::Interrupted : ($result->stopped ? RunState::Stopped : RunState::Done);
-            $this->file($medium->card, RunKind::Proof, $result->size, 1, $record->pack(), ['write' => $result->writeTrace, 'read' => $result->readTrace], $state, $result->cutShort ?? $result->note);
-        }
         if ($this->option('json') === true) {
             $this->json([...$record->pack(), 'verdict' => $verdict->kind->value, 'reasons' => array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons), 'stopped' => $result->stopped]);
         } else {
             $this->tell($record, $verdict);
+        }
+        if ($medium->card !== null) {
+            $state = $result->cutShort !== null ? RunState::Interrupted : ($result->stopped ? RunState::Stopped : RunState::Done);
+            $this->file($medium->card, RunKind::Proof, $result->size, 1, $record->pack(), ['write' => $result->writeTrace, 'read' => $result->readTrace], $state, $result->cutShort ?? $result->note);
         }
 
         return $this->exitCode($result, $record);

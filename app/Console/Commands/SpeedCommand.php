@@ -45,15 +45,15 @@ final class SpeedCommand extends RunsOnMedium
         $watch->finish();
         $record = SpeedRecord::of($result);
         $reading = $record->read(ChainRecord::unnamed(), $medium->card?->label());
-        if ($medium->card !== null) {
-            $state = $result->cutShort !== null ? RunState::Interrupted : ($result->stopped ? RunState::Stopped : RunState::Done);
-            $this->file($medium->card, RunKind::Speed, $record->region, count($result->looks), $record->pack(), ['write' => $result->trace, 'read' => []], $state, $result->cutShort);
-        }
         if ($this->option('json') === true) {
             $this->json([...$record->pack(), 'stopped' => $result->stopped, 'write' => $this->figures($reading->write), 'read' => $this->figures($reading->read)]);
         } else {
             $this->tell('write', $reading->write, $record);
             $this->tell('read', $reading->read, $record);
+        }
+        if ($medium->card !== null) {
+            $state = $result->cutShort !== null ? RunState::Interrupted : ($result->stopped ? RunState::Stopped : RunState::Done);
+            $this->file($medium->card, RunKind::Speed, $record->region, count($result->looks), $record->pack(), ['write' => $result->trace, 'read' => []], $state, $result->cutShort);
         }
         if ($result->stopped) {
             $this->complain($result->cutShort ?? 'Stopped: only whole runs were counted.');
