@@ -64,18 +64,6 @@ const Look = styled.div<{ $drawer: boolean }>`
     .station button:hover {
         color: var(--ink);
     }
-    kbd {
-        font-family: var(--figures);
-        font-stretch: 75%;
-        font-weight: 500;
-        font-size: 11px;
-        border: 1px solid var(--rule);
-        border-bottom-width: 2px;
-        padding: 1px 5px;
-        border-radius: 3px;
-        color: var(--pencil);
-        background: var(--sheet);
-    }
     main {
         padding: 16px 22px;
         min-width: 0;

@@ -22,8 +22,11 @@ interface Props {
 
 const Ask = styled(Form)`
     display: flex;
-    align-items: flex-end;
+    align-items: flex-start;
     gap: 14px;
+    > button {
+        margin-top: 12px;
+    }
     > div {
         width: 150px;
     }

@@ -21,6 +21,18 @@ export const GlobalStyle = createGlobalStyle`
     }
     h1, h2, h3, p, ul, ol, figure, table { margin: 0; padding: 0; }
     button, input, select { font: inherit; color: inherit; }
+    kbd {
+        font-family: var(--figures);
+        font-stretch: 75%;
+        font-weight: 500;
+        font-size: 11px;
+        border: 1px solid var(--rule);
+        border-bottom-width: 2px;
+        padding: 1px 5px;
+        border-radius: 3px;
+        color: var(--pencil);
+        background: var(--sheet);
+    }
     svg text { fill: var(--ink); font-family: var(--words); font-size: 12px; }
     svg .figure { font-family: var(--figures); font-stretch: 75%; font-size: 10.5px; }
     svg .pencil { fill: var(--pencil); }
