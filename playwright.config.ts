@@ -5,7 +5,6 @@ export default defineConfig({
     timeout: 90_000,
     // A machine that does other things besides may be slow to answer.
     expect: { timeout: 10_000 },
-    retries: 1,
     // One worker of the station, one browser: the tests share both.
     workers: 1,
     reporter: [['list']],

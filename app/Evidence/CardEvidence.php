@@ -9,12 +9,10 @@ use App\Models\Run;
 use App\Runs\ChainRecord;
 use App\Runs\ProofRecord;
 use App\Runs\RunKind;
-use App\Runs\RunState;
 use App\Runs\SpeedRecord;
 use Illuminate\Support\Collection;
 use Tally\Verdict\Evidence;
 use Tally\Verdict\Judge;
-use Tally\Verdict\ProofEvidence;
 use Tally\Verdict\SpeedEvidence;
 use Tally\Verdict\Verdict;
 
@@ -35,7 +33,7 @@ final readonly class CardEvidence
             if ($run->kind === RunKind::Speed) {
                 $speeds[] = new SpeedEvidence($run->name(), SpeedRecord::unpack($run->result)->read($path, $label));
             } else {
-                $proofs[] = self::proof($run, $path);
+                $proofs[] = ProofRecord::unpack($run->result)->evidence($run->name(), $path);
             }
         }
 
@@ -55,12 +53,5 @@ final readonly class CardEvidence
     public static function runs(Card $card): Collection
     {
         return $card->runs()->with('slot')->orderBy('id')->get()->toBase();
-    }
-
-    private static function proof(Run $run, \Tally\Chain\Path $path): ProofEvidence
-    {
-        assert($run->result !== null && $run->state !== RunState::Waiting);
-
-        return ProofRecord::unpack($run->result)->evidence($run->name(), $path);
     }
 }

@@ -89,11 +89,7 @@ final readonly class RunConductor
      */
     private function file(Run $run, array $result, array $traces, bool $stopped, ?string $cutShort, ?string $note = null): void
     {
-        $state = match (true) {
-            $cutShort !== null => RunState::Interrupted,
-            $stopped => RunState::Stopped,
-            default => RunState::Done,
-        };
+        $state = RunState::ended($stopped, $cutShort);
         $note ??= $stopped && $this->worker?->shouldQuit === true ? 'Stopped because the station was shut down.' : null;
         // Hours of work are in hand: if the database is away just now, wait for it a while.
         retry(20, function () use ($run, $result, $traces, $state, $cutShort, $note): void {

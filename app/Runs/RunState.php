@@ -14,6 +14,20 @@ enum RunState: string
     case Failed = 'failed';
     case Interrupted = 'interrupted';
 
+    /**
+     * How a probe ended.
+     *
+     * @param  string|null  $cutShort  why the medium went away, if it did
+     */
+    public static function ended(bool $stopped, ?string $cutShort): self
+    {
+        return match (true) {
+            $cutShort !== null => self::Interrupted,
+            $stopped => self::Stopped,
+            default => self::Done,
+        };
+    }
+
     public function isGoing(): bool
     {
         return $this === self::Waiting || $this === self::Running;

@@ -64,7 +64,7 @@ final class LabelPreviewTest extends TestCase
         self::assertSame([], $answer->json('promises'));
         self::assertContains('no read speed', (array) $answer->json('silent'));
         $this->postJson('/intake/preview', [])->assertOk();
-        $this->postJson('/intake/preview', ['marks' => 'V60'])->assertUnprocessable();
+        $this->postJson('/intake/preview', ['marks' => 'V60'])->assertUnprocessable()->assertJsonPath('errors.marks.0', 'The marks were not sent as a list. Tick the ones that are printed.');
     }
 
     public function test_in_the_terminal(): void

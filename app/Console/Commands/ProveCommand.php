@@ -49,7 +49,7 @@ final class ProveCommand extends RunsOnMedium
             $this->tell($record, $verdict);
         }
         if ($medium->card !== null) {
-            $state = $result->cutShort !== null ? RunState::Interrupted : ($result->stopped ? RunState::Stopped : RunState::Done);
+            $state = RunState::ended($result->stopped, $result->cutShort);
             $this->file($medium->card, RunKind::Proof, $result->size, 1, $record->pack(), ['write' => $result->writeTrace, 'read' => $result->readTrace], $state, $result->cutShort ?? $result->note);
         }
 

@@ -52,7 +52,7 @@ final class SpeedCommand extends RunsOnMedium
             $this->tell('read', $reading->read, $record);
         }
         if ($medium->card !== null) {
-            $state = $result->cutShort !== null ? RunState::Interrupted : ($result->stopped ? RunState::Stopped : RunState::Done);
+            $state = RunState::ended($result->stopped, $result->cutShort);
             $this->file($medium->card, RunKind::Speed, $record->region, count($result->looks), $record->pack(), ['write' => $result->trace, 'read' => []], $state, $result->cutShort);
         }
         if ($result->stopped) {

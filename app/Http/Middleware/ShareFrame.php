@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Pages\Frame;
+use App\Props\Frame\FrameProps;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 
@@ -16,6 +17,6 @@ final class ShareFrame extends Middleware
     /** @return array<string, mixed> */
     public function share(Request $request): array
     {
-        return [...parent::share($request), 'frame' => fn (): \App\Props\Frame\FrameProps => Frame::now()];
+        return [...parent::share($request), 'frame' => fn (): FrameProps => Frame::now()];
     }
 }

@@ -24,6 +24,12 @@ final class PreviewLabel extends FormRequest
         return ['marks' => ['array', 'max:30']];
     }
 
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['marks' => 'The marks were not sent as a list. Tick the ones that are printed.'];
+    }
+
     public function label(): Label
     {
         $rate = fn (string $field): ?Rate => $this->quantity($field, Rate::parse(...));

@@ -1,148 +1,14 @@
 import { Link, router, usePage, usePoll } from '@inertiajs/react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Button as AriaButton } from 'react-aria-components';
-import styled from 'styled-components';
 import { useTheme } from '../theme/useTheme';
 import { Tray } from '../tray/Tray';
 import type { FrameProps } from '../types/generated/props';
 import { Finder } from './Finder';
+import { FrameLook } from './FrameLook';
 import { KeySheet } from './KeySheet';
 import { Line } from './Line';
 import { useKeys } from './useKeys';
-
-const Look = styled.div<{ $drawer: boolean }>`
-    display: grid;
-    grid-template: 64px minmax(0, 1fr) / 248px minmax(0, 1fr) 296px;
-    height: 100vh;
-    header {
-        grid-column: 1 / -1;
-        display: grid;
-        grid-template-columns: 248px minmax(0, 1fr) 296px;
-        border-bottom: 1.5px solid var(--ink);
-    }
-    .mark {
-        padding: 0 18px;
-        display: flex;
-        align-items: center;
-        gap: 12px;
-        font-weight: 800;
-        font-stretch: 68%;
-        font-size: 22px;
-        color: var(--ink);
-        text-decoration: none;
-        border-right: 1px solid var(--rule);
-    }
-    .station {
-        border-left: 1px solid var(--rule);
-        padding: 0 18px;
-        display: flex;
-        align-items: center;
-        justify-content: space-between;
-        gap: 8px;
-        font-size: 12.5px;
-        color: var(--pencil);
-    }
-    .station > span {
-        white-space: nowrap;
-    }
-    .station b {
-        color: var(--ink);
-        font-weight: 620;
-    }
-    .station .away {
-        color: var(--rust);
-        font-weight: 650;
-    }
-    .station button {
-        border: 0;
-        background: transparent;
-        color: var(--pencil);
-        padding: 2px 3px;
-        cursor: pointer;
-        white-space: nowrap;
-    }
-    .station button:hover {
-        color: var(--ink);
-    }
-    main {
-        padding: 16px 22px;
-        min-width: 0;
-        overflow-y: auto;
-    }
-    .tray-toggle {
-        display: none;
-    }
-    @media (max-width: 999px) {
-        grid-template: 64px minmax(0, 1fr) auto / 220px minmax(0, 1fr);
-        height: auto;
-        min-height: 100vh;
-        header {
-            grid-template-columns: 220px minmax(0, 1fr);
-            grid-auto-rows: 64px auto;
-        }
-        header .station {
-            grid-column: 1 / -1;
-            grid-row: 2;
-            padding: 6px 18px;
-            border-left: 0;
-            border-top: 1px solid var(--rule);
-        }
-        grid-template-rows: auto minmax(0, 1fr) auto;
-        > aside:first-of-type {
-            grid-row: 2 / span 2;
-            max-height: calc(100vh - 100px);
-            position: sticky;
-            top: 0;
-        }
-        > aside:last-of-type:not(:first-of-type) {
-            border-left: 0;
-            border-top: 1.5px solid var(--rust);
-            grid-column: 2;
-        }
-    }
-    @media (max-width: 719px) {
-        grid-template-columns: minmax(0, 1fr);
-        header {
-            grid-template-columns: minmax(0, 1fr) auto;
-            grid-template-rows: 56px 64px auto;
-        }
-        header .mark {
-            grid-row: 1;
-        }
-        header nav {
-            grid-column: 1 / -1;
-            grid-row: 2;
-            padding-left: 0;
-            border-top: 1px solid var(--rule);
-            overflow-x: auto;
-        }
-        header .station {
-            grid-row: 3;
-        }
-        .tray-toggle {
-            display: block;
-            grid-column: 2;
-            grid-row: 1;
-            align-self: center;
-            margin-right: 14px;
-            border: 1.3px solid var(--ink);
-            background: transparent;
-            padding: 6px 12px;
-            border-radius: 2px;
-        }
-        > aside:first-of-type {
-            display: ${(p) => (p.$drawer ? 'flex' : 'none')};
-            grid-row: auto;
-            grid-column: 1;
-            height: 60vh;
-            position: static;
-            border-bottom: 1.5px solid var(--ink);
-        }
-        > aside:last-of-type:not(:first-of-type) {
-            grid-column: 1;
-        }
-    }
-`;
 
 interface SharedPage {
     frame: FrameProps;
@@ -168,7 +34,7 @@ export function Frame({ children }: { children: ReactNode }) {
     });
 
     return (
-        <Look $drawer={drawer}>
+        <FrameLook $drawer={drawer}>
             <header>
                 <Link href="/intake" className="mark">
                     <svg width="36" height="28" viewBox="0 0 36 28" fill="none" aria-hidden="true">
@@ -226,7 +92,7 @@ export function Frame({ children }: { children: ReactNode }) {
                     setFinder(false);
                 }}
             />
-        </Look>
+        </FrameLook>
     );
 }
 

@@ -6,7 +6,8 @@ import { Caution, Margin, MarginLook, Reasons } from '../frame/Margin';
 import { PreviewMargin } from '../frame/PreviewMargin';
 import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
-import { Options, SelectField, TextField, Ticks } from '../parts/fields';
+import { Options, Ticks } from '../parts/choices';
+import { SelectField, TextField } from '../parts/fields';
 import { Sheet, Title } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
 import type {

@@ -2,7 +2,6 @@ import { router } from '@inertiajs/react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import {
     Input,
-    Label,
     ListBox,
     ListBoxItem,
     ListLayout,
@@ -114,7 +113,7 @@ const Tag = styled(ListBoxItem)`
     }
 `;
 
-const EMPTY = styled.p`
+const Empty = styled.p`
     padding: 16px 18px;
     color: var(--pencil);
     font-size: 13px;
@@ -162,7 +161,6 @@ export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; sel
     return (
         <Look aria-label="Cards">
             <SearchField value={search} onChange={setSearch} aria-label="Find a card" className="find">
-                <Label className="visually-hidden" />
                 <Input placeholder="Find a card" id="find-a-card" />
                 <kbd>/</kbd>
             </SearchField>
@@ -179,11 +177,11 @@ export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; sel
                 <ToggleButton id="open">Unproven {open}</ToggleButton>
             </ToggleButtonGroup>
             {shown.length === 0 ? (
-                <EMPTY>
+                <Empty>
                     {tags.length === 0
                         ? 'No cards yet. Press n to enter the first.'
                         : `No card matches “${search}”. Try its tag, size or verdict.`}
-                </EMPTY>
+                </Empty>
             ) : (
                 <Virtualizer layout={ListLayout} layoutOptions={{ rowSize: ROW }}>
                     <ListBox
