@@ -22,12 +22,7 @@ final readonly class Contradictions
             ...self::ratingAgainstSpeed($label),
             ...self::missingSpeeds($label),
         ];
-        $weight = fn (Finding $finding): int => match ($finding->severity) {
-            Severity::Contradiction => 0,
-            Severity::Doubt => 1,
-            Severity::Note => 2,
-        };
-        usort($findings, fn (Finding $a, Finding $b): int => $weight($a) <=> $weight($b));
+        usort($findings, fn (Finding $a, Finding $b): int => $a->severity->rank() <=> $b->severity->rank());
 
         return $findings;
     }

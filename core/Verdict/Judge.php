@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Verdict;
 
-use Tally\Label\Contradictions;
 use Tally\Label\Finding;
-use Tally\Label\Severity;
 
 /** Evidence in, verdict out. It is a pure function: the same evidence always gives the same verdict. */
 final readonly class Judge
@@ -15,10 +13,10 @@ final readonly class Judge
     {
         $capacity = CapacityJudge::judge($evidence);
         $speed = SpeedJudge::judge($evidence);
-        $label = array_map(self::fromFinding(...), self::contradictions($evidence));
-        $reasons = [...$label, $capacity, ...$speed];
+        $contradictions = array_map(self::fromFinding(...), $evidence->contradictions());
+        $reasons = [...$contradictions, ...$evidence->troubles(), $capacity, ...$speed];
         $open = SpeedJudge::leavesOpen($evidence);
-        $kind = self::kind([...$label, $capacity, ...$speed], $capacity, $open);
+        $kind = self::kind($reasons, $capacity, $open || $contradictions !== []);
 
         $weight = fn (Reason $reason): int => match (true) {
             $reason->bearing === $kind => 0,
@@ -27,21 +25,14 @@ final readonly class Judge
         };
         usort($reasons, fn (Reason $a, Reason $b): int => $weight($a) <=> $weight($b));
 
-        return new Verdict($kind, $reasons, self::next($kind, $capacity, $open, $evidence->speeds !== []));
-    }
-
-    /** @return list<Finding> */
-    private static function contradictions(Evidence $evidence): array
-    {
-        return array_values(array_filter(
-            Contradictions::of($evidence->label),
-            fn (Finding $finding): bool => $finding->severity === Severity::Contradiction,
-        ));
+        return new Verdict($kind, $reasons, self::next($kind, $capacity, $open, $evidence));
     }
 
     private static function fromFinding(Finding $finding): Reason
     {
-        return new Reason(VerdictKind::Sham, 'Its label contradicts itself.', $finding->reason, $finding->source);
+        return $finding->convicts
+            ? new Reason(VerdictKind::Sham, 'It contradicts itself.', $finding->reason, $finding->source)
+            : new Reason(VerdictKind::Unproven, 'It contradicts the market.', $finding->reason, $finding->source);
     }
 
     /** @param  list<Reason>  $reasons */
@@ -57,13 +48,17 @@ final readonly class Judge
         return $capacity->bearing === VerdictKind::Sound && ! $open ? VerdictKind::Sound : VerdictKind::Unproven;
     }
 
-    private static function next(VerdictKind $kind, Reason $capacity, bool $open, bool $measured): Step
+    private static function next(VerdictKind $kind, Reason $capacity, bool $open, Evidence $evidence): Step
     {
+        $begun = $evidence->speeds !== [] || $evidence->proofs !== [];
+
         return match (true) {
             $kind->isStruckOut() => Step::SetAside,
-            $open && ! $measured => Step::Measure,
+            ! $begun && ! $evidence->looked => Step::Inspect,
+            $open && $evidence->speeds === [] => Step::Measure,
             $capacity->bearing !== VerdictKind::Sound => Step::Prove,
             $open => Step::Measure,
+            $kind === VerdictKind::Unproven => Step::Ask,
             default => Step::Offload,
         };
     }

@@ -11,9 +11,11 @@ use Tally\Chain\Link;
 use Tally\Chain\Path;
 use Tally\Label\Bus;
 use Tally\Label\Family;
+use Tally\Label\Finding;
 use Tally\Label\Form;
 use Tally\Label\Label;
 use Tally\Label\Mark;
+use Tally\Label\Severity;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Reading\Condition;
@@ -146,5 +148,18 @@ final class JudgeTest extends TestCase
     private static function sentences(Verdict $verdict): array
     {
         return array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons);
+    }
+
+    public function test_a_contradiction_with_the_market_keeps_a_card_from_sound_but_convicts_nobody(): void
+    {
+        $market = new Finding('price-far-under-market', Severity::Contradiction, 'Far too cheap.', 'test', convicts: false);
+        $serial = new Finding('serial-met-before', Severity::Contradiction, 'On another card too.', 'test');
+        $good = [self::speed(121, 238)];
+        $whole = [self::proof(Condition::Whole, 127_865_454_592, 127_865_454_592)];
+
+        $asked = Judge::judge(new Evidence(self::label(), $good, $whole, [$market]));
+        self::assertSame([VerdictKind::Unproven, Step::Ask], [$asked->kind, $asked->next]);
+        self::assertSame('It contradicts the market.', $asked->reasons[0]->lead);
+        self::assertSame(VerdictKind::Sham, Judge::judge(new Evidence(self::label(), $good, $whole, [$serial]))->kind);
     }
 }

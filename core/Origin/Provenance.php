@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Origin;
+
+/** The way a card came into the house. */
+enum Provenance: string
+{
+    case Retail = 'retail';
+    case Marketplace = 'marketplace';
+    case Sample = 'sample';
+    case Lent = 'lent';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Retail => 'retail: bought in a shop',
+            self::Marketplace => 'marketplace: bought from somebody there',
+            self::Sample => 'sample: given before it was sold',
+            self::Lent => 'lent: somebody else’s card',
+        };
+    }
+}
