@@ -15,6 +15,9 @@ return [
     // Made-up cards live in made-up time; a run on one is stretched to about this many real seconds, so that it can be watched.
     'stand_in_seconds' => (float) (is_numeric($seconds = env('TALLY_STAND_IN_SECONDS', 6)) ? $seconds : 6),
 
+    // What a price without a currency is in.
+    'currency' => env('TALLY_CURRENCY', 'EUR'),
+
     // Host names the pages answer to. There are no accounts yet, so nobody else's.
     'hosts' => ['127.0.0.1', 'localhost', '[::1]'],
 ];

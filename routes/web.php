@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\InspectController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\LabelPreviewController;
 use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\OffloadController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\ProveController;
 use App\Http\Controllers\RunController;
 use App\Models\Card;
@@ -15,7 +17,7 @@ use Illuminate\Support\Facades\Route;
 Route::redirect('/', '/intake');
 
 // A stage without a card opens on the first one that waits there, else on the first of all.
-foreach (['measure', 'prove', 'offload'] as $stage) {
+foreach (['inspect', 'measure', 'prove', 'offload'] as $stage) {
     Route::get("/{$stage}", function () use ($stage): RedirectResponse {
         $tag = Card::query()->orderByRaw('next_step = ? desc', [$stage])->orderBy('tag')->value('tag');
 
@@ -28,7 +30,13 @@ Route::get('/intake/{card}', [IntakeController::class, 'edit']);
 Route::post('/intake/line', [LabelPreviewController::class, 'line']);
 Route::post('/intake/preview', [LabelPreviewController::class, 'label']);
 Route::post('/cards', [IntakeController::class, 'store']);
+Route::post('/cards/{card}/photos', [PhotoController::class, 'store']);
+Route::get('/photos/{photo}', [PhotoController::class, 'show']);
 Route::put('/cards/{card}', [IntakeController::class, 'update']);
+
+Route::get('/inspect/{card}', [InspectController::class, 'show']);
+Route::post('/cards/{card}/inspections', [InspectController::class, 'store']);
+Route::post('/inspections/{inspection}/withdraw', [InspectController::class, 'withdraw']);
 
 Route::get('/measure/{card}', MeasureController::class);
 Route::get('/prove/{card}', ProveController::class);

@@ -11,8 +11,10 @@ use App\Runs\ProofRecord;
 use App\Runs\RunKind;
 use App\Runs\SpeedRecord;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Fluent;
 use Tally\Verdict\Evidence;
 use Tally\Verdict\Judge;
+use Tally\Verdict\ProofEvidence;
 use Tally\Verdict\SpeedEvidence;
 use Tally\Verdict\Verdict;
 
@@ -22,22 +24,49 @@ final readonly class CardEvidence
     /** @param  Collection<int, Run>  $runs  of the card, in order */
     public static function of(Card $card, Collection $runs): Evidence
     {
+        $seen = SeenOnCard::of($card);
+
+        return new Evidence(
+            $card->label(), self::speeds($card, $runs), self::proofs($runs),
+            Acquaintance::findings($card), $seen->thatCounts(), $seen->isComplete($card->label()),
+        );
+    }
+
+    /**
+     * @param  Collection<int, Run>  $runs  of the card, in order
+     * @return list<SpeedEvidence>
+     */
+    public static function speeds(Card $card, Collection $runs): array
+    {
         $label = $card->label();
         $speeds = [];
-        $proofs = [];
-        foreach ($runs as $run) {
-            if ($run->result === null || $run->state->isGoing()) {
-                continue;
-            }
-            $path = ChainRecord::unpack($run->chain);
-            if ($run->kind === RunKind::Speed) {
-                $speeds[] = new SpeedEvidence($run->name(), SpeedRecord::unpack($run->result)->read($path, $label));
-            } else {
-                $proofs[] = ProofRecord::unpack($run->result)->evidence($run->name(), $path);
-            }
+        foreach (self::ended($runs, RunKind::Speed) as $run) {
+            $reading = SpeedRecord::unpack($run->result ?? new Fluent)->read(ChainRecord::unpack($run->chain), $label);
+            $speeds[] = new SpeedEvidence($run->name(), $reading);
         }
 
-        return new Evidence($label, $speeds, $proofs);
+        return $speeds;
+    }
+
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return list<ProofEvidence>
+     */
+    private static function proofs(Collection $runs): array
+    {
+        return array_map(
+            fn (Run $run): ProofEvidence => ProofRecord::unpack($run->result ?? new Fluent)->evidence($run->name(), ChainRecord::unpack($run->chain)),
+            self::ended($runs, RunKind::Proof),
+        );
+    }
+
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return list<Run>
+     */
+    private static function ended(Collection $runs, RunKind $kind): array
+    {
+        return array_values($runs->filter(fn (Run $run): bool => $run->kind === $kind && $run->result !== null && ! $run->state->isGoing())->all());
     }
 
     /** Derives the verdict anew and keeps it for the tray. */

@@ -25,17 +25,15 @@ final readonly class Rig
     /** @return Path|null the chain a card stands on in a slot; null when it does not fit there */
     public static function chain(Card $card, Slot $slot): ?Path
     {
-        $bus = $card->label()->settleIn(array_values($slot->reader->buses->all()));
+        $bus = $card->label()->settleIn($slot->reader->buses());
         if ($bus === null) {
             return null;
         }
-        $uplink = $slot->reader->uplink->ceiling();
-        $port = $slot->port->link->ceiling();
-        $slower = $port->usable()->isBelow($uplink->usable()) ? $slot->port->link : $slot->reader->uplink;
+        $slower = Link::slowest($slot->reader->toHost(), $slot->port->asLink());
 
         return new Path([
             new Link($bus->label().' bus', $bus->ceiling()),
-            new Link("{$slot->reader->tag}, {$slower->label()}, {$slot->port->host->name} {$slot->port->name}", $slower->ceiling()),
+            new Link("{$slot->reader->tag}, {$slower->name}, {$slot->port->host->name} {$slot->port->name}", $slower->ceiling),
         ]);
     }
 
@@ -47,30 +45,42 @@ final readonly class Rig
 
     public static function routes(): RouteFinder
     {
-        $ports = [];
-        foreach (Host::query()->with('ports')->orderBy('name')->get() as $host) {
-            foreach ($host->ports as $port) {
-                $ports[] = self::port($host, $port);
-            }
-        }
-
         return new RouteFinder(
-            array_values(Reader::query()->orderBy('tag')->get()->map(fn (Reader $reader): ReaderGear => new ReaderGear($reader->tag, array_values($reader->buses->all()), $reader->uplink))->all()),
-            $ports,
+            self::readers(),
+            array_merge(...array_values(self::ports())),
             array_values(Drive::query()->with('host')->orderBy('tag')->get()->map(self::drive(...))->all()),
         );
     }
 
+    /** @return list<ReaderGear> */
+    public static function readers(): array
+    {
+        return array_values(Reader::query()->with(['slots', 'cable'])->orderBy('tag')->get()->map(fn (Reader $reader): ReaderGear => new ReaderGear($reader->tag, $reader->buses(), $reader->toHost()))->all());
+    }
+
+    /** @return array<string, non-empty-list<PortGear>> by the name of the host */
+    public static function ports(): array
+    {
+        $ports = [];
+        foreach (Host::query()->with('ports')->orderBy('name')->get() as $host) {
+            foreach ($host->ports as $port) {
+                $ports[$host->name][] = self::port($host, $port);
+            }
+        }
+
+        return $ports;
+    }
+
     private static function port(Host $host, Port $port): PortGear
     {
-        return new PortGear($host->name, $port->name, $port->link);
+        return new PortGear($host->name, $port->name, $port->asLink());
     }
 
     private static function drive(Drive $drive): DriveGear
     {
         return new DriveGear(
             $drive->tag,
-            $drive->link,
+            $drive->asLink(),
             Rate::bytesPerSecond($drive->write),
             Rate::bytesPerSecond($drive->read),
             Bytes::of($drive->free),

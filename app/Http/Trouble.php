@@ -38,7 +38,8 @@ final readonly class Trouble
         return match (true) {
             $missing instanceof ModelNotFoundException => [404, 'Not in the books',
                 'No '.Str::lower(class_basename($missing->getModel())).' is known as “'.Str::limit(implode(', ', array_map(strval(...), $missing->getIds())), 40).'”. Look for it in the tray, or enter it.'],
-            $status === 404 => [404, 'No such page', 'There is nothing at “'.Str::limit($request->path(), 60).'”. The stages are intake, measure, prove and offload.'],
+            $status === 404 => [404, 'No such page', 'There is nothing at “'.Str::limit($request->path(), 60).'”. The stages are intake, inspect, measure, prove and offload.'],
+            $status === 413 => [413, 'Too large to take', 'What was sent is larger than 72 MB and was not read. Photos may be 12 MB, tables 10 MB. Go back and choose a smaller file.'],
             $status === 405 => [405, 'Not that way', 'This address takes another kind of request. Use the buttons of the pages.'],
             $status === 419 => [419, 'This page was open too long', 'Nothing was saved. Open the page again, and enter it once more.'],
             default => [0, '', ''],

@@ -7,12 +7,17 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
+use Tally\Buying\Price;
 use Tally\Label\Bus;
 use Tally\Label\Family;
 use Tally\Label\Form;
 use Tally\Label\Label;
 use Tally\Label\Mark;
+use Tally\Origin\Code;
+use Tally\Origin\Origin;
+use Tally\Origin\Provenance;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Verdict\Step;
@@ -33,12 +38,26 @@ use Tally\Verdict\VerdictKind;
  * @property float|null $times
  * @property int|null $contact_rows
  * @property int $footage bytes to be brought home
+ * @property string|null $serial
+ * @property string|null $serial_key what of it counts when two are compared
+ * @property string|null $back_code
+ * @property string|null $back_code_key
+ * @property string|null $lot
+ * @property string|null $lot_key
+ * @property int|null $price minor units
+ * @property string|null $currency
+ * @property string|null $seller
+ * @property string|null $order_no
+ * @property Carbon|null $bought_on
+ * @property Provenance|null $provenance
  * @property string|null $stand_in
  * @property string $line the label in a few words, for the tray
  * @property VerdictKind $verdict
  * @property Step $next_step
  * @property string|null $recorded_by
  * @property-read Collection<int, Run> $runs
+ * @property-read Collection<int, Inspection> $inspections
+ * @property-read Collection<int, Photo> $photos
  * @property-read int|null $runs_count
  * @property-read int|null $going_count
  */
@@ -55,13 +74,44 @@ final class Card extends Model
     {
         self::saving(function (self $card): void {
             $card->line = $card->label()->line();
+            $card->keyCodes();
         });
+    }
+
+    /** Keeps beside each code what of it counts when two are compared. */
+    public function keyCodes(): void
+    {
+        foreach (['serial', 'back_code', 'lot'] as $code) {
+            $typed = $this->getAttributes()[$code] ?? null;
+            $this->setAttribute("{$code}_key", Code::key(is_string($typed) ? $typed : null));
+        }
     }
 
     /** @return HasMany<Run, $this> */
     public function runs(): HasMany
     {
         return $this->hasMany(Run::class);
+    }
+
+    /** @return HasMany<Inspection, $this> */
+    public function inspections(): HasMany
+    {
+        return $this->hasMany(Inspection::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Photo, $this> */
+    public function photos(): HasMany
+    {
+        return $this->hasMany(Photo::class);
+    }
+
+    public function origin(): Origin
+    {
+        return new Origin(
+            $this->serial, $this->back_code, $this->lot,
+            $this->price === null || $this->currency === null ? null : Price::of($this->price, $this->currency),
+            $this->provenance,
+        );
     }
 
     public function label(): Label
@@ -95,6 +145,9 @@ final class Card extends Model
             'times' => 'float',
             'contact_rows' => 'integer',
             'footage' => 'integer',
+            'price' => 'integer',
+            'bought_on' => 'date',
+            'provenance' => Provenance::class,
             'verdict' => VerdictKind::class,
             'next_step' => Step::class,
         ];

@@ -13,6 +13,10 @@ use Tally\Chain\HostLink;
  * @property string $tag
  * @property string $name
  * @property HostLink $link
+ * @property int|null $capacity bytes
+ * @property bool $spinning
+ * @property int|null $cache bytes it takes fast before it falls to its steady speed
+ * @property float|null $cache_write bytes a second while they last
  * @property float $write bytes a second, steady
  * @property float $read bytes a second
  * @property int $free bytes
@@ -21,13 +25,20 @@ use Tally\Chain\HostLink;
  */
 final class Drive extends Model
 {
+    use MeasuredLink;
+
     protected $guarded = [];
 
-    protected $casts = ['link' => HostLink::class, 'write' => 'float', 'read' => 'float', 'free' => 'integer'];
+    protected $casts = ['link' => HostLink::class, 'measured' => 'float', 'write' => 'float', 'read' => 'float', 'free' => 'integer', 'capacity' => 'integer', 'spinning' => 'boolean', 'cache' => 'integer', 'cache_write' => 'float'];
 
     /** @return BelongsTo<Host, $this> */
     public function host(): BelongsTo
     {
         return $this->belongsTo(Host::class);
+    }
+
+    public function kindOfLink(): HostLink
+    {
+        return $this->link;
     }
 }

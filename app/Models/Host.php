@@ -20,6 +20,6 @@ final class Host extends Model
     /** @return HasMany<Port, $this> */
     public function ports(): HasMany
     {
-        return $this->hasMany(Port::class);
+        return $this->hasMany(Port::class)->orderBy('id');
     }
 }

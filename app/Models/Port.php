@@ -13,17 +13,25 @@ use Tally\Chain\HostLink;
  * @property int $host_id
  * @property string $name
  * @property HostLink $link
+ * @property string $controller ports with the same one share it
  * @property-read Host $host
  */
 final class Port extends Model
 {
+    use MeasuredLink;
+
     protected $guarded = [];
 
-    protected $casts = ['link' => HostLink::class];
+    protected $casts = ['link' => HostLink::class, 'measured' => 'float'];
 
     /** @return BelongsTo<Host, $this> */
     public function host(): BelongsTo
     {
         return $this->belongsTo(Host::class);
+    }
+
+    public function kindOfLink(): HostLink
+    {
+        return $this->link;
     }
 }

@@ -4,26 +4,58 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 use Tally\Chain\HostLink;
+use Tally\Chain\Link;
 use Tally\Label\Bus;
 
 /**
  * @property int $id
  * @property string $tag
  * @property string $name
- * @property Collection<int, Bus> $buses
  * @property HostLink $uplink
+ * @property int|null $cable_id the cable it usually hangs on
+ * @property-read Collection<int, ReaderSlot> $slots
+ * @property-read Cable|null $cable
  */
 final class Reader extends Model
 {
+    use MeasuredLink;
+
     protected $guarded = [];
 
-    /** @return array<string, string> */
-    protected function casts(): array
+    protected $casts = ['uplink' => HostLink::class, 'measured' => 'float'];
+
+    /** @return HasMany<ReaderSlot, $this> */
+    public function slots(): HasMany
     {
-        return ['buses' => AsEnumCollection::of(Bus::class), 'uplink' => HostLink::class];
+        return $this->hasMany(ReaderSlot::class)->orderBy('id');
+    }
+
+    /** @return BelongsTo<Cable, $this> */
+    public function cable(): BelongsTo
+    {
+        return $this->belongsTo(Cable::class);
+    }
+
+    public function kindOfLink(): HostLink
+    {
+        return $this->uplink;
+    }
+
+    /** @return list<Bus> of all its slots */
+    public function buses(): array
+    {
+        return array_values($this->slots->flatMap(fn (ReaderSlot $slot): array => $slot->buses->all())->unique()->all());
+    }
+
+    /** Its uplink, or its cable where that is slower. */
+    public function toHost(): Link
+    {
+        return $this->cable === null ? $this->asLink()
+            : Link::slowest($this->asLink(), new Link("cable {$this->cable->tag} {$this->cable->link->label()}", $this->cable->asLink()->ceiling));
     }
 }

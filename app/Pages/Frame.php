@@ -12,6 +12,8 @@ use App\Props\Frame\StageProps;
 use App\Props\Frame\TagProps;
 use App\Runs\RunState;
 use Illuminate\Contracts\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use stdClass;
 use Tally\Verdict\Step;
 use Tally\Verdict\VerdictKind;
 
@@ -34,8 +36,10 @@ final readonly class Frame
     /** @return list<TagProps> plain rows, since a house has thousands of cards and every page shows them all */
     private static function tray(): array
     {
+        $lots = Card::query()->toBase()->selectRaw('lot_key, count(*) as lot_size, sum(verdict = ?) as lot_sham', [VerdictKind::Sham->value])->whereNotNull('lot_key')->groupBy('lot_key');
         $rows = Card::query()
-            ->select(['id', 'tag', 'line', 'verdict'])
+            ->select(['cards.id', 'tag', 'line', 'verdict', 'lot_size', 'lot_sham'])
+            ->leftJoinSub($lots, 'lots', 'lots.lot_key', '=', 'cards.lot_key')
             ->withCount(['runs', 'runs as going_count' => fn (Builder $runs): Builder => $runs->whereIn('state', RunState::going())])
             ->orderBy('tag')
             ->toBase()->get();
@@ -49,21 +53,33 @@ final readonly class Frame
         $text = fn (string $field): string => is_string($row[$field] ?? null) ? $row[$field] : '';
         $count = fn (string $field): int => is_numeric($row[$field] ?? null) ? (int) $row[$field] : 0;
 
-        return new TagProps($text('tag'), $text('line'), VerdictKind::from($text('verdict')), $count('runs_count'), $count('going_count') > 0);
+        return new TagProps(
+            $text('tag'), $text('line'), VerdictKind::from($text('verdict')), $count('runs_count'), $count('going_count') > 0,
+            $count('lot_sham') === 0 ? null : "{$count('lot_sham')} of {$count('lot_size')}",
+        );
     }
 
     /** @return list<StageProps> */
     private static function stages(): array
     {
-        $waiting = Card::query()->toBase()->selectRaw('next_step, count(*) as cards')->groupBy('next_step')->pluck('cards', 'next_step');
-        $at = fn (Step $step): int => is_numeric($cards = $waiting[$step->value] ?? 0) ? (int) $cards : 0;
-        $struck = array_filter(VerdictKind::cases(), fn (VerdictKind $kind): bool => $kind->isStruckOut());
+        $struck = array_map(fn (VerdictKind $kind): string => $kind->value, array_filter(VerdictKind::cases(), fn (VerdictKind $kind): bool => $kind->isStruckOut()));
+        $marks = implode(', ', array_fill(0, count($struck), '?'));
+        $rows = Card::query()->toBase()->groupBy('next_step')
+            ->selectRaw("next_step, count(*) as cards, sum(footage > 0 and verdict not in ({$marks})) as laden", array_values($struck))->get();
+        $at = fn (Step $step): int => self::sum($rows->where('next_step', $step->value), 'cards');
 
         return [
-            new StageProps('intake', 'Intake', 0),
+            new StageProps('intake', 'Intake', $at(Step::Ask)),
+            new StageProps('inspect', 'Inspect', $at(Step::Inspect)),
             new StageProps('measure', 'Measure', $at(Step::Measure)),
             new StageProps('prove', 'Prove', $at(Step::Prove)),
-            new StageProps('offload', 'Offload', Card::query()->where('footage', '>', 0)->whereNotIn('verdict', $struck)->count()),
+            new StageProps('offload', 'Offload', self::sum($rows, 'laden')),
         ];
+    }
+
+    /** @param  Collection<int, stdClass>  $rows */
+    private static function sum(Collection $rows, string $column): int
+    {
+        return $rows->sum(fn (stdClass $row): int => is_numeric($row->{$column} ?? null) ? (int) $row->{$column} : 0);
     }
 }

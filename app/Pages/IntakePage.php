@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Card;
+use App\Models\Photo;
 use App\Props\Label\ChoiceProps;
 use App\Props\Label\ChoicesProps;
 use App\Props\Label\IntakeProps;
+use App\Props\Label\PhotoProps;
 use Tally\Label\Bus;
 use Tally\Label\Family;
 use Tally\Label\Form;
 use Tally\Label\Mark;
+use Tally\Origin\Provenance;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 
@@ -20,7 +23,7 @@ final readonly class IntakePage
 {
     public static function blank(): IntakeProps
     {
-        return new IntakeProps(self::nextTag(), '', Form::Sd->value, '', '', '', [], '', '', '', '', '', '');
+        return new IntakeProps(self::nextTag(), '', Form::Sd->value, '', '', '', [], '', '', '', '', '', '', '', '', '', '', '', '', '', '', '', '');
     }
 
     public static function of(Card $card): IntakeProps
@@ -41,7 +44,23 @@ final readonly class IntakePage
             $card->times === null ? '' : rtrim(rtrim(number_format($card->times, 1, '.', ''), '0'), '.').'x',
             $card->contact_rows === null ? '' : (string) $card->contact_rows,
             $card->footage === 0 ? '' : Bytes::of($card->footage)->exact(),
+            $card->serial ?? '',
+            $card->back_code ?? '',
+            $card->origin()->price?->print() ?? '',
+            $card->seller ?? '',
+            $card->order_no ?? '',
+            $card->lot ?? '',
+            $card->bought_on?->format('Y-m-d') ?? '',
+            $card->provenance->value ?? '',
+            '',
+            '',
         );
+    }
+
+    /** @return list<PhotoProps> */
+    public static function photos(Card $card): array
+    {
+        return array_values($card->photos()->get()->map(fn (Photo $photo): PhotoProps => new PhotoProps($photo->side, "/photos/{$photo->id}", $photo->width, $photo->height))->all());
     }
 
     public static function choices(): ChoicesProps
@@ -54,6 +73,7 @@ final readonly class IntakePage
             array_map(fn (Family $family): ChoiceProps => new ChoiceProps($family->value, $family->value, $sd), Family::cases()),
             array_map(fn (Bus $bus): ChoiceProps => new ChoiceProps($bus->value, $bus->label(), array_map(fn (Form $form): string => $form->value, $bus->forms())), Bus::cases()),
             array_map(fn (Mark $mark): ChoiceProps => new ChoiceProps($mark->value, $mark->value, $mark->isSecureDigital() ? $sd : $others), Mark::cases()),
+            array_map(fn (Provenance $one): ChoiceProps => new ChoiceProps($one->value, $one->words(), []), Provenance::cases()),
         );
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages;
 
+use App\Evidence\Acquaintance;
+use App\Models\Card;
 use App\Models\Reader;
 use App\Props\Label\FieldProps;
 use App\Props\Label\LineProps;
@@ -11,12 +13,13 @@ use App\Props\Label\PreviewProps;
 use App\Props\Label\PromiseProps;
 use App\Props\Label\ReachProps;
 use App\Props\Margin\ReasonProps;
-use Tally\Label\Contradictions;
+use Tally\Buying\Tier;
 use Tally\Label\Finding;
 use Tally\Label\Label;
 use Tally\Label\Line\LabelReading;
 use Tally\Label\Mark;
 use Tally\Label\Severity;
+use Tally\Verdict\Evidence;
 use Tally\Verdict\VerdictKind;
 
 /** Reads a label while it is typed, for the form and its margin. */
@@ -50,12 +53,17 @@ final readonly class LabelPreview
         );
     }
 
-    public static function of(Label $label): PreviewProps
+    /** @param  Card  $card  perhaps in no book yet */
+    public static function of(Card $card): PreviewProps
     {
+        $label = $card->label();
+        $findings = (new Evidence($label, origin: Acquaintance::findings($card)))->findings();
+
         return new PreviewProps(
             array_map(fn (Mark $mark): PromiseProps => new PromiseProps($mark->value, $mark->floor()->print(), round($mark->floor()->megabits()).' Mb/s'), $label->marks),
             self::silent($label),
-            array_map(self::finding(...), Contradictions::of($label)),
+            array_map(self::finding(...), $findings),
+            self::market($label),
             self::reach($label),
         );
     }
@@ -70,6 +78,17 @@ final readonly class LabelPreview
             $label->write === null ? 'no write speed' : null,
             $label->sustained === null && $label->topMark() === null ? 'nothing about sustained writing' : null,
         ], fn (?string $words): bool => $words !== null));
+    }
+
+    /** What a gigabyte of such a card costs, as far as the house knows. */
+    private static function market(Label $label): string
+    {
+        $tier = Tier::of($label);
+        $kind = "{$label->form->label()}, {$tier->words()}";
+        $reference = Acquaintance::reference($label->form, $tier, config()->string('tally.currency'));
+
+        return $reference === null ? "no reference yet for {$kind}"
+            : "{$reference->print()}, ".($reference->quotes === 1 ? 'one quote' : "median of {$reference->quotes} quotes")." for {$kind}";
     }
 
     private static function finding(Finding $finding): ReasonProps
@@ -88,14 +107,14 @@ final readonly class LabelPreview
     {
         $claim = $label->readClaim();
         $rows = [];
-        foreach (Reader::query()->orderBy('tag')->get() as $reader) {
-            $bus = $label->settleIn(array_values($reader->buses->all()));
+        foreach (Reader::query()->with(['slots', 'cable'])->orderBy('tag')->get() as $reader) {
+            $bus = $label->settleIn($reader->buses());
             if ($bus === null) {
                 $rows[] = [0.0, new ReachProps("{$reader->tag} {$reader->name}", null, 'does not take it')];
 
                 continue;
             }
-            $limits = [[$bus->label().' bus', $bus->ceiling()->usable()], [$reader->uplink->label(), $reader->uplink->ceiling()->usable()]];
+            $limits = [[$bus->label().' bus', $bus->ceiling()->usable()], [$reader->toHost()->name, $reader->toHost()->ceiling->usable()]];
             if ($claim !== null) {
                 array_unshift($limits, ['the card’s own claim', $claim]);
             }

@@ -12,9 +12,9 @@ use App\Props\Margin\MarginProps;
 use App\Props\Margin\ReasonProps;
 use App\Props\Margin\StepProps;
 use Illuminate\Support\Collection;
-use Tally\Label\Contradictions;
 use Tally\Label\Finding;
 use Tally\Label\Severity;
+use Tally\Verdict\Evidence;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Reason;
 use Tally\Verdict\Step;
@@ -27,11 +27,12 @@ final readonly class Margin
     /** @param  Collection<int, Run>  $runs */
     public static function at(string $stage, Card $card, Collection $runs): MarginProps
     {
-        $verdict = Judge::judge(CardEvidence::of($card, $runs));
+        $evidence = CardEvidence::of($card, $runs);
+        $verdict = Judge::judge($evidence);
 
         return new MarginProps(
             $verdict->kind,
-            [...array_map(self::reason(...), $verdict->reasons), ...($stage === 'intake' ? self::findings($card) : [])],
+            [...array_map(self::reason(...), $verdict->reasons), ...($stage === 'intake' || $stage === 'inspect' ? self::findings($evidence) : [])],
             self::cautions($stage, $verdict, $runs),
             self::next($card, $verdict),
         );
@@ -42,10 +43,10 @@ final readonly class Margin
         return new ReasonProps($reason->bearing, $reason->lead, $reason->rest, $reason->evidence);
     }
 
-    /** @return list<ReasonProps> what is odd about a label without contradicting it */
-    private static function findings(Card $card): array
+    /** @return list<ReasonProps> what is odd without contradicting anything */
+    private static function findings(Evidence $evidence): array
     {
-        $open = array_filter(Contradictions::of($card->label()), fn (Finding $finding): bool => $finding->severity !== Severity::Contradiction);
+        $open = array_filter($evidence->findings(), fn (Finding $finding): bool => $finding->severity !== Severity::Contradiction);
 
         return array_values(array_map(fn (Finding $finding): ReasonProps => new ReasonProps(
             VerdictKind::Unproven, ucfirst($finding->severity->value).'.', $finding->reason, $finding->source,
@@ -63,6 +64,7 @@ final readonly class Margin
         return array_values(array_filter([
             $verdict->kind === VerdictKind::Sham ? new CautionProps('Never put footage on it.', 'A card that is less than its label loses clips, and no camera notices.') : null,
             $verdict->kind === VerdictKind::Shaky ? new CautionProps('Do not record on it.', 'If it holds footage, copy that first, alone, and keep the card. Recovering data is work for qualified people.') : null,
+            $stage === 'inspect' ? new CautionProps('Never force a stiff slot.', 'A forced card snaps. Let one that was hot cool before you handle it. Your local rules and the maker’s instructions come first.') : null,
             $stage === 'measure' && $hot ? new CautionProps('Hot after a long run.', 'Let it cool before you take it out: metal at 65 °C hurts within seconds. Your local rules and the maker’s instructions come first.') : null,
             $stage === 'measure' && ! $hot ? new CautionProps('Slow and steady into a stiff slot.', 'A forced card snaps. One that reads only while pressed is not to be trusted.') : null,
             $stage === 'prove' ? new CautionProps('Only free space is filled.', 'Your own files stay as they are; the proof removes its files at the end. It wears the card by one full write, and it can come out hot.') : null,
@@ -73,9 +75,11 @@ final readonly class Margin
     private static function next(Card $card, Verdict $verdict): StepProps
     {
         return match ($verdict->next) {
+            Step::Inspect => new StepProps(Step::Inspect->words(), 'one question at a time, answered by key', "/inspect/{$card->tag}"),
             Step::Measure => new StepProps(Step::Measure->words(), 'several runs, on a named chain', "/measure/{$card->tag}"),
             Step::Prove => new StepProps(Step::Prove->words(), 'written all over and read back', "/prove/{$card->tag}"),
             Step::Offload => new StepProps(Step::Offload->words(), 'over the readers, ports and drives at hand', "/offload/{$card->tag}"),
+            Step::Ask => new StepProps(Step::Ask->words(), 'or correct its price: such a card is not sold for that', "/intake/{$card->tag}"),
             Step::SetAside => new StepProps(Step::SetAside->words(), 'it stays out of every plan', null),
         };
     }

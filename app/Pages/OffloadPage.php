@@ -47,7 +47,7 @@ final readonly class OffloadPage
         $label = $card->label();
         $byReader = [];
         $best = null;
-        foreach (CardEvidence::of($card, $runs)->speeds as $speed) {
+        foreach (CardEvidence::speeds($card, $runs) as $speed) {
             $read = $speed->reading->read;
             if ($read === null || ! $read->isTrusted()) {
                 continue;

@@ -35,8 +35,8 @@ final readonly class Orders
      */
     public static function for(Card $card, ?Station $station, Collection $before, Bytes $size, int $runs): OrderProps
     {
-        $speeds = CardEvidence::of($card, $before)->speeds;
-        $slots = $station === null ? new Collection : $station->slots()->with(['reader', 'port.host'])->orderBy('id')->get()->toBase();
+        $speeds = CardEvidence::speeds($card, $before);
+        $slots = $station === null ? new Collection : $station->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->orderBy('id')->get()->toBase();
         $rows = $slots->map(fn (Slot $slot): array => ['slot' => $slot, 'path' => Rig::chain($card, $slot)])
             ->sortByDesc(fn (array $row): float => $row['path']?->usable()->bytesPerSecond ?? 0.0);
 

@@ -118,8 +118,7 @@ final readonly class Price
     {
         $format = new NumberFormatter('en', NumberFormatter::CURRENCY);
         $format->setTextAttribute(NumberFormatter::CURRENCY_CODE, $currency);
-        $digits = $format->getAttribute(NumberFormatter::FRACTION_DIGITS);
 
-        return is_int($digits) ? $digits : 2;
+        return $format->getAttribute(NumberFormatter::FRACTION_DIGITS);
     }
 }

@@ -34,6 +34,11 @@ enum HostLink: string
         };
     }
 
+    public function link(): Link
+    {
+        return new Link($this->label(), $this->ceiling());
+    }
+
     /**
      * Nominal: line rate × line coding (USB 3.2, SATA 3 specifications; IEEE 802.3 for Ethernet); the two 40 Gb/s links
      * are from memory. Practical: the upper end of what the trade sees; common practice, no source.

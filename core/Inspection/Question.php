@@ -43,7 +43,7 @@ enum Question: string
         return match ($this) {
             self::ContactRows => 'Turn it over. How many rows of contacts?',
             self::Connector => 'Look into the edge that goes in. What is there?',
-            self::Outline => 'Lay it on the outline. Which one does it cover?',
+            self::Outline => 'Compare its outline. Which of these is it?',
             self::Print => 'Read the print closely. Is it as on its sisters?',
             self::Shell => 'Run a nail along the seam. Is the shell whole?',
             self::LockSlider => 'Move the lock slider. Does it click and stay?',
@@ -92,7 +92,7 @@ enum Question: string
                 new Answer('loose', 'it is loose or slips', 'The lock slider slips: the card can lock itself while recording.', VerdictKind::Unproven),
                 new Answer('missing', 'it is broken off', 'The lock slider is broken off: many slots take the card for locked.', VerdictKind::Unproven),
             ],
-            self::Serial => [new Answer('typed', 'yes, type it', asksCode: true), new Answer('none', 'there is none', 'No serial number is printed.', VerdictKind::Unproven), new Answer('unreadable', 'it cannot be read', 'The serial number cannot be read.', VerdictKind::Unproven)],
+            self::Serial => [new Answer('typed', 'yes, type it', asksCode: true), new Answer('none', 'there is none'), new Answer('unreadable', 'it was rubbed off', 'The serial number was rubbed off.', VerdictKind::Unproven)],
             self::BackCode => [new Answer('typed', 'yes, type it', asksCode: true), new Answer('none', 'there is none'), new Answer('unreadable', 'it cannot be read')],
             self::Seating => [
                 new Answer('found', 'it seats and is found'),

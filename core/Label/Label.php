@@ -84,8 +84,8 @@ final readonly class Label
     /** In a few words: `128 GB · SDXC UHS-II · V60`. */
     public function line(): string
     {
-        // A CFexpress bus carries the name of the form again; a family does not tell a microSD card from a large one.
-        $bus = str_replace('CFexpress ', '', $this->bus?->label() ?? '');
+        // Some buses carry the name of the form again; a family does not tell a microSD card from a large one.
+        $bus = str_replace(['CFexpress ', 'XQD ', 'CFast '], '', $this->bus?->label() ?? '');
         $kind = ($this->family !== null && $this->form === Form::MicroSd ? 'micro' : '').($this->family->value ?? $this->form->label());
 
         return implode(' · ', array_filter(

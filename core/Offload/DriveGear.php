@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Offload;
 
-use Tally\Chain\HostLink;
+use Tally\Chain\Link;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 
@@ -17,7 +17,7 @@ final readonly class DriveGear
      */
     public function __construct(
         public string $name,
-        public HostLink $link,
+        public Link $link,
         public Rate $write,
         public Rate $read,
         public Bytes $free,

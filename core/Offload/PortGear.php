@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tally\Offload;
 
-use Tally\Chain\HostLink;
+use Tally\Chain\Link;
 
 /** A port of a host. */
 final readonly class PortGear
 {
-    public function __construct(public string $host, public string $name, public HostLink $link) {}
+    public function __construct(public string $host, public string $name, public Link $link) {}
 
     public function label(): string
     {

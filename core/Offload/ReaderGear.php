@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Tally\Offload;
 
-use Tally\Chain\HostLink;
+use Tally\Chain\Link;
 use Tally\Label\Bus;
 
 /** A reader: the buses its slots speak and the link to the host. */
 final readonly class ReaderGear
 {
-    /** @param  list<Bus>  $buses */
-    public function __construct(public string $name, public array $buses, public HostLink $uplink) {}
+    /**
+     * @param  list<Bus>  $buses  of all its slots
+     * @param  Link  $uplink  to the host, its cable included
+     */
+    public function __construct(public string $name, public array $buses, public Link $uplink) {}
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tally\Offload;
 
 use Tally\Chain\Ceiling;
-use Tally\Chain\HostLink;
 use Tally\Chain\Link;
 use Tally\Chain\Path;
 use Tally\Label\Bus;
@@ -94,12 +93,11 @@ final readonly class RouteFinder
                 $host,
                 $drive->name,
                 new Path([
-                    ...$this->cardLinks($source, $reader, $bus),
-                    new Link("{$reader->name} at {$readerPort->label()}", $this->slower($reader->uplink, $readerPort->link)),
+                    ...CardReach::links($source, $reader, $bus, $readerPort),
                     ...$driveLinks,
-                    new Link("{$drive->name} writing", Ceiling::measured($drive->write, 'its owner’s figure')),
+                    new Link("{$drive->name} writing", Ceiling::claimed($drive->write, 'its owner’s figure')),
                 ]),
-                new Path([...$driveLinks, new Link("{$drive->name} reading", Ceiling::measured($drive->read, 'its owner’s figure'))]),
+                new Path([...$driveLinks, new Link("{$drive->name} reading", Ceiling::claimed($drive->read, 'its owner’s figure'))]),
                 $source->amount,
             );
             $best = $best === null || $route->total()->seconds < $best->total()->seconds ? $route : $best;
@@ -109,32 +107,21 @@ final readonly class RouteFinder
     }
 
     /** @return list<Link> */
-    private function cardLinks(Source $source, ReaderGear $reader, Bus $bus): array
-    {
-        $card = $source->byReader[$reader->name] ?? $source->card;
-
-        return [
-            ...($card === null ? [] : [new Link($source->name, $card)]),
-            new Link("{$bus->label()} in {$reader->name}", $bus->ceiling()),
-        ];
-    }
-
-    /** @return list<Link> */
     private function driveLinks(DriveGear $drive, ?PortGear $port): array
     {
         return $port === null
-            ? [new Link("{$drive->name} inside {$drive->inside}", $drive->link->ceiling())]
+            ? [new Link("{$drive->name} inside {$drive->inside}", $drive->link->ceiling)]
             : [new Link("{$drive->name} at {$port->label()}", $this->slower($drive->link, $port->link))];
     }
 
     /** A device on a port runs at the slower of the two. */
-    private function slower(HostLink $device, HostLink $port): Ceiling
+    private function slower(Link $device, Link $port): Ceiling
     {
-        return $this->usable($device) <= $this->usable($port) ? $device->ceiling() : $port->ceiling();
+        return Link::slowest($device, $port)->ceiling;
     }
 
-    private function usable(HostLink $link): float
+    private function usable(Link $link): float
     {
-        return $link->ceiling()->usable()->bytesPerSecond;
+        return $link->ceiling->usable()->bytesPerSecond;
     }
 }

@@ -29,6 +29,26 @@ test('by mouse: a card that wraps is found out', async ({ page }) => {
     await expect(page).toHaveURL(/\/intake\/MOUSE-1/);
     await expect(page.locator('[data-verdict=Unproven]')).toBeVisible();
 
+    await page.getByRole('link', { name: 'Look at it before plugging in' }).click();
+    await page.getByRole('button', { name: /one row/ }).click();
+    await expect(page.getByText('Nobody is named.')).toBeVisible();
+    await page.getByLabel('Who looks').fill('Wren');
+    for (const answer of [
+        /one row/,
+        /sharp and as it should be/,
+        /whole and clean/,
+        /clicks and stays/,
+        /there is none/,
+    ]) {
+        await page.getByRole('button', { name: answer }).click();
+    }
+    await expect(page.getByText('Is there a code on the back?').first()).toBeVisible();
+    await page.getByLabel('The code as it stands').fill('T9 0001');
+    await page.getByRole('button', { name: /yes, type it/ }).click();
+    await page.getByRole('button', { name: /it seats and is found/ }).click();
+    await expect(page.getByText('Every question has an answer')).toBeVisible();
+    await expect(page.getByRole('table', { name: 'What was seen' }).getByRole('row')).toHaveCount(8);
+
     await page.getByRole('link', { name: 'Measure its speed' }).click();
     await page.getByRole('button', { name: /Slot/ }).click();
     await page.getByRole('option', { name: /Tray 3/ }).click();
@@ -95,8 +115,31 @@ test('by keyboard alone: an honest card is found sound', async ({ page }) => {
     await expect(page).toHaveURL(/\/intake\/KEYS-1/);
     await expect(page.locator('[data-verdict=Unproven]')).toBeVisible();
 
+    // It is looked at first: one question at a time, each answered by a key.
+    await press('g');
+    await expect(page.getByText('Turn it over.').first()).toBeVisible();
+    await tabTo(page.getByLabel('Who looks'));
+    await page.keyboard.type('Wren');
+    await press('Enter', 'a');
+    await expect(page.getByText('2 of 7', { exact: true })).toBeVisible();
+    for (const [key, place] of [
+        ['a', '3 of 7'],
+        ['a', '4 of 7'],
+        ['a', '5 of 7'],
+        ['b', '6 of 7'],
+    ] as const) {
+        await press(key);
+        await expect(page.getByText(place, { exact: true })).toBeVisible();
+    }
+    await tabTo(page.getByLabel('The code as it stands'));
+    await page.keyboard.type('K1 0042');
+    await press('Enter');
+    await expect(page.getByText('7 of 7', { exact: true })).toBeVisible();
+    await press('a');
+    await expect(page.getByText('Every question has an answer')).toBeVisible();
+
     // No speed is promised, so proving is what it waits for; measure it all the same.
-    await press('2');
+    await press('3');
     await expect(page.getByRole('button', { name: 'Measure this card' })).toBeVisible();
     await tabTo(page.getByRole('button', { name: /Slot/ }));
     await press('ArrowDown');
@@ -108,7 +151,7 @@ test('by keyboard alone: an honest card is found sound', async ({ page }) => {
     await press('Enter');
     await measured(page);
 
-    await press('3');
+    await press('4');
     await expect(page.getByRole('button', { name: 'Prove this card' })).toBeVisible();
     await press('m');
     await expect(page.getByRole('progressbar')).toBeVisible();

@@ -4,6 +4,9 @@ import { expect, test } from '@playwright/test';
 const PAGES = [
     '/intake',
     '/intake/QS-031',
+    '/intake/QS-042',
+    '/inspect/QS-014',
+    '/inspect/QS-035',
     '/measure/QS-014',
     '/measure/QS-023',
     '/prove/QS-026',
@@ -42,6 +45,9 @@ test('picture and main action are seen without scrolling', async ({ page }) => {
         await expect(page.locator('[data-main]')).toBeInViewport({ ratio: 1 });
         await expect(page.locator('main figure').first()).toBeInViewport({ ratio: 1 });
     }
+    await page.goto('/inspect/QS-035');
+    await expect(page.locator('main figure').first()).toBeInViewport({ ratio: 1 });
+    await expect(page.getByRole('group', { name: 'Answers' })).toBeInViewport({ ratio: 1 });
 });
 
 test('keys lead everywhere, and are quiet while somebody types or when switched off', async ({ page }) => {
@@ -50,7 +56,7 @@ test('keys lead everywhere, and are quiet while somebody types or when switched 
     await expect(page).toHaveURL('/measure/QS-015');
     await page.keyboard.press('k');
     await expect(page).toHaveURL('/measure/QS-014');
-    await page.keyboard.press('3');
+    await page.keyboard.press('4');
     await expect(page).toHaveURL('/prove/QS-014');
     await page.keyboard.press('/');
     await expect(page.getByPlaceholder('Find a card')).toBeFocused();
@@ -58,7 +64,7 @@ test('keys lead everywhere, and are quiet while somebody types or when switched 
     await expect(page).toHaveURL('/prove/QS-014');
     await expect(page.getByText('No card matches “n1jk”')).toBeVisible();
     await page.getByPlaceholder('Find a card').fill('qs sham');
-    await expect(page.getByRole('option')).toHaveCount(3);
+    await expect(page.getByRole('option')).toHaveCount(6);
     await page.getByPlaceholder('Find a card').fill('');
 
     await page.getByRole('button', { name: 'All keys' }).click();
@@ -86,7 +92,7 @@ test('the tray is walked with arrow keys', async ({ page }) => {
     await page.keyboard.press('ArrowDown');
     await expect(page).toHaveURL('/prove/QS-015');
     await page.keyboard.press('End');
-    await expect(page).toHaveURL('/prove/QS-033');
+    await expect(page).toHaveURL('/prove/QS-044');
 });
 
 test('the theme follows the system until it is switched, and is kept', async ({ page }) => {

@@ -76,7 +76,7 @@ final class IntakeTest extends TestCase
         yield 'bus of another form' => ['bus', ['bus' => 'cfexpress-2-b'], 'CFexpress 2.0 does not exist on SD cards'];
         yield 'family on a form without' => ['family', ['form' => 'cfexpress-b', 'bus' => '', 'marks' => []], 'CFexpress B cards have no family mark'];
         yield 'mark unknown' => ['marks.0', ['marks' => ['V61']], 'The mark “V61” is not one of the list'];
-        yield 'mark twice' => ['marks.0', ['marks' => ['V60', 'V60']], 'was given twice'];
+        yield 'mark twice' => ['marks.1', ['marks' => ['V60', 'V60']], 'was given twice'];
         yield 'three rows of contacts' => ['contact_rows', ['contact_rows' => '3'], 'one or two; “3” was given'];
         yield 'more footage than card' => ['footage', ['footage' => '129 GB'], '129 GB of footage cannot be on a card of 128 GB'];
     }

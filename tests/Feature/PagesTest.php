@@ -161,7 +161,7 @@ final class PagesTest extends TestCase
     public function test_the_demo_has_every_verdict_and_no_contradiction_on_its_honest_cards(): void
     {
         DB::table('slots')->delete();
-        foreach (['stations', 'ports', 'readers', 'drives', 'hosts'] as $table) {
+        foreach (['stations', 'ports', 'readers', 'cables', 'drives', 'cameras', 'hosts'] as $table) {
             DB::table($table)->delete();
         }
         $this->seed(DatabaseSeeder::class);

@@ -6,12 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
 use App\Http\Requests\SaveCard;
+use App\Intake\CardBook;
 use App\Models\Card;
 use App\Pages\IntakePage;
 use App\Pages\LabelWords;
 use App\Pages\Margin;
 use App\Pages\MeasurePage;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\DB;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -19,7 +21,7 @@ final readonly class IntakeController
 {
     public function create(): Response
     {
-        return Inertia::render('Intake', ['card' => null, 'values' => IntakePage::blank(), 'choices' => IntakePage::choices(), 'margin' => null, 'claimLine' => null]);
+        return Inertia::render('Intake', ['card' => null, 'values' => IntakePage::blank(), 'choices' => IntakePage::choices(), 'margin' => null, 'claimLine' => null, 'photos' => []]);
     }
 
     public function edit(Card $card): Response
@@ -32,21 +34,26 @@ final readonly class IntakeController
             'choices' => IntakePage::choices(),
             'margin' => Margin::at('intake', $card, $runs),
             'claimLine' => MeasurePage::claimLine($card, $runs),
+            'photos' => IntakePage::photos($card),
         ]);
     }
 
     public function store(SaveCard $request): RedirectResponse
     {
-        $card = Card::query()->create($request->columns());
-        CardEvidence::refresh($card);
+        $cards = $request->cards();
+        DB::transaction(function () use ($cards): void {
+            CardBook::enter($cards);
+        });
+        $first = $cards[0]['tag'] ?? '';
 
-        return redirect("/intake/{$card->tag}");
+        return redirect('/intake/'.(is_string($first) ? $first : ''));
     }
 
     public function update(SaveCard $request, Card $card): RedirectResponse
     {
-        $card->forceFill($request->columns())->save();
-        CardEvidence::refresh($card);
+        DB::transaction(function () use ($request, $card): void {
+            CardBook::correct($card, $request->cards()[0] ?? []);
+        });
 
         return redirect("/intake/{$card->tag}");
     }

@@ -22,6 +22,6 @@ final readonly class LabelPreviewController
 
     public function label(PreviewLabel $request): JsonResponse
     {
-        return response()->json(LabelPreview::of($request->label()));
+        return response()->json(LabelPreview::of($request->card()));
     }
 }

@@ -4,18 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Closure;
+use App\Intake\CardEntry;
+use App\Models\Card;
 use Illuminate\Foundation\Http\FormRequest;
-use Tally\Label\Bus;
-use Tally\Label\Family;
 use Tally\Label\Form;
-use Tally\Label\Label;
-use Tally\Label\Mark;
-use Tally\Quantity\Bytes;
-use Tally\Quantity\NotAQuantity;
-use Tally\Quantity\Rate;
 
-/** A label that is still being typed: what cannot be read yet counts as not printed. Nothing of it is kept. */
+/** A card that is still being typed: what cannot be read yet counts as not printed. Nothing of it is kept. */
 final class PreviewLabel extends FormRequest
 {
     /** @return array<string, list<string>> */
@@ -30,48 +24,21 @@ final class PreviewLabel extends FormRequest
         return ['marks' => 'The marks were not sent as a list. Tick the ones that are printed.'];
     }
 
-    public function label(): Label
+    /** A card that is in no book, or the one that is being corrected, as it is typed. */
+    public function card(): Card
     {
-        $rate = fn (string $field): ?Rate => $this->quantity($field, Rate::parse(...));
-        $times = rtrim(str_replace(',', '.', $this->text('times')), ' x×');
-        $marks = array_map(fn (mixed $mark): ?Mark => is_string($mark) ? Mark::tryFrom($mark) : null, array_values($this->array('marks')));
-
-        $capacity = $this->quantity('capacity', fn (string $text): Bytes => Bytes::parse($text, 'GB'));
-
-        return new Label(
-            Form::tryFrom($this->text('form')) ?? Form::Sd,
-            $capacity ?? Bytes::of(0),
+        $columns = CardEntry::read($this->all(), config()->string('tally.currency'))->columns;
+        $known = $this->input('card');
+        $card = is_string($known) ? Card::query()->where('tag', $known)->first() ?? new Card : new Card;
+        $card->forceFill([
+            ...$columns,
+            'form' => $columns['form'] ?? Form::Sd,
+            'capacity' => $columns['capacity'] ?? 0,
             // A family says nothing yet while there is no capacity to hold against it.
-            $capacity === null ? null : Family::tryFrom($this->text('family')),
-            Bus::tryFrom($this->text('bus')),
-            array_values(array_filter($marks, fn (?Mark $mark): bool => $mark !== null)),
-            $rate('read'),
-            $rate('write'),
-            is_numeric($times) && (float) $times > 0 ? (float) $times : null,
-            in_array($this->text('contact_rows'), ['1', '2'], true) ? (int) $this->text('contact_rows') : null,
-            $rate('sustained'),
-        );
-    }
+            'family' => $columns['capacity'] === null ? null : $columns['family'],
+        ]);
+        $card->keyCodes();
 
-    /**
-     * @template T
-     *
-     * @param  Closure(string): T  $parse
-     * @return T|null
-     */
-    private function quantity(string $field, Closure $parse): mixed
-    {
-        try {
-            return $this->text($field) === '' ? null : $parse($this->text($field));
-        } catch (NotAQuantity) {
-            return null;
-        }
-    }
-
-    private function text(string $field): string
-    {
-        $value = $this->input($field);
-
-        return is_string($value) ? mb_substr($value, 0, 60) : '';
+        return $card;
     }
 }

@@ -9,11 +9,13 @@ use Tally\Verdict\VerdictKind;
 /** A card in the tray. */
 final readonly class TagProps
 {
+    /** @param  string|null  $badLot  how many of its lot are Sham, such as “2 of 5”; null when none is */
     public function __construct(
         public string $tag,
         public string $line,
         public VerdictKind $verdict,
         public int $runs,
         public bool $going,
+        public ?string $badLot,
     ) {}
 }

@@ -12,11 +12,13 @@ final readonly class ChoicesProps
      * @param  list<ChoiceProps>  $families
      * @param  list<ChoiceProps>  $buses
      * @param  list<ChoiceProps>  $marks
+     * @param  list<ChoiceProps>  $provenances
      */
     public function __construct(
         public array $forms,
         public array $families,
         public array $buses,
         public array $marks,
+        public array $provenances,
     ) {}
 }

@@ -7,7 +7,11 @@ namespace App\Props\Label;
 /** The label form, as it was typed or is kept. */
 final readonly class IntakeProps
 {
-    /** @param  list<string>  $marks */
+    /**
+     * @param  list<string>  $marks
+     * @param  string  $count  how many like it, when it is entered
+     * @param  string  $serials  of a batch, one to a line
+     */
     public function __construct(
         public string $tag,
         public string $name,
@@ -22,5 +26,15 @@ final readonly class IntakeProps
         public string $times,
         public string $contact_rows,
         public string $footage,
+        public string $serial,
+        public string $back_code,
+        public string $price,
+        public string $seller,
+        public string $order_no,
+        public string $lot,
+        public string $bought_on,
+        public string $provenance,
+        public string $count,
+        public string $serials,
     ) {}
 }

@@ -13,12 +13,14 @@ final readonly class PreviewProps
      * @param  list<PromiseProps>  $promises
      * @param  list<string>  $silent  what the label does not say
      * @param  list<ReasonProps>  $findings
+     * @param  string  $market  what such cards cost
      * @param  list<ReachProps>  $reach  the best reader first
      */
     public function __construct(
         public array $promises,
         public array $silent,
         public array $findings,
+        public string $market,
         public array $reach,
     ) {}
 }

@@ -72,12 +72,14 @@ export const Card = styled(Modal)`
 `;
 
 const KEYS: [string, string][] = [
-    ['1 – 4', 'go to a stage'],
+    ['1 – 5', 'go to a stage'],
     ['/', 'find a card'],
     ['↑ ↓ or j k', 'move in the tray'],
     ['n', 'enter a new card'],
     ['g', 'take the suggested next step'],
     ['m', 'the main action of the page'],
+    ['a – e', 'the answer, while a card is inspected'],
+    [', .', 'the question before, the one after'],
     ['?', 'this sheet'],
     ['Ctrl/⌘ K', 'find any card or page'],
 ];

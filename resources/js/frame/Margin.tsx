@@ -98,7 +98,12 @@ export function Caution({ caution }: { caution: CautionProps }) {
 }
 
 export function MarginLook({ children }: { children: ReactNode }) {
-    return <Look aria-label="Why, and what next">{children}</Look>;
+    // It scrolls by itself where a verdict has many reasons, so the keyboard must reach it.
+    return (
+        <Look aria-label="Why, and what next" tabIndex={0}>
+            {children}
+        </Look>
+    );
 }
 
 /** Why the verdict is what it is, cautions, and the next step as a button. `here` is the page that is open. */

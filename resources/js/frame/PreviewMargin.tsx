@@ -70,6 +70,10 @@ export function PreviewMargin({ preview }: { preview: PreviewProps }) {
                     </ul>
                 </Block>
             )}
+            <Block aria-label="What such cards cost">
+                <h3>What such cards cost</h3>
+                {preview.market}
+            </Block>
             <Block aria-label="In your readers">
                 <h3>At best in your readers</h3>
                 <ul>

@@ -35,16 +35,11 @@ function isBusy(event: KeyboardEvent): boolean {
     return event.target instanceof HTMLElement && event.target.closest(TAKES_LETTERS) !== null;
 }
 
-/** Keys of the whole page. Single ones never fire while someone types; Ctrl/⌘ K always does. */
-export function useKeys(actions: Record<string, () => void>, finder: () => void): void {
+/** Keys of the page that is open. Single ones never fire while someone types. */
+export function useSurfaceKeys(actions: Record<string, () => void>): void {
     const [on] = useSingleKeys();
     useEffect(() => {
         const press = (event: KeyboardEvent) => {
-            if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
-                event.preventDefault();
-                finder();
-                return;
-            }
             if (!on || event.ctrlKey || event.metaKey || event.altKey || event.repeat || isBusy(event)) {
                 return;
             }
@@ -52,6 +47,23 @@ export function useKeys(actions: Record<string, () => void>, finder: () => void)
             if (act !== undefined) {
                 event.preventDefault();
                 act();
+            }
+        };
+        window.addEventListener('keydown', press);
+        return () => {
+            window.removeEventListener('keydown', press);
+        };
+    });
+}
+
+/** Keys of every page; Ctrl/⌘ K always opens the finder. */
+export function useKeys(actions: Record<string, () => void>, finder: () => void): void {
+    useSurfaceKeys(actions);
+    useEffect(() => {
+        const press = (event: KeyboardEvent) => {
+            if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+                event.preventDefault();
+                finder();
             }
         };
         window.addEventListener('keydown', press);

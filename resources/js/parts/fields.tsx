@@ -9,6 +9,7 @@ import {
     Select,
     SelectValue,
     Text,
+    TextArea as AriaTextArea,
     TextField as AriaTextField,
     type Key,
 } from 'react-aria-components';
@@ -57,10 +58,16 @@ const box = css`
 
 const TextLook = styled(AriaTextField)`
     ${field}
-    input {
+    input,
+    textarea {
         ${box}
     }
-    &[data-figures] input {
+    textarea {
+        min-height: 74px;
+        resize: vertical;
+    }
+    &[data-figures] input,
+    &[data-figures] textarea {
         font-family: var(--figures);
         font-stretch: 75%;
         font-size: 13px;
@@ -102,6 +109,32 @@ export function TextField({
         >
             <Label>{label}</Label>
             <Input placeholder={placeholder} autoComplete="off" spellCheck={false} />
+            {hint === undefined || error !== undefined ? null : <Text slot="description">{hint}</Text>}
+            <FieldError>{error}</FieldError>
+        </TextLook>
+    );
+}
+
+/** Several lines. */
+export function TextArea({
+    label,
+    error,
+    hint,
+    value,
+    onChange,
+    figures = false,
+    name,
+}: FieldProps & { value: string; onChange: (value: string) => void; figures?: boolean; name: string }) {
+    return (
+        <TextLook
+            value={value}
+            onChange={onChange}
+            isInvalid={error !== undefined}
+            name={name}
+            {...(figures ? { 'data-figures': '' } : {})}
+        >
+            <Label>{label}</Label>
+            <AriaTextArea spellCheck={false} />
             {hint === undefined || error !== undefined ? null : <Text slot="description">{hint}</Text>}
             <FieldError>{error}</FieldError>
         </TextLook>

@@ -33,6 +33,9 @@ export const GlobalStyle = createGlobalStyle`
         color: var(--pencil);
         background: var(--sheet);
     }
+    .sr {
+        position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap;
+    }
     svg text { fill: var(--ink); font-family: var(--words); font-size: 12px; }
     svg .figure { font-family: var(--figures); font-stretch: 75%; font-size: 10.5px; }
     svg .pencil { fill: var(--pencil); }

@@ -12,7 +12,7 @@ import {
 } from 'react-aria-components';
 import styled from 'styled-components';
 import { TallyMarks } from '../parts/TallyMarks';
-import { VerdictMark } from '../parts/VerdictMark';
+import { VerdictMark, VerdictShape } from '../parts/VerdictMark';
 import type { TagProps } from '../types/generated/props';
 
 /** Height of a tag in pixels; the list is virtual and must know. */
@@ -100,6 +100,15 @@ const Tag = styled(ListBoxItem)`
         overflow: hidden;
         text-overflow: ellipsis;
         white-space: nowrap;
+    }
+    .line .lot {
+        flex: none;
+        margin: 0 8px 0 auto;
+        padding-left: 8px;
+        color: var(--rust);
+        display: inline-flex;
+        gap: 3px;
+        align-items: center;
     }
     .line .count {
         flex: none;
@@ -207,6 +216,11 @@ export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; sel
                                 </div>
                                 <div className="line">
                                     <span>{tag.line}</span>
+                                    {tag.badLot === null ? null : (
+                                        <span className="lot" aria-label={`${tag.badLot} of its lot are Sham`}>
+                                            {tag.badLot} <VerdictShape kind="Sham" size={10} />
+                                        </span>
+                                    )}
                                     <span className="count">
                                         {tag.going ? (
                                             'running'

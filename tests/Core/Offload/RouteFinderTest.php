@@ -27,15 +27,15 @@ final class RouteFinderTest extends TestCase
     private static function finder(?array $readers = null, ?array $ports = null, ?array $drives = null): RouteFinder
     {
         return new RouteFinder(
-            $readers ?? [new ReaderGear('R1', [Bus::UhsII], HostLink::UsbGen1)],
-            $ports ?? [new PortGear('Tower', 'port 1', HostLink::UsbGen2), new PortGear('Tower', 'port 2', HostLink::UsbGen1)],
+            $readers ?? [new ReaderGear('R1', [Bus::UhsII], HostLink::UsbGen1->link())],
+            $ports ?? [new PortGear('Tower', 'port 1', HostLink::UsbGen2->link()), new PortGear('Tower', 'port 2', HostLink::UsbGen1->link())],
             $drives ?? [self::drive('D1')],
         );
     }
 
     private static function drive(string $name, float $write = 900, int $free = 500, ?string $inside = null, HostLink $link = HostLink::UsbGen2): DriveGear
     {
-        return new DriveGear($name, $link, Rate::megabytesPerSecond($write), Rate::megabytesPerSecond($write), Bytes::gigabytes($free), $inside);
+        return new DriveGear($name, $link->link(), Rate::megabytesPerSecond($write), Rate::megabytesPerSecond($write), Bytes::gigabytes($free), $inside);
     }
 
     /** @param  array<string, Ceiling>  $byReader */
@@ -70,7 +70,7 @@ final class RouteFinderTest extends TestCase
 
     public function test_a_fast_card_in_a_one_row_reader_pinches_at_the_bus(): void
     {
-        $route = self::best(self::finder([new ReaderGear('R3', [Bus::UhsI], HostLink::UsbGen1)]), self::card());
+        $route = self::best(self::finder([new ReaderGear('R3', [Bus::UhsI], HostLink::UsbGen1->link())]), self::card());
         self::assertSame('UHS-I in R3', $route->path->pinch()->name);
     }
 
@@ -82,7 +82,7 @@ final class RouteFinderTest extends TestCase
 
     public function test_a_device_on_a_slower_port_runs_at_the_ports_rate(): void
     {
-        $ports = [new PortGear('Old', 'a', HostLink::Usb2), new PortGear('Old', 'b', HostLink::Usb2)];
+        $ports = [new PortGear('Old', 'a', HostLink::Usb2->link()), new PortGear('Old', 'b', HostLink::Usb2->link())];
         $route = self::best(self::finder(ports: $ports), self::card());
         self::assertSame(40.0, $route->path->usable()->megabytes());
         self::assertStringContainsString('R1 at Old', $route->path->pinch()->name);
@@ -90,14 +90,14 @@ final class RouteFinderTest extends TestCase
 
     public function test_reader_and_drive_take_the_ports_that_serve_the_copy_best(): void
     {
-        $ports = [new PortGear('Tower', 'slow', HostLink::Usb2), new PortGear('Tower', 'fast', HostLink::UsbGen2), new PortGear('Tower', 'middle', HostLink::UsbGen1)];
+        $ports = [new PortGear('Tower', 'slow', HostLink::Usb2->link()), new PortGear('Tower', 'fast', HostLink::UsbGen2->link()), new PortGear('Tower', 'middle', HostLink::UsbGen1->link())];
         $route = self::best(self::finder(ports: $ports), self::card());
         self::assertSame('QS-1', $route->path->pinch()->name, 'neither of them is on the slow port');
     }
 
     public function test_a_host_with_one_port_cannot_take_reader_and_drive(): void
     {
-        $ports = [new PortGear('Slate', 'only', HostLink::Thunderbolt)];
+        $ports = [new PortGear('Slate', 'only', HostLink::Thunderbolt->link())];
         self::assertNull(self::finder(ports: $ports)->find(self::card())->best());
         $inside = self::finder(ports: $ports, drives: [self::drive('D4', inside: 'Slate')]);
         self::assertSame('D4', self::best($inside, self::card())->drive);
@@ -112,7 +112,7 @@ final class RouteFinderTest extends TestCase
     public function test_drives_without_room_and_readers_without_a_slot_are_left_out_and_named(): void
     {
         $finder = self::finder(
-            [new ReaderGear('R1', [Bus::UhsII], HostLink::UsbGen1), new ReaderGear('R5', [Bus::CFexpress2B], HostLink::UsbGen2x2)],
+            [new ReaderGear('R1', [Bus::UhsII], HostLink::UsbGen1->link()), new ReaderGear('R5', [Bus::CFexpress2B], HostLink::UsbGen2x2->link())],
             drives: [self::drive('D1'), self::drive('D6', free: 90)],
         );
         $routes = $finder->find(self::card());
@@ -140,11 +140,11 @@ final class RouteFinderTest extends TestCase
 
     public function test_three_hundred_combinations_are_each_listed_once(): void
     {
-        $readers = array_map(fn (int $i): ReaderGear => new ReaderGear("R{$i}", [Bus::UhsII], HostLink::UsbGen1), range(1, 6));
+        $readers = array_map(fn (int $i): ReaderGear => new ReaderGear("R{$i}", [Bus::UhsII], HostLink::UsbGen1->link()), range(1, 6));
         $ports = [];
         foreach (range(1, 5) as $host) {
             foreach (range(1, 4) as $port) {
-                $ports[] = new PortGear("H{$host}", "p{$port}", HostLink::UsbGen2);
+                $ports[] = new PortGear("H{$host}", "p{$port}", HostLink::UsbGen2->link());
             }
         }
         $drives = array_map(fn (int $i): DriveGear => self::drive("D{$i}", 100 * $i), range(1, 10));

@@ -26,6 +26,38 @@ export interface TagProps {
     verdict: VerdictKind;
     runs: number;
     going: boolean;
+    badLot: string | null;
+}
+
+export interface AnswerProps {
+    key: string;
+    words: string;
+    asksCode: boolean;
+}
+
+export interface QuestionProps {
+    key: string;
+    asks: string;
+    how: string;
+    source: string;
+    inReader: boolean;
+    answers: AnswerProps[];
+    given: string | null;
+    seen: string | null;
+    trouble: boolean;
+    code: string;
+}
+
+export interface SeenProps {
+    id: number;
+    card: string;
+    question: string;
+    answer: string;
+    reader: string | null;
+    by: string;
+    on: string;
+    trouble: boolean;
+    withdrawn: string | null;
 }
 
 export interface CardProps {
@@ -47,6 +79,7 @@ export interface ChoicesProps {
     families: ChoiceProps[];
     buses: ChoiceProps[];
     marks: ChoiceProps[];
+    provenances: ChoiceProps[];
 }
 
 export interface FieldProps {
@@ -69,6 +102,16 @@ export interface IntakeProps {
     times: string;
     contact_rows: string;
     footage: string;
+    serial: string;
+    back_code: string;
+    price: string;
+    seller: string;
+    order_no: string;
+    lot: string;
+    bought_on: string;
+    provenance: string;
+    count: string;
+    serials: string;
 }
 
 export interface LineProps {
@@ -79,10 +122,18 @@ export interface LineProps {
     unknown: string[];
 }
 
+export interface PhotoProps {
+    side: string;
+    url: string;
+    width: number;
+    height: number;
+}
+
 export interface PreviewProps {
     promises: PromiseProps[];
     silent: string[];
     findings: ReasonProps[];
+    market: string;
     reach: ReachProps[];
 }
 

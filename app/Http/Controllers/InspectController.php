@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Evidence\CardEvidence;
+use App\Evidence\SeenOnCard;
+use App\Http\Person;
+use App\Http\Requests\AnswerQuestion;
+use App\Intake\LookBook;
+use App\Models\Card;
+use App\Models\Inspection;
+use App\Pages\InspectPage;
+use App\Pages\LabelWords;
+use App\Pages\Margin;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final readonly class InspectController
+{
+    public function show(Request $request, Card $card): Response
+    {
+        $seen = SeenOnCard::of($card);
+
+        return Inertia::render('Inspect', [
+            'card' => LabelWords::card($card),
+            'questions' => InspectPage::questions($card, $seen),
+            'history' => InspectPage::history($card, $seen),
+            'readers' => InspectPage::readers($card),
+            'person' => Person::of($request) ?? '',
+            'margin' => Margin::at('inspect', $card, CardEvidence::runs($card)),
+        ]);
+    }
+
+    public function store(AnswerQuestion $request, Card $card): RedirectResponse
+    {
+        DB::transaction(fn () => LookBook::enter($card, $request->question(), $request->answer(), $request->by(), $request->code(), $request->question()->isInReader() ? $request->reader() : null));
+        Person::remember($request->by());
+
+        return back();
+    }
+
+    public function withdraw(Request $request, Inspection $inspection): RedirectResponse
+    {
+        $request->validate(['reason' => ['required', 'string', 'max:200']], [
+            'reason.required' => 'No reason was given. Say why this answer counts no longer, such as: wrong key.',
+            'reason.max' => 'The reason is longer than 200 characters. Shorten it.',
+        ]);
+        DB::transaction(fn () => LookBook::withdraw($inspection, $request->string('reason')->value()));
+
+        return back();
+    }
+}

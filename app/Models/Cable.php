@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Tally\Chain\HostLink;
+
+/**
+ * @property int $id
+ * @property string $tag
+ * @property string $name
+ * @property HostLink $link what it is rated for
+ */
+final class Cable extends Model
+{
+    use MeasuredLink;
+
+    protected $guarded = [];
+
+    protected $casts = ['link' => HostLink::class, 'measured' => 'float'];
+
+    public function kindOfLink(): HostLink
+    {
+        return $this->link;
+    }
+}

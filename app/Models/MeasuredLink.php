@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Tally\Chain\HostLink;
+use Tally\Chain\Link;
+use Tally\Quantity\Rate;
+
+/**
+ * Gear with a link whose ceiling the house may have measured itself.
+ *
+ * @property float|null $measured bytes a second
+ * @property string|null $measured_how
+ */
+trait MeasuredLink
+{
+    abstract public function kindOfLink(): HostLink;
+
+    /** The house's own measurement wins once it exists. */
+    public function asLink(): Link
+    {
+        $link = $this->kindOfLink()->link();
+
+        return $this->measured === null ? $link
+            : new Link($link->name, $link->ceiling->measuredAs(Rate::bytesPerSecond($this->measured), $this->measured_how ?? 'measured here'));
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A picture of one side of a card.
+ *
+ * @property int $id
+ * @property int $card_id
+ * @property string $side front or back
+ * @property string $file path below the photos' folder
+ * @property int $width
+ * @property int $height
+ */
+final class Photo extends Model
+{
+    public const SIDES = ['front', 'back'];
+
+    protected $guarded = [];
+}

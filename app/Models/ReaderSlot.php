@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Collection;
+use Tally\Label\Bus;
+
+/**
+ * A slot of a reader. Slots on the same lane share it.
+ *
+ * @property int $id
+ * @property int $reader_id
+ * @property string $name
+ * @property Collection<int, Bus> $buses
+ * @property string $lane
+ */
+final class ReaderSlot extends Model
+{
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['buses' => AsEnumCollection::of(Bus::class)];
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Photos;
+
+use App\Models\Card;
+use App\Models\Photo;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use Intervention\Image\Encoders\JpegEncoder;
+use Intervention\Image\ImageManager;
+use Throwable;
+
+/**
+ * Takes pictures of cards. Each is decoded and encoded anew, so that nothing is kept but what can be seen: no place, no
+ * camera, nothing that was hidden in the file.
+ */
+final readonly class PhotoStore
+{
+    public const MOST_BYTES = 12_000_000;
+
+    /** Decoding takes about five bytes a pixel. */
+    private const MOST_PIXELS = 40_000_000;
+
+    private const SIDE = 2000;
+
+    private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
+
+    /** @throws NotAPhoto with a sentence */
+    public static function keep(Card $card, string $side, UploadedFile $file, ?string $by): Photo
+    {
+        [$jpeg, $width, $height] = self::encodedAnew($file);
+        $path = "photos/{$card->id}/{$side}-".Str::lower((string) Str::ulid()).'.jpg';
+        Storage::put($path, $jpeg);
+        $before = $card->photos()->where('side', $side)->first();
+        try {
+            $photo = DB::transaction(function () use ($card, $side, $path, $width, $height, $by, $before): Photo {
+                $before?->delete();
+
+                return Photo::query()->create(['card_id' => $card->id, 'side' => $side, 'file' => $path, 'width' => $width, 'height' => $height, 'recorded_by' => $by]);
+            });
+        } catch (Throwable $fault) {
+            Storage::delete($path);
+            throw $fault;
+        }
+        if ($before !== null) {
+            Storage::delete($before->file);
+        }
+
+        return $photo;
+    }
+
+    /**
+     * @return array{string, int, int} JPEG, width, height
+     *
+     * @throws NotAPhoto
+     */
+    private static function encodedAnew(UploadedFile $file): array
+    {
+        $name = Str::limit($file->getClientOriginalName(), 60);
+        if ($file->getSize() > self::MOST_BYTES) {
+            throw NotAPhoto::tooLarge($name, $file->getSize(), self::MOST_BYTES);
+        }
+        $size = @getimagesize($file->getPathname());
+        if ($size === false || ! in_array($size[2], self::TYPES, true)) {
+            throw NotAPhoto::otherKind($name);
+        }
+        if ($size[0] * $size[1] > self::MOST_PIXELS) {
+            throw NotAPhoto::tooManyPixels($name, $size[0], $size[1]);
+        }
+        try {
+            $image = ImageManager::gd()->read($file->getPathname())->scaleDown(self::SIDE, self::SIDE);
+
+            return [(string) $image->encode(new JpegEncoder(84, strip: true)), $image->width(), $image->height()];
+        } catch (Throwable) {
+            throw NotAPhoto::broken($name);
+        }
+    }
+}
