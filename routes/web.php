@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\ImportController;
 use App\Http\Controllers\InspectController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\LabelPreviewController;
@@ -33,6 +34,13 @@ Route::post('/cards', [IntakeController::class, 'store']);
 Route::post('/cards/{card}/photos', [PhotoController::class, 'store']);
 Route::get('/photos/{photo}', [PhotoController::class, 'show']);
 Route::put('/cards/{card}', [IntakeController::class, 'update']);
+
+Route::get('/import', [ImportController::class, 'create']);
+Route::post('/import', [ImportController::class, 'store']);
+Route::get('/import/{import}', [ImportController::class, 'show']);
+Route::post('/import/{import}', [ImportController::class, 'confirm']);
+Route::post('/import/{import}/cancel', [ImportController::class, 'cancel']);
+Route::get('/export/cards.{format}', [ImportController::class, 'export']);
 
 Route::get('/inspect/{card}', [InspectController::class, 'show']);
 Route::post('/cards/{card}/inspections', [InspectController::class, 'store']);

@@ -6,64 +6,79 @@ namespace App\Evidence;
 
 use App\Models\Card;
 use App\Models\PriceQuote;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
+use stdClass;
 use Tally\Buying\Quote;
 use Tally\Buying\Reference;
 use Tally\Buying\Tier;
 use Tally\Label\Finding;
 use Tally\Label\Form;
-use Tally\Label\Label;
-use Tally\Origin\Origin;
 use Tally\Origin\OriginFindings;
 use Tally\Origin\Sisters;
 use Tally\Verdict\VerdictKind;
 
 /** What the house already knows that bears on a card: the same codes on other cards, its lot, and what such cards cost. */
-final readonly class Acquaintance
+final class Acquaintance
 {
+    /** @var array<string, Reference|null> asked for once, however many cards are looked at */
+    private array $references = [];
+
     /** @return list<Finding> */
-    public static function findings(Card $card): array
+    public function findings(Card $card): array
     {
-        return self::of($card->label(), $card->origin(), self::sisters($card));
+        $origin = $card->origin();
+        $label = $card->label();
+        $reference = $origin->price === null ? null : $this->reference($label->form, Tier::of($label), $origin->price->currency);
+
+        return OriginFindings::of($label->capacity, $origin, self::sisters($card), $reference);
     }
 
-    /** @return list<Finding> */
-    public static function of(Label $label, Origin $origin, Sisters $sisters): array
+    public function reference(Form $form, Tier $tier, string $currency): ?Reference
     {
-        $reference = $origin->price === null ? null : self::reference($label->form, Tier::of($label), $origin->price->currency);
+        $kind = "{$form->value} {$tier->floor} {$currency}";
+        if (! array_key_exists($kind, $this->references)) {
+            $quotes = PriceQuote::query()->where(['form' => $form, 'tier' => $tier->floor, 'currency' => $currency])->get();
+            $this->references[$kind] = Reference::from(array_values($quotes->map(fn (PriceQuote $quote): Quote => $quote->quote())->all()), $form, $tier, $currency);
+        }
 
-        return OriginFindings::of($label->capacity, $origin, $sisters, $reference);
+        return $this->references[$kind];
     }
 
     /** Also of a card that is still being typed. */
     public static function sisters(Card $card): Sisters
     {
-        $keys = array_filter(['serial_key' => $card->serial_key, 'back_code_key' => $card->back_code_key, 'lot_key' => $card->lot_key], fn (?string $key): bool => $key !== null);
-        if ($keys === []) {
+        $but = $card->exists ? $card->id : 0;
+        $others = fn (string $column, ?string $key) => Card::query()->toBase()->where($column, $key)->where('id', '!=', $but);
+        $asked = array_filter([
+            $card->serial_key === null ? null : $others('serial_key', $card->serial_key)->selectRaw("'serial' as what, tag, 0 as cards, 0 as sham"),
+            $card->back_code_key === null ? null : $others('back_code_key', $card->back_code_key)->selectRaw("'back code' as what, tag, 0 as cards, 0 as sham"),
+            $card->lot_key === null ? null : $others('lot_key', $card->lot_key)->selectRaw("'lot' as what, '' as tag, count(*) as cards, coalesce(sum(verdict = ?), 0) as sham", [VerdictKind::Sham->value]),
+        ], fn (mixed $query): bool => $query !== null);
+        if ($asked === []) {
             return new Sisters;
         }
-        $others = Card::query()->select(['tag', 'verdict', 'serial_key', 'back_code_key', 'lot_key'])->orderBy('tag')
-            ->when($card->exists, fn (Builder $query): Builder => $query->whereKeyNot($card->id))
-            ->where(function (Builder $query) use ($keys): void {
-                foreach ($keys as $column => $key) {
-                    $query->orWhere($column, $key);
-                }
-            })
-            ->toBase()->get();
-        $sharing = fn (string $column): Collection => isset($keys[$column]) ? $others->where($column, $keys[$column]) : new Collection;
-        $tags = fn (string $column): array => array_values(array_filter($sharing($column)->pluck('tag')->all(), is_string(...)));
-        $lot = $sharing('lot_key');
-        $sham = $lot->where('verdict', VerdictKind::Sham->value)->count();
+        // One question to the database, each part of it over its own index.
+        $query = array_shift($asked);
+        foreach ($asked as $more) {
+            $query->unionAll($more);
+        }
+        $rows = $query->get();
+        $lot = (array) $rows->firstWhere('what', 'lot');
+        $count = fn (string $field): int => is_numeric($lot[$field] ?? null) ? (int) $lot[$field] : 0;
         $itself = $card->exists && $card->verdict === VerdictKind::Sham ? 1 : 0;
 
-        return new Sisters($tags('serial_key'), $tags('back_code_key'), isset($keys['lot_key']) ? $lot->count() + 1 : 0, $sham + $itself, $sham);
+        return new Sisters(
+            self::tags($rows, 'serial'), self::tags($rows, 'back code'),
+            $lot === [] ? 0 : $count('cards') + 1, $count('sham') + $itself, $count('sham'),
+        );
     }
 
-    public static function reference(Form $form, Tier $tier, string $currency): ?Reference
+    /**
+     * @param  Collection<int, stdClass>  $rows
+     * @return list<string>
+     */
+    private static function tags(Collection $rows, string $what): array
     {
-        $quotes = PriceQuote::query()->where(['form' => $form, 'tier' => $tier->floor, 'currency' => $currency])->get();
-
-        return Reference::from(array_values($quotes->map(fn (PriceQuote $quote): Quote => $quote->quote())->all()), $form, $tier, $currency);
+        return array_values(array_filter($rows->where('what', $what)->sortBy('tag')->pluck('tag')->all(), is_string(...)));
     }
 }

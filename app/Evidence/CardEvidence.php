@@ -28,7 +28,7 @@ final readonly class CardEvidence
 
         return new Evidence(
             $card->label(), self::speeds($card, $runs), self::proofs($runs),
-            Acquaintance::findings($card), $seen->thatCounts(), $seen->isComplete($card->label()),
+            (new Acquaintance)->findings($card), $seen->thatCounts(), $seen->isComplete($card->label()),
         );
     }
 
@@ -72,7 +72,18 @@ final readonly class CardEvidence
     /** Derives the verdict anew and keeps it for the tray. */
     public static function refresh(Card $card): Verdict
     {
-        $verdict = Judge::judge(self::of($card, self::runs($card)));
+        return self::keep($card, self::of($card, self::runs($card)));
+    }
+
+    /** The same for a card that nothing was done to yet, where many are entered at once. */
+    public static function refreshNew(Card $card, Acquaintance $house): Verdict
+    {
+        return self::keep($card, new Evidence($card->label(), origin: $house->findings($card), looked: false));
+    }
+
+    private static function keep(Card $card, Evidence $evidence): Verdict
+    {
+        $verdict = Judge::judge($evidence);
         $card->forceFill(['verdict' => $verdict->kind, 'next_step' => $verdict->next])->save();
 
         return $verdict;

@@ -73,14 +73,14 @@ final class Card extends Model
     protected static function booted(): void
     {
         self::saving(function (self $card): void {
-            $card->line = $card->label()->line();
-            $card->keyCodes();
+            $card->derive();
         });
     }
 
-    /** Keeps beside each code what of it counts when two are compared. */
-    public function keyCodes(): void
+    /** What is kept beside the label so that lists and comparisons are one query: its line, and the keys of its codes. */
+    public function derive(): void
     {
+        $this->line = $this->label()->line();
         foreach (['serial', 'back_code', 'lot'] as $code) {
             $typed = $this->getAttributes()[$code] ?? null;
             $this->setAttribute("{$code}_key", Code::key(is_string($typed) ? $typed : null));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages;
 
+use App\Intake\NextTag;
 use App\Models\Card;
 use App\Models\Photo;
 use App\Props\Label\ChoiceProps;
@@ -23,7 +24,7 @@ final readonly class IntakePage
 {
     public static function blank(): IntakeProps
     {
-        return new IntakeProps(self::nextTag(), '', Form::Sd->value, '', '', '', [], '', '', '', '', '', '', '', '', '', '', '', '', '', '', '', '');
+        return new IntakeProps(NextTag::inHouse()->take(), '', Form::Sd->value, '', '', '', [], '', '', '', '', '', '', '', '', '', '', '', '', '', '', '', '');
     }
 
     public static function of(Card $card): IntakeProps
@@ -75,13 +76,5 @@ final readonly class IntakePage
             array_map(fn (Mark $mark): ChoiceProps => new ChoiceProps($mark->value, $mark->value, $mark->isSecureDigital() ? $sd : $others), Mark::cases()),
             array_map(fn (Provenance $one): ChoiceProps => new ChoiceProps($one->value, $one->words(), []), Provenance::cases()),
         );
-    }
-
-    /** One above the highest number of the house's own series. */
-    private static function nextTag(): string
-    {
-        $last = Card::query()->where('tag', 'regexp', '^QS-[0-9]+$')->orderByRaw('length(tag) desc, tag desc')->value('tag');
-
-        return sprintf('QS-%03d', (is_string($last) ? (int) substr($last, 3) : 0) + 1);
     }
 }

@@ -57,13 +57,14 @@ final readonly class LabelPreview
     public static function of(Card $card): PreviewProps
     {
         $label = $card->label();
-        $findings = (new Evidence($label, origin: Acquaintance::findings($card)))->findings();
+        $house = new Acquaintance;
+        $findings = (new Evidence($label, origin: $house->findings($card)))->findings();
 
         return new PreviewProps(
             array_map(fn (Mark $mark): PromiseProps => new PromiseProps($mark->value, $mark->floor()->print(), round($mark->floor()->megabits()).' Mb/s'), $label->marks),
             self::silent($label),
             array_map(self::finding(...), $findings),
-            self::market($label),
+            self::market($label, $house),
             self::reach($label),
         );
     }
@@ -81,11 +82,11 @@ final readonly class LabelPreview
     }
 
     /** What a gigabyte of such a card costs, as far as the house knows. */
-    private static function market(Label $label): string
+    private static function market(Label $label, Acquaintance $house): string
     {
         $tier = Tier::of($label);
         $kind = "{$label->form->label()}, {$tier->words()}";
-        $reference = Acquaintance::reference($label->form, $tier, config()->string('tally.currency'));
+        $reference = $house->reference($label->form, $tier, config()->string('tally.currency'));
 
         return $reference === null ? "no reference yet for {$kind}"
             : "{$reference->print()}, ".($reference->quotes === 1 ? 'one quote' : "median of {$reference->quotes} quotes")." for {$kind}";

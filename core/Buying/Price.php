@@ -24,15 +24,14 @@ final readonly class Price
 
     private function __construct(public int $minor, public string $currency) {}
 
-    /** @throws NotAPrice for a currency that does not exist, or nothing */
+    /** @throws NotAPrice for nothing, or what is no three letters; whether the currency exists is asked where it is typed */
     public static function of(int $minor, string $currency): self
     {
-        $code = self::currency($currency);
-
         return match (true) {
+            preg_match('/^[A-Z]{3}$/', $currency) !== 1 => throw NotAPrice::currency($currency),
             $minor <= 0 => throw NotAPrice::notPositive((string) $minor),
             $minor > self::MOST => throw NotAPrice::tooLarge((string) $minor),
-            default => new self($minor, $code),
+            default => new self($minor, $currency),
         };
     }
 

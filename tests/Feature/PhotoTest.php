@@ -69,7 +69,7 @@ final class PhotoTest extends TestCase
         self::assertSame(['back', 60, 40], [$photo->side, $photo->width, $photo->height]);
         $kept = (string) Storage::get($photo->file);
         self::assertStringNotContainsString('sea wall', $kept);
-        self::assertSame(IMAGETYPE_JPEG, (getimagesizefromstring($kept) ?: [])[2] ?? null);
+        self::assertSame(IMAGETYPE_JPEG, ((array) getimagesizefromstring($kept))[2] ?? null);
         $this->get("/photos/{$photo->id}")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
+use App\Http\Person;
 use App\Http\Requests\SaveCard;
 use App\Intake\CardBook;
 use App\Models\Card;
@@ -41,8 +42,9 @@ final readonly class IntakeController
     public function store(SaveCard $request): RedirectResponse
     {
         $cards = $request->cards();
-        DB::transaction(function () use ($cards): void {
-            CardBook::enter($cards);
+        $by = Person::of($request);
+        DB::transaction(function () use ($cards, $by): void {
+            CardBook::enter($cards, $by);
         });
         $first = $cards[0]['tag'] ?? '';
 

@@ -37,7 +37,7 @@ final class PreviewLabel extends FormRequest
             // A family says nothing yet while there is no capacity to hold against it.
             'family' => $columns['capacity'] === null ? null : $columns['family'],
         ]);
-        $card->keyCodes();
+        $card->derive();
 
         return $card;
     }

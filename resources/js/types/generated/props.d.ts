@@ -29,6 +29,36 @@ export interface TagProps {
     badLot: string | null;
 }
 
+export interface BadCellProps {
+    row: number;
+    column: string;
+    sentence: string;
+}
+
+export interface ColumnProps {
+    heading: string;
+    field: string;
+    sample: string;
+}
+
+export interface GoodRowProps {
+    row: number;
+    tag: string;
+    name: string;
+    line: string;
+    rest: string;
+}
+
+export interface ImportProps {
+    id: string;
+    name: string;
+    columns: ColumnProps[];
+    good: number;
+    badRows: number;
+    rows: GoodRowProps[];
+    bad: BadCellProps[];
+}
+
 export interface AnswerProps {
     key: string;
     words: string;

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Person;
+use App\Intake\CardBook;
+use App\Intake\CardEntry;
+use App\Intake\CardTable;
+use App\Intake\Import\ImportReading;
+use App\Intake\Import\ImportShelf;
+use App\Pages\ImportPage;
+use App\Tables\NotATable;
+use App\Tables\TableWriter;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+final readonly class ImportController
+{
+    public function create(): Response
+    {
+        return Inertia::render('Import', ['import' => null, 'fields' => []]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $file = $request->file('table');
+        if (! $file instanceof UploadedFile || ! $file->isValid()) {
+            throw ValidationException::withMessages(['table' => 'No whole table arrived. Choose a CSV, XLSX or ODS of at most 10 MB.']);
+        }
+        try {
+            $shelf = ImportShelf::put($file);
+        } catch (NotATable $fault) {
+            throw ValidationException::withMessages(['table' => $fault->getMessage()]);
+        }
+
+        return redirect("/import/{$shelf->id}");
+    }
+
+    public function show(Request $request, string $import): Response|RedirectResponse
+    {
+        $shelf = ImportShelf::find($import);
+
+        return $shelf === null ? self::gone() : Inertia::render('Import', [
+            'import' => ImportPage::of($shelf, self::chosen($request)),
+            'fields' => ImportPage::fields(),
+        ]);
+    }
+
+    /** Enters every row that can be entered; rows that cannot are left out, as the page said before. */
+    public function confirm(Request $request, string $import): RedirectResponse
+    {
+        $shelf = ImportShelf::find($import);
+        if ($shelf === null) {
+            return self::gone();
+        }
+        $headings = $shelf->headings();
+        $match = ImportPage::match($headings, self::chosen($request));
+        $cards = [];
+        foreach (ImportReading::of($headings, $match, $shelf->body()) as $read) {
+            if ($read instanceof CardEntry) {
+                $cards[] = $read->columns;
+            }
+        }
+        if ($cards === []) {
+            throw ValidationException::withMessages(['table' => 'No row of this table can be entered yet. Match its columns first.']);
+        }
+        DB::transaction(fn () => CardBook::enter($cards, Person::of($request)));
+        $shelf->drop();
+        $first = $cards[0]['tag'] ?? '';
+
+        return redirect('/intake/'.(is_string($first) ? $first : ''));
+    }
+
+    public function cancel(string $import): RedirectResponse
+    {
+        ImportShelf::find($import)?->drop();
+
+        return redirect('/import');
+    }
+
+    public function export(string $format): BinaryFileResponse
+    {
+        $writer = TableWriter::tryFrom($format) ?? abort(404);
+        $path = tempnam(sys_get_temp_dir(), 'cards');
+        abort_if($path === false, 500);
+        $writer->write($path, CardTable::rows());
+
+        return response()->download($path, "cards.{$writer->value}", ['Content-Type' => $writer->type()])->deleteFileAfterSend();
+    }
+
+    /** @return array<array-key, mixed>|null */
+    private static function chosen(Request $request): ?array
+    {
+        $map = $request->input('map');
+
+        return is_array($map) ? $map : null;
+    }
+
+    private static function gone(): RedirectResponse
+    {
+        return redirect('/import')->withErrors(['table' => 'This table is no longer waiting: it was entered, cancelled, or a day has passed. Send it again.']);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\Card;
+use Generator;
+use Tally\Label\Mark;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
+
+/** All cards as rows of a table that can be read in again and gives the same cards. */
+final readonly class CardTable
+{
+    /** @return Generator<int, list<string>> the headings first; then a row for each card, with its verdict at the end */
+    public static function rows(): Generator
+    {
+        yield [...array_map(fn (CardField $field): string => $field->heading(), CardField::cases()), 'Verdict'];
+        foreach (Card::query()->orderBy('tag')->lazy(500) as $card) {
+            yield self::row($card);
+        }
+    }
+
+    /** @return list<string> */
+    private static function row(Card $card): array
+    {
+        $rate = fn (?float $rate): string => $rate === null ? '' : Rate::bytesPerSecond($rate)->exact();
+        $price = explode(' ', $card->origin()->price?->print() ?? ' ');
+        $cell = fn (CardField $field): string => match ($field) {
+            CardField::Tag => $card->tag,
+            CardField::Name => $card->name,
+            CardField::Form => $card->form->label(),
+            CardField::Capacity => Bytes::of($card->capacity)->exact(),
+            CardField::Family => $card->family->value ?? '',
+            CardField::Bus => $card->bus?->label() ?? '',
+            CardField::Marks => $card->marks->map(fn (Mark $mark): string => $mark->value)->implode(' '),
+            CardField::Read => $rate($card->read),
+            CardField::Write => $rate($card->write),
+            CardField::Sustained => $rate($card->sustained),
+            CardField::Times => $card->times === null ? '' : "{$card->times}x",
+            CardField::ContactRows => (string) $card->contact_rows,
+            CardField::Footage => $card->footage === 0 ? '' : Bytes::of($card->footage)->exact(),
+            CardField::Serial => $card->serial ?? '',
+            CardField::BackCode => $card->back_code ?? '',
+            CardField::Price => $price[0],
+            CardField::Currency => $price[1] ?? '',
+            CardField::Seller => $card->seller ?? '',
+            CardField::OrderNo => $card->order_no ?? '',
+            CardField::Lot => $card->lot ?? '',
+            CardField::BoughtOn => $card->bought_on?->format('Y-m-d') ?? '',
+            CardField::Provenance => $card->provenance->value ?? '',
+        };
+
+        return [...array_map($cell, CardField::cases()), $card->verdict->value];
+    }
+}

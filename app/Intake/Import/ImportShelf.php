@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake\Import;
+
+use App\Tables\NotATable;
+use App\Tables\TableReader;
+use Generator;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use RuntimeException;
+
+/**
+ * Tables that were sent in and wait to be confirmed, as plain rows, one to a line. Nothing of them is in the books; what
+ * nobody confirms within a day is thrown away.
+ */
+final readonly class ImportShelf
+{
+    private const SECONDS = 86_400;
+
+    private function __construct(public string $id) {}
+
+    /** @throws NotATable */
+    public static function put(UploadedFile $file): self
+    {
+        self::tidy();
+        $name = Str::limit($file->getClientOriginalName(), 60);
+        $shelf = new self(Str::lower((string) Str::ulid()));
+        Storage::makeDirectory('imports');
+        $out = fopen($shelf->path(), 'w');
+        if ($out === false) {
+            throw new RuntimeException("{$shelf->path()} cannot be written.");
+        }
+        fwrite($out, json_encode($name, JSON_THROW_ON_ERROR)."\n");
+        $rows = 0;
+        try {
+            foreach (TableReader::rows($file->getPathname(), $name) as $number => $cells) {
+                fwrite($out, json_encode([$number, $cells], JSON_THROW_ON_ERROR)."\n");
+                $rows++;
+            }
+            if ($rows < 2) {
+                throw NotATable::empty($name);
+            }
+        } catch (NotATable $fault) {
+            $shelf->drop();
+            throw $fault;
+        } finally {
+            fclose($out);
+        }
+
+        return $shelf;
+    }
+
+    /** @return self|null null when it was confirmed, cancelled or thrown away */
+    public static function find(string $id): ?self
+    {
+        return preg_match('/^[0-9a-z]{26}$/', $id) === 1 && Storage::exists("imports/{$id}.jsonl") ? new self($id) : null;
+    }
+
+    public function name(): string
+    {
+        $file = fopen($this->path(), 'r');
+        $name = $file === false ? null : json_decode((string) fgets($file), true);
+
+        return is_string($name) ? $name : '';
+    }
+
+    /** @return list<string> */
+    public function headings(): array
+    {
+        foreach ($this->rows() as $cells) {
+            return $cells;
+        }
+
+        return [];
+    }
+
+    /** @return Generator<int, list<string>> row number in the sheet → cells; without the headings */
+    public function body(): Generator
+    {
+        $isHeading = true;
+        foreach ($this->rows() as $number => $cells) {
+            if (! $isHeading) {
+                yield $number => $cells;
+            }
+            $isHeading = false;
+        }
+    }
+
+    /** @return Generator<int, list<string>> row number in the sheet → cells; the headings first */
+    private function rows(): Generator
+    {
+        $file = fopen($this->path(), 'r');
+        if ($file === false) {
+            return;
+        }
+        fgets($file);
+        while (($line = fgets($file)) !== false) {
+            $row = json_decode($line, true);
+            if (is_array($row) && is_int($row[0] ?? null) && is_array($row[1] ?? null)) {
+                yield $row[0] => array_values(array_filter($row[1], is_string(...)));
+            }
+        }
+        fclose($file);
+    }
+
+    public function drop(): void
+    {
+        Storage::delete("imports/{$this->id}.jsonl");
+    }
+
+    private function path(): string
+    {
+        return Storage::path("imports/{$this->id}.jsonl");
+    }
+
+    private static function tidy(): void
+    {
+        foreach (Storage::files('imports') as $file) {
+            if (Storage::lastModified($file) < time() - self::SECONDS) {
+                Storage::delete($file);
+            }
+        }
+    }
+}

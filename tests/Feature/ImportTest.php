@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Intake\Import\ImportShelf;
+use App\Models\Card;
+use App\Pages\ImportPage;
+use App\Tables\TableWriter;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\ViewErrorBag;
+use Illuminate\Testing\TestResponse;
+use Inertia\Testing\AssertableInertia;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
+use Tally\Verdict\VerdictKind;
+use Tests\Support\TemporaryFolder;
+use Tests\TestCase;
+use ZipArchive;
+
+final class ImportTest extends TestCase
+{
+    use TemporaryFolder;
+
+    private const TABLE = "Tag;Name;Form;Size;Bus;Marks;Read;Serial;Paid;Lot\n"
+        ."A-1;Marrowick Tideline;SD;128 GB;UHS-II;U3 V60;250 MB/s;SN 1;105,00;L1\n"
+        ."A-2;Marrowick Tideline;SD;128 Gb;UHS-II;U3 V61;95mb/s;SN 2;105.00;L1\n"
+        ."\n"
+        ."A-3;'=Tindle;microSD;64;UHS-I;V30;760 Mb/s;SN 3;9.90 GBP;L1\n";
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Storage::fake();
+    }
+
+    /** @return TestResponse<Response> */
+    private function send(string $bytes, string $name = 'cards.csv'): TestResponse
+    {
+        return $this->post('/import', ['table' => UploadedFile::fake()->createWithContent($name, $bytes)]);
+    }
+
+    /** Sends a table in and gives the address it waits at. */
+    private function waiting(string $bytes, string $name = 'cards.csv'): string
+    {
+        $address = (string) $this->send($bytes, $name)->assertSessionHasNoErrors()->headers->get('Location');
+
+        return (string) parse_url($address, PHP_URL_PATH);
+    }
+
+    public function test_columns_are_matched_and_bad_rows_named_by_row_and_column_before_anything_is_saved(): void
+    {
+        $address = $this->waiting(self::TABLE);
+        $this->get($address)->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->component('Import', false)
+            ->where('import.columns.1.field', 'name')
+            ->where('import.columns.3.field', 'capacity')
+            ->where('import.columns.8.field', 'price')
+            ->where('import.good', 2)
+            ->where('import.badRows', 1)
+            ->has('import.bad', 3)
+            ->where('import.bad.0.row', 3)
+            ->where('import.bad.0.column', 'Size')
+            ->where('import.bad.0.sentence', '“128 Gb” is in bits. Sizes are in bytes: write GB for gigabytes, or divide gigabits by 8.')
+            ->where('import.bad.1.column', 'Marks')
+            ->where('import.bad.2.column', 'Read')
+            ->where('import.rows.1.row', 5)
+            ->where('import.rows.1.name', '=Tindle')
+            ->where('import.rows.1.line', '64 GB · microSD UHS-I · V30'));
+        $this->assertDatabaseCount('cards', 0);
+    }
+
+    public function test_confirmed_the_good_rows_are_entered_and_judged(): void
+    {
+        $this->post($this->waiting(self::TABLE))->assertRedirect('/intake/A-1');
+        self::assertSame(['A-1', 'A-3'], Card::query()->orderBy('tag')->pluck('tag')->all());
+        $card = Card::query()->where('tag', 'A-3')->firstOrFail();
+        self::assertSame([64_000_000_000, 95e6, 990, 'GBP', 'SN3', 'L1'], [$card->capacity, $card->read, $card->price, $card->currency, $card->serial_key, $card->lot_key]);
+        self::assertSame(VerdictKind::Unproven, $card->verdict);
+        self::assertSame([], Storage::allFiles('imports'));
+    }
+
+    public function test_cancelled_nothing_is_saved_and_the_table_is_gone(): void
+    {
+        $address = $this->waiting(self::TABLE);
+        $this->post("{$address}/cancel")->assertRedirect('/import');
+        $this->assertDatabaseCount('cards', 0);
+        self::assertSame([], Storage::allFiles('imports'));
+        $this->post($address)->assertRedirect('/import')->assertSessionHasErrors('table');
+        $this->get($address)->assertRedirect('/import');
+    }
+
+    public function test_columns_can_be_matched_by_hand(): void
+    {
+        $address = $this->waiting("what,how big,shape\nMarrowick,64,SD\n");
+        $this->get($address)->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('import.good', 0)->where('import.bad.0.column', 'Maker and series'));
+        $this->post($address, ['map' => ['', '', '']])->assertSessionHasErrors('table');
+        $this->assertDatabaseCount('cards', 0);
+        $map = ['name', 'capacity', 'form'];
+        $this->get("{$address}?".http_build_query(['map' => $map]))->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('import.good', 1)->where('import.rows.0.tag', 'QS-001'));
+        $this->post($address, ['map' => $map])->assertRedirect('/intake/QS-001');
+    }
+
+    public function test_a_column_may_hold_the_whole_line_of_a_label(): void
+    {
+        $address = $this->waiting("code,label line,capacity\nA-1,Marrowick 128GB SDXC II U3 V60 250MB/s,\nA-2,Marrowick 128GB SDXC II V60,256 GB\nA-3,Marrowick SDXC,\n");
+        $this->get($address)->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->where('import.rows.0.line', '128 GB · SDXC UHS-II · V60')
+            ->where('import.rows.0.name', 'Marrowick')
+            ->where('import.rows.1.line', '256 GB · SDXC UHS-II · V60')
+            ->where('import.bad.0.row', 4));
+    }
+
+    public function test_tags_that_are_taken_or_come_twice_are_bad(): void
+    {
+        $this->card(['tag' => 'A-1']);
+        $address = $this->waiting("tag,line\na-1,Tindle 32GB SDHC\nB-1,Tindle 32GB SDHC\nb-1,Tindle 32GB SDHC\n");
+        $this->get($address)->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->where('import.good', 1)
+            ->where('import.bad.0.sentence', 'Another card is already tagged “A-1”. Choose another code.')
+            ->where('import.bad.1.sentence', 'The tag “B-1” stands in row 3 already. Choose another code.'));
+    }
+
+    public function test_a_serial_that_comes_twice_speaks_against_all_that_carry_it(): void
+    {
+        $this->card(['tag' => 'OLD-1', 'serial' => 'sn-1']);
+        $this->post($this->waiting("tag,line,serial\nA-1,Tindle 32GB SDHC,SN1\nA-2,Tindle 32GB SDHC,SN2\n"));
+        $verdicts = Card::query()->orderBy('tag')->pluck('verdict', 'tag')->all();
+        self::assertSame(['A-1' => VerdictKind::Sham, 'A-2' => VerdictKind::Unproven, 'OLD-1' => VerdictKind::Sham], $verdicts);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function formats(): iterable
+    {
+        foreach (TableWriter::cases() as $writer) {
+            yield $writer->value => [$writer->value];
+        }
+    }
+
+    #[DataProvider('formats')]
+    public function test_what_goes_out_comes_in_again_the_same(string $format): void
+    {
+        $this->card(['tag' => 'A-1', 'name' => '=cmd|x', 'seller' => "'+49", 'capacity' => 31_914_983_424, 'times' => 633.5, 'price' => 2490, 'currency' => 'GBP', 'bought_on' => '2026-10-14', 'provenance' => 'sample', 'serial' => '007', 'contact_rows' => 2]);
+        $this->card(['tag' => 'A-2', 'form' => 'cfexpress-b', 'bus' => 'cfexpress-2-b', 'family' => null, 'marks' => ['VPG400'], 'sustained' => 1.4e9, 'footage' => 7]);
+        $columns = ['tag', 'name', 'form', 'capacity', 'family', 'bus', 'read', 'write', 'sustained', 'times', 'contact_rows', 'footage', 'serial', 'price', 'currency', 'seller', 'provenance'];
+        $before = Card::query()->orderBy('tag')->toBase()->get([...$columns, 'marks', 'bought_on'])->all();
+        $response = $this->get("/export/cards.{$format}")->assertOk();
+        $file = $response->baseResponse;
+        self::assertInstanceOf(\Symfony\Component\HttpFoundation\BinaryFileResponse::class, $file);
+        $bytes = (string) file_get_contents($file->getFile()->getPathname());
+        if ($format === 'csv') {
+            self::assertStringContainsString("'=cmd|x", $bytes);
+            self::assertStringContainsString("''+49", $bytes);
+        }
+        Card::query()->delete();
+        $this->post($this->waiting($bytes, "cards.{$format}"))->assertRedirect('/intake/A-1');
+        self::assertEquals($before, Card::query()->orderBy('tag')->toBase()->get([...$columns, 'marks', 'bought_on'])->all());
+    }
+
+    /** @param  array<string, string>  $entries */
+    private function packed(array $entries): string
+    {
+        $path = $this->folder().'/packed';
+        $zip = new ZipArchive;
+        $zip->open($path, ZipArchive::CREATE);
+        foreach ($entries as $name => $bytes) {
+            $zip->addFromString($name, $bytes);
+        }
+        $zip->close();
+
+        return (string) file_get_contents($path);
+    }
+
+    private function complaint(string $bytes, string $name): string
+    {
+        $this->send($bytes, $name)->assertSessionHasErrors('table');
+        $errors = session('errors');
+        self::assertInstanceOf(ViewErrorBag::class, $errors);
+        self::assertSame([], Storage::allFiles('imports'));
+
+        return $errors->first('table');
+    }
+
+    public function test_what_is_no_table_is_refused_with_a_sentence(): void
+    {
+        self::assertStringContainsString('50 MB; a table may be 10 MB at most', $this->complaint(str_repeat("A-1,Tindle\n", 4_545_455), 'large.csv'));
+        self::assertStringContainsString('neither text nor a spreadsheet', $this->complaint("\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR", 'picture.csv'));
+        self::assertStringContainsString('neither text nor a spreadsheet', $this->complaint($this->packed(['letter.txt' => 'no table']), 'cards.xlsx'));
+        self::assertStringContainsString('cannot be read to its end', $this->complaint("PK\x03\x04 and nothing more", 'cards.xlsx'));
+        self::assertStringContainsString('cannot be read to its end', $this->complaint($this->packed(['xl/workbook.xml' => '<workbook><sheets>']), 'cards.xlsx'));
+        self::assertStringContainsString('no rows below its headings', $this->complaint("tag,name\n", 'cards.csv'));
+        self::assertStringContainsString('no rows below its headings', $this->complaint('', 'cards.csv'));
+        self::assertStringContainsString('more than 80 columns', $this->complaint(str_repeat('a,', 90)."\n1\n", 'cards.csv'));
+        self::assertStringContainsString('more than 20 000 rows', str_replace("\u{202F}", ' ', $this->complaint("tag\n".str_repeat("A\n", 20_001), 'cards.csv')));
+        $this->post('/import')->assertSessionHasErrors(['table' => 'No whole table arrived. Choose a CSV, XLSX or ODS of at most 10 MB.']);
+    }
+
+    public function test_a_spreadsheet_that_unpacks_huge_is_refused_before_it_fills_the_memory(): void
+    {
+        $before = memory_get_usage();
+        $bomb = $this->packed(['xl/workbook.xml' => '<workbook/>', 'xl/worksheets/sheet1.xml' => str_repeat(' ', 100_000_000)]);
+        self::assertLessThan(1_000_000, strlen($bomb));
+        memory_reset_peak_usage();
+        self::assertStringContainsString('unpacks to more than 80 MB', $this->complaint($bomb, 'cards.xlsx'));
+        self::assertLessThan(32_000_000, memory_get_peak_usage() - $before);
+    }
+
+    public function test_entities_that_multiply_are_refused(): void
+    {
+        $laughs = '<!DOCTYPE w [<!ENTITY a "ha"><!ENTITY b "&a;&a;&a;&a;">]><workbook>&b;</workbook>';
+        self::assertStringContainsString('document type declarations', $this->complaint($this->packed(['xl/workbook.xml' => $laughs]), 'cards.xlsx'));
+    }
+
+    public function test_five_thousand_rows_are_previewed_in_bounded_memory(): void
+    {
+        $table = "tag,line,serial\n";
+        for ($i = 0; $i < 5000; $i++) {
+            $table .= sprintf("B-%05d,%s 128GB SDXC II U3 V60 250MB/s,S%d\n", $i, $i % 10 === 0 ? '128 Gb' : 'Marrowick', $i);
+        }
+        $address = $this->waiting($table);
+        $shelf = ImportShelf::find(basename($address));
+        self::assertNotNull($shelf);
+        $before = memory_get_usage();
+        memory_reset_peak_usage();
+        $page = ImportPage::of($shelf, null);
+        self::assertLessThan(16_000_000, memory_get_peak_usage() - $before);
+        self::assertSame(5000, $page->good + $page->badRows);
+        self::assertLessThanOrEqual(212, count($page->bad) + count($page->rows));
+    }
+
+    public function test_text_in_other_encodings_is_read(): void
+    {
+        $table = "tag,name,form,capacity\nA-1,Brøndby,SD,64\n";
+        foreach (["\xEF\xBB\xBF".$table, "\xFF\xFE".mb_convert_encoding($table, 'UTF-16LE'), mb_convert_encoding($table, 'Windows-1252')] as $bytes) {
+            $this->get($this->waiting($bytes))->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('import.rows.0.name', 'Brøndby'));
+        }
+    }
+}
