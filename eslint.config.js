@@ -4,7 +4,18 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default defineConfig(
-    { ignores: ['vendor', 'node_modules', 'public', 'storage', '.run', 'test-results', '**/generated/**'] },
+    {
+        ignores: [
+            'tests/Reference/node/*.cjs',
+            'vendor',
+            'node_modules',
+            'public',
+            'storage',
+            '.run',
+            'test-results',
+            '**/generated/**',
+        ],
+    },
     js.configs.recommended,
     ...tseslint.configs.strictTypeChecked,
     reactHooks.configs.flat['recommended-latest'],

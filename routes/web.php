@@ -9,8 +9,10 @@ use App\Http\Controllers\LabelPreviewController;
 use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\OffloadController;
 use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProveController;
 use App\Http\Controllers\RunController;
+use App\Http\Controllers\TagController;
 use App\Models\Card;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Route;
@@ -34,6 +36,14 @@ Route::post('/cards', [IntakeController::class, 'store']);
 Route::post('/cards/{card}/photos', [PhotoController::class, 'store']);
 Route::get('/photos/{photo}', [PhotoController::class, 'show']);
 Route::put('/cards/{card}', [IntakeController::class, 'update']);
+
+Route::get('/prices', [PriceController::class, 'show']);
+Route::post('/prices', [PriceController::class, 'store']);
+Route::delete('/prices/{quote}', [PriceController::class, 'delete']);
+
+Route::get('/tags', [TagController::class, 'show']);
+Route::get('/tags/sheet.pdf', [TagController::class, 'pdf']);
+Route::get('/c/{card}', [TagController::class, 'open']);
 
 Route::get('/import', [ImportController::class, 'create']);
 Route::post('/import', [ImportController::class, 'store']);

@@ -7,6 +7,7 @@ namespace App\Intake;
 use App\Evidence\Acquaintance;
 use App\Evidence\CardEvidence;
 use App\Models\Card;
+use Tally\Label\Form;
 use Tally\Verdict\Step;
 use Tally\Verdict\VerdictKind;
 
@@ -52,7 +53,7 @@ final readonly class CardBook
     }
 
     /** Cards of a form and tier that were bought at a price: what such cards cost has changed. */
-    public static function refreshPriced(string $form, string $currency): void
+    public static function refreshPriced(Form $form, string $currency): void
     {
         Card::query()->where(['form' => $form, 'currency' => $currency])->whereNotNull('price')->each(CardEvidence::refresh(...));
     }

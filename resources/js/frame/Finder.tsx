@@ -2,6 +2,7 @@ import { router } from '@inertiajs/react';
 import { Autocomplete, Dialog, Input, Menu, MenuItem, SearchField, useFilter, type Key } from 'react-aria-components';
 import styled from 'styled-components';
 import type { FrameProps } from '../types/generated/props';
+import { HOUSE_PAGES } from './HouseMenu';
 import { Card, Overlay } from './KeySheet';
 
 const Body = styled.div`
@@ -54,6 +55,7 @@ export function Finder({
     const { contains } = useFilter({ sensitivity: 'base' });
     const targets: Target[] = [
         { id: '/intake', label: 'Enter a new card' },
+        ...HOUSE_PAGES.map((page) => ({ id: page.href, label: page.label })),
         ...frame.stages.map((entry) => ({
             id: tag === null ? `/${entry.key}` : `/${entry.key}/${tag}`,
             label: tag === null ? `Stage: ${entry.label}` : `${entry.label}: ${tag}`,

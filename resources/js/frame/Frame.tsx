@@ -6,6 +6,7 @@ import { Tray } from '../tray/Tray';
 import type { FrameProps } from '../types/generated/props';
 import { Finder } from './Finder';
 import { FrameLook } from './FrameLook';
+import { HouseMenu } from './HouseMenu';
 import { KeySheet } from './KeySheet';
 import { Line } from './Line';
 import { useKeys } from './useKeys';
@@ -21,7 +22,9 @@ interface SharedPage {
 export function Frame({ children }: { children: ReactNode }) {
     const page = usePage<SharedPage>();
     const { frame } = page.props;
-    const stage = page.url.split(/[/?]/)[1] ?? 'intake';
+    const place = page.url.split(/[/?]/)[1] ?? 'intake';
+    // On the pages of the house a card of the tray opens where it is entered.
+    const stage = frame.stages.some((entry) => entry.key === place) ? place : 'intake';
     const tag = page.props.card?.tag ?? null;
     const [theme, toggleTheme] = useTheme();
     const [sheet, setSheet] = useState(false);
@@ -43,7 +46,7 @@ export function Frame({ children }: { children: ReactNode }) {
                     </svg>
                     Gritty Tally
                 </Link>
-                <Line stages={frame.stages} stage={stage} tag={tag} />
+                <Line stages={frame.stages} stage={place} tag={tag} />
                 <AriaButton
                     className="tray-toggle"
                     onPress={() => {
@@ -55,6 +58,7 @@ export function Frame({ children }: { children: ReactNode }) {
                 <div className="station">
                     <StationWords frame={frame} />
                     <span>
+                        <HouseMenu />
                         <AriaButton onPress={toggleTheme}>{theme === 'day' ? 'night cart' : 'day paper'}</AriaButton>
                         <AriaButton
                             aria-label="All keys"

@@ -25,11 +25,11 @@ export const FrameLook = styled.div<{ $drawer: boolean }>`
     }
     .station {
         border-left: 1px solid var(--rule);
-        padding: 0 18px;
+        padding: 0 12px 0 18px;
         display: flex;
         align-items: center;
         justify-content: space-between;
-        gap: 8px;
+        gap: 6px;
         font-size: 12.5px;
         color: var(--pencil);
     }

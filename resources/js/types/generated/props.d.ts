@@ -241,6 +241,33 @@ export interface RouteProps {
     seconds: number;
 }
 
+export interface ForSaleProps {
+    tag: string;
+    perGigabyte: number;
+    severity: string | null;
+}
+
+export interface QuoteProps {
+    id: number;
+    kind: string;
+    capacity: string;
+    price: string;
+    perGigabyte: string;
+    on: string;
+    source: string;
+}
+
+export interface ReferenceProps {
+    form: string;
+    tier: string;
+    currency: string;
+    median: number;
+    words: string;
+    quotes: number[];
+    cards: ForSaleProps[];
+    note: string;
+}
+
 export interface ClassProps {
     class: BlockClass;
     bytes: number;
@@ -326,4 +353,15 @@ export interface SlotProps {
     chain: string;
     pinch: string;
     expected: string | null;
+}
+
+export interface TagSheetProps {
+    cards: string;
+    tags: string[];
+    unknown: string[];
+    sheet: string;
+    columns: number;
+    rows: number;
+    begin: number;
+    href: string | null;
 }

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Person;
+use App\Http\Requests\SaveQuote;
+use App\Intake\CardBook;
+use App\Models\PriceQuote;
+use App\Pages\IntakePage;
+use App\Pages\PricesPage;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\DB;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final readonly class PriceController
+{
+    public function show(): Response
+    {
+        return Inertia::render('Prices', [
+            'references' => PricesPage::references(),
+            'quotes' => PricesPage::quotes(),
+            'forms' => IntakePage::choices()->forms,
+            'tiers' => PricesPage::tiers(),
+            'today' => now()->format('Y-m-d'),
+        ]);
+    }
+
+    public function store(SaveQuote $request): RedirectResponse
+    {
+        DB::transaction(function () use ($request): void {
+            $quote = PriceQuote::query()->create([...$request->columns(), 'recorded_by' => Person::of($request)]);
+            CardBook::refreshPriced($quote->form, $quote->currency);
+        });
+
+        return back();
+    }
+
+    public function delete(PriceQuote $quote): RedirectResponse
+    {
+        DB::transaction(function () use ($quote): void {
+            $quote->delete();
+            CardBook::refreshPriced($quote->form, $quote->currency);
+        });
+
+        return back();
+    }
+}

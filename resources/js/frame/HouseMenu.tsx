@@ -1,0 +1,34 @@
+import { router } from '@inertiajs/react';
+import { Button, Menu, MenuItem, MenuTrigger } from 'react-aria-components';
+import { PopoverLook } from '../parts/fields';
+
+export const HOUSE_PAGES = [
+    { href: '/kit', label: 'Kit: readers, cables, hosts, drives, cameras' },
+    { href: '/kit/sheet', label: 'What fits where, and how fast' },
+    { href: '/prices', label: 'Prices: what such cards cost' },
+    { href: '/tags', label: 'Tags to print' },
+    { href: '/import', label: 'Cards from a table, or out as one' },
+] as const;
+
+/** What belongs to the house and not to one card stands behind this, not on the line. */
+export function HouseMenu() {
+    return (
+        <MenuTrigger>
+            <Button aria-label="The house: kit, prices, tags, tables">house ▾</Button>
+            <PopoverLook placement="bottom end">
+                <Menu
+                    aria-label="The house"
+                    onAction={(key) => {
+                        router.visit(String(key));
+                    }}
+                >
+                    {HOUSE_PAGES.map((page) => (
+                        <MenuItem key={page.href} id={page.href}>
+                            {page.label}
+                        </MenuItem>
+                    ))}
+                </Menu>
+            </PopoverLook>
+        </MenuTrigger>
+    );
+}

@@ -1,0 +1,174 @@
+import { Head, router, useForm } from '@inertiajs/react';
+import styled from 'styled-components';
+import { PriceRows } from '../charts/PriceRows';
+import { Caution, MarginLook } from '../frame/Margin';
+import { Button } from '../parts/Button';
+import { SelectField, TextField } from '../parts/fields';
+import { Ruled, Sheet, Title } from '../parts/Sheet';
+import type { ChoiceProps, QuoteProps, ReferenceProps } from '../types/generated/props';
+
+interface Props {
+    references: ReferenceProps[];
+    quotes: QuoteProps[];
+    forms: ChoiceProps[];
+    tiers: ChoiceProps[];
+    today: string;
+}
+
+const Ask = styled.form`
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 12px 22px;
+    padding: 2px 0 8px;
+    align-items: end;
+    > button {
+        justify-self: start;
+    }
+    @media (max-width: 560px) {
+        grid-template-columns: minmax(0, 1fr);
+    }
+`;
+
+const Plain = styled.button`
+    border: 0;
+    background: transparent;
+    padding: 0;
+    cursor: pointer;
+    color: var(--pencil);
+    text-decoration: underline;
+    text-underline-offset: 3px;
+`;
+
+/** What such cards cost: the house's own quotes, their median for each kind, and which cards were too good to be true. */
+export default function Prices({ references, quotes, forms, tiers, today }: Props) {
+    const form = useForm({ form: 'sd', tier: '30', capacity: '', price: '', quoted_on: today, source: '' });
+    const text = (field: 'capacity' | 'price' | 'quoted_on' | 'source') => ({
+        name: field,
+        value: form.data[field],
+        error: form.errors[field],
+        onChange: (value: string) => {
+            form.setData(field, value);
+        },
+    });
+    return (
+        <>
+            <Head title="Prices" />
+            <main>
+                <Title>
+                    <div>
+                        <h1>What such cards cost</h1>
+                        <p>From the house’s own quotes alone; a card’s price is held against the median of its kind.</p>
+                    </div>
+                </Title>
+                <Sheet
+                    title="For a gigabyte"
+                    caption="dots are quotes, flags the house’s cards"
+                    aside="% of each kind’s median"
+                >
+                    {references.length === 0 ? (
+                        <p style={{ fontSize: 13.5 }}>No reference yet: enter the first quote below.</p>
+                    ) : (
+                        <PriceRows references={references} />
+                    )}
+                </Sheet>
+                <Sheet title="A quote" caption="what somebody asks for a new card of a known kind">
+                    <Ask
+                        noValidate
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            form.post('/prices', {
+                                preserveScroll: true,
+                                onSuccess: () => {
+                                    form.reset('capacity', 'price');
+                                },
+                            });
+                        }}
+                    >
+                        <SelectField
+                            name="form"
+                            label="Form"
+                            value={form.data.form}
+                            choices={forms}
+                            error={form.errors.form}
+                            onChange={(value) => {
+                                form.setData('form', value);
+                            }}
+                        />
+                        <SelectField
+                            name="tier"
+                            label="Highest mark"
+                            value={form.data.tier}
+                            choices={tiers
+                                .filter((tier) => tier.forms.includes(form.data.form))
+                                .map(({ key, label }) => ({ key, label }))}
+                            error={form.errors.tier}
+                            onChange={(value) => {
+                                form.setData('tier', value);
+                            }}
+                        />
+                        <TextField {...text('capacity')} label="Capacity" figures placeholder="128 GB" />
+                        <TextField {...text('price')} label="Price" figures placeholder="41.00 EUR" />
+                        <TextField {...text('source')} label="Asked by" placeholder="a shop, a list" />
+                        <TextField {...text('quoted_on')} label="On" figures />
+                        <Button type="submit" data-main="" isDisabled={form.processing}>
+                            Keep this quote
+                        </Button>
+                    </Ask>
+                </Sheet>
+                {quotes.length === 0 ? null : (
+                    <Ruled aria-label="Quotes">
+                        <thead>
+                            <tr>
+                                <th>Kind</th>
+                                <th className="n">Capacity</th>
+                                <th className="n">Price</th>
+                                <th className="n">A gigabyte</th>
+                                <th>On</th>
+                                <th>Asked by</th>
+                                <th>
+                                    <span className="sr">Take out</span>
+                                </th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {quotes.map((quote) => (
+                                <tr key={quote.id}>
+                                    <td>{quote.kind}</td>
+                                    <td className="n">{quote.capacity}</td>
+                                    <td className="n">{quote.price}</td>
+                                    <td className="n">{quote.perGigabyte}</td>
+                                    <td>{quote.on}</td>
+                                    <td>{quote.source}</td>
+                                    <td>
+                                        <Plain
+                                            type="button"
+                                            aria-label={`Take out the quote of ${quote.price} by ${quote.source}`}
+                                            onClick={() => {
+                                                router.delete(`/prices/${quote.id}`, { preserveScroll: true });
+                                            }}
+                                        >
+                                            take out
+                                        </Plain>
+                                    </td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </Ruled>
+                )}
+            </main>
+            <MarginLook>
+                <h2 style={{ fontSize: 22 }}>Too good to be true</h2>
+                <p style={{ fontSize: 13 }}>
+                    Under a half of the median is a doubt, under a quarter a contradiction with the market. Neither says
+                    what the card is: a full proof and a speed run do.
+                </p>
+                <Caution
+                    caution={{
+                        lead: 'Few quotes make a weak median.',
+                        rest: 'Each finding says how many it stands on. Common practice of the trade; no source.',
+                    }}
+                />
+            </MarginLook>
+        </>
+    );
+}
