@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\InspectController;
 use App\Http\Controllers\IntakeController;
+use App\Http\Controllers\KitController;
 use App\Http\Controllers\LabelPreviewController;
 use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\OffloadController;
@@ -36,6 +37,14 @@ Route::post('/cards', [IntakeController::class, 'store']);
 Route::post('/cards/{card}/photos', [PhotoController::class, 'store']);
 Route::get('/photos/{photo}', [PhotoController::class, 'show']);
 Route::put('/cards/{card}', [IntakeController::class, 'update']);
+
+Route::get('/kit', [KitController::class, 'index']);
+Route::get('/kit/sheet/{card?}', [KitController::class, 'sheet']);
+Route::get('/kit/{kind}/new', [KitController::class, 'create']);
+Route::get('/kit/{kind}/{key}', [KitController::class, 'edit']);
+Route::post('/kit/{kind}', [KitController::class, 'store']);
+Route::put('/kit/{kind}/{key}', [KitController::class, 'update']);
+Route::delete('/kit/{kind}/{key}', [KitController::class, 'delete']);
 
 Route::get('/prices', [PriceController::class, 'show']);
 Route::post('/prices', [PriceController::class, 'store']);

@@ -20,6 +20,7 @@ use Tally\Label\Bus;
  * @property int|null $cable_id the cable it usually hangs on
  * @property-read Collection<int, ReaderSlot> $slots
  * @property-read Cable|null $cable
+ * @property-read int|null $troubles_count
  */
 final class Reader extends Model
 {
@@ -39,6 +40,12 @@ final class Reader extends Model
     public function cable(): BelongsTo
     {
         return $this->belongsTo(Cable::class);
+    }
+
+    /** @return HasMany<Inspection, $this> what was seen in it and went badly */
+    public function troubles(): HasMany
+    {
+        return $this->hasMany(Inspection::class)->whereNull('withdrawn')->where('answer', '!=', 'found');
     }
 
     public function kindOfLink(): HostLink

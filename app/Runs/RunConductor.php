@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Runs;
 
 use App\Evidence\CardEvidence;
+use App\Gear\OwnMeasurement;
 use App\Models\Run;
 use App\Models\RunSample;
 use App\Models\Slot;
@@ -96,6 +97,7 @@ final readonly class RunConductor
             RunSample::query()->updateOrCreate(['run_id' => $run->id], ['traces' => $traces]);
             $run->forceFill(['result' => $result]);
             $this->end($run, $state, $cutShort ?? $note);
+            OwnMeasurement::note($run);
         }, 1500);
     }
 

@@ -78,6 +78,18 @@ final class IntakeTest extends TestCase
         yield 'mark unknown' => ['marks.0', ['marks' => ['V61']], 'The mark “V61” is not one of the list'];
         yield 'mark twice' => ['marks.1', ['marks' => ['V60', 'V60']], 'was given twice'];
         yield 'three rows of contacts' => ['contact_rows', ['contact_rows' => '3'], 'one or two; “3” was given'];
+        yield 'a price that is none' => ['price', ['price' => 'cheap'], '“cheap” is not a price'];
+        yield 'a price in two currencies' => ['price', ['price' => '9 EUR', 'currency' => 'GBP'], 'the currency beside it says GBP'];
+        yield 'no such currency' => ['currency', ['price' => '9', 'currency' => 'QQQ'], 'is not a currency'];
+        yield 'a day that is none' => ['bought_on', ['bought_on' => '31.02.2026'], '“31.02.2026” is not a day'];
+        yield 'a day that two read differently' => ['bought_on', ['bought_on' => '03/04/2026'], 'Write it as 2026-11-25'];
+        yield 'a day to come' => ['bought_on', ['bought_on' => '2199-01-01'], 'is still to come'];
+        yield 'provenance unknown' => ['provenance', ['provenance' => 'stolen'], 'The provenance “stolen” is not one of the list'];
+        yield 'a long serial' => ['serial', ['serial' => str_repeat('7', 61)], 'longer than a label can be'];
+        yield 'none of them' => ['count', ['count' => '0'], 'Give a whole number from 1 to 200'];
+        yield 'too many at once' => ['count', ['count' => '201'], 'How many was “201”'];
+        yield 'a series from a tag without a number' => ['count', ['tag' => 'SPARE', 'count' => '3'], '“SPARE” ends in no number'];
+        yield 'more serials than cards' => ['serials', ['count' => '2', 'serials' => "A\nB\nC"], '3 serials were given for 2 cards'];
         yield 'more footage than card' => ['footage', ['footage' => '129 GB'], '129 GB of footage cannot be on a card of 128 GB'];
     }
 
@@ -109,6 +121,44 @@ final class IntakeTest extends TestCase
         $this->put("/cards/{$card->tag}", get_object_vars($values))->assertSessionHasNoErrors();
         $again = $card->fresh();
         self::assertSame([31_914_983_424, 94_371_840.0, 633.5], [$again?->capacity, $again?->read, $again?->times]);
+    }
+
+    public function test_where_it_comes_from_is_kept_and_opened_again_the_same(): void
+    {
+        $this->post('/cards', self::label(['serial' => ' SN 7-1 ', 'back_code' => 'K4', 'price' => '€24,90', 'seller' => 'Quay', 'order_no' => 'O-1', 'lot' => 'L 7', 'bought_on' => '14 Oct 2026', 'provenance' => 'marketplace']))->assertSessionHasNoErrors();
+        $card = Card::query()->where('tag', 'QS-100')->firstOrFail();
+        self::assertSame(['SN 7-1', 'SN71', 2490, 'EUR', 'L7', '2026-10-14'], [$card->serial, $card->serial_key, $card->price, $card->currency, $card->lot_key, $card->bought_on?->format('Y-m-d')]);
+        $page = $this->get('/intake/QS-100')->viewData('page');
+        self::assertIsArray($page);
+        $values = data_get($page, 'props.values');
+        self::assertInstanceOf(\App\Props\Label\IntakeProps::class, $values);
+        self::assertSame(['24.90 EUR', '2026-10-14', 'marketplace'], [$values->price, $values->bought_on, $values->provenance]);
+        $before = $card->getAttributes();
+        $this->put('/cards/QS-100', get_object_vars($values))->assertSessionHasNoErrors();
+        self::assertSame($before, Card::query()->where('tag', 'QS-100')->firstOrFail()->getAttributes());
+    }
+
+    public function test_a_whole_lot_is_entered_at_once_with_a_series_of_tags(): void
+    {
+        $this->post('/cards', self::label(['tag' => 'QS-098', 'count' => '4', 'lot' => 'L7', 'serial' => 'ignored', 'serials' => "S1\n\n S2 \nS3"]))->assertRedirect('/intake/QS-098');
+        $cards = Card::query()->orderByRaw('length(tag), tag')->get();
+        self::assertSame(['QS-098', 'QS-099', 'QS-100', 'QS-101'], $cards->pluck('tag')->all());
+        self::assertSame(['S1', 'S2', 'S3', null], $cards->pluck('serial')->all());
+        self::assertSame(['L7'], $cards->pluck('lot_key')->unique()->all());
+        $this->post('/cards', self::label(['tag' => 'QS-096', 'count' => '3']))->assertSessionHasErrors(['tag' => 'Of the series QS-096 to QS-098, QS-098 is taken already. Begin it elsewhere.']);
+        self::assertSame(4, Card::query()->count());
+    }
+
+    public function test_while_typing_other_cards_speak_up(): void
+    {
+        $this->card(['tag' => 'A-1', 'serial' => 'S-1', 'back_code' => 'K1', 'lot' => 'L7', 'verdict' => 'Sham']);
+        $typed = ['form' => 'sd', 'capacity' => '32 GB', 'serial' => 's1', 'back_code' => 'k 1', 'lot' => 'l7', 'provenance' => 'sample'];
+        $findings = (string) json_encode($this->postJson('/intake/preview', $typed)->json('findings'));
+        foreach (['The serial s1 is on A-1 too', 'The back code k 1 is on A-1 too', '1 of 2 from lot l7 is Sham', 'A sample from before it was sold'] as $words) {
+            self::assertStringContainsString($words, $findings);
+        }
+        // The card that is being corrected does not meet itself.
+        self::assertStringNotContainsString('on A-1 too', (string) json_encode($this->postJson('/intake/preview', [...$typed, 'card' => 'A-1'])->json('findings')));
     }
 
     public function test_the_next_tag_of_the_series_is_offered(): void

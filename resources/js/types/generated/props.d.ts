@@ -90,6 +90,89 @@ export interface SeenProps {
     withdrawn: string | null;
 }
 
+export interface CeilingProps {
+    link: string;
+    nominal: number;
+    usable: number;
+    origin: string;
+    source: string;
+}
+
+export interface FitCellProps {
+    rate: number | null;
+    why: string;
+    origin: string;
+}
+
+export interface FitRowProps {
+    key: string;
+    name: string;
+    cells: FitCellProps[];
+}
+
+export interface FitSheetProps {
+    card: string | null;
+    caption: string;
+    columns: string[];
+    rows: FitRowProps[];
+}
+
+export interface KitFieldProps {
+    name: string;
+    label: string;
+    control: string;
+    values: string[];
+    choices: ChoiceProps[];
+    placeholder: string;
+    none: string | null;
+}
+
+export interface KitFormProps {
+    kind: string;
+    one: string;
+    key: string | null;
+    title: string;
+    fields: KitFieldProps[];
+    parts: KitPartsProps | null;
+}
+
+export interface KitItemProps {
+    key: string;
+    tag: string;
+    name: string;
+    lines: string[];
+    ceilings: CeilingProps[];
+    trouble: number;
+}
+
+export interface KitListProps {
+    kind: string;
+    title: string;
+    one: string;
+    items: KitItemProps[];
+}
+
+export interface KitPartsProps {
+    name: string;
+    title: string;
+    one: string;
+    blank: KitFieldProps[];
+    rows: KitRowProps[];
+}
+
+export interface KitRowProps {
+    id: number;
+    fields: KitFieldProps[];
+}
+
+export interface SightingProps {
+    card: string;
+    run: string;
+    write: number | null;
+    read: number | null;
+    region: string;
+}
+
 export interface CardProps {
     tag: string;
     name: string;

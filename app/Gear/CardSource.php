@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gear;
+
+use App\Evidence\CardEvidence;
+use App\Models\Card;
+use App\Models\Run;
+use Illuminate\Support\Collection;
+use Tally\Chain\Ceiling;
+use Tally\Offload\Source;
+use Tally\Quantity\Bytes;
+use Tally\Reading\Standing;
+
+/** A card as a place where data comes from: how fast it reads, by measurement or else by its label. */
+final readonly class CardSource
+{
+    /**
+     * What was measured in a reader wins there. Elsewhere the best trusted run tells the card's own speed, unless that run
+     * was held back by its chain: then the label's claim is all there is.
+     *
+     * @param  Collection<int, Run>  $runs
+     */
+    public static function of(Card $card, Collection $runs, Bytes $amount): Source
+    {
+        $label = $card->label();
+        $byReader = [];
+        $best = null;
+        foreach (CardEvidence::speeds($card, $runs) as $speed) {
+            $read = $speed->reading->read;
+            if ($read === null || ! $read->isTrusted()) {
+                continue;
+            }
+            $ceiling = Ceiling::measured($read->median(), "{$speed->run}, first {$speed->reading->region->decimal()}");
+            $reader = Rig::readerOf($speed->reading->path);
+            if ($reader !== null) {
+                $byReader[$reader] = $ceiling;
+            }
+            $heldBack = $read->standing === Standing::NotJudgedHere || $read->median()->over($speed->reading->path->usable()) > 0.9;
+            if (! $heldBack && ($best === null || $best->usable()->isBelow($read->median()))) {
+                $best = $ceiling;
+            }
+        }
+        $claim = $label->readClaim();
+
+        return new Source(
+            $card->tag, $label->possibleBuses(), $label->connection(), $amount,
+            $best ?? ($claim === null ? self::slowest($byReader) : Ceiling::claimed($claim, 'the label’s claim, not measured')),
+            $byReader,
+        );
+    }
+
+    /** @param  array<string, Ceiling>  $ceilings */
+    private static function slowest(array $ceilings): ?Ceiling
+    {
+        usort($ceilings, fn (Ceiling $a, Ceiling $b): int => $a->usable()->bytesPerSecond <=> $b->usable()->bytesPerSecond);
+
+        return $ceilings[0] ?? null;
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Kit\Input;
+use App\Kit\KitKind;
+use App\Kit\ReaderBook;
+use App\Models\Card;
+use App\Models\Reader;
+use App\Pages\KitPage;
+use App\Props\Kit\KitListProps;
+use Illuminate\Database\QueryException;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final readonly class KitController
+{
+    public function index(): Response
+    {
+        return Inertia::render('Kit', ['lists' => array_map(fn (KitKind $kind): KitListProps => $kind->book()->list(), KitKind::cases())]);
+    }
+
+    public function sheet(?Card $card = null): Response
+    {
+        return Inertia::render('Fits', ['sheet' => $card?->exists === true ? KitPage::ofCard($card) : KitPage::ofAll()]);
+    }
+
+    public function create(KitKind $kind): Response
+    {
+        return $this->page($kind, null);
+    }
+
+    public function edit(KitKind $kind, string $key): Response
+    {
+        return $this->page($kind, $key);
+    }
+
+    public function store(Request $request, KitKind $kind): RedirectResponse
+    {
+        return $this->keep($request, $kind, null);
+    }
+
+    public function update(Request $request, KitKind $kind, string $key): RedirectResponse
+    {
+        return $this->keep($request, $kind, $key);
+    }
+
+    public function delete(KitKind $kind, string $key): RedirectResponse
+    {
+        $this->within(fn () => $kind->book()->delete($key));
+
+        return redirect('/kit');
+    }
+
+    private function page(KitKind $kind, ?string $key): Response
+    {
+        $reader = $kind === KitKind::Readers && $key !== null ? Reader::query()->with(['slots', 'cable'])->where('tag', $key)->first() : null;
+
+        return Inertia::render('KitItem', [
+            'form' => $kind->book()->form($key) ?? abort(404),
+            'ceilings' => $reader === null ? [] : ReaderBook::ceilings($reader),
+            'sightings' => $reader === null ? [] : KitPage::sightings($reader),
+            'trouble' => $reader === null ? [] : KitPage::trouble($reader),
+        ]);
+    }
+
+    private function keep(Request $request, KitKind $kind, ?string $key): RedirectResponse
+    {
+        $kept = $this->within(fn (): string => $kind->book()->save($key, new Input($request->all())));
+
+        return redirect("/kit/{$kind->value}/{$kept}");
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $act
+     * @return T
+     *
+     * @throws ValidationException when something in the books hangs on what would be taken out
+     */
+    private function within(callable $act): mixed
+    {
+        try {
+            return DB::transaction(fn () => $act());
+        } catch (QueryException $fault) {
+            // MariaDB 1451: a row that others refer to cannot be deleted.
+            if (($fault->errorInfo[1] ?? null) === 1451) {
+                throw ValidationException::withMessages(['delete' => 'Something hangs on it: a slot of a station, a reader, a drive, or what was seen in it. Nothing was changed.']);
+            }
+            throw $fault;
+        }
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kit;
+
+use App\Props\Kit\CeilingProps;
+use App\Props\Kit\KitFieldProps;
+use App\Props\Label\ChoiceProps;
+use Tally\Chain\HostLink;
+use Tally\Chain\Link;
+use Tally\Label\Bus;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
+
+/** Fields that several kinds of gear have. */
+final readonly class Field
+{
+    public static function text(string $name, string $label, string $value, string $placeholder = ''): KitFieldProps
+    {
+        return new KitFieldProps($name, $label, 'text', [$value], placeholder: $placeholder);
+    }
+
+    public static function figures(string $name, string $label, string $value, string $placeholder = ''): KitFieldProps
+    {
+        return new KitFieldProps($name, $label, 'figures', [$value], placeholder: $placeholder);
+    }
+
+    public static function rate(string $name, string $label, ?float $rate, string $placeholder = ''): KitFieldProps
+    {
+        return self::figures($name, $label, $rate === null ? '' : Rate::bytesPerSecond($rate)->exact(), $placeholder);
+    }
+
+    public static function size(string $name, string $label, ?int $bytes, string $placeholder = ''): KitFieldProps
+    {
+        return self::figures($name, $label, $bytes === null ? '' : Bytes::of($bytes)->exact(), $placeholder);
+    }
+
+    public static function link(string $name, string $label, ?HostLink $link): KitFieldProps
+    {
+        $choices = array_map(fn (HostLink $one): ChoiceProps => new ChoiceProps($one->value, $one->label(), []), HostLink::cases());
+
+        return new KitFieldProps($name, $label, 'choice', [$link->value ?? HostLink::UsbGen1->value], $choices);
+    }
+
+    /** @param  list<Bus>  $buses */
+    public static function buses(string $label, array $buses): KitFieldProps
+    {
+        $choices = array_map(function (Bus $bus): ChoiceProps {
+            $form = $bus->forms()[0]->label();
+
+            return new ChoiceProps($bus->value, str_contains($form, 'SD') || str_starts_with($bus->label(), $form) ? $bus->label() : "{$bus->label()} ({$form})", []);
+        }, Bus::cases());
+
+        return new KitFieldProps('buses', $label, 'several', array_map(fn (Bus $bus): string => $bus->value, $buses), $choices);
+    }
+
+    /** @return list<KitFieldProps> the house's own figure, and how it was got */
+    public static function measured(?float $rate, ?string $how): array
+    {
+        return [
+            self::rate('measured', 'Own measurement', $rate, 'none'),
+            self::text('measured_how', 'Measured how', $how ?? '', 'which card, how many runs, which day'),
+        ];
+    }
+
+    public static function ceiling(Link $link, string $name = ''): CeilingProps
+    {
+        $ceiling = $link->ceiling;
+
+        return new CeilingProps($name === '' ? $link->name : $name, $ceiling->nominal->megabytes(), $ceiling->usable()->megabytes(), $ceiling->origin->value, $ceiling->source);
+    }
+}

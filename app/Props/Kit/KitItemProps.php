@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Kit;
+
+/** A piece of gear in the list. */
+final readonly class KitItemProps
+{
+    /**
+     * @param  list<string>  $lines  what it is made of
+     * @param  list<CeilingProps>  $ceilings
+     * @param  int  $trouble  how often a card sat badly in it
+     */
+    public function __construct(public string $key, public string $tag, public string $name, public array $lines, public array $ceilings, public int $trouble) {}
+}

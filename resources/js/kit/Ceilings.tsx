@@ -1,0 +1,76 @@
+import styled from 'styled-components';
+import { printed } from '../format';
+import { share } from './scale';
+import type { CeilingProps } from '../types/generated/props';
+
+const Look = styled.ul`
+    list-style: none;
+    display: grid;
+    gap: 3px;
+    li {
+        display: grid;
+        grid-template-columns: minmax(0, 1.25fr) minmax(60px, 1fr) minmax(0, 1.35fr);
+        gap: 10px;
+        align-items: center;
+        font-size: 12.5px;
+    }
+    .figure {
+        font-family: var(--figures);
+        font-stretch: 75%;
+        font-size: 12px;
+    }
+    small {
+        color: var(--pencil);
+        font-size: 12px;
+        margin-left: 6px;
+        font-family: var(--words);
+        font-stretch: 84%;
+    }
+    .own small {
+        color: var(--tarn);
+        font-weight: 650;
+    }
+`;
+
+/** Ceilings on one scale, each ten times the one before it at equal steps: open what the standard says, filled what is planned with. */
+export function Ceilings({ ceilings, sources = false }: { ceilings: readonly CeilingProps[]; sources?: boolean }) {
+    return (
+        <Look>
+            {ceilings.map((ceiling) => (
+                <li key={ceiling.link} className={ceiling.origin === 'own measurement' ? 'own' : ''}>
+                    <span>{ceiling.link}</span>
+                    <svg viewBox="0 0 100 10" height="10" preserveAspectRatio="none" aria-hidden="true" width="100%">
+                        <rect
+                            x="0.5"
+                            y="1.5"
+                            width={99 * share(ceiling.nominal)}
+                            height="7"
+                            fill="none"
+                            stroke="var(--ink)"
+                            vectorEffect="non-scaling-stroke"
+                        />
+                        <rect
+                            x="0.5"
+                            y="1.5"
+                            width={99 * share(ceiling.usable)}
+                            height="7"
+                            fill={ceiling.origin === 'own measurement' ? 'var(--tarn)' : 'var(--rule)'}
+                            stroke="var(--ink)"
+                            vectorEffect="non-scaling-stroke"
+                        />
+                    </svg>
+                    <span className="figure">
+                        {printed(ceiling.usable)} MB/s
+                        <small>
+                            {ceiling.origin}
+                            {sources ? `: ${ceiling.source}` : ''}
+                            {sources && ceiling.nominal > ceiling.usable * 1.001
+                                ? `; ${printed(ceiling.nominal)} on paper`
+                                : ''}
+                        </small>
+                    </span>
+                </li>
+            ))}
+        </Look>
+    );
+}

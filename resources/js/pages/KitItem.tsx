@@ -1,0 +1,303 @@
+import { Head, Link, router } from '@inertiajs/react';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { printed } from '../format';
+import { MarginLook } from '../frame/Margin';
+import { Fields as FieldsLook } from '../intake/Fields';
+import { Ceilings } from '../kit/Ceilings';
+import { KitField } from '../kit/KitField';
+import { sent, start, startParts, type Fields, type Part } from '../kit/values';
+import { Button } from '../parts/Button';
+import { Ruled, Sheet, Title } from '../parts/Sheet';
+import type { CeilingProps, KitFormProps, KitPartsProps, SeenProps, SightingProps } from '../types/generated/props';
+
+interface Props {
+    form: KitFormProps;
+    ceilings: CeilingProps[];
+    sightings: SightingProps[];
+    trouble: SeenProps[];
+}
+
+const Row = styled.fieldset`
+    border: 0;
+    border-top: 1px solid var(--rule);
+    margin: 0;
+    padding: 8px 0 10px;
+    legend {
+        float: left;
+        width: 100%;
+        display: flex;
+        justify-content: space-between;
+        font-size: 12.5px;
+        color: var(--pencil);
+    }
+    legend button,
+    > button {
+        border: 0;
+        background: transparent;
+        padding: 0;
+        color: var(--pencil);
+        cursor: pointer;
+        text-decoration: underline;
+        text-underline-offset: 3px;
+    }
+`;
+
+const Wrong = styled.p`
+    color: var(--rust);
+    font-size: 13px;
+    margin-top: 8px;
+`;
+
+export default function KitItem(props: Props) {
+    return <Surface key={`${props.form.kind} ${props.form.key ?? 'new'}`} {...props} />;
+}
+
+function Surface({ form, ceilings, sightings, trouble }: Props) {
+    const [fields, setFields] = useState<Fields>(() => start(form.fields));
+    const [parts, setParts] = useState<Part[]>(() => startParts(form));
+    const [errors, setErrors] = useState<Record<string, string>>({});
+    const [busy, setBusy] = useState(false);
+    const options = {
+        preserveScroll: true,
+        onStart: () => {
+            setBusy(true);
+        },
+        onFinish: () => {
+            setBusy(false);
+        },
+        onError: setErrors,
+        onSuccess: () => {
+            setErrors({});
+        },
+    };
+    const save = () => {
+        const shape = form.parts;
+        const data = {
+            ...sent(form.fields, fields),
+            ...(shape === null
+                ? {}
+                : { [shape.name]: parts.map((part) => ({ id: part.id, ...sent(shape.blank, part.fields) })) }),
+        };
+        if (form.key === null) {
+            router.post(`/kit/${form.kind}`, data, options);
+        } else {
+            router.put(`/kit/${form.kind}/${form.key}`, data, options);
+        }
+    };
+    return (
+        <>
+            <Head title={form.title} />
+            <main>
+                <form
+                    noValidate
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        save();
+                    }}
+                >
+                    <Title>
+                        <div>
+                            <h1>{form.title}</h1>
+                            <p>
+                                <Link href="/kit" style={{ color: 'inherit' }}>
+                                    All kit
+                                </Link>
+                            </p>
+                        </div>
+                        <Button type="submit" data-main="" isDisabled={busy}>
+                            {form.key === null ? `Enter this ${form.one}` : `Save this ${form.one}`}
+                        </Button>
+                    </Title>
+                    <Sheet title="In the books">
+                        <FieldsLook>
+                            {form.fields.map((field) => (
+                                <KitField
+                                    key={field.name}
+                                    field={field}
+                                    value={fields[field.name] ?? []}
+                                    error={errors[field.name]}
+                                    onChange={(value) => {
+                                        setFields({ ...fields, [field.name]: value });
+                                    }}
+                                />
+                            ))}
+                        </FieldsLook>
+                    </Sheet>
+                    {form.parts === null ? null : (
+                        <Parts shape={form.parts} parts={parts} errors={errors} onChange={setParts} />
+                    )}
+                </form>
+                {ceilings.length === 0 ? null : (
+                    <Sheet title="Ceilings" caption="open: on paper; filled: what is planned with">
+                        <Ceilings ceilings={ceilings} sources />
+                    </Sheet>
+                )}
+                {form.kind === 'readers' && form.key !== null ? (
+                    <>
+                        <Sightings sightings={sightings} />
+                        <Trouble trouble={trouble} />
+                    </>
+                ) : null}
+            </main>
+            <MarginLook>
+                <h2 style={{ fontSize: 22 }}>As precise as you know it</h2>
+                <p style={{ fontSize: 13 }}>
+                    Plans and verdicts rest on this. A figure of your own wins over standard and practice, so it says
+                    how it was got.
+                </p>
+                {form.key === null ? null : (
+                    <>
+                        <Button
+                            quiet
+                            isDisabled={busy}
+                            onPress={() => {
+                                router.delete(`/kit/${form.kind}/${form.key ?? ''}`, options);
+                            }}
+                        >
+                            Take it out of the books
+                        </Button>
+                        {errors['delete'] === undefined ? null : <Wrong role="alert">{errors['delete']}</Wrong>}
+                    </>
+                )}
+            </MarginLook>
+        </>
+    );
+}
+
+function Parts({
+    shape,
+    parts,
+    errors,
+    onChange,
+}: {
+    shape: KitPartsProps;
+    parts: Part[];
+    errors: Record<string, string>;
+    onChange: (parts: Part[]) => void;
+}) {
+    return (
+        <Sheet title={shape.title}>
+            {parts.map((part, i) => (
+                <Row key={part.row}>
+                    <legend>
+                        <span>
+                            {shape.one} {i + 1}
+                        </span>
+                        <button
+                            type="button"
+                            onClick={() => {
+                                onChange(parts.filter((other) => other !== part));
+                            }}
+                        >
+                            take out {shape.one} {i + 1}
+                        </button>
+                    </legend>
+                    <FieldsLook style={{ clear: 'both' }}>
+                        {shape.blank.map((field) => (
+                            <KitField
+                                key={field.name}
+                                field={field}
+                                value={part.fields[field.name] ?? []}
+                                error={errors[`${shape.name}.${i}.${field.name}`]}
+                                onChange={(value) => {
+                                    onChange(
+                                        parts.map((other) =>
+                                            other === part
+                                                ? { ...part, fields: { ...part.fields, [field.name]: value } }
+                                                : other,
+                                        ),
+                                    );
+                                }}
+                            />
+                        ))}
+                    </FieldsLook>
+                </Row>
+            ))}
+            <Row as="div">
+                <button
+                    type="button"
+                    onClick={() => {
+                        const row = Math.max(-1, ...parts.map((part) => part.row)) + 1;
+                        onChange([...parts, { id: 0, row, fields: start(shape.blank) }]);
+                    }}
+                >
+                    Add a {shape.one}
+                </button>
+            </Row>
+            {errors[shape.name] === undefined ? null : <Wrong role="alert">{errors[shape.name]}</Wrong>}
+        </Sheet>
+    );
+}
+
+function Sightings({ sightings }: { sightings: SightingProps[] }) {
+    if (sightings.length === 0) {
+        return null;
+    }
+    const figure = (rate: number | null) => (rate === null ? '–' : printed(Number(rate.toFixed(1))));
+    return (
+        <Sheet title="Fastest seen here" caption="the best trusted run of each card; on made-up cards too">
+            <Ruled aria-label="Fastest seen here">
+                <thead>
+                    <tr>
+                        <th>Card</th>
+                        <th className="n">Write MB/s</th>
+                        <th className="n">Read MB/s</th>
+                        <th>Region</th>
+                        <th>Run</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {sightings.map((one) => (
+                        <tr key={one.card}>
+                            <td className="figure">
+                                <Link href={`/measure/${one.card}`} style={{ color: 'inherit' }}>
+                                    {one.card}
+                                </Link>
+                            </td>
+                            <td className="n">{figure(one.write)}</td>
+                            <td className="n">{figure(one.read)}</td>
+                            <td>{one.region}</td>
+                            <td>{one.run}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </Ruled>
+        </Sheet>
+    );
+}
+
+function Trouble({ trouble }: { trouble: SeenProps[] }) {
+    return (
+        <Sheet title="Seating and detection" caption="what went badly in this reader">
+            {trouble.length === 0 ? (
+                <p style={{ fontSize: 13 }}>No card sat badly in it so far.</p>
+            ) : (
+                <Ruled aria-label="Trouble in this reader">
+                    <thead>
+                        <tr>
+                            <th>Card</th>
+                            <th>Seen</th>
+                            <th>By</th>
+                            <th>When</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {trouble.map((one) => (
+                            <tr key={one.id}>
+                                <td className="figure">
+                                    <Link href={`/inspect/${one.card}`} style={{ color: 'inherit' }}>
+                                        {one.card}
+                                    </Link>
+                                </td>
+                                <td>{one.answer}</td>
+                                <td>{one.by}</td>
+                                <td>{one.on}</td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </Ruled>
+            )}
+        </Sheet>
+    );
+}
