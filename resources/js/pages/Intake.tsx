@@ -1,5 +1,6 @@
-import { Head, useForm } from '@inertiajs/react';
+import { Head, Link, useForm } from '@inertiajs/react';
 import { useState, type SyntheticEvent } from 'react';
+import styled from 'styled-components';
 import { ClaimLine } from '../charts/ClaimLine';
 import { Margin } from '../frame/Margin';
 import { PreviewMargin } from '../frame/PreviewMargin';
@@ -32,6 +33,12 @@ interface Props {
     claimLine: ClaimLineProps | null;
     photos: PhotoProps[];
 }
+
+const Plain = styled(Link)`
+    color: inherit;
+    text-underline-offset: 3px;
+    margin-right: 14px;
+`;
 
 export default function Intake(props: Props) {
     return <Surface key={props.card?.tag ?? 'new'} {...props} />;
@@ -77,7 +84,19 @@ function Surface({ card, values, choices, margin, claimLine, photos }: Props) {
                     <Title>
                         <div>
                             {card === null ? <h1>A new card</h1> : <CardHeading card={card} />}
-                            <p>Enter it as it is printed; what is not printed stays empty.</p>
+                            {card === null ? (
+                                <p>Enter it as it is printed; what is not printed stays empty.</p>
+                            ) : (
+                                <p>
+                                    <Plain href={`/tags?cards=${card.tag}`}>Print its tag</Plain>
+                                    {values.lot === '' ? null : (
+                                        <Plain href={`/tags?cards=${encodeURIComponent(`lot ${values.lot}`)}`}>
+                                            Print the tags of its lot
+                                        </Plain>
+                                    )}
+                                    <Plain href={`/kit/sheet/${card.tag}`}>See where it fits</Plain>
+                                </p>
+                            )}
                         </div>
                         <Button
                             type="submit"

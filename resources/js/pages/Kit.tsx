@@ -12,16 +12,16 @@ const Item = styled.li`
     gap: 6px 20px;
     padding: 9px 0;
     border-top: 1px solid var(--rule);
-    h3 {
+    h2 {
         font-size: 14px;
         font-weight: 680;
         font-stretch: 84%;
     }
-    h3 a {
+    h2 a {
         color: inherit;
         text-decoration: none;
     }
-    h3 a:hover {
+    h2 a:hover {
         text-decoration: underline;
     }
     .code {
@@ -116,12 +116,12 @@ function Entry({ kind, item }: { kind: string; item: KitItemProps }) {
     return (
         <Item>
             <div>
-                <h3>
+                <h2>
                     <Link href={`/kit/${kind}/${item.key}`}>
                         <span className="code">{item.tag}</span>
                         {item.name}
                     </Link>
-                </h3>
+                </h2>
                 {item.lines.map((line) => (
                     <p key={line}>{line}</p>
                 ))}
