@@ -79,11 +79,15 @@ final readonly class Contradictions
     {
         $findings = [];
         $bus = $label->bus;
+        if ($bus === null && $label->form === Form::Ssd) {
+            return []; // such a drive may hang on any link
+        }
         // Without a bus on the label, a claim only contradicts what the shape itself could ever carry.
         $most = $bus?->ceiling()->nominal ?? self::fastest($label->form);
         $carrier = $bus?->label() ?? 'the fastest '.$label->form->label().' bus';
         foreach (['read' => $label->readClaim(), 'write' => $label->write] as $way => $claim) {
-            if ($claim === null || ! $most->isBelow($claim)) {
+            // Makers round the ceiling itself: 984.6 is printed as 985.
+            if ($claim === null || $claim->megabytes() <= max($most->megabytes(), round($most->megabytes()))) {
                 continue;
             }
             $double = Bus::UhsIDouble->ceiling()->nominal;
@@ -155,9 +159,9 @@ final readonly class Contradictions
     private static function missingSpeeds(Label $label): array
     {
         return match (true) {
-            $label->readClaim() === null && $label->write === null => [new Finding('no-speed', Severity::Doubt,
+            $label->readClaim() === null && $label->write === null && $label->sustained === null => [new Finding('no-speed', Severity::Doubt,
                 'No speed is printed at all; a maker proud of a speed prints it.', 'common practice, no source')],
-            $label->write === null => [new Finding('only-read', Severity::Note,
+            $label->write === null && $label->sustained === null => [new Finding('only-read', Severity::Note,
                 'Only a read speed is printed: the write speed must be measured.', 'common practice, no source')],
             $label->sustained === null && $label->topMark() === null => [new Finding('only-peak', Severity::Note,
                 'Only “up to” speeds are printed and no sustained one: label speeds are burst figures.', 'common practice, no source')],

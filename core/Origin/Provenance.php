@@ -15,10 +15,10 @@ enum Provenance: string
     public function words(): string
     {
         return match ($this) {
-            self::Retail => 'retail: bought in a shop',
-            self::Marketplace => 'marketplace: bought from somebody there',
-            self::Sample => 'sample: given before it was sold',
-            self::Lent => 'lent: somebody else’s card',
+            self::Retail => 'retail: a shop',
+            self::Marketplace => 'marketplace',
+            self::Sample => 'sample: not yet sold',
+            self::Lent => 'lent: another’s',
         };
     }
 }

@@ -56,7 +56,7 @@ final class LabelReader
         return new LabelReading(
             $this->form, $this->capacity, $this->family, $this->bus, $this->marks,
             $speeds->read, $speeds->write, $speeds->sustained, $this->times,
-            [...$this->from, ...$speeds->from], $speeds->notes, $this->strip->left(),
+            [...$this->from, ...$speeds->from], $speeds->notes, $this->strip->left(), $speeds->unread,
         );
     }
 
@@ -65,27 +65,32 @@ final class LabelReader
         $patterns = [
             'VPG' => 'VPG[ -]?(20|65|130|200|400)',
             'V' => '(?:video speed class|V)[ -]?(6|10|30|60|90)',
-            'U' => '(?:UHS speed class|UHS class|U)[ -]?([13])',
+            // “UHS-I Class 3” names bus and mark at once; the bus is read from it later.
+            'U' => '(?:UHS speed class|UHS class|(?<=UHS-I[ ])class|(?<=UHS I[ ])class|(?<=UHS-II[ ])class|U)[ -]?([13])',
             'E' => 'E[ -]?(150|300|450|600)',
             'A' => '(?:app(?:lication)? performance class|A)[ -]?([12])',
             'C' => '(?:speed class|class|CL|C)[ -]?(10|[246])',
         ];
+        $printed = [];
         foreach ($patterns as $letter => $pattern) {
             foreach ($this->strip->takeAll($pattern) as $found) {
                 $mark = Mark::from($letter.($found[1] ?? ''));
                 if (! in_array($mark, $this->marks, true)) {
                     $this->marks[] = $mark;
                 }
-                $this->from['marks'] = trim(($this->from['marks'] ?? '').' '.$found[0]);
+                $printed[$mark->value] = $found[0];
             }
         }
         // In the order of the standards, old to new, however they are printed.
         usort($this->marks, fn (Mark $a, Mark $b): int => array_search($a, Mark::cases(), true) <=> array_search($b, Mark::cases(), true));
+        if ($this->marks !== []) {
+            $this->from['marks'] = implode(' ', array_map(fn (Mark $mark): string => $printed[$mark->value] ?? '', $this->marks));
+        }
     }
 
     private function express(): void
     {
-        $found = $this->strip->take('CF[ -]?express(?: ?card)?(?: (?<before>[24])\.0)?(?: ?type)?[ -]?(?<type>[ABC])?(?: (?<after>[24])\.0)?');
+        $found = $this->strip->take('CF(?:[ -]?express|e)(?: ?card)?(?: (?<before>[24])(?:\.0)?(?! ?[KMGT]i?B)(?![\d.]))?(?: ?type)?[ -]?(?<type>[ABC])?(?: (?<after>[24])\.0)?');
         if ($found === null) {
             return;
         }
@@ -111,7 +116,7 @@ final class LabelReader
         if ($udma !== null) {
             [$this->bus, $this->from['bus']] = [$udma[1] === '6' ? Bus::Udma6 : Bus::Udma7, $udma[0]];
         }
-        $forms = ['CFast(?: ?(2)(?:\.0)?)?' => Form::CFast, 'XQD' => Form::Xqd, 'Compact ?Flash|CF(?: card)?' => Form::Cf, '(?:portable )?SSD' => Form::Ssd];
+        $forms = ['CFast(?: ?(2)(?:\.0)?)?' => Form::CFast, 'XQD' => Form::Xqd, 'Compact ?Flash|CF(?: card)?' => Form::Cf, '(?:portable )?SSD' => Form::Ssd, 'TF(?: card)?|Trans ?Flash' => Form::MicroSd];
         foreach ($forms as $pattern => $form) {
             $found = $this->form === null ? $this->strip->take($pattern) : null;
             if ($found === null) {
@@ -121,6 +126,10 @@ final class LabelReader
             if ($form === Form::CFast && ($found[1] ?? '') === '2') {
                 [$this->bus, $this->from['bus']] = [Bus::CFast2, $found[0]];
             }
+        }
+        $sata = $this->form === Form::Ssd || $this->form === Form::CFast ? $this->strip->take('SATA(?: ?(?:III|3(?:\.0)?))?(?: 6 ?Gb/s)?') : null;
+        if ($sata !== null && $this->form === Form::Ssd) {
+            [$this->bus, $this->from['bus']] = [Bus::Sata, $sata[0]];
         }
         if ($udma !== null && $this->form === null) {
             [$this->form, $this->from['form']] = [Form::Cf, $udma[0]];
@@ -135,13 +144,13 @@ final class LabelReader
             $this->from['form'] = $express[0];
             [$this->bus, $this->from['bus']] = [Bus::ExpressGen3, $express[0]];
         }
-        $found = $this->strip->take('(?<micro>micro ?|µ)?SD[ -]?(?<family>HC|XC|UC)(?:[ -](?<uhs>I{1,3}))?')
+        $found = $this->strip->take('(?<micro>micro ?|µ)?SD[ -]?(?<family>HC|XC|UC|SC)(?:[ -](?<uhs>I{1,3}))?')
             ?? $this->strip->take('(?<micro>micro ?|µ)SD(?: card)?(?:[ -](?<uhs>I{1,3}))?')
             ?? ($this->form === null ? $this->strip->take('SD(?: (?:memory )?card)?(?:[ -](?<uhs>I{1,3}))?') : null);
         if ($found !== null) {
             $this->form = ($found['micro'] ?? '') === '' && $this->form !== Form::MicroSd ? Form::Sd : Form::MicroSd;
             $this->from['form'] = $found[0];
-            $family = ($found['family'] ?? '') === '' ? null : Family::tryFrom('SD'.strtoupper($found['family']));
+            $family = ($found['family'] ?? '') === '' ? null : self::family($found['family']);
             if ($family !== null) {
                 [$this->family, $this->from['family']] = [$family, $found[0]];
             }
@@ -151,6 +160,12 @@ final class LabelReader
         if ($uhs !== null) {
             $this->uhs($uhs['uhs'] ?? '', $uhs[0]);
         }
+    }
+
+    private static function family(string $letters): ?Family
+    {
+        // SC, standard capacity, is how the first family is called beside the others.
+        return strtoupper($letters) === 'SC' ? Family::Sd : Family::tryFrom('SD'.strtoupper($letters));
     }
 
     private function uhs(string $number, string $from): void

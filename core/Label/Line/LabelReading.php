@@ -20,6 +20,7 @@ final readonly class LabelReading
      * @param  array<string, string>  $from  field → the part it was read from
      * @param  list<string>  $notes  what was taken to mean something that the print does not say outright
      * @param  list<string>  $unknown  parts that were not understood
+     * @param  bool  $speedUnread  whether a speed is printed in units that could be two things
      */
     public function __construct(
         public ?Form $form,
@@ -34,6 +35,7 @@ final readonly class LabelReading
         public array $from,
         public array $notes,
         public array $unknown,
+        public bool $speedUnread = false,
     ) {}
 
     /** The label, as far as it can be judged; null while form or capacity is missing. */

@@ -10,22 +10,11 @@ use Tally\Quantity\Rate;
 /**
  * The speeds on a label: labelled before (`read 95MB/s`) or behind (`95MB/s R`), in pairs (`95/90 MB/s`), or alone.
  *
+ * Which of the two ways a label is printed shows in the run as a whole: whichever way gives more words their figure.
  * A lone speed without a word is what makers print largest: the read claim. That is said in a note.
  */
 final class SpeedWords
 {
-    private const NUMBER = '\d{1,3}(?: \d{3})+|\d{1,5}(?:[.,]\d{1,2})?';
-
-    private const UNIT = '[KMGT]i?B(?: ?/ ?s(?:ec)?|ps)|[KMGT](?:b|bit)(?: ?/ ?s(?:ec)?|ps)';
-
-    private const READ = 'reading|reads?|rd|R';
-
-    private const WRITE = 'writing|writes?|wr|W';
-
-    private const SUSTAINED = '(?:min(?:imum)?\.? )?sustained(?: (?:write|writing))?|min(?:imum)?\.? (?:write|writing)';
-
-    private const FILLER = '(?: ?speeds?)?(?: ?[:=])?(?: ?up to)?';
-
     public ?Rate $read = null;
 
     public ?Rate $write = null;
@@ -38,75 +27,193 @@ final class SpeedWords
     /** @var list<string> */
     public array $notes = [];
 
-    private function __construct(private readonly Strip $strip) {}
+    /** A speed is printed that could be two things. */
+    public bool $unread = false;
+
+    /** @var list<array{int, int}> */
+    private array $used = [];
+
+    private function __construct() {}
 
     public static function read(Strip $strip): self
     {
-        $words = new self($strip);
-        $words->pairs();
-        $words->labelled();
-        $words->unlabelled();
+        $words = new self;
+        $lone = [];
+        foreach (SpeedRuns::of($strip->rest()) as $run) {
+            $lone = [...$lone, ...$words->run($run)];
+        }
+        $words->alone($lone);
+        $strip->takeOut($words->used);
 
         return $words;
     }
 
-    /** `R/W 300/299MB/s`, `95/90 MB/s`, `280MB/s / 100MB/s`, `read 1700 / write 1400 MB/s`. */
-    private function pairs(): void
+    /**
+     * @param  non-empty-list<SpeedToken>  $run
+     * @return list<SpeedToken> figures that nothing labels
+     */
+    private function run(array $run): array
     {
-        [$n, $u, $r, $w, $f] = [self::NUMBER, self::UNIT, self::READ, self::WRITE, self::FILLER];
-        $found = $this->strip->take("(?:{$r}) ?[:=]?{$f} ?(?<read>{$n}) ?(?<readUnit>{$u})? ?[/,+&-]? ?(?:and )?(?:{$w}) ?[:=]?{$f} ?(?<write>{$n}) ?(?<unit>{$u})?")
-            ?? $this->strip->take("(?:{$w}) ?[:=]?{$f} ?(?<write>{$n}) ?(?<unit>{$u})? ?[/,+&-]? ?(?:and )?(?:{$r}) ?[:=]?{$f} ?(?<read>{$n}) ?(?<readUnit>{$u})?")
-            ?? $this->strip->take("(?<read>{$n}) ?(?<readUnit>{$u})? ?\\(?(?:{$r})\\)? ?[/,+&-]? ?(?:and )?(?:up to )?(?<write>{$n}) ?(?<unit>{$u})? ?\\(?(?:{$w})\\)?")
-            ?? $this->strip->take("(?:(?:{$r}) ?[/&] ?(?:{$w}){$f} ?)?(?<read>{$n}) ?(?<readUnit>{$u})? ?/ ?(?<write>{$n}) ?(?<unit>{$u})(?: ?\(?(?:{$r}) ?[/&] ?(?:{$w})\)?)?");
-        if ($found === null) {
-            return;
+        $labels = $this->pairs($run);
+        if ($labels === []) {
+            $labels = $this->labels($run);
         }
-        // One unit for both, as makers save ink; none at all is MB/s, the unit of cards.
-        $units = array_values(array_filter([$found['unit'] ?? '', $found['readUnit'] ?? ''], fn (string $unit): bool => $unit !== ''));
-        $own = fn (string $unit): string => ($found[$unit] ?? '') !== '' ? $found[$unit] : ($units[0] ?? 'MB/s');
-        $this->set('read', $found['read'] ?? '', $own('readUnit'), $found[0]);
-        $this->set('write', $found['write'] ?? '', $own('unit'), $found[0]);
-    }
-
-    private function labelled(): void
-    {
-        [$n, $u, $f] = [self::NUMBER, self::UNIT, self::FILLER];
-        foreach (['sustained' => self::SUSTAINED, 'read' => self::READ, 'write' => self::WRITE] as $field => $word) {
-            $found = $this->strip->take("(?:up to )?(?<value>{$n}) ?(?<unit>{$u}) ?\(?(?:{$word})\)?")
-                ?? $this->strip->take("(?:{$word}) ?{$f} ?(?<value>{$n}) ?(?<unit>{$u})?");
-            if ($found !== null && $this->{$field} === null) {
-                $this->set($field, $found['value'] ?? '', ($found['unit'] ?? '') !== '' ? $found['unit'] : 'MB/s', $found[0]);
+        $lone = [];
+        $kept = [];
+        foreach ($run as $i => $token) {
+            $label = $labels[$i] ?? null;
+            if ($token->isFigure() && $label === null && ! $token->isBare()) {
+                $lone[] = $token;
+            } elseif ($token->isFigure() && $label !== null) {
+                $kept[$i] = $this->keep($label, $token, $this->unit($run, $i), $this->printed($run, $i, $labels));
             }
         }
+        // Words beside no figure that was read stay visible.
+        foreach ($run as $i => $token) {
+            if (! $token->isFigure() && (($kept[$i - 1] ?? false) || ($kept[$i + 1] ?? false))) {
+                $this->used[] = $token->stretch();
+            }
+        }
+
+        return $lone;
     }
 
-    private function unlabelled(): void
+    /**
+     * `95/90 MB/s`, `R/W 300/260MB/s`: read first.
+     *
+     * @param  non-empty-list<SpeedToken>  $run
+     * @return array<int, string> place of a figure → what it is
+     */
+    private function pairs(array $run): array
     {
-        [$n, $u] = [self::NUMBER, self::UNIT];
-        if ($this->read !== null) {
+        $figures = array_keys(array_filter($run, fn (SpeedToken $token): bool => $token->isFigure()));
+        $words = array_values(array_filter($run, fn (SpeedToken $token): bool => ! $token->isFigure()));
+        $both = $words === [] || array_filter($words, fn (SpeedToken $token): bool => $token->kind !== 'both') === [];
+        if (count($figures) !== 2 || ! $both || ! $run[$figures[1]]->paired) {
+            return [];
+        }
+        if ($words === [] && $run[$figures[0]]->isBare() && $run[$figures[1]]->isBare()) {
+            $this->notes[] = "“{$run[$figures[0]]->number}/{$run[$figures[1]]->number}” has no unit: taken as MB/s, read and write.";
+        }
+
+        return [$figures[0] => 'read', $figures[1] => 'write'];
+    }
+
+    /**
+     * @param  non-empty-list<SpeedToken>  $run
+     * @return array<int, string> place of a figure → what it is
+     */
+    private function labels(array $run): array
+    {
+        $before = self::labelled($run, 1);
+        $behind = self::labelled($run, -1);
+        $first = $run[0]->isFigure() ? $behind : $before;
+        $labels = match (true) {
+            count($before) > count($behind) => $before,
+            count($behind) > count($before) => $behind,
+            // 250MB/s W 130MB/s: read is the faster one.
+            count($run) === 3 && $run[0]->isFigure() && $run[2]->isFigure() => ((float) $run[0]->number >= (float) $run[2]->number) === ($run[1]->kind !== 'read') ? $before : $behind,
+            default => $first,
+        };
+        // What is left over may be printed the other way round: `3400 MB/s write, min. sustained write 850 MB/s`.
+        foreach ([$before, $behind] as $other) {
+            foreach ($other as $i => $label) {
+                if (! isset($labels[$i]) && ! in_array($label, $labels, true)) {
+                    $labels[$i] = $label;
+                }
+            }
+        }
+        // `write 1300 MB/s sustained`, `write sustained 1300 MB/s`: one figure, said twice.
+        foreach ($labels as $i => $label) {
+            $next = $run[$i + 1] ?? null;
+            $isFree = $next !== null && $next->kind === 'sustained' && ($run[$i + 2] ?? null)?->isFigure() !== true;
+            if ($label === 'write' && $isFree && ! in_array('sustained', $labels, true)) {
+                $labels[$i] = 'sustained';
+            }
+        }
+
+        return $labels;
+    }
+
+    /**
+     * @param  non-empty-list<SpeedToken>  $run
+     * @param  int  $step  1 when words stand before their figures, -1 when behind
+     * @return array<int, string>
+     */
+    private static function labelled(array $run, int $step): array
+    {
+        $labels = [];
+        foreach ($run as $i => $token) {
+            $figure = $run[$i + $step] ?? null;
+            if (! $token->isFigure() && $token->kind !== 'both' && $figure?->isFigure() === true && ! in_array($token->kind, $labels, true)) {
+                $labels[$i + $step] = $token->kind;
+            }
+        }
+
+        return $labels;
+    }
+
+    /** @param  list<SpeedToken>  $lone */
+    private function alone(array $lone): void
+    {
+        $first = $lone[0] ?? null;
+        if ($this->read !== null || $first === null) {
             return;
         }
-        $found = $this->strip->take("(?:up to )?(?<value>{$n}) ?(?<unit>{$u})");
-        if ($found !== null) {
-            $this->set('read', $found['value'] ?? '', $found['unit'] ?? '', $found[0]);
-            $this->notes[] = "“{$found[0]}” says neither read nor write: taken as the read claim, which is what makers print.";
+        $this->keep('read', $first, $first->unit, $first->text);
+        if ($this->read !== null) {
+            $this->notes[] = '“'.trim($first->text).'” says neither read nor write: taken as the read claim, which is what makers print.';
         }
     }
 
-    private function set(string $field, string $value, string $unit, string $from): void
+    /**
+     * One unit for several, as makers save ink; none at all is MB/s, the unit of cards.
+     *
+     * @param  non-empty-list<SpeedToken>  $run
+     */
+    private function unit(array $run, int $i): string
+    {
+        $own = $run[$i]->unit;
+        foreach ([...array_slice($run, $i), ...array_reverse(array_slice($run, 0, $i))] as $token) {
+            $own = $own === '' ? $token->unit : $own;
+        }
+
+        return $own === '' ? 'MB/s' : $own;
+    }
+
+    /**
+     * The part of the line that a figure was read from, its word included.
+     *
+     * @param  non-empty-list<SpeedToken>  $run
+     * @param  array<int, string>  $labels
+     */
+    private function printed(array $run, int $i, array $labels): string
+    {
+        $word = fn (int $at): string => isset($run[$at]) && $run[$at]->kind === ($labels[$i] ?? '') ? trim($run[$at]->text) : '';
+
+        return trim($word($i - 1).' '.trim($run[$i]->text).' '.($word($i - 1) === '' ? $word($i + 1) : ''));
+    }
+
+    /** @return bool whether it could be read */
+    private function keep(string $field, SpeedToken $token, string $unit, string $from): bool
     {
         try {
-            $rate = Rate::parse(str_replace(' ', '', $value).' '.$unit);
+            $rate = Rate::parse(str_replace(' ', '', $token->number).' '.$unit);
         } catch (NotAQuantity $fault) {
+            // It stays visible among what was not understood.
             $this->notes[] = $fault->getMessage();
+            $this->unread = true;
 
-            return;
+            return false;
         }
         match ($field) {
-            'read' => $this->read = $rate,
-            'write' => $this->write = $rate,
-            default => $this->sustained = $rate,
+            'read' => $this->read ??= $rate,
+            'write' => $this->write ??= $rate,
+            default => $this->sustained ??= $rate,
         };
-        $this->from[$field] = $from;
+        $this->from[$field] ??= $from;
+        $this->used[] = $token->stretch();
+
+        return true;
     }
 }

@@ -11,7 +11,10 @@ final class Strip
 
     public function __construct(string $line)
     {
-        $plain = strtr($line, ['×' => 'x', '⑩' => 'C10', '⑥' => 'C6', '④' => 'C4', '②' => 'C2', '™' => ' ', '®' => ' ', '–' => '-', '—' => '-', '‑' => '-']);
+        $plain = strtr($line, ['×' => 'x', '⑩' => 'C10', '⑥' => 'C6', '④' => 'C4', '②' => 'C2', '™' => ' ', '®' => ' ', '–' => '-', '—' => '-', '‑' => '-', '*' => ' ', '†' => ' ']);
+        // Marks that were typed without a space: U3V30.
+        $plain = (string) preg_replace_callback('/(?<![\p{L}\p{N}])(?:C(?:10|[246])|U[13]|V(?:6|10|30|60|90)(?!\d)|E(?:150|300|450|600)|A[12]){2,}(?![\p{L}\p{N}])/iu',
+            fn (array $m): string => (string) preg_replace('/(?<=\d)(?=[A-Z])/i', ' ', $m[0]), $plain);
         $this->rest = ' '.trim((string) preg_replace('/[\s\x{00A0}\x{2009}\x{202F}]+/u', ' ', $plain)).' ';
     }
 
@@ -45,6 +48,25 @@ final class Strip
         }
 
         return $all;
+    }
+
+    /** What is left, with a bar wherever something was taken. */
+    public function rest(): string
+    {
+        return $this->rest;
+    }
+
+    /**
+     * Takes stretches of what is left.
+     *
+     * @param  list<array{int, int}>  $stretches  where each begins and how long it is, in bytes
+     */
+    public function takeOut(array $stretches): void
+    {
+        rsort($stretches);
+        foreach ($stretches as [$at, $length]) {
+            $this->rest = substr($this->rest, 0, $at).' | '.substr($this->rest, $at + $length);
+        }
     }
 
     /** @return list<string> what nobody understood, in pieces as they stood between what was */

@@ -37,7 +37,7 @@ export function PriceRows({ references }: { references: readonly ReferenceProps[
                             stroke={share === 1 ? 'var(--ink)' : 'var(--rule)'}
                         />
                         <text x={at(share)} y={16} textAnchor="middle" className="figure pencil">
-                            {share === 1 ? 'median' : `${100 * share} %`}
+                            {share === 1 ? 'median' : 100 * share}
                         </text>
                     </g>
                 ))}

@@ -65,6 +65,11 @@ const Picture = styled.svg`
         stroke: var(--pencil);
         stroke-width: 1;
     }
+    @media (max-width: 560px) {
+        text {
+            font-size: 19px;
+        }
+    }
     .big {
         font-size: 30px;
         font-weight: 760;

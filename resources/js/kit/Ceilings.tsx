@@ -60,7 +60,7 @@ export function Ceilings({ ceilings, sources = false }: { ceilings: readonly Cei
                         />
                     </svg>
                     <span className="figure">
-                        {printed(ceiling.usable)} MB/s
+                        <span style={{ whiteSpace: 'nowrap' }}>{printed(ceiling.usable)} MB/s</span>
                         <small>
                             {ceiling.origin}
                             {sources ? `: ${ceiling.source}` : ''}

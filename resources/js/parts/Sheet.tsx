@@ -101,6 +101,10 @@ export const Title = styled.div`
     }
     h1 .tag {
         margin-right: 9px;
+        white-space: nowrap;
+    }
+    @media (max-width: 560px) {
+        flex-wrap: wrap;
     }
     p {
         color: var(--pencil);

@@ -57,6 +57,11 @@ final class ContradictionsTest extends TestCase
         yield 'V30 on CFexpress' => ['mark-on-form', self::sd(marks: [Mark::V30], form: Form::CFexpressB), $no];
         yield 'VPG on CFexpress' => ['mark-on-form', self::sd(marks: [Mark::Vpg400], form: Form::CFexpressB, write: 1400), null];
 
+        yield 'Express at its rounded ceiling' => ['claim-above-bus', self::sd(bus: Bus::ExpressGen3, read: 985, write: 900), null];
+        yield 'Express above it' => ['claim-above-bus', self::sd(bus: Bus::ExpressGen3, read: 986, write: 900), $no];
+        yield 'an SSD on nobody knows what' => ['claim-above-bus', self::sd(1000, read: 1050, write: 1000, form: Form::Ssd), null];
+        yield 'an SSD on SATA' => ['claim-above-bus', self::sd(1000, bus: Bus::Sata, read: 1050, write: 1000, form: Form::Ssd), $no];
+
         yield '33 GB as SDHC' => ['capacity-outside-family', self::sd(33, Family::Sdhc), $no];
         yield '32 GB as SDHC' => ['capacity-outside-family', self::sd(32, Family::Sdhc), null];
         yield '32 GB as SDXC' => ['capacity-outside-family', self::sd(32, Family::Sdxc), $no];

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Label\Line;
+
+/** Finds figures and words of speed in a line, in runs that nothing else interrupts. */
+final readonly class SpeedRuns
+{
+    private const NUMBER = '\d{1,3}(?:[ ,]\d{3})+(?![\d.,])|\d{1,5}(?:[.,]\d{1,2})?';
+
+    private const UNIT = '[KMGT]i?B(?: ?/ ?s(?:ec(?:ond)?)?|ps)|[KMGT](?:b|bits?)(?: ?/ ?s(?:ec)?|ps)';
+
+    private const SUSTAINED = '(?:min(?:imum)?\.? )?(?:sustained|continuous)(?: (?:sequential )?(?:write|writing))?|min(?:imum)?\.?(?: (?:sequential )?(?:write|writing))?|(?:write|writing) (?:sustained|min(?:imum)?)\\.?';
+
+    private const BOTH = '(?:read|R) ?[/&+] ?(?:write|W)|(?:read|R) and (?:write|W)';
+
+    private const READ = 'reading|reads?|rd|R';
+
+    private const WRITE = 'writing|writes?|wr|W';
+
+    private const FILLER = '(?:(?:sequential|seq\.?|max(?:imum)?\.?|transfer|speeds?|rates?|up to|of|is|at|and|performance)[ :=]*)*';
+
+    /** What may stand between two pieces of one run. */
+    private const BETWEEN = '~^[\s,;:/()=+&@-]*(?:and)?[\s,;:/()=+&@-]*$~i';
+
+    /** @return list<non-empty-list<SpeedToken>> */
+    public static function of(string $line): array
+    {
+        $runs = [];
+        $end = null;
+        foreach (self::tokens($line) as $token) {
+            if ($token->joined && $end !== null) {
+                $runs[$end][] = $token;
+            } else {
+                $end = count($runs);
+                $runs[] = [$token];
+            }
+        }
+
+        return array_values(array_filter(array_map(self::withoutStrayNumbers(...), $runs), fn (array $run): bool => $run !== []));
+    }
+
+    /** @return list<SpeedToken> */
+    private static function tokens(string $line): array
+    {
+        [$number, $unit, $filler] = [self::NUMBER, self::UNIT, self::FILLER];
+        $edge = '(?![\p{L}\p{N}])';
+        // A single letter may stick to its figure (R95, 95R); a longer word may not.
+        $pattern = '~(?:(?<![\p{L}\p{N}.,])|(?<=[^\p{L}\p{N}][RW]))(?:'
+            ."(?<figure>{$filler}(?<number>{$number}) ?(?<unit>{$unit}){$edge})"
+            .'|(?<sustained>(?:'.self::SUSTAINED."){$edge} ?{$filler})"
+            .'|(?<both>(?:'.self::BOTH."){$edge} ?{$filler})"
+            .'|(?<read>(?:(?:'.self::READ."){$edge}|R(?=\d)) ?{$filler})"
+            .'|(?<write>(?:(?:'.self::WRITE."){$edge}|W(?=\d)) ?{$filler})"
+            ."|(?<bare>(?<digits>\d{1,3}(?: \d{3})+|\d{2,5})(?=[RW]?{$edge})(?! ?(?:[KMGT]i?B|bits?|x|mm)\b))"
+            .')|(?<=\d)(?:(?<stuckRead>R)|(?<stuckWrite>W))'.$edge.'~iu';
+        preg_match_all($pattern, $line, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
+        $tokens = [];
+        $end = 0;
+        foreach ($found as $m) {
+            [$text, $at] = $m[0];
+            if ($text === null) {
+                continue;
+            }
+            $got = fn (string $group): string => $m[$group][0] ?? '';
+            $kind = match (true) {
+                $got('figure') !== '' || $got('bare') !== '' => 'figure',
+                $got('sustained') !== '' => 'sustained',
+                $got('both') !== '' => 'both',
+                $got('read') !== '' || $got('stuckRead') !== '' => 'read',
+                default => 'write',
+            };
+            $between = substr($line, $end, $at - $end);
+            $tokens[] = new SpeedToken(
+                $kind, $at, $text, $got('number').$got('digits'), $got('unit'),
+                $tokens !== [] && preg_match(self::BETWEEN, $between) === 1,
+                trim($between) === '/',
+            );
+            $end = $at + strlen($text);
+        }
+
+        return $tokens;
+    }
+
+    /**
+     * A number without a unit counts only beside a word, or tied by a stroke to another figure.
+     *
+     * @param  non-empty-list<SpeedToken>  $run
+     * @return list<SpeedToken>
+     */
+    private static function withoutStrayNumbers(array $run): array
+    {
+        $kept = [];
+        foreach ($run as $i => $token) {
+            $isWord = fn (int $at): bool => isset($run[$at]) && ! $run[$at]->isFigure();
+            $tied = ($token->paired && ($run[$i - 1] ?? null)?->isFigure() === true) || (($run[$i + 1] ?? null)?->paired === true && $run[$i + 1]->isFigure());
+            $isPlausible = ! $token->isBare() || $isWord($i - 1) || $isWord($i + 1) || ($tied && (int) $token->number >= 20);
+            if ($isPlausible) {
+                $kept[] = $token;
+            }
+        }
+        $figures = array_filter($kept, fn (SpeedToken $token): bool => $token->isFigure());
+
+        return $figures === [] ? [] : $kept;
+    }
+}

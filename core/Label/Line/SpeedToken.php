@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Label\Line;
+
+/** A piece of what a label says of speed: a figure, or a word that tells which figure it is. */
+final class SpeedToken
+{
+    /**
+     * @param  string  $kind  figure, read, write, sustained or both
+     * @param  int  $at  where it begins, in bytes
+     * @param  string  $text  as printed, with the little words around it
+     * @param  bool  $joined  whether nothing but marks of separation stands between it and the one before
+     * @param  bool  $paired  whether a stroke ties it to the one before, as in 95/90
+     */
+    public function __construct(
+        public readonly string $kind,
+        public readonly int $at,
+        public readonly string $text,
+        public readonly string $number,
+        public readonly string $unit,
+        public readonly bool $joined,
+        public readonly bool $paired,
+    ) {}
+
+    public function isFigure(): bool
+    {
+        return $this->kind === 'figure';
+    }
+
+    /** A number without a unit is a speed only beside a word or another speed. */
+    public function isBare(): bool
+    {
+        return $this->isFigure() && $this->unit === '';
+    }
+
+    /** @return array{int, int} */
+    public function stretch(): array
+    {
+        return [$this->at, strlen($this->text)];
+    }
+}
