@@ -65,7 +65,7 @@ final class Acquaintance
         $rows = $query->get();
         $lot = (array) $rows->firstWhere('what', 'lot');
         $count = fn (string $field): int => is_numeric($lot[$field] ?? null) ? (int) $lot[$field] : 0;
-        $itself = $card->exists && $card->verdict === VerdictKind::Sham ? 1 : 0;
+        $itself = $lot !== [] && $card->exists && $card->verdict === VerdictKind::Sham ? 1 : 0;
 
         return new Sisters(
             self::tags($rows, 'serial'), self::tags($rows, 'back code'),

@@ -25,9 +25,16 @@ final readonly class OdsRows
         $number = 0;
         [$cells, $repeated, $text, $times, $shown] = [[], 1, '', 1, null];
         $paragraphs = 0;
+        $isRemark = false;
         while ($package->step($reader)) {
             $opens = $reader->nodeType === XMLReader::ELEMENT;
             $closes = $reader->nodeType === XMLReader::END_ELEMENT || ($opens && $reader->isEmptyElement);
+            if ($reader->name === 'office:annotation') {
+                $isRemark = $opens && ! $closes; // a remark beside the cell
+            }
+            if ($isRemark) {
+                continue;
+            }
             switch ($reader->name) {
                 case 'table:table':
                     if ($closes) {
@@ -72,11 +79,6 @@ final readonly class OdsRows
                     break;
                 case 'text:tab':
                     $text .= $opens ? "\t" : '';
-                    break;
-                case 'office:annotation':
-                    if ($opens) {
-                        $reader->next(); // a remark beside the cell
-                    }
                     break;
                 default:
                     $text .= in_array($reader->nodeType, [XMLReader::TEXT, XMLReader::CDATA, XMLReader::SIGNIFICANT_WHITESPACE], true) ? $reader->value : '';

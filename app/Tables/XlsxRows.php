@@ -86,9 +86,11 @@ final class XlsxRows
         $reader = $this->package->read('xl/sharedStrings.xml');
         $bytes = 0;
         $text = null;
-        $counts = false;
+        [$counts, $spoken] = [false, false];
         while ($this->package->step($reader)) {
-            if ($reader->localName === 'si') {
+            if ($reader->localName === 'rPh') {
+                $spoken = $reader->nodeType === XMLReader::ELEMENT && ! $reader->isEmptyElement; // how a word is spoken, not the word
+            } elseif ($reader->localName === 'si') {
                 if ($reader->nodeType === XMLReader::ELEMENT) {
                     $text = '';
                 }
@@ -98,9 +100,7 @@ final class XlsxRows
                 }
             } elseif ($reader->localName === 't') {
                 $counts = $reader->nodeType === XMLReader::ELEMENT && ! $reader->isEmptyElement;
-            } elseif ($reader->localName === 'rPh' && $reader->nodeType === XMLReader::ELEMENT) {
-                $reader->next(); // how a word is spoken, not the word
-            } elseif ($counts && $text !== null && $this->isText($reader)) {
+            } elseif ($counts && ! $spoken && $text !== null && $this->isText($reader)) {
                 $text .= $reader->value;
                 $bytes += strlen($reader->value);
                 if ($bytes > self::MOST_SHARED) {

@@ -105,12 +105,17 @@ final class ImportTest extends TestCase
 
     public function test_a_column_may_hold_the_whole_line_of_a_label(): void
     {
-        $address = $this->waiting("code,label line,capacity\nA-1,Marrowick 128GB SDXC II U3 V60 250MB/s,\nA-2,Marrowick 128GB SDXC II V60,256 GB\nA-3,Marrowick SDXC,\n");
+        $address = $this->waiting("code,label line,capacity\nA-1,Marrowick 128GB SDXC II U3 V60 250MB/s,\nA-2,Marrowick 128GB SDXC II V60,256 GB\nA-3,Marrowick 64 Gb SDXC,\n");
         $this->get($address)->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
             ->where('import.rows.0.line', '128 GB · SDXC UHS-II · V60')
             ->where('import.rows.0.name', 'Marrowick')
             ->where('import.rows.1.line', '256 GB · SDXC UHS-II · V60')
-            ->where('import.bad.0.row', 4));
+            ->where('import.bad.0.row', 4)
+            ->where('import.bad.0.column', 'capacity')
+            ->where('import.bad.0.sentence', 'The capacity is empty. Write what is printed, such as 128 GB.'));
+        $this->get($this->waiting("code,label line\nA-9,Marrowick 64 Gb SDXC\n"))->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->where('import.bad.0.column', 'label line')
+            ->where('import.bad.0.sentence', 'The capacity is empty. Write what is printed, such as 128 GB. Not understood in the line: “Marrowick 64 Gb”.'));
     }
 
     public function test_tags_that_are_taken_or_come_twice_are_bad(): void

@@ -72,6 +72,10 @@ final class TagsTest extends TestCase
         self::assertStringContainsString('S/N S0', $text);
         self::assertStringContainsString('lot TC 04: 1 of 2 Sham', $text);
         self::assertStringContainsString('Sham on 25 Nov 2026', $text);
+        $this->card(['tag' => 'X-1', 'serial' => 'X1', 'verdict' => 'Sham']);
+        $alone = Process::run(['pdftotext', '-layout', $this->sheet('cards=X-1'), '-'])->throw()->output();
+        self::assertStringContainsString('Sham on 25 Nov 2026', $alone);
+        self::assertStringNotContainsString('lot', $alone);
     }
 
     public function test_a_begun_sheet_is_used_up_and_the_rest_goes_on_the_next(): void

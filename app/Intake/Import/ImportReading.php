@@ -77,7 +77,7 @@ final class ImportReading
             }
         }
 
-        return $errors === [] ? $entry : $this->bad($number, $errors);
+        return $errors === [] ? $entry : $this->bad($number, $errors, $line === '' ? [] : $this->lines[$line]->unknown);
     }
 
     /** @return array<string, string> field → as it would be typed */
@@ -102,16 +102,20 @@ final class ImportReading
 
     /**
      * @param  array<string, string>  $errors  field → sentence
+     * @param  list<string>  $unknown  what was not understood of the label's line
      * @return list<BadCell>
      */
-    private function bad(int $number, array $errors): array
+    private function bad(int $number, array $errors, array $unknown): array
     {
         $cells = [];
         foreach ($errors as $field => $sentence) {
             $field = explode('.', $field)[0];
             $column = array_search($field, $this->match->fields, true);
             // What has no column of its own was to be read from the label's line.
-            $column = $column === false ? array_search(ColumnMatch::LINE, $this->match->fields, true) : $column;
+            if ($column === false) {
+                $column = array_search(ColumnMatch::LINE, $this->match->fields, true);
+                $sentence .= $column === false || $unknown === [] ? '' : ' Not understood in the line: “'.implode('”, “', $unknown).'”.';
+            }
             $cells[] = new BadCell($number, $column === false ? CardField::from($field)->heading() : $this->headings[$column] ?? '', $sentence);
         }
 

@@ -94,8 +94,9 @@ final readonly class SpeedRuns
         $kept = [];
         foreach ($run as $i => $token) {
             $isWord = fn (int $at): bool => isset($run[$at]) && ! $run[$at]->isFigure();
-            $tied = ($token->paired && ($run[$i - 1] ?? null)?->isFigure() === true) || (($run[$i + 1] ?? null)?->paired === true && $run[$i + 1]->isFigure());
-            $isPlausible = ! $token->isBare() || $isWord($i - 1) || $isWord($i + 1) || ($tied && (int) $token->number >= 20);
+            $other = $token->paired ? ($run[$i - 1] ?? null) : (($run[$i + 1] ?? null)?->paired === true ? $run[$i + 1] : null);
+            $isTied = $other?->isFigure() === true && min((int) $token->number, (int) $other->number) >= 20;
+            $isPlausible = ! $token->isBare() || $isWord($i - 1) || $isWord($i + 1) || $isTied;
             if ($isPlausible) {
                 $kept[] = $token;
             }

@@ -160,8 +160,7 @@ final class SpeedWords
         if ($this->read !== null || $first === null) {
             return;
         }
-        $this->keep('read', $first, $first->unit, $first->text);
-        if ($this->read !== null) {
+        if ($this->keep('read', $first, $first->unit, $first->text)) {
             $this->notes[] = '“'.trim($first->text).'” says neither read nor write: taken as the read claim, which is what makers print.';
         }
     }

@@ -76,6 +76,9 @@ export const Ruled = styled.table`
         text-align: right;
         white-space: nowrap;
     }
+    td.figure {
+        white-space: nowrap;
+    }
     td.n,
     td.figure {
         font-family: var(--figures);
