@@ -1,3 +1,3 @@
 import { defineConfig } from 'vitest/config';
 
-export default defineConfig({ test: { include: ['tests/Unit/**/*.test.ts'] } });
+export default defineConfig({ test: { include: ['tests/Unit/**/*.test.{ts,tsx}'] } });

@@ -92,7 +92,6 @@ final readonly class PricesPage
 
                 return new ForSaleProps($card->tag, $units($price?->perGigabyte(Bytes::of($card->capacity))), (array_values($found)[0] ?? null)?->severity->value);
             })->all()),
-            'under a half: doubt; under a quarter: contradiction with the market',
         );
     }
 

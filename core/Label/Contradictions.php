@@ -44,6 +44,7 @@ final readonly class Contradictions
     {
         $findings = [];
         foreach ($label->marks as $mark) {
+            $needsRow = in_array($mark, [Mark::V60, Mark::V90], true);
             $wrongForm = $mark->isSecureDigital() !== $label->form->isSecureDigital();
             $bus = $label->bus;
             $wrongBus = $bus !== null && $mark->buses() !== [] && ! in_array($bus, $mark->buses(), true);
@@ -53,6 +54,10 @@ final readonly class Contradictions
             } elseif ($wrongBus) {
                 $findings[] = new Finding('mark-on-bus', Severity::Contradiction,
                     "{$mark->value} cannot stand on a {$bus->label()} card; it is defined from {$mark->buses()[0]->label()} up.",
+                    'SD Association speed-class tables');
+            } elseif ($bus === null && $needsRow) {
+                $findings[] = new Finding('mark-without-bus', Severity::Doubt,
+                    "{$mark->value} is defined from UHS-II up, and no bus is printed: turn it over, two rows of contacts must be there.",
                     'SD Association speed-class tables');
             }
         }

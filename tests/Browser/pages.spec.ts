@@ -157,3 +157,22 @@ test('on a narrow screen the tray is a drawer and the margin comes under the sur
     await expect(page.getByRole('listbox', { name: 'Cards' })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('no page of the house is wider than a narrow screen', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    for (const path of [
+        '/intake',
+        '/inspect/QS-014',
+        '/import',
+        '/tags?cards=all',
+        '/prices',
+        '/kit',
+        '/kit/sheet',
+        '/kit/readers/R2',
+    ]) {
+        await page.goto(path);
+        await expect(page.getByRole('main')).toBeVisible();
+        const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+        expect(wide, path).toBeLessThanOrEqual(390);
+    }
+});

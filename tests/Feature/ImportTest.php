@@ -235,6 +235,23 @@ final class ImportTest extends TestCase
         self::assertLessThanOrEqual(212, count($page->bad) + count($page->rows));
     }
 
+    public function test_what_is_too_large_to_be_taken_at_all_gets_a_page_with_a_sentence(): void
+    {
+        $answer = $this->call('POST', '/import', server: ['CONTENT_LENGTH' => '200000000']);
+        $answer->assertStatus(413);
+        self::assertStringContainsString('Photos may be 12 MB, tables 10 MB', (string) $answer->getContent());
+    }
+
+    public function test_a_table_that_waited_a_day_is_thrown_away(): void
+    {
+        $old = basename($this->waiting("tag,line\nA-1,Tindle 32GB SDHC\n"));
+        touch(Storage::path("imports/{$old}.jsonl"), time() - 90_000);
+        $new = basename($this->waiting("tag,line\nA-1,Tindle 32GB SDHC\n"));
+        self::assertNull(ImportShelf::find($old));
+        self::assertNotNull(ImportShelf::find($new));
+        self::assertNull(ImportShelf::find('../../.env'));
+    }
+
     public function test_text_in_other_encodings_is_read(): void
     {
         $table = "tag,name,form,capacity\nA-1,Brøndby,SD,64\n";

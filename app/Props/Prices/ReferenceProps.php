@@ -10,7 +10,6 @@ final readonly class ReferenceProps
     /**
      * @param  list<float>  $quotes  for a gigabyte, in the currency's own units
      * @param  list<ForSaleProps>  $cards  cards of the house that were bought at a price
-     * @param  string  $note  which edges count from here
      */
     public function __construct(
         public string $form,
@@ -20,6 +19,5 @@ final readonly class ReferenceProps
         public string $words,
         public array $quotes,
         public array $cards,
-        public string $note,
     ) {}
 }

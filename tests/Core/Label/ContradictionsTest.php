@@ -47,6 +47,12 @@ final class ContradictionsTest extends TestCase
         yield 'V90 on UHS-I' => ['mark-on-bus', self::sd(bus: Bus::UhsI, marks: [Mark::V90]), $no];
         yield 'V60 on UHS-II' => ['mark-on-bus', self::sd(bus: Bus::UhsII, marks: [Mark::V60]), null];
         yield 'V30 on UHS-I' => ['mark-on-bus', self::sd(bus: Bus::UhsI, marks: [Mark::V30]), null];
+        yield 'V60 and no bus is a doubt' => ['mark-without-bus', self::sd(marks: [Mark::V60]), Severity::Doubt];
+        yield 'V90 and no bus is a doubt' => ['mark-without-bus', self::sd(marks: [Mark::V90]), Severity::Doubt];
+        yield 'V30 may stand without' => ['mark-without-bus', self::sd(marks: [Mark::V30]), null];
+        yield 'V60 with its bus' => ['mark-without-bus', self::sd(bus: Bus::UhsII, marks: [Mark::V60]), null];
+        yield 'only a sustained speed is a speed' => ['no-speed', new Label(Form::CFexpressA, Bytes::gigabytes(80), sustained: Rate::megabytesPerSecond(400)), null];
+        yield 'and needs no write beside it' => ['only-read', new Label(Form::CFexpressA, Bytes::gigabytes(80), read: Rate::megabytesPerSecond(800), sustained: Rate::megabytesPerSecond(400)), null];
         yield 'V60 with no bus printed' => ['mark-on-bus', self::sd(marks: [Mark::V60]), null];
         yield 'U1 on High Speed' => ['mark-on-bus', self::sd(bus: Bus::SdHighSpeed, marks: [Mark::U1], read: 20, write: 15), $no];
         yield 'C10 on High Speed' => ['mark-on-bus', self::sd(bus: Bus::SdHighSpeed, marks: [Mark::C10], read: 20, write: 15), null];

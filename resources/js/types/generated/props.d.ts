@@ -348,7 +348,6 @@ export interface ReferenceProps {
     words: string;
     quotes: number[];
     cards: ForSaleProps[];
-    note: string;
 }
 
 export interface ClassProps {
