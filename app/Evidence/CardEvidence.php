@@ -10,12 +10,14 @@ use App\Runs\ChainRecord;
 use App\Runs\ProofRecord;
 use App\Runs\RunKind;
 use App\Runs\SpeedRecord;
+use App\Runs\SustainedRecord;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Fluent;
 use Tally\Verdict\Evidence;
 use Tally\Verdict\Judge;
 use Tally\Verdict\ProofEvidence;
 use Tally\Verdict\SpeedEvidence;
+use Tally\Verdict\SustainedEvidence;
 use Tally\Verdict\Verdict;
 
 /** Gathers what is known of a card, and keeps its verdict up to date. */
@@ -28,7 +30,7 @@ final readonly class CardEvidence
 
         return new Evidence(
             $card->label(), self::speeds($card, $runs), self::proofs($runs),
-            (new Acquaintance)->findings($card), $seen->thatCounts(), $seen->isComplete($card->label()),
+            (new Acquaintance)->findings($card), $seen->thatCounts(), $seen->isComplete($card->label()), self::sustained($runs),
         );
     }
 
@@ -46,6 +48,20 @@ final readonly class CardEvidence
         }
 
         return $speeds;
+    }
+
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return list<SustainedEvidence>
+     */
+    private static function sustained(Collection $runs): array
+    {
+        $found = array_map(
+            fn (Run $run): ?SustainedEvidence => SustainedRecord::unpack($run->result ?? new Fluent)->evidence($run->name(), ChainRecord::unpack($run->chain)),
+            self::ended($runs, RunKind::Sustained),
+        );
+
+        return array_values(array_filter($found, fn (?SustainedEvidence $one): bool => $one !== null));
     }
 
     /**

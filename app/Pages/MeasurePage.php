@@ -15,6 +15,7 @@ use App\Runs\ProofRecord;
 use App\Runs\RunKind;
 use App\Runs\RunState;
 use App\Runs\SpeedRecord;
+use App\Runs\SustainedRecord;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Rate;
 use Tally\Reading\SpeedReading;
@@ -51,7 +52,11 @@ final readonly class MeasurePage
     {
         return array_values($runs->reverse()
             ->reject(fn (Run $run): bool => $run->state->isGoing())
-            ->map(fn (Run $run): RunProps => $run->kind === RunKind::Speed ? self::speedRow($card, $run) : self::proofRow($run))
+            ->map(fn (Run $run): RunProps => match ($run->kind) {
+                RunKind::Speed => self::speedRow($card, $run),
+                RunKind::Sustained => self::sustainedRow($run),
+                RunKind::Proof => self::proofRow($run),
+            })
             ->all());
     }
 
@@ -121,6 +126,21 @@ final readonly class MeasurePage
     private static function isHouseStandard(?SpeedReading $reading): bool
     {
         return $reading?->region->count === 1_000_000_000 && $reading->write?->summary->count === 5;
+    }
+
+    private static function sustainedRow(Run $run): RunProps
+    {
+        $record = $run->result === null ? null : SustainedRecord::unpack($run->result);
+
+        return new RunProps(
+            $run->id, $run->kind->label(), $run->state->value, self::chain($run),
+            $record === null ? '–' : "first {$record->write->bytes->decimal()}",
+            $record?->write->rate()?->megabytes(),
+            null,
+            null,
+            implode('; ', array_filter([$run->message, $record?->floor === null ? null : "never under {$record->floor->print()} over {$record->window} s"], fn (?string $part): bool => $part !== null)),
+            false,
+        );
     }
 
     private static function proofRow(Run $run): RunProps

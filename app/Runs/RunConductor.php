@@ -16,6 +16,7 @@ use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Probe\FullProof;
 use Tally\Probe\SpeedRun;
+use Tally\Probe\SustainedRun;
 use Tally\Probe\Watch\Observer;
 use Tally\Quantity\Bytes;
 use Tally\StandIn\Medium;
@@ -43,6 +44,7 @@ final readonly class RunConductor
             $watch = $bench->isStandIn ? new Paced($watch, $this->standInSeconds) : $watch;
             match ($run->kind) {
                 RunKind::Speed => $this->speed($run, $bench, $watch),
+                RunKind::Sustained => $this->sustain($run, $bench, $watch),
                 RunKind::Proof => $this->prove($run, $bench, $watch),
             };
         } catch (DeviceFault $fault) {
@@ -74,6 +76,13 @@ final readonly class RunConductor
         $probe = new SpeedRun(Bytes::of($run->parameters->integer('size')), $run->parameters->integer('runs'));
         $result = $probe->on($bench->device, $bench->clock, $watch);
         $this->file($run, SpeedRecord::of($result)->pack(), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort);
+    }
+
+    private function sustain(Run $run, Bench $bench, Observer $watch): void
+    {
+        $size = $run->parameters->integer('size');
+        $result = (new SustainedRun($size === 0 ? null : Bytes::of($size)))->on($bench->device, $bench->clock, $watch);
+        $this->file($run, SustainedRecord::of($result)->pack(), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort, $result->note);
     }
 
     private function prove(Run $run, Bench $bench, Observer $watch): void

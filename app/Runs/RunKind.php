@@ -8,12 +8,14 @@ namespace App\Runs;
 enum RunKind: string
 {
     case Speed = 'speed';
+    case Sustained = 'sustained';
     case Proof = 'proof';
 
     public function label(): string
     {
         return match ($this) {
             self::Speed => 'speed run',
+            self::Sustained => 'sustained run',
             self::Proof => 'full proof',
         };
     }

@@ -19,6 +19,7 @@ final readonly class Medium
      * @param  Rate|null  $fast  write speed into that cache
      * @param  int  $patches  bad patches, for a patchy medium
      * @param  float  $jitter  relative standard deviation between runs
+     * @param  float  $fade  share of its write speed that it has lost to heat at the end of a whole card
      */
     public function __construct(
         public Behaviour $behaviour,
@@ -31,6 +32,7 @@ final readonly class Medium
         public int $patches = 0,
         public float $jitter = 0.01,
         public int $seed = 1,
+        public float $fade = 0.0,
     ) {
         if ($true->isZero() || $true->count > $shown->count) {
             throw new InvalidArgumentException("A stand-in’s true size must be above nothing and at most the size it shows; {$true->decimal()} of {$shown->decimal()} was given.");
@@ -51,8 +53,8 @@ final readonly class Medium
         $given = [];
         foreach ($parts as $part) {
             [$key, $value] = [...explode('=', $part, 2), ''];
-            if (! in_array($key, ['size', 'true', 'write', 'read', 'cache', 'fast', 'patches', 'seed'], true) || $value === '') {
-                throw new InvalidArgumentException("“{$part}” is not a part of a stand-in: give size, true, write, read, cache, fast, patches or seed, as in size=32GB.");
+            if (! in_array($key, ['size', 'true', 'write', 'read', 'cache', 'fast', 'patches', 'seed', 'fade'], true) || $value === '') {
+                throw new InvalidArgumentException("“{$part}” is not a part of a stand-in: give size, true, write, read, cache, fast, fade, patches or seed, as in size=32GB.");
             }
             $given[$key] = $value;
         }
@@ -69,6 +71,7 @@ final readonly class Medium
                 isset($given['fast']) ? Rate::parse($given['fast']) : null,
                 max(0, (int) ($given['patches'] ?? ($behaviour === Behaviour::Patchy ? 5 : 0))),
                 seed: (int) ($given['seed'] ?? 1),
+                fade: max(0.0, min(0.9, (float) ($given['fade'] ?? 0))),
             );
         } catch (NotAQuantity $e) {
             throw new InvalidArgumentException($e->getMessage(), previous: $e);
@@ -85,6 +88,7 @@ final readonly class Medium
             'read' => round($this->read->bytesPerSecond).'B/s',
             'cache' => $this->cache === null ? null : $this->cache->count.'B',
             'fast' => $this->fast === null ? null : round($this->fast->bytesPerSecond).'B/s',
+            'fade' => $this->fade > 0 ? (string) $this->fade : null,
             'patches' => $this->patches === 0 ? null : (string) $this->patches,
             'seed' => (string) $this->seed,
         ];

@@ -27,7 +27,8 @@ final class StandInDevice implements Device
     /** @var list<array{from: int, to: int, bits: int}> */
     private readonly array $patches;
 
-    private int $sinceSettled = 0;
+    /** Bytes since the medium last had time to empty its cache. */
+    private int $sinceRest = 0;
 
     /** How this pass differs from the others, around 1. */
     private float $mood = 1.0;
@@ -92,14 +93,14 @@ final class StandInDevice implements Device
 
     public function settle(): void
     {
-        $this->clock->advance(0.02);
-        $this->sinceSettled = 0;
+        $this->clock->advance(0.002);
     }
 
     public function forget(): bool
     {
         // Two numbers between 0 and 1 by Box–Muller: speeds of real runs scatter about normally.
         [$u, $v] = [$this->chance->getInt(1, 1_000_000) / 1e6, $this->chance->getInt(1, 1_000_000) / 1e6];
+        $this->sinceRest = 0;
         $this->mood = max(0.5, 1 + $this->medium->jitter * sqrt(-2 * log($u)) * cos(2 * M_PI * $v));
 
         return true;
@@ -109,11 +110,13 @@ final class StandInDevice implements Device
     private function writeTime(int $length): float
     {
         $cache = $this->medium->cache;
-        $fast = $cache === null ? 0 : min($length, max(0, $cache->count - $this->sinceSettled));
-        $this->sinceSettled += $length;
+        $fast = $cache === null ? 0 : min($length, max(0, $cache->count - $this->sinceRest));
+        // Heat takes away a share of the speed, little by little over a whole card of writing.
+        $left = 1 - $this->medium->fade * min(1, ($this->sinceRest + $length / 2) / $this->medium->shown->count);
+        $this->sinceRest += $length;
 
         return $this->mood * ($fast / $this->through($this->medium->fast ?? $this->medium->write)
-            + ($length - $fast) / $this->through($this->medium->write));
+            + ($length - $fast) / min($this->through($this->medium->write), $this->medium->write->bytesPerSecond * $left));
     }
 
     private function through(Rate $rate): float

@@ -19,6 +19,7 @@ final readonly class Evidence
      * @param  list<ProofEvidence>  $proofs
      * @param  list<Finding>  $origin  what speaks against where it comes from
      * @param  list<Seen>  $seen  what was seen on it; of a question that is answered anew, only what counts
+     * @param  list<SustainedEvidence>  $sustained
      * @param  bool  $looked  whether every question of an inspection has an answer
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class Evidence
         public array $origin = [],
         public array $seen = [],
         public bool $looked = true,
+        public array $sustained = [],
     ) {}
 
     /** @return list<Finding> of the label, of where it comes from and of what was seen, the gravest first */

@@ -12,7 +12,7 @@ final readonly class Judge
     public static function judge(Evidence $evidence): Verdict
     {
         $capacity = CapacityJudge::judge($evidence);
-        $speed = SpeedJudge::judge($evidence);
+        $speed = [...SustainedJudge::judge($evidence), ...SpeedJudge::judge($evidence)];
         $contradictions = array_map(self::fromFinding(...), $evidence->contradictions());
         $reasons = [...$contradictions, ...$evidence->troubles(), $capacity, ...$speed];
         $open = SpeedJudge::leavesOpen($evidence);

@@ -45,7 +45,7 @@ final class DemoCards extends Seeder
 
         return [
             'QS-014' => [...$tideline, 'footage' => 96, 'serial' => 'MT22-70141', 'back_code' => 'K4 1182', 'rows' => 2,
-                'medium' => 'honest,size=127865454592B,write=41.2MB/s,read=233MB/s,cache=31GB,fast=118MB/s,seed=14', 'runs' => ['speed:Tray 3', 'speed:Tray 2', 'proof:Tray 2']],
+                'medium' => 'honest,size=127865454592B,write=41.2MB/s,read=233MB/s,cache=31GB,fast=118MB/s,seed=14', 'runs' => ['speed:Tray 3', 'speed:Tray 2', 'proof:Tray 2', 'sustained:Tray 2']],
             'QS-015' => [...$tideline, 'footage' => 88, 'serial' => 'MT22-70158', 'back_code' => 'K4 1190', 'rows' => 2,
                 'medium' => 'honest,size=127865454592B,write=121MB/s,read=238MB/s,seed=15', 'runs' => ['speed:Tray 1', 'speed:Tray 2', 'proof:Tray 2']],
             'QS-021' => ['name' => 'Gullane Prime', 'gb' => 1000, 'bus' => Bus::UhsII, 'marks' => [Mark::U3, Mark::V60], 'read' => 280, 'write' => 150, 'price' => '139.00 EUR', 'seller' => 'boot sale, harbour', 'provenance' => Provenance::Marketplace,
@@ -55,7 +55,7 @@ final class DemoCards extends Seeder
             'QS-023' => ['name' => 'Pellworth Drift', 'form' => Form::MicroSd, 'gb' => 64, 'bus' => Bus::UhsI, 'marks' => [Mark::U3], 'read' => 100, 'price' => '17.90 EUR', 'seller' => 'Quay Street Photo',
                 'medium' => 'honest,size=63864569856B,write=44MB/s,read=91MB/s,seed=23'],
             'QS-024' => ['name' => 'Osker Halyard', 'form' => Form::CFexpressB, 'gb' => 325, 'family' => null, 'bus' => Bus::CFexpress2B, 'marks' => [Mark::Vpg400], 'read' => 1700, 'write' => 1400, 'footage' => 120, 'price' => '610 EUR', 'serial' => 'OH-B-90024', 'seller' => 'Rigging & Lens',
-                'medium' => 'honest,size=325GB,write=1290MB/s,read=1520MB/s,seed=24', 'runs' => ['speed:Tray 5', 'proof:Tray 5']],
+                'medium' => 'honest,size=325GB,write=1290MB/s,read=1520MB/s,fade=0.3,seed=24', 'runs' => ['speed:Tray 5', 'proof:Tray 5', 'sustained:Tray 5']],
             'QS-025' => [...$classic, 'medium' => 'patchy,size=31914983424B,write=18.6MB/s,read=84MB/s,patches=9,seed=25', 'runs' => ['speed:Tray 3', 'proof:Tray 3']],
             'QS-026' => [...$classic, 'medium' => 'wraps,size=31914983424B,true=7977041920B,write=20.1MB/s,read=84.1MB/s,seed=26', 'runs' => ['speed:Tray 3', 'proof:Tray 3']],
             'QS-027' => ['name' => 'Osker Lanyard', 'form' => Form::CFexpressA, 'gb' => 160, 'family' => null, 'bus' => Bus::CFexpress2A, 'marks' => [Mark::Vpg400], 'read' => 800, 'write' => 700, 'footage' => 67, 'price' => '400 EUR', 'serial' => 'OL-A-30027', 'seller' => 'Rigging & Lens',

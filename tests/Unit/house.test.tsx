@@ -1,7 +1,9 @@
 import type { ReactElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
+import { CourseTrace } from '../../resources/js/charts/CourseTrace';
 import { PriceRows } from '../../resources/js/charts/PriceRows';
+import { PRESETS } from '../../resources/js/parts/OrderPanel';
 import { HOUSE_PAGES } from '../../resources/js/frame/HouseMenu';
 import { ANSWER_KEYS } from '../../resources/js/inspect/answerKeys';
 import { Drawing } from '../../resources/js/inspect/drawings';
@@ -11,6 +13,7 @@ import { sent, start, startParts } from '../../resources/js/kit/values';
 import { TagSheetPicture } from '../../resources/js/tags/TagSheetPicture';
 import type {
     CeilingProps,
+    CourseProps,
     KitFieldProps,
     KitFormProps,
     ReferenceProps,
@@ -202,6 +205,52 @@ describe('what stands behind the menu', () => {
         expect(new Set(addresses).size).toBe(addresses.length);
         for (const page of HOUSE_PAGES) {
             expect(page.label.length).toBeGreaterThan(5);
+        }
+    });
+});
+
+describe('the trace of a long write', () => {
+    const course: CourseProps = {
+        size: 32e9,
+        points: Array.from({ length: 512 }, (_, i) => [(i + 1) * 62.5e6, i < 128 ? 60 : 8] as [number, number]),
+        floor: 7.9,
+        floorFrom: 20e9,
+        floorTo: 20.1e9,
+        plateaus: [
+            [0, 8e9, 60],
+            [8e9, 32e9, 8],
+        ],
+        cliffs: [8e9],
+        markFloor: 10,
+        mark: 'U1',
+        caption: '',
+        summary: 'Never under 7.9 MB/s over 4 s.',
+    };
+
+    it('marks the cliff, the class floor and the lowest window, and says all of it in words', () => {
+        const html = drawn(<CourseTrace course={course} />);
+        expect(html).toContain('falls at 8 GB');
+        expect(html).toContain('U1 floor');
+        expect(html).toContain('lowest 7.9');
+        expect(html).toContain('aria-label="Never under 7.9 MB/s over 4 s."');
+        expect(html).not.toContain('NaN');
+    });
+
+    it('leaves out what is not known', () => {
+        const html = drawn(
+            <CourseTrace course={{ ...course, floor: null, markFloor: null, mark: null, cliffs: [] }} />,
+        );
+        expect(html).not.toContain('floor<');
+        expect(html).not.toContain('falls at');
+        expect(html).not.toContain('lowest');
+    });
+});
+
+describe('ways to measure', () => {
+    it('each say what they are for', () => {
+        expect(PRESETS.map((preset) => preset.key)).toEqual(['house', 'quick', 'sustained']);
+        for (const preset of PRESETS) {
+            expect(preset.detail.length).toBeGreaterThan(20);
         }
     });
 });

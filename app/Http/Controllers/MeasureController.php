@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Evidence\CardEvidence;
 use App\Models\Card;
 use App\Models\Station;
+use App\Pages\CoursePage;
 use App\Pages\LabelWords;
 use App\Pages\Margin;
 use App\Pages\MeasurePage;
@@ -24,6 +25,7 @@ final readonly class MeasureController
         return Inertia::render('Measure', [
             'card' => LabelWords::card($card),
             'claimLine' => MeasurePage::claimLine($card, $runs),
+            'course' => CoursePage::of($card, $runs),
             'runs' => MeasurePage::table($card, $runs),
             'going' => Orders::going($runs),
             'order' => Orders::for($card, Station::here(), $runs, Bytes::gigabytes(1), 5),

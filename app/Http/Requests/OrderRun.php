@@ -34,7 +34,7 @@ final class OrderRun extends FormRequest
     public function messages(): array
     {
         return [
-            'kind' => 'What to run was “:input”: a speed run or a full proof can be ordered.',
+            'kind' => 'What to run was “:input”: a speed run, a sustained run or a full proof can be ordered.',
             'slot' => 'Choose the slot that the card is in.',
             'runs' => 'The number of runs was “:input”: give a whole number from 1 to 50.',
             'size.max' => 'The size is too long to be one. Write it as 1 GB.',
@@ -54,7 +54,7 @@ final class OrderRun extends FormRequest
             ?? throw ValidationException::withMessages(['slot' => "This slot is not one of {$station->name}’s. Choose one of the list."]);
     }
 
-    /** Nothing for a proof without a size: all there is. */
+    /** Nothing for a proof or a sustained run without a size: all there is. */
     public function size(): Bytes
     {
         $default = $this->kind() === RunKind::Speed ? '1 GB' : '0';
@@ -64,7 +64,7 @@ final class OrderRun extends FormRequest
 
     public function runs(): int
     {
-        return $this->kind() === RunKind::Proof ? 1 : $this->integer('runs', 5);
+        return $this->kind() === RunKind::Speed ? $this->integer('runs', 5) : 1;
     }
 
     public function standIn(): ?Shelf

@@ -1,5 +1,6 @@
 import { Head } from '@inertiajs/react';
 import { ClaimLine } from '../charts/ClaimLine';
+import { CourseTrace } from '../charts/CourseTrace';
 import { megabytes, percent } from '../format';
 import { Margin } from '../frame/Margin';
 import { Button } from '../parts/Button';
@@ -11,6 +12,7 @@ import { useFollow } from '../parts/useFollow';
 import type {
     CardProps,
     ClaimLineProps,
+    CourseProps,
     GoingProps,
     MarginProps,
     OrderProps,
@@ -20,6 +22,7 @@ import type {
 interface Props {
     card: CardProps;
     claimLine: ClaimLineProps;
+    course: CourseProps | null;
     runs: RunProps[];
     going: GoingProps | null;
     order: OrderProps;
@@ -30,9 +33,9 @@ export default function Measure(props: Props) {
     return <Surface key={props.card.tag} {...props} />;
 }
 
-function Surface({ card, claimLine, runs, going, order, margin }: Props) {
+function Surface({ card, claimLine, course, runs, going, order, margin }: Props) {
     const state = useOrder(card.tag, 'speed', order);
-    useFollow(going, ['claimLine', 'runs', 'order']);
+    useFollow(going, ['claimLine', 'course', 'runs', 'order']);
     const { slot } = state;
     const measured = runs.some((run) => run.write !== null);
 
@@ -58,7 +61,11 @@ function Surface({ card, claimLine, runs, going, order, margin }: Props) {
                             data-main=""
                             isDisabled={slot === undefined || state.busy}
                             onPress={state.send}
-                            detail={`${state.runsText} × ${state.sizeText}${usualAmount(state) && slot?.expected != null ? `, about ${slot.expected}` : ''}`}
+                            detail={
+                                state.preset === 'sustained'
+                                    ? `one long write, ${state.sizeText === '' ? 'to full' : state.sizeText}`
+                                    : `${state.runsText} × ${state.sizeText}${usualAmount(state) && slot?.expected != null ? `, about ${slot.expected}` : ''}`
+                            }
                         >
                             {measured ? 'Measure again' : 'Measure this card'}
                         </Button>
@@ -71,6 +78,11 @@ function Surface({ card, claimLine, runs, going, order, margin }: Props) {
                 >
                     <ClaimLine line={claimLine} />
                 </Sheet>
+                {course === null ? null : (
+                    <Sheet title="Trace" caption={course.caption} aside="MB/s">
+                        <CourseTrace course={course} />
+                    </Sheet>
+                )}
                 {going === null ? (
                     <OrderPanel kind="speed" order={order} state={state} />
                 ) : (
@@ -114,11 +126,11 @@ function Runs({ runs }: { runs: RunProps[] }) {
                             <td className={`n${struck}`}>{run.read === null ? '–' : megabytes(run.read)}</td>
                             <td className={`n${struck}`}>{run.variation === null ? '–' : percent(run.variation, 1)}</td>
                             <td>
-                                {run.kind === 'full proof' ? 'full proof' : ''}
+                                {run.kind === 'speed run' ? '' : run.kind}
                                 {run.state === 'done' ? '' : ` ${run.state}`}
                                 {run.note === ''
                                     ? ''
-                                    : `${run.kind === 'full proof' || run.state !== 'done' ? ': ' : ''}${run.note}`}
+                                    : `${run.kind !== 'speed run' || run.state !== 'done' ? ': ' : ''}${run.note}`}
                             </td>
                         </tr>
                     );

@@ -59,6 +59,10 @@ export const Ruled = styled.table`
     border-collapse: collapse;
     font-size: 12.5px;
     margin-top: 10px;
+    @media (max-width: 560px) {
+        display: block;
+        overflow-x: auto;
+    }
     th {
         text-align: left;
         font-weight: 560;

@@ -27,6 +27,8 @@ use Tally\Verdict\ProofEvidence;
 use Tally\Verdict\Reason;
 use Tally\Verdict\SpeedEvidence;
 use Tally\Verdict\Step;
+use Tally\Verdict\SustainedEvidence;
+use Tally\Verdict\SustainedJudge;
 use Tally\Verdict\Verdict;
 use Tally\Verdict\VerdictKind;
 
@@ -161,5 +163,43 @@ final class JudgeTest extends TestCase
         self::assertSame([VerdictKind::Unproven, Step::Ask], [$asked->kind, $asked->next]);
         self::assertSame('It contradicts the market.', $asked->reasons[0]->lead);
         self::assertSame(VerdictKind::Sham, Judge::judge(new Evidence(self::label(), $good, $whole, [$serial]))->kind);
+    }
+
+    private static function sustained(float $floor, int $gb = 128, float $ceiling = 290): SustainedEvidence
+    {
+        return new SustainedEvidence('run 7', Rate::megabytesPerSecond($floor), 4, Bytes::gigabytes($gb), self::path($ceiling));
+    }
+
+    /** @return iterable<string, array{list<SustainedEvidence>, VerdictKind}> of a card that is Sound otherwise and promises V60 */
+    public static function longWrites(): iterable
+    {
+        yield 'none' => [[], VerdictKind::Sound];
+        yield 'above its class' => [[self::sustained(61)], VerdictKind::Sound];
+        yield 'just its class' => [[self::sustained(60)], VerdictKind::Sound];
+        yield 'under its class' => [[self::sustained(59.9)], VerdictKind::Slow];
+        yield 'under its class, on a chain that cannot show it' => [[self::sustained(38, ceiling: 40)], VerdictKind::Sound];
+        yield 'the longest tells most' => [[self::sustained(41), self::sustained(118, 4)], VerdictKind::Slow];
+        yield 'of equals the faster one' => [[self::sustained(41), self::sustained(62)], VerdictKind::Sound];
+    }
+
+    /** @param  list<SustainedEvidence>  $runs */
+    #[DataProvider('longWrites')]
+    public function test_long_writes_are_held_against_the_class(array $runs, VerdictKind $kind): void
+    {
+        $whole = self::proof(Condition::Whole, 127_865_454_592, 127_865_454_592);
+        self::assertSame($kind, Judge::judge(new Evidence(self::label(), [self::speed(121, 238)], [$whole], sustained: $runs))->kind);
+    }
+
+    public function test_a_sustained_claim_is_held_against_the_lowest_window(): void
+    {
+        $label = new Label(Form::CFexpressA, Bytes::gigabytes(160), bus: Bus::CFexpress2A, sustained: Rate::megabytesPerSecond(400));
+        $reasons = fn (float $floor): array => array_map(fn (Reason $reason): string => "{$reason->bearing->value}: {$reason->sentence()}", SustainedJudge::judge(new Evidence($label, sustained: [self::sustained($floor, ceiling: 800)])));
+        self::assertSame(['Slow: Falls to 380 MB/s over 4 s; the label claims 400 MB/s sustained.'], $reasons(380));
+        self::assertSame(['Sound: Never under 402 MB/s over 4 s; the label claims 400 MB/s sustained.'], $reasons(402));
+    }
+
+    public function test_a_floor_says_that_it_is_a_proxy(): void
+    {
+        self::assertStringContainsString('a proxy for the class, not its compliance test', self::sustained(61)->source());
     }
 }

@@ -304,6 +304,20 @@ export interface ClaimWayProps {
     struck: string | null;
 }
 
+export interface CourseProps {
+    size: number;
+    points: [number, number][];
+    floor: number | null;
+    floorFrom: number;
+    floorTo: number;
+    plateaus: [number, number, number][];
+    cliffs: number[];
+    markFloor: number | null;
+    mark: string | null;
+    caption: string;
+    summary: string;
+}
+
 export interface LinkProps {
     name: string;
     rate: number;

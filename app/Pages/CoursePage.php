@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages;
+
+use App\Models\Card;
+use App\Models\Run;
+use App\Models\RunSample;
+use App\Props\Measure\CourseProps;
+use App\Runs\RunKind;
+use App\Runs\RunState;
+use App\Runs\SustainedRecord;
+use Illuminate\Support\Collection;
+use Tally\Quantity\Bytes;
+use Tally\Reading\Course\Plateau;
+
+/** The trace of a card's newest sustained run. */
+final readonly class CoursePage
+{
+    /** @param  Collection<int, Run>  $runs */
+    public static function of(Card $card, Collection $runs): ?CourseProps
+    {
+        $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Sustained && $run->result !== null && $run->result->integer('bytes') > 0);
+        $sample = $run === null ? null : RunSample::query()->find($run->id);
+        if ($run === null || $run->result === null || $sample === null) {
+            return null;
+        }
+        $record = SustainedRecord::unpack($run->result);
+        $mark = $card->label()->topMark();
+
+        return new CourseProps(
+            (float) $record->write->bytes->count,
+            array_map(fn (array $point): array => [$point[0], $point[1] / 1e6], $sample->traces['write']),
+            $record->floor?->megabytes(),
+            $record->from,
+            $record->to,
+            array_map(fn (Plateau $one): array => [$one->from, $one->to, $one->rate->megabytes()], $record->plateaus),
+            $record->cliffs(),
+            $mark?->floor()->megabytes(),
+            $mark?->value,
+            "{$record->write->bytes->decimal()} written in {$record->write->span->print()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})"),
+            self::summary($record),
+        );
+    }
+
+    public static function summary(SustainedRecord $record): string
+    {
+        $at = fn (float $bytes): string => Bytes::of((int) $bytes)->decimal();
+        $plateaus = array_map(fn (Plateau $one): string => "{$one->rate->print()} up to {$at($one->to)}", $record->plateaus);
+        $cliffs = array_map($at, $record->cliffs());
+
+        return implode(' ', array_filter([
+            $record->floor === null ? 'Too little was written to tell a sustained floor: it takes five seconds at least.'
+                : "Never under {$record->floor->print()} over {$record->window} s, the lowest from {$at($record->from)} to {$at($record->to)}.",
+            count($plateaus) < 2 ? null : 'Plateaus: '.implode(', ', $plateaus).'.',
+            $cliffs === [] ? null : 'It falls at '.implode(' and ', $cliffs).': a cache runs out there.',
+            $record->faded === null ? null : 'It fades by '.round(100 * $record->faded).' % along its longest plateau, as heat does it. A card like that can be too hot to hold.',
+        ], fn (?string $part): bool => $part !== null));
+    }
+}

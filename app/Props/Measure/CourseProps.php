@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Measure;
+
+/** Speed along the bytes of one long write, with what it shows. Bytes from the start, MB/s. */
+final readonly class CourseProps
+{
+    /**
+     * @param  list<array{float, float}>  $points  end offset, MB/s
+     * @param  float|null  $floor  the lowest mean over a window; null when too little was written to tell
+     * @param  list<array{float, float, float}>  $plateaus  from, to, MB/s
+     * @param  list<float>  $cliffs
+     * @param  float|null  $markFloor  what the highest mark of the label promises
+     * @param  string  $summary  the same in words
+     */
+    public function __construct(
+        public float $size,
+        public array $points,
+        public ?float $floor,
+        public float $floorFrom,
+        public float $floorTo,
+        public array $plateaus,
+        public array $cliffs,
+        public ?float $markFloor,
+        public ?string $mark,
+        public string $caption,
+        public string $summary,
+    ) {}
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe;
+
+/** What one long write showed. What was written before it was stopped or the medium went away counts. */
+final readonly class SustainedResult
+{
+    /**
+     * @param  Passage  $write  all that was written and settled
+     * @param  list<array{float, float}>  $trace  end offset, bytes a second
+     * @param  string|null  $note  why it ended sooner, when the medium was full
+     * @param  string|null  $cutShort  a sentence, when the medium went away in between
+     */
+    public function __construct(
+        public Passage $write,
+        public array $trace,
+        public bool $stopped,
+        public ?string $note = null,
+        public ?string $cutShort = null,
+    ) {}
+}

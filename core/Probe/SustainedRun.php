@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe;
+
+use InvalidArgumentException;
+use Tally\Device\Clock;
+use Tally\Device\Device;
+use Tally\Device\Fault\CannotSettle;
+use Tally\Device\Fault\CannotWrite;
+use Tally\Device\Fault\MediumGone;
+use Tally\Pattern\Imprint;
+use Tally\Probe\Watch\Observer;
+use Tally\Probe\Watch\Pacemaker;
+use Tally\Probe\Watch\Phase;
+use Tally\Probe\Watch\Unwatched;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Span;
+
+/**
+ * One long write, to a size or to the end of the medium. About once a second it waits until what was written is on the
+ * medium, so that each sample tells the medium's speed and not the host's memory.
+ */
+final readonly class SustainedRun
+{
+    private const SETTLE_EVERY = 1.0;
+
+    /**
+     * @param  Bytes|null  $region  how much to write; null for all there is
+     *
+     * @throws InvalidArgumentException
+     */
+    public function __construct(private ?Bytes $region = null)
+    {
+        if ($region?->isZero() === true) {
+            throw new InvalidArgumentException('A sustained run writes something; 0 B were given.');
+        }
+    }
+
+    public function on(Device $device, Clock $clock, Observer $observer = new Unwatched): SustainedResult
+    {
+        $size = min($this->region->count ?? PHP_INT_MAX, $device->size()->count);
+        $imprint = Imprint::random(Bytes::of($size));
+        $beat = new Pacemaker($clock, $observer, $size);
+        $trace = new Trace($device->stretch());
+        [$at, $settled, $seconds, $began] = [0, 0, 0.0, $clock->now()];
+        [$note, $cutShort] = [null, null];
+        try {
+            while ($at < $size && ! $beat->wantsStop()) {
+                $length = min($device->stretch(), $size - $at);
+                try {
+                    $device->write($at, $imprint->stretch($at, $length));
+                } catch (CannotWrite $fault) {
+                    $note = $fault->getMessage();
+                    break;
+                }
+                $at += $length;
+                $beat->beat(Phase::Writing, 1, $at, $size, $length);
+                if ($clock->now() - $began >= self::SETTLE_EVERY || $at === $size) {
+                    $device->settle();
+                    $took = $clock->now() - $began;
+                    $trace->add($at - $settled, $took);
+                    $seconds += $took;
+                    $settled = $at;
+                    $began = $clock->now();
+                }
+            }
+            $device->forget();
+        } catch (MediumGone $gone) {
+            $cutShort = $gone->getMessage();
+        } catch (CannotSettle $fault) {
+            // What was not settled is not counted: nobody knows whether it is on the medium.
+            $note = $fault->getMessage();
+        }
+
+        return new SustainedResult(new Passage(Bytes::of($settled), Span::seconds($seconds)), $trace->points(), $at < $size && $note === null && $cutShort === null, $note, $cutShort);
+    }
+}

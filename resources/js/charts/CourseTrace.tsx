@@ -1,0 +1,125 @@
+import { scaleLinear } from 'd3-scale';
+import { megabytes, size } from '../format';
+import { useWidth } from '../parts/useWidth';
+import type { CourseProps } from '../types/generated/props';
+import { roundScale, rulerTicks } from './axis';
+
+const HEIGHT = 168;
+const LEFT = 44;
+const RIGHT = 78;
+
+/** Speed along the bytes of one long write: plateaus as bars, cliffs as falls, the lowest window shaded, the class floor drawn in. */
+export function CourseTrace({ course }: { course: CourseProps }) {
+    const [ref, width] = useWidth<HTMLDivElement>(660);
+    const x = scaleLinear()
+        .domain([0, course.size])
+        .range([LEFT, width - RIGHT]);
+    const most = Math.max(course.markFloor ?? 0, ...course.points.map((point) => point[1]));
+    const y = roundScale(most, HEIGHT, 14);
+    const line = course.points
+        .map(([end, rate], i) => `${i === 0 ? `M${x(0)} ${y(rate)}` : ''}L${x(end).toFixed(1)} ${y(rate).toFixed(1)}`)
+        .join('');
+    return (
+        <div ref={ref}>
+            <svg width={width} height={HEIGHT + 26} role="img" aria-label={course.summary}>
+                {y.ticks(4).map((tick) => (
+                    <g key={tick}>
+                        <path d={`M${LEFT} ${y(tick)}H${width - RIGHT}`} stroke="var(--faint)" />
+                        <text className="figure pencil" x={LEFT - 6} y={y(tick) + 4} textAnchor="end">
+                            {tick}
+                        </text>
+                    </g>
+                ))}
+                {rulerTicks(course.size).map((tick) => (
+                    <text
+                        key={tick.at}
+                        className="figure pencil"
+                        x={x(tick.at)}
+                        y={HEIGHT + 18}
+                        textAnchor={tick.at === 0 ? 'start' : 'middle'}
+                    >
+                        {tick.label}
+                    </text>
+                ))}
+                {course.floor === null ? null : (
+                    <rect
+                        x={x(course.floorFrom)}
+                        y={8}
+                        width={Math.max(3, x(course.floorTo) - x(course.floorFrom))}
+                        height={HEIGHT - 8}
+                        fill="var(--ochre)"
+                        opacity="0.22"
+                    />
+                )}
+                <path d={line} fill="none" stroke="var(--ink)" strokeWidth="1.2" />
+                {course.plateaus.map(([from, to, rate]) => (
+                    <path
+                        key={from}
+                        d={`M${x(from)} ${y(rate)}H${x(to)}`}
+                        stroke="var(--tarn)"
+                        strokeWidth="4"
+                        opacity="0.45"
+                    />
+                ))}
+                {course.cliffs.map((at, i) => (
+                    <g key={at}>
+                        <path
+                            d={`M${x(at)} 12V${HEIGHT}`}
+                            stroke="var(--rust)"
+                            strokeWidth="1.4"
+                            strokeDasharray="2 3"
+                        />
+                        <text
+                            x={x(at) + 5}
+                            y={20 + 14 * (i % 3)}
+                            style={{ fill: 'var(--rust)', fontWeight: 600 }}
+                        >{`falls at ${size(at, 1)}`}</text>
+                    </g>
+                ))}
+                <Level
+                    y={course.markFloor === null ? null : y(course.markFloor)}
+                    words={`${course.mark ?? ''} floor`}
+                    right={width - RIGHT}
+                    colour="var(--tarn)"
+                />
+                <Level
+                    y={course.floor === null ? null : y(course.floor)}
+                    words={course.floor === null ? '' : `lowest ${megabytes(course.floor)}`}
+                    right={width - RIGHT}
+                    colour="var(--ochre)"
+                    below={
+                        course.floor !== null &&
+                        course.markFloor !== null &&
+                        Math.abs(y(course.floor) - y(course.markFloor)) < 15
+                    }
+                />
+                <path d={`M${LEFT} ${HEIGHT}H${width - RIGHT}`} stroke="var(--ink)" strokeWidth="1.2" />
+            </svg>
+            <p style={{ fontSize: 12.5, color: 'var(--pencil)', margin: '2px 0 4px' }}>{course.summary}</p>
+        </div>
+    );
+}
+
+/** A level across the picture, named at its end. */
+function Level({
+    y,
+    words,
+    right,
+    colour,
+    below = false,
+}: {
+    y: number | null;
+    words: string;
+    right: number;
+    colour: string;
+    below?: boolean;
+}) {
+    return y === null ? null : (
+        <g>
+            <path d={`M${LEFT} ${y}H${right}`} stroke={colour} strokeWidth="1.4" strokeDasharray="7 4" />
+            <text x={right + 5} y={y + (below ? 15 : 4)} style={{ fill: colour, fontWeight: 600, fontStretch: '82%' }}>
+                {words}
+            </text>
+        </g>
+    );
+}
