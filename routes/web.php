@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\CompareController;
+use App\Http\Controllers\CopyController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\InspectController;
 use App\Http\Controllers\IntakeController;
@@ -13,7 +15,9 @@ use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProveController;
 use App\Http\Controllers\RunController;
+use App\Http\Controllers\RunNoteController;
 use App\Http\Controllers\TagController;
+use App\Http\Controllers\TypedController;
 use App\Models\Card;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Route;
@@ -69,5 +73,23 @@ Route::get('/measure/{card}', MeasureController::class);
 Route::get('/prove/{card}', ProveController::class);
 Route::get('/offload/{card}', OffloadController::class);
 
+Route::get('/measure/{card}/typed', [TypedController::class, 'create']);
+Route::post('/cards/{card}/typed', [TypedController::class, 'store']);
+Route::post('/typed/check', [TypedController::class, 'check']);
+Route::get('/measure/{card}/copy', [CopyController::class, 'create']);
+Route::post('/cards/{card}/copies', [CopyController::class, 'order']);
+Route::post('/cards/{card}/stopwatch', [CopyController::class, 'store']);
+Route::post('/cards/{card}/stopwatch/check', [CopyController::class, 'check']);
+
+Route::get('/compare', [CompareController::class, 'show']);
+Route::get('/compare/limits', [CompareController::class, 'limits']);
+Route::get('/compare/twins', [CompareController::class, 'twins']);
+Route::post('/compare/figures', [CompareController::class, 'figures']);
+
 Route::post('/cards/{card}/runs', [RunController::class, 'store']);
+Route::post('/cards/{card}/runs/forecast', [RunController::class, 'forecast']);
+Route::get('/runs/{run}', [RunController::class, 'show']);
+Route::post('/runs/{run}/void', [RunNoteController::class, 'void']);
+Route::post('/runs/{run}/count-again', [RunNoteController::class, 'countAgain']);
+Route::post('/runs/{run}/heat', [RunNoteController::class, 'heat']);
 Route::post('/runs/{run}/stop', [RunController::class, 'stop']);

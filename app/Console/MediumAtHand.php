@@ -33,10 +33,15 @@ final readonly class MediumAtHand
         );
     }
 
+    public function isStandIn(): bool
+    {
+        return str_starts_with($this->path, self::STAND_IN);
+    }
+
     /** @throws \Tally\Device\Fault\DeviceFault|InvalidArgumentException */
     public function lay(?Bytes $size): Bench
     {
-        if (! str_starts_with($this->path, self::STAND_IN)) {
+        if (! $this->isStandIn()) {
             return Bench::folder($this->path, $size);
         }
 

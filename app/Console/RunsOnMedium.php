@@ -17,10 +17,10 @@ use Illuminate\Database\QueryException;
 use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
+use Tally\Chain\Path;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Label\Form;
 use Tally\Label\Label;
-use Tally\Quantity\Bytes;
 
 /** What the two terminal probes have in common: finding the medium, Ctrl-C, complaints on standard error, filing. */
 abstract class RunsOnMedium extends Command
@@ -81,18 +81,19 @@ abstract class RunsOnMedium extends Command
     }
 
     /**
+     * @param  array<string, mixed>  $parameters
      * @param  array<string, mixed>  $result
-     * @param  array{write: list<array{float, float}>, read: list<array{float, float}>}  $traces
+     * @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces
      */
-    protected function file(Card $card, RunKind $kind, Bytes $size, int $runs, array $result, array $traces, RunState $state, ?string $message): void
+    protected function file(Card $card, RunKind $kind, array $parameters, array $result, array $traces, RunState $state, ?string $message): void
     {
         try {
             $run = Run::query()->create([
                 'card_id' => $card->id,
                 'kind' => $kind,
                 'state' => $state,
-                'chain' => ChainRecord::pack(ChainRecord::unnamed()),
-                'parameters' => ['size' => $size->count, 'runs' => $runs],
+                'chain' => ChainRecord::pack(Path::unnamed()),
+                'parameters' => $parameters,
                 'result' => $result,
                 'message' => $message,
                 'recorded_by' => get_current_user(),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Evidence;
 
+use App\Gear\Rig;
 use App\Models\Card;
 use App\Models\Run;
 use App\Runs\ChainRecord;
@@ -31,6 +32,7 @@ final readonly class CardEvidence
         return new Evidence(
             $card->label(), self::speeds($card, $runs), self::proofs($runs),
             (new Acquaintance)->findings($card), $seen->thatCounts(), $seen->isComplete($card->label()), self::sustained($runs),
+            fn (): array => Rig::reaches($card),
         );
     }
 
@@ -44,7 +46,7 @@ final readonly class CardEvidence
         $speeds = [];
         foreach (self::ended($runs, RunKind::Speed) as $run) {
             $reading = SpeedRecord::unpack($run->result ?? new Fluent)->read(ChainRecord::unpack($run->chain), $label);
-            $speeds[] = new SpeedEvidence($run->name(), $reading);
+            $speeds[] = new SpeedEvidence($run->name(), $reading, $run->source->words());
         }
 
         return $speeds;
@@ -82,7 +84,7 @@ final readonly class CardEvidence
      */
     private static function ended(Collection $runs, RunKind $kind): array
     {
-        return array_values($runs->filter(fn (Run $run): bool => $run->kind === $kind && $run->result !== null && ! $run->state->isGoing())->all());
+        return array_values($runs->filter(fn (Run $run): bool => $run->kind === $kind && $run->counts())->all());
     }
 
     /** Derives the verdict anew and keeps it for the tray. */
@@ -108,6 +110,6 @@ final readonly class CardEvidence
     /** @return Collection<int, Run> finished or not, in order */
     public static function runs(Card $card): Collection
     {
-        return $card->runs()->with('slot')->orderBy('id')->get()->toBase();
+        return $card->runs()->with(['slot', 'void'])->orderBy('id')->get()->toBase();
     }
 }

@@ -32,7 +32,7 @@ final readonly class CardSource
             if ($read === null || ! $read->isTrusted()) {
                 continue;
             }
-            $ceiling = Ceiling::measured($read->median(), "{$speed->run}, first {$speed->reading->region->decimal()}");
+            $ceiling = Ceiling::measured($read->median(), "{$speed->run}, {$speed->reading->covers()}");
             $reader = Rig::readerOf($speed->reading->path);
             if ($reader !== null) {
                 $byReader[$reader] = $ceiling;

@@ -12,6 +12,7 @@ use App\Models\SlotKind;
 use App\Runs\ChainRecord;
 use App\Runs\RunKind;
 use App\Runs\SpeedRecord;
+use Illuminate\Support\Fluent;
 use Tally\Quantity\Rate;
 use Tally\Reading\WayReading;
 
@@ -24,10 +25,10 @@ final readonly class OwnMeasurement
     public static function note(Run $run): void
     {
         $slot = $run->slot()->with(['reader.cable', 'port'])->first();
-        if ($slot === null || $slot->kind !== SlotKind::Folder || $run->kind !== RunKind::Speed || $run->result === null) {
+        if ($slot === null || $slot->kind !== SlotKind::Folder || $run->kind !== RunKind::Speed || ! $run->counts()) {
             return;
         }
-        $reading = SpeedRecord::unpack($run->result)->read(ChainRecord::unpack($run->chain), null);
+        $reading = SpeedRecord::unpack($run->result ?? new Fluent)->read(ChainRecord::unpack($run->chain), null);
         $best = null;
         foreach ([$reading->write, $reading->read] as $way) {
             if ($way instanceof WayReading && $way->isTrusted() && ($best === null || $best->isBelow($way->median()))) {
@@ -38,7 +39,7 @@ final readonly class OwnMeasurement
             return;
         }
         foreach (array_filter([$slot->reader, $slot->reader->cable, $slot->port]) as $gear) {
-            self::raise($gear, $best, "{$run->name()}, {$run->card->tag}, first {$reading->region->decimal()}");
+            self::raise($gear, $best, "{$run->name()}, {$run->card->tag}, {$reading->covers()}");
         }
     }
 

@@ -18,6 +18,7 @@ use Tally\Offload\ReaderGear;
 use Tally\Offload\RouteFinder;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
+use Tally\Verdict\Reach;
 
 /** The gear in the books, in the terms of the core. */
 final readonly class Rig
@@ -25,16 +26,44 @@ final readonly class Rig
     /** @return Path|null the chain a card stands on in a slot; null when it does not fit there */
     public static function chain(Card $card, Slot $slot): ?Path
     {
-        $bus = $card->label()->settleIn($slot->reader->buses());
+        return self::chainAt($card, $slot->reader, $slot->port);
+    }
+
+    /** @return Path|null the chain it stands on in any reader at any port; null when the reader does not take it */
+    public static function chainAt(Card $card, Reader $reader, Port $port): ?Path
+    {
+        $bus = $card->label()->settleIn($reader->buses());
         if ($bus === null) {
             return null;
         }
-        $slower = Link::slowest($slot->reader->toHost(), $slot->port->asLink());
+        $slower = Link::slowest($reader->toHost(), $port->asLink());
 
         return new Path([
             new Link($bus->label().' bus', $bus->ceiling()),
-            new Link("{$slot->reader->tag}, {$slower->name}, {$slot->port->host->name} {$slot->port->name}", $slower->ceiling),
+            new Link("{$reader->tag}, {$slower->name}, {$port->host->name} {$port->name}", $slower->ceiling),
         ]);
+    }
+
+    /** @return list<Reach> how fast each reader of the kit, at the port that serves it best, could show a card to be; the fastest first */
+    public static function reaches(Card $card): array
+    {
+        $ports = Port::query()->with('host')->orderBy('id')->get();
+        $reaches = [];
+        foreach (Reader::query()->with(['slots', 'cable'])->orderBy('tag')->get() as $reader) {
+            $best = null;
+            foreach ($ports as $port) {
+                $path = self::chainAt($card, $reader, $port);
+                if ($path !== null && ($best === null || $best->usable->isBelow($path->usable()))) {
+                    $best = new Reach("{$reader->tag} {$reader->name} on {$port->host->name}", $path->usable());
+                }
+            }
+            if ($best !== null) {
+                $reaches[] = $best;
+            }
+        }
+        usort($reaches, fn (Reach $a, Reach $b): int => $b->usable->bytesPerSecond <=> $a->usable->bytesPerSecond);
+
+        return $reaches;
     }
 
     /** The reader of a chain made above, by its tag. */

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Runs\RunKind;
+use App\Runs\RunSource;
 use App\Runs\RunState;
 use Illuminate\Database\Eloquent\Casts\AsFluent;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Fluent;
 
 /**
@@ -22,11 +25,17 @@ use Illuminate\Support\Fluent;
  * @property int|null $slot_id
  * @property RunKind $kind
  * @property RunState $state
+ * @property RunSource $source
+ * @property int|null $reader_id
+ * @property int|null $cable_id
+ * @property int|null $port_id
+ * @property int|null $drive_id where a timed copy went
  * @property Fluent<string, mixed> $chain see App\Runs\ChainRecord
  * @property Fluent<string, mixed> $parameters size in bytes, runs
  * @property Fluent<string, mixed>|null $progress see App\Runs\ProgressRecord
  * @property Fluent<string, mixed>|null $result see App\Runs\SpeedRecord, App\Runs\ProofRecord
  * @property string|null $message
+ * @property string|null $beside what else was going on: such a speed is kept apart
  * @property bool $stop_requested
  * @property string|null $recorded_by
  * @property Carbon|null $started_at
@@ -36,14 +45,24 @@ use Illuminate\Support\Fluent;
  * @property-read Slot|null $slot
  * @property-read Station|null $station
  * @property-read RunSample|null $sample
+ * @property-read RunVoid|null $void why it counts no longer
+ * @property-read Collection<int, RunVoid> $voids
+ * @property-read Collection<int, HeatReading> $heat
+ * @property-read Reader|null $reader
+ * @property-read Cable|null $cable
+ * @property-read Port|null $port
+ * @property-read Drive|null $drive
  */
 final class Run extends Model
 {
     protected $guarded = [];
 
+    protected $attributes = ['source' => RunSource::Device->value];
+
     protected $casts = [
         'kind' => RunKind::class,
         'state' => RunState::class,
+        'source' => RunSource::class,
         'chain' => AsFluent::class,
         'parameters' => AsFluent::class,
         'progress' => AsFluent::class,
@@ -75,6 +94,54 @@ final class Run extends Model
     public function sample(): HasOne
     {
         return $this->hasOne(RunSample::class);
+    }
+
+    /** @return HasMany<RunVoid, $this> */
+    public function voids(): HasMany
+    {
+        return $this->hasMany(RunVoid::class)->orderBy('id');
+    }
+
+    /** @return HasOne<RunVoid, $this> */
+    public function void(): HasOne
+    {
+        return $this->hasOne(RunVoid::class)->whereNull('withdrawn');
+    }
+
+    /** @return HasMany<HeatReading, $this> */
+    public function heat(): HasMany
+    {
+        return $this->hasMany(HeatReading::class)->orderBy('id');
+    }
+
+    /** @return BelongsTo<Reader, $this> */
+    public function reader(): BelongsTo
+    {
+        return $this->belongsTo(Reader::class);
+    }
+
+    /** @return BelongsTo<Cable, $this> */
+    public function cable(): BelongsTo
+    {
+        return $this->belongsTo(Cable::class);
+    }
+
+    /** @return BelongsTo<Port, $this> */
+    public function port(): BelongsTo
+    {
+        return $this->belongsTo(Port::class);
+    }
+
+    /** @return BelongsTo<Drive, $this> */
+    public function drive(): BelongsTo
+    {
+        return $this->belongsTo(Drive::class);
+    }
+
+    /** Whether it is evidence: something was measured, it has ended, nobody voided it, and nothing else was going on. */
+    public function counts(): bool
+    {
+        return $this->result !== null && ! $this->state->isGoing() && $this->void === null && $this->beside === null;
     }
 
     /** The name by which reasons refer to it. */

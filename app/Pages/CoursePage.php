@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Card;
+use App\Models\HeatReading;
 use App\Models\Run;
 use App\Models\RunSample;
 use App\Props\Measure\CourseProps;
@@ -13,7 +14,9 @@ use App\Runs\RunState;
 use App\Runs\SustainedRecord;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
+use Tally\Reading\Course\Course;
 use Tally\Reading\Course\Plateau;
+use Tally\Reading\Course\Warmth;
 
 /** The trace of a card's newest sustained run. */
 final readonly class CoursePage
@@ -21,12 +24,20 @@ final readonly class CoursePage
     /** @param  Collection<int, Run>  $runs */
     public static function of(Card $card, Collection $runs): ?CourseProps
     {
-        $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Sustained && $run->result !== null && $run->result->integer('bytes') > 0);
-        $sample = $run === null ? null : RunSample::query()->find($run->id);
-        if ($run === null || $run->result === null || $sample === null) {
+        $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Sustained && $run->result !== null && $run->result->integer('bytes') > 0 && $run->counts());
+
+        return $run === null ? null : self::ofRun($card, $run);
+    }
+
+    public static function ofRun(Card $card, Run $run): ?CourseProps
+    {
+        $sample = RunSample::query()->find($run->id);
+        if ($run->result === null || $run->result->integer('bytes') === 0 || $sample === null) {
             return null;
         }
         $record = SustainedRecord::unpack($run->result);
+        [$heat, $noted] = [$sample->traces['heat'] ?? [], self::noted($run)];
+        $warmth = Warmth::along(new Course($sample->traces['write']), [...$heat, ...$noted], $record->longestPlateau());
         $mark = $card->label()->topMark();
 
         return new CourseProps(
@@ -40,8 +51,18 @@ final readonly class CoursePage
             $mark?->floor()->megabytes(),
             $mark?->value,
             "{$record->write->bytes->decimal()} written in {$record->write->span->print()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})"),
-            self::summary($record),
+            trim(self::summary($record).' '.($warmth?->words() ?? '')),
+            $heat,
+            $noted,
         );
+    }
+
+    /** @return list<array{float, float}> bytes from the start, °C: what somebody read off */
+    private static function noted(Run $run): array
+    {
+        $noted = $run->heat()->whereNotNull('at')->orderBy('at')->get();
+
+        return array_values($noted->map(fn (HeatReading $one): array => [(float) $one->at, $one->celsius])->all());
     }
 
     public static function summary(SustainedRecord $record): string

@@ -52,7 +52,7 @@ final readonly class KitPage
     public static function ofAll(): FitSheetProps
     {
         $cards = Card::query()->whereNotIn('verdict', [VerdictKind::Sham, VerdictKind::Shaky])->orderBy('tag')->limit(self::CARDS)->get();
-        $runs = Run::query()->with('slot')->whereIn('card_id', $cards->modelKeys())->orderBy('id')->get()->toBase()->groupBy('card_id');
+        $runs = Run::query()->with(['slot', 'void'])->whereIn('card_id', $cards->modelKeys())->orderBy('id')->get()->toBase()->groupBy('card_id');
         $readers = Rig::readers();
         $ports = array_merge(...array_values(Rig::ports()));
         $rows = array_values($cards->map(function (Card $card) use ($runs, $readers, $ports): FitRowProps {
@@ -68,15 +68,15 @@ final readonly class KitPage
     /** @return list<SightingProps> the fastest of each card, the fastest first */
     public static function sightings(Reader $reader): array
     {
-        $runs = Run::query()->with('card')->where('kind', RunKind::Speed)->whereNotNull('result')->whereHas('slot', fn ($slot) => $slot->where('reader_id', $reader->id))->latest('id')->limit(200)->get();
+        $runs = Run::query()->with(['card', 'void'])->where('kind', RunKind::Speed)->whereNotNull('result')->whereNull('beside')->where('reader_id', $reader->id)->latest('id')->limit(200)->get();
         $best = [];
         foreach ($runs as $run) {
-            $reading = $run->result === null ? null : SpeedRecord::unpack($run->result)->read(ChainRecord::unpack($run->chain), $run->card->label());
+            $reading = $run->result === null || ! $run->counts() ? null : SpeedRecord::unpack($run->result)->read(ChainRecord::unpack($run->chain), $run->card->label());
             $write = $reading?->write?->isTrusted() === true ? $reading->write->median()->megabytes() : null;
             $read = $reading?->read?->isTrusted() === true ? $reading->read->median()->megabytes() : null;
             $fastest = max($write ?? 0, $read ?? 0);
             if ($reading !== null && $fastest > ($best[$run->card->tag][0] ?? 0)) {
-                $best[$run->card->tag] = [$fastest, new SightingProps($run->card->tag, $run->name(), $write, $read, "first {$reading->region->decimal()}")];
+                $best[$run->card->tag] = [$fastest, new SightingProps($run->card->tag, $run->name(), $write, $read, "{$reading->covers()}")];
             }
         }
         usort($best, fn (array $a, array $b): int => $b[0] <=> $a[0]);

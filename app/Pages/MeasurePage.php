@@ -11,8 +11,10 @@ use App\Props\Measure\ClaimLineProps;
 use App\Props\Measure\ClaimWayProps;
 use App\Props\Run\RunProps;
 use App\Runs\ChainRecord;
+use App\Runs\CopyRecord;
 use App\Runs\ProofRecord;
 use App\Runs\RunKind;
+use App\Runs\RunSource;
 use App\Runs\RunState;
 use App\Runs\SpeedRecord;
 use App\Runs\SustainedRecord;
@@ -29,7 +31,7 @@ final readonly class MeasurePage
     public static function claimLine(Card $card, Collection $runs): ClaimLineProps
     {
         $label = $card->label();
-        $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Speed && self::hasSpeeds($run));
+        $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Speed && self::hasSpeeds($run) && $run->void === null && $run->beside === null);
         $reading = $run === null ? null : self::reading($card, $run);
         $mark = $label->topMark();
         // Before anything is measured, the wall is the card's own bus, if it says which it has.
@@ -55,6 +57,8 @@ final readonly class MeasurePage
             ->map(fn (Run $run): RunProps => match ($run->kind) {
                 RunKind::Speed => self::speedRow($card, $run),
                 RunKind::Sustained => self::sustainedRow($run),
+                RunKind::Files => self::plainRow($run, implode(' ', $run->result === null ? [] : array_slice(RunPage::files($run->result), 1))),
+                RunKind::Copy => self::copyRow($card, $run),
                 RunKind::Proof => self::proofRow($run),
             })
             ->all());
@@ -62,7 +66,7 @@ final readonly class MeasurePage
 
     private static function hasSpeeds(Run $run): bool
     {
-        return $run->result !== null && $run->result->array('writes') !== [];
+        return $run->result !== null && ($run->result->array('writes') !== [] || $run->result->array('reads') !== []);
     }
 
     private static function reading(Card $card, Run $run): SpeedReading
@@ -77,7 +81,7 @@ final readonly class MeasurePage
         $count = $reading->write->summary->count ?? 0;
         $times = $count === 1 ? 'a single look' : "{$count} runs each way";
 
-        return "{$times}, first {$reading->region->decimal()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})");
+        return "{$times}, {$reading->covers()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})");
     }
 
     private static function way(string $way, ?WayReading $reading, ?Rate $claim, ?Run $run, ?Rate $floor, ?string $mark): ClaimWayProps
@@ -109,16 +113,19 @@ final readonly class MeasurePage
             ...array_map(self::why(...), $suspect),
             $reading?->write?->summary->isSingleLook() === true ? 'a single look' : null,
             $reading?->write?->summary->isUnsteady() === true ? 'unsteady: run again' : null,
+            ...array_map(fn (WayReading $way): ?string => $way->outliers === [] ? null : $way->apart(), array_values(array_filter([$reading?->write, $reading?->read]))),
+            $run->source === RunSource::Device ? null : $run->source->words(),
+            ...self::standing($run),
         ], fn (?string $note): bool => $note !== null);
 
         return new RunProps(
             $run->id, $run->kind->label(), $run->state->value, self::chain($run),
-            $reading === null ? '–' : "first {$reading->region->decimal()}",
+            $reading === null ? '–' : "{$reading->covers()}",
             $reading?->write?->median()->megabytes(),
             $reading?->read?->median()->megabytes(),
             $reading?->write?->summary->variation(),
             $notes === [] && self::isHouseStandard($reading) ? 'house standard' : implode('; ', $notes),
-            $suspect !== [],
+            $suspect !== [] || $run->void !== null,
         );
     }
 
@@ -138,8 +145,8 @@ final readonly class MeasurePage
             $record?->write->rate()?->megabytes(),
             null,
             null,
-            implode('; ', array_filter([$run->message, $record?->floor === null ? null : "never under {$record->floor->print()} over {$record->window} s"], fn (?string $part): bool => $part !== null)),
-            false,
+            implode('; ', array_filter([...self::standing($run), $run->message, $record?->floor === null ? null : "never under {$record->floor->print()} over {$record->window} s"], fn (?string $part): bool => $part !== null)),
+            $run->void !== null,
         );
     }
 
@@ -153,9 +160,36 @@ final readonly class MeasurePage
             $record?->write->rate()?->megabytes(),
             $record?->read->rate()?->megabytes(),
             null,
-            $run->message ?? ($record === null ? '' : "{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong"),
-            false,
+            implode('; ', [...self::standing($run), $run->message ?? ($record === null ? '' : "{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong")]),
+            $run->void !== null,
         );
+    }
+
+    private static function copyRow(Card $card, Run $run): RunProps
+    {
+        $reading = $run->result === null ? null : CopyRecord::unpack($run->result)->reading();
+
+        return new RunProps(
+            $run->id, $run->kind->label(), $run->state->value, self::chain($run), $reading === null ? '–' : $reading->bytes->decimal().($reading->files === null ? '' : ", {$reading->files} files"),
+            null, $reading?->rate()?->megabytes(), null,
+            implode('; ', array_filter([...self::standing($run), $run->message, $run->source === RunSource::Device ? null : $run->source->words(), $reading === null ? null : "{$reading->total()->print()} until {$reading->done()->words()}"], fn (?string $part): bool => $part !== null)),
+            $run->void !== null,
+        );
+    }
+
+    private static function plainRow(Run $run, string $note): RunProps
+    {
+        return new RunProps($run->id, $run->kind->label(), $run->state->value, self::chain($run), '–', null, null, null,
+            implode('; ', array_filter([...self::standing($run), $run->message, $note], fn (?string $part): bool => $part !== null && $part !== '')), $run->void !== null);
+    }
+
+    /** @return list<string> why it counts no longer, or is kept apart */
+    private static function standing(Run $run): array
+    {
+        return array_values(array_filter([
+            $run->void === null ? null : "voided: {$run->void->reason}",
+            $run->beside === null ? null : "measured beside {$run->beside}: kept apart",
+        ], fn (?string $part): bool => $part !== null));
     }
 
     private static function chain(Run $run): string

@@ -6,6 +6,7 @@ namespace App\Pages;
 
 use App\Evidence\CardEvidence;
 use App\Gear\Rig;
+use App\Http\Requests\OrderRun;
 use App\Models\Card;
 use App\Models\Run;
 use App\Models\Slot;
@@ -17,9 +18,11 @@ use App\Props\Run\ProgressProps;
 use App\Props\Run\ShelfProps;
 use App\Props\Run\SlotProps;
 use App\Runs\ProgressRecord;
+use App\Runs\RunKind;
 use Illuminate\Support\Collection;
 use Tally\Chain\Path;
 use Tally\Probe\Forecast;
+use Tally\Probe\SmallFiles;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
@@ -67,6 +70,27 @@ final readonly class Orders
                 $progress->left === null ? null : Span::seconds($progress->left)->print(),
             ),
         );
+    }
+
+    /**
+     * @param  Collection<int, Run>  $before
+     * @return string|null in words; null where nothing can be told
+     */
+    public static function expected(Card $card, Collection $before, OrderRun $request, Station $station): ?string
+    {
+        $path = Rig::chain($card, $request->slot($station));
+        if ($path === null) {
+            return null;
+        }
+        $forecast = self::forecast($card, $path, CardEvidence::speeds($card, $before));
+        $whole = $request->size()->isZero() ? Bytes::of($card->capacity) : $request->size();
+
+        return match ($request->kind()) {
+            RunKind::Speed => $forecast->ofSpeed($request->plan())->print(),
+            RunKind::Sustained => $forecast->ofWriting($whole)->print(),
+            RunKind::Files => $forecast->ofFiles($request->integer('files', SmallFiles::FILES), Bytes::of(SmallFiles::EACH), $request->integer('runs', SmallFiles::ROUNDS))->print(),
+            default => $forecast->for($whole)->print(),
+        };
     }
 
     /** @param  list<SpeedEvidence>  $speeds */

@@ -13,18 +13,10 @@ use Tally\Quantity\Rate;
 /** A path as it is kept with a run, since gear may change later. */
 final readonly class ChainRecord
 {
-    /** No link can be named, so none can be blamed: a run from the terminal on a bare folder. */
-    public static function unnamed(): Path
-    {
-        $endless = Rate::megabytesPerSecond(1e9);
-
-        return new Path([new Link('a chain nobody named', new Ceiling($endless, null, 'unknown'))]);
-    }
-
-    /** @return array{links: list<array{name: string, nominal: float, practical: float|null, source: string}>} */
+    /** @return array{links: list<array{name: string, nominal: float, practical: float|null, source: string}>, named: bool} */
     public static function pack(Path $path): array
     {
-        return ['links' => array_map(fn (Link $link): array => [
+        return ['named' => $path->isNamed, 'links' => array_map(fn (Link $link): array => [
             'name' => $link->name,
             'nominal' => $link->ceiling->nominal->bytesPerSecond,
             'practical' => $link->ceiling->practical?->bytesPerSecond,
@@ -46,6 +38,6 @@ final readonly class ChainRecord
             ));
         }
 
-        return $links === [] ? self::unnamed() : new Path($links);
+        return $links === [] || $chain->get('named') === false ? Path::unnamed() : new Path($links);
     }
 }

@@ -12,9 +12,12 @@ use App\Models\Slot;
 use App\Models\SlotKind;
 use Illuminate\Queue\Worker;
 use LogicException;
+use Tally\Copy\TimedCopy;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
+use Tally\Device\HostClock;
 use Tally\Probe\FullProof;
+use Tally\Probe\SmallFiles;
 use Tally\Probe\SpeedRun;
 use Tally\Probe\SustainedRun;
 use Tally\Probe\Watch\Observer;
@@ -37,35 +40,63 @@ final readonly class RunConductor
             return;
         }
         $run->forceFill(['state' => RunState::Running, 'started_at' => now()])->save();
-        $bench = null;
         try {
-            $bench = $this->lay($run);
-            $watch = new RunWatch($run, $this->worker);
-            $watch = $bench->isStandIn ? new Paced($watch, $this->standInSeconds) : $watch;
             match ($run->kind) {
-                RunKind::Speed => $this->speed($run, $bench, $watch),
-                RunKind::Sustained => $this->sustain($run, $bench, $watch),
-                RunKind::Proof => $this->prove($run, $bench, $watch),
+                RunKind::Speed => $this->on($this->lay($run), $run, $this->speed(...)),
+                RunKind::Sustained => $this->on($this->lay($run), $run, $this->sustain(...)),
+                RunKind::Proof => $this->on($this->lay($run), $run, $this->prove(...)),
+                RunKind::Files => $this->files($run),
+                RunKind::Copy => $this->copy($run),
             };
         } catch (DeviceFault $fault) {
             $this->end($run, RunState::Failed, $fault->getMessage());
-        } finally {
-            $bench?->clear();
         }
+    }
+
+    /**
+     * @param  callable(Run, Bench, Observer): void  $probe
+     *
+     * @throws DeviceFault
+     */
+    private function on(Bench $bench, Run $run, callable $probe): void
+    {
+        try {
+            $probe($run, $bench, $this->watch($run, $bench->isStandIn));
+        } finally {
+            $bench->clear();
+        }
+    }
+
+    private function watch(Run $run, bool $isStandIn): Observer
+    {
+        $watch = new RunWatch($run, $this->worker);
+
+        return $isStandIn ? new Paced($watch, $this->standInSeconds) : $watch;
     }
 
     /** @throws DeviceFault */
     private function lay(Run $run): Bench
     {
-        $slot = $run->slot ?? throw new LogicException("Run {$run->id} has no slot.");
+        $slot = $this->slot($run);
         if ($slot->kind === SlotKind::StandIn) {
-            return Bench::standIn(Medium::parse($run->card->stand_in ?? 'honest'), ChainRecord::unpack($run->chain));
+            return Bench::standIn($this->medium($run), ChainRecord::unpack($run->chain));
         }
         $size = $run->parameters->integer('size');
 
         return Bench::folder($this->path($slot), $size === 0 ? null : Bytes::of($size));
     }
 
+    private function slot(Run $run): Slot
+    {
+        return $run->slot ?? throw new LogicException("Run {$run->id} has no slot.");
+    }
+
+    private function medium(Run $run): Medium
+    {
+        return Medium::parse($run->card->stand_in ?? 'honest');
+    }
+
+    /** @throws DeviceFault */
     private function path(Slot $slot): string
     {
         return $this->allowed->admit($slot->path ?? '');
@@ -73,16 +104,17 @@ final readonly class RunConductor
 
     private function speed(Run $run, Bench $bench, Observer $watch): void
     {
-        $probe = new SpeedRun(Bytes::of($run->parameters->integer('size')), $run->parameters->integer('runs'));
-        $result = $probe->on($bench->device, $bench->clock, $watch);
-        $this->file($run, SpeedRecord::of($result)->pack(), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort);
+        $plan = SpeedParameters::unpack($run->parameters);
+        $result = (new SpeedRun($plan))->on($bench->device, $bench->clock, $watch);
+        $this->file($run, SpeedRecord::of($result, $plan)->pack(), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort);
     }
 
     private function sustain(Run $run, Bench $bench, Observer $watch): void
     {
         $size = $run->parameters->integer('size');
         $result = (new SustainedRun($size === 0 ? null : Bytes::of($size)))->on($bench->device, $bench->clock, $watch);
-        $this->file($run, SustainedRecord::of($result)->pack(), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort, $result->note);
+        $traces = ['write' => $result->trace, 'read' => [], 'heat' => $result->heat];
+        $this->file($run, SustainedRecord::of($result)->pack(), $traces, $result->stopped, $result->cutShort, $result->note);
     }
 
     private function prove(Run $run, Bench $bench, Observer $watch): void
@@ -93,9 +125,32 @@ final readonly class RunConductor
         $this->file($run, ProofRecord::of($result)->pack(), $traces, $result->stopped, $result->cutShort, $result->note);
     }
 
+    /** @throws DeviceFault */
+    private function files(Run $run): void
+    {
+        $slot = $this->slot($run);
+        $isStandIn = $slot->kind === SlotKind::StandIn;
+        $bench = $isStandIn ? FilesBench::standIn($this->medium($run), ChainRecord::unpack($run->chain)) : FilesBench::folder($this->path($slot));
+        try {
+            $result = (new SmallFiles($run->parameters->integer('files'), $run->parameters->integer('runs')))->on($bench->store, $bench->clock, $this->watch($run, $isStandIn));
+            $this->file($run, FilesRecord::pack($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
+        } finally {
+            $bench->store->clear();
+        }
+    }
+
+    /** @throws DeviceFault */
+    private function copy(Run $run): void
+    {
+        $source = $this->allowed->admit($run->parameters->string('source')->value());
+        $into = $this->allowed->admit($run->parameters->string('into')->value());
+        $result = TimedCopy::of($source, $into, $run->parameters->boolean('verify'))->run(new HostClock, $this->watch($run, false));
+        $this->file($run, CopyRecord::of($result)->pack(), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
+    }
+
     /**
      * @param  array<string, mixed>  $result
-     * @param  array{write: list<array{float, float}>, read: list<array{float, float}>}  $traces
+     * @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces
      */
     private function file(Run $run, array $result, array $traces, bool $stopped, ?string $cutShort, ?string $note = null): void
     {
@@ -104,7 +159,7 @@ final readonly class RunConductor
         // Hours of work are in hand: if the database is away just now, wait for it a while.
         retry(20, function () use ($run, $result, $traces, $state, $cutShort, $note): void {
             RunSample::query()->updateOrCreate(['run_id' => $run->id], ['traces' => $traces]);
-            $run->forceFill(['result' => $result]);
+            $run->forceFill(['result' => $result, 'beside' => $run->beside ?? Alongside::of($run)]);
             $this->end($run, $state, $cutShort ?? $note);
             OwnMeasurement::note($run);
         }, 1500);

@@ -9,6 +9,8 @@ enum RunKind: string
 {
     case Speed = 'speed';
     case Sustained = 'sustained';
+    case Files = 'files';
+    case Copy = 'copy';
     case Proof = 'proof';
 
     public function label(): string
@@ -16,6 +18,8 @@ enum RunKind: string
         return match ($this) {
             self::Speed => 'speed run',
             self::Sustained => 'sustained run',
+            self::Files => 'small files',
+            self::Copy => 'timed copy',
             self::Proof => 'full proof',
         };
     }

@@ -7,6 +7,7 @@ namespace App\Runs;
 use Illuminate\Support\Fluent;
 use Tally\Chain\Path;
 use Tally\Label\Label;
+use Tally\Probe\SpeedPlan;
 use Tally\Probe\SpeedResult;
 use Tally\Quantity\Bytes;
 use Tally\Reading\SpeedReading;
@@ -15,8 +16,11 @@ use Tally\Reading\SpeedReading;
 final readonly class SpeedRecord
 {
     /**
+     * @param  Bytes  $region  nothing where nobody told how much was moved
      * @param  list<float>  $writes  bytes a second, one a run
      * @param  list<float>  $reads
+     * @param  list<string>  $disagree  `write`, `read`: typed with a size and a time that do not go with the speed
+     * @param  bool  $forgot  whether the host was made to forget before reading
      * @param  int  $wrong  bytes that did not come back as written
      */
     public function __construct(
@@ -25,11 +29,13 @@ final readonly class SpeedRecord
         public array $reads,
         public bool $forgot,
         public int $wrong,
+        public Bytes $from,
+        public array $disagree = [],
     ) {}
 
-    public static function of(SpeedResult $result): self
+    public static function of(SpeedResult $result, SpeedPlan $plan): self
     {
-        return new self($result->region, $result->writes(), $result->reads(), $result->forgot(), $result->wrong());
+        return new self($result->region, $result->writeRates(), $result->readRates(), $result->forgot, $result->wrong, $plan->from);
     }
 
     /** @param  Fluent<string, mixed>  $record */
@@ -41,18 +47,20 @@ final readonly class SpeedRecord
             self::rates($record->array('reads')),
             $record->boolean('forgot'),
             $record->integer('wrong'),
+            Bytes::of($record->integer('from')),
+            array_values(array_filter($record->array('disagree'), is_string(...))),
         );
     }
 
-    /** @return array{region: int, writes: list<float>, reads: list<float>, forgot: bool, wrong: int} */
+    /** @return array{region: int, writes: list<float>, reads: list<float>, forgot: bool, wrong: int, from: int, disagree: list<string>} */
     public function pack(): array
     {
-        return ['region' => $this->region->count, 'writes' => $this->writes, 'reads' => $this->reads, 'forgot' => $this->forgot, 'wrong' => $this->wrong];
+        return ['region' => $this->region->count, 'writes' => $this->writes, 'reads' => $this->reads, 'forgot' => $this->forgot, 'wrong' => $this->wrong, 'from' => $this->from->count, 'disagree' => $this->disagree];
     }
 
     public function read(Path $path, ?Label $label): SpeedReading
     {
-        return SpeedReading::of($this->writes, $this->reads, $this->forgot, $this->region, $this->wrong, $path, $label);
+        return SpeedReading::of($this->writes, $this->reads, $this->forgot, $this->region, $this->wrong, $path, $label, $this->from, $this->disagree);
     }
 
     /**

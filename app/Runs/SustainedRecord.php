@@ -23,6 +23,7 @@ final readonly class SustainedRecord
      * @param  float  $from  bytes from the start, where that window begins
      * @param  float  $to  and where it ends
      * @param  list<Plateau>  $plateaus
+     * @param  float|null  $warmest  °C, where the medium told
      * @param  float|null  $faded  share of the speed lost along the longest plateau
      */
     public function __construct(
@@ -33,15 +34,16 @@ final readonly class SustainedRecord
         public float $to,
         public array $plateaus,
         public ?float $faded,
+        public ?float $warmest = null,
     ) {}
 
     public static function of(SustainedResult $result): self
     {
-        $reading = CourseReading::of($result->trace);
+        $reading = CourseReading::of($result->trace, $result->floor);
 
         return new self(
             $result->write, $reading->floor?->rate, $reading->floor->window ?? 0.0, $reading->floor->from ?? 0.0, $reading->floor->to ?? 0.0,
-            $reading->plateaus, $reading->fade?->lost,
+            $reading->plateaus, $reading->fade?->lost, $result->heat === [] ? null : max(array_column($result->heat, 1)),
         );
     }
 
@@ -59,6 +61,7 @@ final readonly class SustainedRecord
             $record->get('floor') === null ? null : Rate::bytesPerSecond($record->float('floor')),
             $record->float('window'), $record->float('from'), $record->float('to'), $plateaus,
             $record->get('faded') === null ? null : $record->float('faded'),
+            $record->get('warmest') === null ? null : $record->float('warmest'),
         );
     }
 
@@ -69,7 +72,7 @@ final readonly class SustainedRecord
             'bytes' => $this->write->bytes->count, 'seconds' => $this->write->span->seconds,
             'floor' => $this->floor?->bytesPerSecond, 'window' => $this->window, 'from' => $this->from, 'to' => $this->to,
             'plateaus' => array_map(fn (Plateau $one): array => [$one->from, $one->to, $one->rate->bytesPerSecond], $this->plateaus),
-            'faded' => $this->faded,
+            'faded' => $this->faded, 'warmest' => $this->warmest,
         ];
     }
 
@@ -77,6 +80,16 @@ final readonly class SustainedRecord
     public function cliffs(): array
     {
         return CourseReading::cliffsBetween($this->plateaus);
+    }
+
+    public function longestPlateau(): ?Plateau
+    {
+        $longest = null;
+        foreach ($this->plateaus as $plateau) {
+            $longest = $longest === null || $plateau->to - $plateau->from > $longest->to - $longest->from ? $plateau : $longest;
+        }
+
+        return $longest;
     }
 
     public function evidence(string $run, Path $path): ?SustainedEvidence

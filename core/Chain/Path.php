@@ -13,10 +13,34 @@ final readonly class Path
     /** @var non-empty-list<Link> */
     public array $links;
 
-    /** @param  list<Link>  $links */
-    public function __construct(array $links)
+    /** Faster than anything there is, in bytes a second: the ceiling of a link that nobody knows. */
+    private const ENDLESS = 1e15;
+
+    /**
+     * @param  list<Link>  $links
+     * @param  bool  $isNamed  false where nobody told what the data passed: then no shortfall can be blamed on the card
+     */
+    public function __construct(array $links, public bool $isNamed = true)
     {
         $this->links = $links === [] ? throw new InvalidArgumentException('A path needs at least one link.') : $links;
+    }
+
+    /** Nobody told over which links a figure was measured. */
+    public static function unnamed(): self
+    {
+        return new self([new Link('a chain nobody named', new Ceiling(Rate::bytesPerSecond(self::ENDLESS), null, 'unknown'))], false);
+    }
+
+    /** Whether a speed is within reach in practice: if not, a shortfall says nothing of the card. */
+    public function couldShow(Rate $rate): bool
+    {
+        return $this->isNamed && ! $this->usable()->isBelow($rate);
+    }
+
+    /** Why a shortfall is not the card’s. */
+    public function excuse(): string
+    {
+        return $this->isNamed ? "The slowest link is {$this->pinch()->describe()}." : 'Nobody named the chain that it was measured on.';
     }
 
     /** The link whose usable rate is lowest; the first of equals, since the data meets it first. */
@@ -51,7 +75,7 @@ final readonly class Path
 
     public function with(Link ...$more): self
     {
-        return new self([...$this->links, ...array_values($more)]);
+        return new self([...$this->links, ...array_values($more)], $this->isNamed);
     }
 
     public function describe(): string

@@ -9,4 +9,7 @@ interface Clock
 {
     /** @return float seconds */
     public function now(): float;
+
+    /** Lets so many seconds pass, for a card to cool. */
+    public function pause(float $seconds): void;
 }

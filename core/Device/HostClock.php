@@ -11,4 +11,9 @@ final readonly class HostClock implements Clock
     {
         return hrtime(true) / 1e9;
     }
+
+    public function pause(float $seconds): void
+    {
+        usleep((int) round(1e6 * $seconds));
+    }
 }

@@ -41,6 +41,12 @@ enum Form: string
     }
 
     /** SD and microSD share buses, families and marks. */
+    /** The kind of slot it goes into: a microSD goes into an SD slot in its adapter. */
+    public function connector(): string
+    {
+        return $this->isSecureDigital() ? 'SD' : $this->label();
+    }
+
     public function isSecureDigital(): bool
     {
         return $this === self::Sd || $this === self::MicroSd;

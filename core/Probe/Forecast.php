@@ -17,4 +17,21 @@ final readonly class Forecast
     {
         return Span::seconds($runs * ($this->write->timeFor($size)->seconds + $this->read->timeFor($size)->seconds));
     }
+
+    public function ofSpeed(SpeedPlan $plan): Span
+    {
+        return Span::seconds($this->for($plan->region, $plan->passages())->seconds
+            + $plan->pause->seconds * ($plan->order === Order::Alternating ? $plan->passages() - 1 : 2 * ($plan->passages() - 1)));
+    }
+
+    /** Many small files and one large one of the same bytes, written and read; what a file costs is not known before, so 10 ms are taken. */
+    public function ofFiles(int $files, Bytes $each, int $rounds): Span
+    {
+        return Span::seconds(2 * $this->for(Bytes::of($files * $each->count), $rounds)->seconds + $rounds * 2 * $files * 0.01);
+    }
+
+    public function ofWriting(Bytes $size): Span
+    {
+        return $this->write->timeFor($size);
+    }
 }

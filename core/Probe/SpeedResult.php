@@ -6,52 +6,48 @@ namespace Tally\Probe;
 
 use Tally\Quantity\Bytes;
 
-/** What a speed run measured. Only whole looks count: one that was stopped half-way is not in it. */
+/** What a speed run measured. Only whole passages count: one that was stopped half-way is not in it. */
 final readonly class SpeedResult
 {
     /**
-     * @param  Bytes  $region  how much was written from the start of the medium (or of its free space) each time
-     * @param  list<SpeedLook>  $looks
+     * @param  Bytes  $region  how much was written and read each time
+     * @param  list<Passage>  $writes
+     * @param  list<Passage>  $reads
+     * @param  bool  $forgot  whether the host was made to forget the data before each reading
+     * @param  int  $wrong  bytes that did not come back as written
      * @param  list<array{float, float}>  $trace  of the last whole write: end offset, bytes a second
-     * @param  string|null  $cutShort  a sentence, when the medium went away in between
+     * @param  string|null  $cutShort  a sentence, when a fault ended it
      */
     public function __construct(
         public Bytes $region,
-        public array $looks,
+        public array $writes,
+        public array $reads,
+        public bool $forgot,
+        public int $wrong,
         public array $trace,
         public bool $stopped,
         public ?string $cutShort = null,
     ) {}
 
     /** @return list<float> bytes a second of each write */
-    public function writes(): array
+    public function writeRates(): array
     {
-        return $this->rates(fn (SpeedLook $look): Passage => $look->write);
+        return self::rates($this->writes);
     }
 
     /** @return list<float> bytes a second of each read */
-    public function reads(): array
+    public function readRates(): array
     {
-        return $this->rates(fn (SpeedLook $look): Passage => $look->read);
-    }
-
-    public function forgot(): bool
-    {
-        return array_filter($this->looks, fn (SpeedLook $look): bool => ! $look->forgot) === [];
-    }
-
-    public function wrong(): int
-    {
-        return array_sum(array_map(fn (SpeedLook $look): int => $look->wrong, $this->looks));
+        return self::rates($this->reads);
     }
 
     /**
-     * @param  callable(SpeedLook): Passage  $way
+     * @param  list<Passage>  $passages
      * @return list<float>
      */
-    private function rates(callable $way): array
+    private static function rates(array $passages): array
     {
-        $rates = array_map(fn (SpeedLook $look): ?float => $way($look)->rate()?->bytesPerSecond, $this->looks);
+        $rates = array_map(fn (Passage $passage): ?float => $passage->rate()?->bytesPerSecond, $passages);
 
         return array_values(array_filter($rates, fn (?float $rate): bool => $rate !== null));
     }

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Tally\Probe;
 
-use InvalidArgumentException;
 use Tally\Device\Clock;
 use Tally\Device\Device;
 use Tally\Device\Fault\CannotRead;
+use Tally\Device\Fault\CannotSettle;
+use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\MediumGone;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
@@ -23,94 +24,121 @@ use Tally\Quantity\Span;
  * Writes a region, settles, makes the host forget, reads it back; several times over.
  *
  * The clock of a write stops only when the data is on the medium; a read is timed without the checking of what came back.
+ * Whatever ends it early, the whole passages that were measured before stay in the result.
  */
 final readonly class SpeedRun
 {
-    public const MOST_RUNS = 50;
+    /** A pause is taken in pieces of so many seconds, so that it can be stopped. */
+    private const NAP = 0.25;
 
-    /**
-     * @param  Bytes  $region  how much to write and read each time
-     *
-     * @throws InvalidArgumentException
-     */
-    public function __construct(private Bytes $region, private int $runs = 5)
-    {
-        if ($region->isZero() || $runs < 1 || $runs > self::MOST_RUNS) {
-            throw new InvalidArgumentException("A speed run takes some bytes and 1 to 50 runs; {$region->decimal()} and {$runs} were given.");
-        }
-    }
+    public function __construct(private SpeedPlan $plan) {}
 
     public function on(Device $device, Clock $clock, Observer $observer = new Unwatched): SpeedResult
     {
-        $region = Bytes::of(min($this->region->count, $device->size()->count));
-        $beat = new Pacemaker($clock, $observer, 2 * $region->count * $this->runs);
-        $looks = [];
-        $trace = [];
+        $region = Bytes::of(max(0, min($this->plan->region->count, $device->size()->count - $this->plan->from->count)));
+        $course = new SpeedCourse($region, $this->plan->warmUps);
+        $beat = new Pacemaker($clock, $observer, 2 * $region->count * $this->plan->passages());
+        [$stopped, $cutShort] = [false, null];
         try {
-            for ($run = 1; $run <= $this->runs; $run++) {
-                $points = new Trace($device->stretch());
-                $look = $this->look($device, $clock, $beat, Imprint::random($region), $points, $run);
-                if ($look === null) {
-                    return new SpeedResult($region, $looks, $trace, true);
-                }
-                $trace = $points->points();
-                $looks[] = $look;
-            }
-        } catch (MediumGone $gone) {
-            return new SpeedResult($region, $looks, $trace, true, $gone->getMessage());
+            $stopped = ! ($this->plan->order === Order::Alternating
+                ? $this->alternate($device, $clock, $beat, $course)
+                : $this->writesFirst($device, $clock, $beat, $course));
+        } catch (CannotWrite|CannotSettle|MediumGone $fault) {
+            [$stopped, $cutShort] = [true, $fault->getMessage()];
         }
 
-        return new SpeedResult($region, $looks, $trace, false);
+        return $course->result($stopped, $cutShort);
     }
 
-    private function look(Device $device, Clock $clock, Pacemaker $beat, Imprint $imprint, Trace $trace, int $run): ?SpeedLook
+    /** @return bool false when it was stopped */
+    private function alternate(Device $device, Clock $clock, Pacemaker $beat, SpeedCourse $course): bool
     {
-        $write = $this->write($device, $clock, $beat, $imprint, $trace, $run);
-        if ($write === null) {
-            return null;
+        for ($run = 1; $run <= $this->plan->passages(); $run++) {
+            $imprint = Imprint::random($course->region);
+            if (! $this->write($device, $clock, $beat, $imprint, $course, $run)
+                || ! $this->read($device, $clock, $beat, $imprint, $course, $run)
+                || ! $this->cool($clock, $beat, $run)) {
+                return false;
+            }
         }
-        $forgot = $device->forget();
-        $read = $this->read($device, $clock, $beat, $imprint, $run);
 
-        return $read === null ? null : new SpeedLook($write, $read['passage'], $forgot, $read['wrong']);
+        return true;
     }
 
-    private function write(Device $device, Clock $clock, Pacemaker $beat, Imprint $imprint, Trace $trace, int $run): ?Passage
+    /** @return bool false when it was stopped */
+    private function writesFirst(Device $device, Clock $clock, Pacemaker $beat, SpeedCourse $course): bool
+    {
+        $imprint = Imprint::random($course->region);
+        for ($run = 1; $run <= $this->plan->passages(); $run++) {
+            $imprint = Imprint::random($course->region);
+            if (! $this->write($device, $clock, $beat, $imprint, $course, $run) || ! $this->cool($clock, $beat, 1)) {
+                return false;
+            }
+        }
+        for ($run = 1; $run <= $this->plan->passages(); $run++) {
+            if (! $this->read($device, $clock, $beat, $imprint, $course, $run) || ! $this->cool($clock, $beat, $run)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return bool false when it was stopped; after the last run there is nothing to cool for */
+    private function cool(Clock $clock, Pacemaker $beat, int $run): bool
+    {
+        $until = $clock->now() + ($run < $this->plan->passages() ? $this->plan->pause->seconds : 0);
+        for ($now = $clock->now(); $now < $until - 1e-9; $now = $clock->now()) {
+            if ($beat->wantsStop()) {
+                return false;
+            }
+            $clock->pause(min(self::NAP, $until - $now));
+            $beat->beat(Phase::Cooling, $run, 0, 0, 0);
+        }
+
+        return true;
+    }
+
+    /** @return bool false when it was stopped */
+    private function write(Device $device, Clock $clock, Pacemaker $beat, Imprint $imprint, SpeedCourse $course, int $run): bool
     {
         $size = $imprint->size->count;
+        $block = $this->plan->block->count ?? $device->stretch();
+        $trace = new Trace($block);
         $began = $clock->now();
         for ($at = 0; $at < $size; $at += $length) {
             if ($beat->wantsStop()) {
-                return null;
+                return false;
             }
-            $length = min($device->stretch(), $size - $at);
+            $length = min($block, $size - $at);
             $before = $clock->now();
-            $device->write($at, $imprint->stretch($at, $length));
+            $device->write($this->plan->from->count + $at, $imprint->stretch($at, $length));
             $trace->add($length, $clock->now() - $before);
             $beat->beat(Phase::Writing, $run, $at + $length, $size, $length);
         }
         $beat->beat(Phase::Settling, $run, $size, $size, 0);
         $device->settle();
+        $course->wrote(new Passage($imprint->size, Span::seconds($clock->now() - $began)), $trace, $run);
 
-        return new Passage($imprint->size, Span::seconds($clock->now() - $began));
+        return true;
     }
 
-    /** @return array{passage: Passage, wrong: int}|null */
-    private function read(Device $device, Clock $clock, Pacemaker $beat, Imprint $imprint, int $run): ?array
+    /** @return bool false when it was stopped */
+    private function read(Device $device, Clock $clock, Pacemaker $beat, Imprint $imprint, SpeedCourse $course, int $run): bool
     {
+        $forgot = $device->forget();
         $appraiser = new Appraiser($imprint);
         $size = $imprint->size->count;
-        $seconds = 0.0;
-        $readable = 0;
-        $wrong = 0;
+        $block = $this->plan->block->count ?? $device->stretch();
+        [$seconds, $readable, $wrong] = [0.0, 0, 0];
         for ($at = 0; $at < $size; $at += $length) {
             if ($beat->wantsStop()) {
-                return null;
+                return false;
             }
-            $length = min($device->stretch(), $size - $at);
+            $length = min($block, $size - $at);
             $before = $clock->now();
             try {
-                $data = $device->read($at, $length);
+                $data = $device->read($this->plan->from->count + $at, $length);
                 $seconds += $clock->now() - $before;
                 $readable += $length;
                 foreach ($appraiser->appraise($data, $at) as $patch) {
@@ -121,7 +149,8 @@ final readonly class SpeedRun
             }
             $beat->beat(Phase::Reading, $run, $at + $length, $size, $length);
         }
+        $course->read(new Passage(Bytes::of($readable), Span::seconds($seconds)), $forgot, $wrong, $run);
 
-        return ['passage' => new Passage(Bytes::of($readable), Span::seconds($seconds)), 'wrong' => $wrong];
+        return true;
     }
 }

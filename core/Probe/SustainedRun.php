@@ -17,6 +17,7 @@ use Tally\Probe\Watch\Phase;
 use Tally\Probe\Watch\Unwatched;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
+use Tally\Reading\Course\LowestWindow;
 
 /**
  * One long write, to a size or to the end of the medium. About once a second it waits until what was written is on the
@@ -44,6 +45,8 @@ final readonly class SustainedRun
         $imprint = Imprint::random(Bytes::of($size));
         $beat = new Pacemaker($clock, $observer, $size);
         $trace = new Trace($device->stretch());
+        $lowest = new LowestWindow;
+        $heat = new HeatTrack($device);
         [$at, $settled, $seconds, $began] = [0, 0, 0.0, $clock->now()];
         [$note, $cutShort] = [null, null];
         try {
@@ -61,6 +64,8 @@ final readonly class SustainedRun
                     $device->settle();
                     $took = $clock->now() - $began;
                     $trace->add($at - $settled, $took);
+                    $lowest->add($at - $settled, $took);
+                    $heat->look($at);
                     $seconds += $took;
                     $settled = $at;
                     $began = $clock->now();
@@ -74,6 +79,6 @@ final readonly class SustainedRun
             $note = $fault->getMessage();
         }
 
-        return new SustainedResult(new Passage(Bytes::of($settled), Span::seconds($seconds)), $trace->points(), $at < $size && $note === null && $cutShort === null, $note, $cutShort);
+        return new SustainedResult(new Passage(Bytes::of($settled), Span::seconds($seconds)), $trace->points(), $at < $size && $note === null && $cutShort === null, $note, $cutShort, $lowest->floor(), $heat->points());
     }
 }

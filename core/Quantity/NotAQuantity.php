@@ -53,4 +53,9 @@ final class NotAQuantity extends InvalidArgumentException
     {
         return new self("“{$given}” could be a decimal comma or a thousands mark. Write it without the comma or with a point.");
     }
+
+    public static function temperature(string $given): self
+    {
+        return new self("“{$given}” is not a temperature from −40 to 150 °C. Write 52, 52 °C or 126 °F.");
+    }
 }

@@ -27,7 +27,7 @@ enum Standing: string
         return match (true) {
             $share > 1.10 => self::Above,
             $share >= 0.90 => self::Near,
-            $path->usable()->isBelow($claim) => self::NotJudgedHere,
+            ! $path->couldShow($claim) => self::NotJudgedHere,
             $share >= 0.75 => self::Under,
             default => self::WellShort,
         };

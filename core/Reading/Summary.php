@@ -47,6 +47,28 @@ final readonly class Summary
         return new self($count, $mean, $median, $values[0], $values[$count - 1], $deviation, $margin);
     }
 
+    /**
+     * The value below which a share of them lies; between two of them where it falls just there, as the median does.
+     *
+     * Source: Hyndman and Fan 1996, definition 2.
+     *
+     * @param  non-empty-list<float>  $values
+     * @param  float  $share  above 0, below 1
+     */
+    public static function quantile(array $values, float $share): float
+    {
+        sort($values);
+        $count = count($values);
+        // A hair's breadth is for shares such as 0.1, which have no exact binary form.
+        $place = $count * $share;
+        $whole = (int) round($place);
+        if (abs($place - $whole) < 1e-9 && $whole > 0 && $whole < $count) {
+            return ($values[$whole - 1] + $values[$whole]) / 2;
+        }
+
+        return $values[max(0, min($count - 1, (int) ceil($place - 1e-9) - 1))];
+    }
+
     /** Coefficient of variation: deviation ÷ mean. */
     public function variation(): ?float
     {

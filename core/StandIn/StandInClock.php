@@ -20,4 +20,9 @@ final class StandInClock implements Clock
     {
         $this->seconds += $seconds;
     }
+
+    public function pause(float $seconds): void
+    {
+        $this->advance($seconds);
+    }
 }

@@ -9,6 +9,7 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\Device\Data;
 use Tally\Device\Device;
+use Tally\Device\Thermometer;
 use Tally\Pattern\Blank;
 use Tally\Pattern\Imprint;
 use Tally\Pattern\Mosaic;
@@ -16,9 +17,10 @@ use Tally\Pattern\Noise;
 use Tally\Pattern\Stretch;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
+use Tally\Quantity\Temperature;
 
 /** A made-up medium in a made-up reader: it keeps books instead of bytes, and moves its own clock as it works. */
-final class StandInDevice implements Device
+final class StandInDevice implements Device, Thermometer
 {
     private readonly Books $books;
 
@@ -104,6 +106,14 @@ final class StandInDevice implements Device
         $this->mood = max(0.5, 1 + $this->medium->jitter * sqrt(-2 * log($u)) * cos(2 * M_PI * $v));
 
         return true;
+    }
+
+    /** From a cool room up to what the trade sees under long load, as far as it has faded; one that does not fade stays lukewarm. */
+    public function temperature(): Temperature
+    {
+        $share = min(1, $this->sinceRest / $this->medium->shown->count);
+
+        return Temperature::celsius(24 + ($this->medium->fade > 0 ? 43 * $share : 14 * (1 - exp(-8 * $share))));
     }
 
     /** @return float seconds to write this many bytes, part of them perhaps into the cache */

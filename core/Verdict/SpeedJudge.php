@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Verdict;
 
-use Tally\Label\Label;
 use Tally\Quantity\Rate;
 use Tally\Reading\Standing;
 use Tally\Reading\WayReading;
@@ -20,10 +19,10 @@ final readonly class SpeedJudge
         $read = self::best($evidence->speeds, fn (SpeedEvidence $run): ?WayReading => $run->reading->read);
 
         return array_values(array_filter([
-            self::floor($label, $write),
+            self::floor($evidence, $write),
             ...self::floorInProofs($evidence),
-            self::claim('Writes', $write, $label->write),
-            self::claim('Reads', $read, $label->readClaim()),
+            self::claim('Writes', $write, $label->write, $evidence),
+            self::claim('Reads', $read, $label->readClaim(), $evidence),
             ...self::wrong($evidence->speeds),
         ]));
     }
@@ -35,7 +34,7 @@ final readonly class SpeedJudge
         $write = self::best($evidence->speeds, fn (SpeedEvidence $run): ?WayReading => $run->reading->write);
         $read = self::best($evidence->speeds, fn (SpeedEvidence $run): ?WayReading => $run->reading->read);
 
-        return self::floor($label, $write)?->bearing === VerdictKind::Unproven
+        return self::floor($evidence, $write)?->bearing === VerdictKind::Unproven
             || ($label->write !== null && $write === null)
             || ($label->readClaim() !== null && $read === null);
     }
@@ -61,9 +60,9 @@ final readonly class SpeedJudge
     }
 
     /** @param  array{SpeedEvidence, WayReading}|null  $write */
-    private static function floor(Label $label, ?array $write): ?Reason
+    private static function floor(Evidence $evidence, ?array $write): ?Reason
     {
-        $mark = $label->topMark();
+        $mark = $evidence->label->topMark();
         if ($mark === null) {
             return null;
         }
@@ -77,7 +76,7 @@ final readonly class SpeedJudge
 
         return match (true) {
             ! $median->isBelow($floor) => new Reason(VerdictKind::Sound, "Writes {$median->print()};", "{$mark->value} asks for {$floor->print()}.", $proxy),
-            $run->reading->path->usable()->isBelow($floor) => self::notJudgedHere("Write floor of {$mark->value}", $run),
+            ! $run->reading->path->couldShow($floor) => self::notJudgedHere("Write floor of {$mark->value}", $run, $floor, $evidence),
             default => new Reason(VerdictKind::Slow, "Writes {$median->print()};", "{$mark->value} promises {$floor->print()}.", $proxy),
         };
     }
@@ -88,7 +87,7 @@ final readonly class SpeedJudge
         $floor = $evidence->label->topMark()?->floor();
         $reasons = [];
         foreach ($evidence->proofs as $proof) {
-            if ($floor !== null && $proof->write !== null && $proof->write->isBelow($floor) && ! $proof->path->usable()->isBelow($floor)) {
+            if ($floor !== null && $proof->write !== null && $proof->write->isBelow($floor) && $proof->path->couldShow($floor)) {
                 $reasons[] = new Reason(VerdictKind::Slow, "Writes {$proof->write->print()} over the whole card;",
                     "{$evidence->label->topMark()->value} promises {$floor->print()}.", $proof->source());
             }
@@ -98,7 +97,7 @@ final readonly class SpeedJudge
     }
 
     /** @param  array{SpeedEvidence, WayReading}|null  $way */
-    private static function claim(string $verb, ?array $way, ?Rate $claim): ?Reason
+    private static function claim(string $verb, ?array $way, ?Rate $claim, Evidence $evidence): ?Reason
     {
         if ($claim === null) {
             return null;
@@ -109,7 +108,7 @@ final readonly class SpeedJudge
         [$run, $reading] = $way;
         $standing = $reading->standing;
         if ($standing === null || $standing === Standing::NotJudgedHere) {
-            return self::notJudgedHere(($verb === 'Reads' ? 'Read' : 'Write')." {$reading->median()->print()} of {$claim->print()}", $run);
+            return self::notJudgedHere(($verb === 'Reads' ? 'Read' : 'Write')." {$reading->median()->print()} of {$claim->print()}", $run, $claim, $evidence);
         }
         $percent = round(100 * $reading->median()->over($claim));
 
@@ -121,11 +120,9 @@ final readonly class SpeedJudge
         );
     }
 
-    private static function notJudgedHere(string $what, SpeedEvidence $run): Reason
+    private static function notJudgedHere(string $what, SpeedEvidence $run, Rate $promise, Evidence $evidence): Reason
     {
-        $pinch = $run->reading->path->pinch();
-
-        return new Reason(VerdictKind::Unproven, "{$what}: not judged here.", "The slowest link is {$pinch->describe()}.", $run->source());
+        return new Reason(VerdictKind::Unproven, "{$what}: not judged here.", trim("{$run->reading->path->excuse()} {$evidence->whereItCouldShow($promise)}"), $run->source());
     }
 
     /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Verdict;
 
-use Tally\Chain\Path;
 use Tally\Quantity\Rate;
 
 /** What long writes say about what a label promises to keep up: its class floor, and its sustained claim. */
@@ -18,8 +17,8 @@ final readonly class SustainedJudge
         $claim = $evidence->label->sustained;
 
         return $run === null ? [] : array_values(array_filter([
-            $mark === null ? null : self::against($run, $mark->floor(), "{$mark->value} promises {$mark->floor()->print()}."),
-            $claim === null ? null : self::against($run, $claim, "the label claims {$claim->print()} sustained."),
+            $mark === null ? null : self::against($evidence, $run, $mark->floor(), "{$mark->value} promises {$mark->floor()->print()}."),
+            $claim === null ? null : self::against($evidence, $run, $claim, "the label claims {$claim->print()} sustained."),
         ]));
     }
 
@@ -35,17 +34,12 @@ final readonly class SustainedJudge
         return $runs[0] ?? null;
     }
 
-    private static function against(SustainedEvidence $run, Rate $promise, string $words): Reason
+    private static function against(Evidence $evidence, SustainedEvidence $run, Rate $promise, string $words): Reason
     {
         return match (true) {
             ! $run->floor->isBelow($promise) => new Reason(VerdictKind::Sound, "Never under {$run->floor->print()} over {$run->window} s;", $words, $run->source()),
-            self::isTooSlow($run->path, $promise) => new Reason(VerdictKind::Unproven, "Sustained {$run->floor->print()}: not judged here.", "The slowest link is {$run->path->pinch()->describe()}.", $run->source()),
+            ! $run->path->couldShow($promise) => new Reason(VerdictKind::Unproven, "Sustained {$run->floor->print()}: not judged here.", trim("{$run->path->excuse()} {$evidence->whereItCouldShow($promise)}"), $run->source()),
             default => new Reason(VerdictKind::Slow, "Falls to {$run->floor->print()} over {$run->window} s;", $words, $run->source()),
         };
-    }
-
-    private static function isTooSlow(Path $path, Rate $promise): bool
-    {
-        return $path->usable()->isBelow($promise);
     }
 }

@@ -22,6 +22,7 @@ use Tally\Label\Family;
 use Tally\Label\Form;
 use Tally\Label\Mark;
 use Tally\Origin\Provenance;
+use Tally\Probe\SmallFiles;
 use Tally\Quantity\Bytes;
 
 /** The survey's cards. Their runs are carried out for real, on made-up media; no result is written by hand. */
@@ -45,13 +46,13 @@ final class DemoCards extends Seeder
 
         return [
             'QS-014' => [...$tideline, 'footage' => 96, 'serial' => 'MT22-70141', 'back_code' => 'K4 1182', 'rows' => 2,
-                'medium' => 'honest,size=127865454592B,write=41.2MB/s,read=233MB/s,cache=31GB,fast=118MB/s,seed=14', 'runs' => ['speed:Tray 3', 'speed:Tray 2', 'proof:Tray 2', 'sustained:Tray 2']],
+                'medium' => 'honest,size=127865454592B,write=41.2MB/s,read=233MB/s,cache=31GB,fast=118MB/s,seed=14', 'runs' => ['speed:Tray 3', 'speed:Tray 2', 'proof:Tray 2', 'sustained:Tray 2', 'speed:Tray 6']],
             'QS-015' => [...$tideline, 'footage' => 88, 'serial' => 'MT22-70158', 'back_code' => 'K4 1190', 'rows' => 2,
-                'medium' => 'honest,size=127865454592B,write=121MB/s,read=238MB/s,seed=15', 'runs' => ['speed:Tray 1', 'speed:Tray 2', 'proof:Tray 2']],
+                'medium' => 'honest,size=127865454592B,write=121MB/s,read=238MB/s,seed=15', 'runs' => ['speed:Tray 1', 'speed:Tray 2', 'proof:Tray 2', 'speed:Tray 6', 'speed:Tray 3']],
             'QS-021' => ['name' => 'Gullane Prime', 'gb' => 1000, 'bus' => Bus::UhsII, 'marks' => [Mark::U3, Mark::V60], 'read' => 280, 'write' => 150, 'price' => '139.00 EUR', 'seller' => 'boot sale, harbour', 'provenance' => Provenance::Marketplace,
                 'medium' => 'drops,size=1TB,true=60.1GB,write=71MB/s,read=90MB/s,seed=21', 'runs' => ['speed:Tray 1', 'proof:Tray 1']],
             'QS-022' => [...$seaWall, 'gb' => 64, 'footage' => 41, 'rows' => 1, 'price' => '21.50 EUR', 'serial' => 'HS-411-0221', 'back_code' => 'P9 0077',
-                'medium' => 'honest,size=63864569856B,write=86.4MB/s,read=93MB/s,seed=22', 'runs' => ['speed:Tray 3', 'proof:Tray 3', 'speed:Tray 1']],
+                'medium' => 'honest,size=63864569856B,write=86.4MB/s,read=93MB/s,seed=22', 'runs' => ['speed:Tray 3', 'proof:Tray 3', 'speed:Tray 2', 'speed:Tray 6', 'speed:Tray 1']],
             'QS-023' => ['name' => 'Pellworth Drift', 'form' => Form::MicroSd, 'gb' => 64, 'bus' => Bus::UhsI, 'marks' => [Mark::U3], 'read' => 100, 'price' => '17.90 EUR', 'seller' => 'Quay Street Photo',
                 'medium' => 'honest,size=63864569856B,write=44MB/s,read=91MB/s,seed=23'],
             'QS-024' => ['name' => 'Osker Halyard', 'form' => Form::CFexpressB, 'gb' => 325, 'family' => null, 'bus' => Bus::CFexpress2B, 'marks' => [Mark::Vpg400], 'read' => 1700, 'write' => 1400, 'footage' => 120, 'price' => '610 EUR', 'serial' => 'OH-B-90024', 'seller' => 'Rigging & Lens',
@@ -78,12 +79,12 @@ final class DemoCards extends Seeder
         $copy = ['name' => 'Hallbeck Sea Wall', 'gb' => 128, 'bus' => Bus::UhsI, 'marks' => [Mark::U3, Mark::V30], 'read' => 95, 'write' => 90, 'serial' => 'HS-411-0300', 'seller' => 'boot sale, harbour', 'price' => '29.00 EUR', 'provenance' => Provenance::Marketplace];
 
         return [
-            'QS-037' => [...$twin, 'name' => 'Brindle Harbour', 'price' => '16.40 EUR', 'seller' => 'Fathom Goods', 'medium' => 'honest,size=63864569856B,write=57MB/s,read=90MB/s,seed=37', 'runs' => ['speed:Tray 3']],
-            'QS-038' => [...$twin, 'name' => 'Ormsay Reach', 'price' => '24.90 EUR', 'seller' => 'Pier Electrics', 'medium' => 'honest,size=63864569856B,write=57MB/s,read=90MB/s,seed=37', 'runs' => ['speed:Tray 3']],
+            'QS-037' => [...$twin, 'name' => 'Brindle Harbour', 'price' => '16.40 EUR', 'seller' => 'Fathom Goods', 'medium' => 'honest,size=63864569856B,write=57MB/s,read=83MB/s,seed=37', 'runs' => ['speed:Tray 3']],
+            'QS-038' => [...$twin, 'name' => 'Ormsay Reach', 'price' => '24.90 EUR', 'seller' => 'Pier Electrics', 'medium' => 'honest,size=63864569856B,write=57.4MB/s,read=83MB/s,seed=38', 'runs' => ['speed:Tray 3']],
             'QS-039' => $copy,
             'QS-040' => $copy,
             'QS-041' => ['name' => 'Pellworth Drift', 'form' => Form::MicroSd, 'gb' => 128, 'bus' => Bus::UhsI, 'marks' => [Mark::U3, Mark::A2], 'read' => 100, 'write' => 60, 'price' => '31.00 EUR', 'seller' => 'Quay Street Photo',
-                'medium' => 'honest,size=128GB,write=52MB/s,read=88MB/s,seed=41', 'runs' => ['speed:Tray 3']],
+                'medium' => 'honest,size=128GB,write=52MB/s,read=88MB/s,seed=41', 'runs' => ['speed:Tray 3', 'files:Tray 3']],
             'QS-042' => ['name' => 'Marrowick Tideline', 'gb' => 256, 'bus' => Bus::UhsII, 'marks' => [Mark::U3, Mark::V60], 'read' => 250, 'write' => 130, 'price' => '38.00 EUR', 'seller' => 'Fathom Goods', 'provenance' => Provenance::Marketplace],
             'QS-043' => ['name' => 'Osker Halyard, sample', 'form' => Form::CFexpressB, 'gb' => 512, 'family' => null, 'bus' => Bus::CFexpress4B, 'marks' => [], 'read' => 3400, 'write' => 2800, 'provenance' => Provenance::Sample],
             'QS-044' => ['name' => 'Osker Bollard', 'form' => Form::Xqd, 'gb' => 120, 'family' => null, 'bus' => Bus::Xqd2, 'marks' => [], 'read' => 440, 'write' => 400, 'provenance' => Provenance::Lent],
@@ -117,7 +118,12 @@ final class DemoCards extends Seeder
         $run = Run::query()->create([
             'card_id' => $card->id, 'station_id' => Station::here()?->id, 'slot_id' => $slot->id, 'kind' => $kind, 'state' => RunState::Waiting,
             'chain' => ChainRecord::pack($chain),
-            'parameters' => ['size' => $kind === RunKind::Speed ? Bytes::gigabytes(1)->count : 0, 'runs' => $kind === RunKind::Speed ? 5 : 1],
+            'reader_id' => $slot->reader->id, 'cable_id' => $slot->reader->cable_id, 'port_id' => $slot->port->id,
+            'parameters' => match ($kind) {
+                RunKind::Speed => ['size' => Bytes::gigabytes(1)->count, 'runs' => 5],
+                RunKind::Files => ['size' => 0, 'files' => SmallFiles::FILES, 'runs' => SmallFiles::ROUNDS],
+                default => ['size' => 0, 'runs' => 1],
+            },
             'recorded_by' => 'demo',
         ]);
         $conductor = new RunConductor(new AllowedFolders([]), 0);

@@ -8,6 +8,7 @@ use App\Models\Run;
 use App\Runs\ChainRecord;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
+use Tally\Chain\Path;
 use Tests\TestCase;
 
 final class StationTest extends TestCase
@@ -16,7 +17,7 @@ final class StationTest extends TestCase
     {
         return Run::query()->create([
             'card_id' => $this->card()->id, 'station_id' => $this->station()->id, 'slot_id' => $this->slot('Tray 3')->id, 'kind' => 'proof',
-            'state' => RunState::Running, 'chain' => ChainRecord::pack(ChainRecord::unnamed()), 'parameters' => ['size' => 0, 'runs' => 1],
+            'state' => RunState::Running, 'chain' => ChainRecord::pack(Path::unnamed()), 'parameters' => ['size' => 0, 'runs' => 1],
             'progress' => ['phase' => 'writing', 'share' => 0.4], 'started_at' => now()->subHour(),
         ]);
     }

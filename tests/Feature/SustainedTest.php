@@ -55,7 +55,7 @@ final class SustainedTest extends TestCase
         $this->conduct($card, 'sustained', 'Tray 3', '64 MB');
         $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
             ->where('course.floor', null)
-            ->where('course.summary', 'Too little was written to tell a sustained floor: it takes five seconds at least.'));
+            ->where('course.summary', 'Too little was written to tell a sustained floor: it takes five seconds at least. Warmest: 24.2 °C (76 °F). Too few readings along the run, or too even ones, to set its speed against them.'));
     }
 
     public function test_what_could_not_be_written_is_not_counted(): void
@@ -73,7 +73,7 @@ final class SustainedTest extends TestCase
         $card = $this->card();
         $order = ['kind' => 'sustained', 'slot' => $this->slot('Tray 3')->id, 'size' => 'a lot'];
         $this->post("/cards/{$card->tag}/runs", $order)->assertSessionHasErrors('size');
-        $this->post("/cards/{$card->tag}/runs", [...$order, 'kind' => 'sprint', 'size' => null])->assertSessionHasErrors(['kind' => 'What to run was “sprint”: a speed run, a sustained run or a full proof can be ordered.']);
+        $this->post("/cards/{$card->tag}/runs", [...$order, 'kind' => 'sprint', 'size' => null])->assertSessionHasErrors(['kind' => 'What to run was “sprint”: a speed run, a sustained run, small files or a full proof can be ordered.']);
         $this->assertDatabaseCount('runs', 0);
     }
 

@@ -3,7 +3,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { CourseTrace } from '../../resources/js/charts/CourseTrace';
 import { PriceRows } from '../../resources/js/charts/PriceRows';
-import { PRESETS } from '../../resources/js/parts/OrderPanel';
+import { PRESETS } from '../../resources/js/order/presets';
 import { HOUSE_PAGES } from '../../resources/js/frame/HouseMenu';
 import { ANSWER_KEYS } from '../../resources/js/inspect/answerKeys';
 import { Drawing } from '../../resources/js/inspect/drawings';
@@ -225,6 +225,8 @@ describe('the trace of a long write', () => {
         mark: 'U1',
         caption: '',
         summary: 'Never under 7.9 MB/s over 4 s.',
+        heat: [],
+        noted: [],
     };
 
     it('marks the cliff, the class floor and the lowest window, and says all of it in words', () => {
@@ -248,7 +250,7 @@ describe('the trace of a long write', () => {
 
 describe('ways to measure', () => {
     it('each say what they are for', () => {
-        expect(PRESETS.map((preset) => preset.key)).toEqual(['house', 'quick', 'sustained']);
+        expect(PRESETS.map((preset) => preset.key)).toEqual(['house', 'quick', 'sustained', 'files']);
         for (const preset of PRESETS) {
             expect(preset.detail.length).toBeGreaterThan(20);
         }

@@ -8,10 +8,10 @@ use App\Console\MediumAtHand;
 use App\Console\RunsOnMedium;
 use App\Console\TerminalWatch;
 use App\Runs\Bench;
-use App\Runs\ChainRecord;
 use App\Runs\ProofRecord;
 use App\Runs\RunKind;
 use App\Runs\RunState;
+use Tally\Chain\Path;
 use Tally\Pattern\BlockClass;
 use Tally\Probe\FullProof;
 use Tally\Probe\ProofResult;
@@ -42,7 +42,7 @@ final class ProveCommand extends RunsOnMedium
         $result = FullProof::on($bench->device, $bench->clock, $watch, $medium->size);
         $watch->finish();
         $record = ProofRecord::of($result);
-        $verdict = Judge::judge(new Evidence($this->label($medium, $bench), [], [$record->evidence('this run', ChainRecord::unnamed())]));
+        $verdict = Judge::judge(new Evidence($this->label($medium, $bench), [], [$record->evidence('this run', Path::unnamed())]));
         if ($this->option('json') === true) {
             $this->json([...$record->pack(), 'verdict' => $verdict->kind->value, 'reasons' => array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons), 'stopped' => $result->stopped]);
         } else {
@@ -50,7 +50,7 @@ final class ProveCommand extends RunsOnMedium
         }
         if ($medium->card !== null) {
             $state = RunState::ended($result->stopped, $result->cutShort);
-            $this->file($medium->card, RunKind::Proof, $result->size, 1, $record->pack(), ['write' => $result->writeTrace, 'read' => $result->readTrace], $state, $result->cutShort ?? $result->note);
+            $this->file($medium->card, RunKind::Proof, ['size' => $result->size->count, 'runs' => 1], $record->pack(), ['write' => $result->writeTrace, 'read' => $result->readTrace], $state, $result->cutShort ?? $result->note);
         }
 
         return $this->exitCode($result, $record);

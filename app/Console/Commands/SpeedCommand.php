@@ -6,14 +6,20 @@ namespace App\Console\Commands;
 
 use App\Console\MediumAtHand;
 use App\Console\RunsOnMedium;
+use App\Console\SpeedOptions;
 use App\Console\TerminalWatch;
+use App\Pages\CoursePage;
 use App\Runs\Bench;
-use App\Runs\ChainRecord;
 use App\Runs\RunKind;
 use App\Runs\RunState;
+use App\Runs\SpeedParameters;
 use App\Runs\SpeedRecord;
+use App\Runs\SustainedRecord;
 use InvalidArgumentException;
+use Tally\Chain\Path;
+use Tally\Probe\SpeedPlan;
 use Tally\Probe\SpeedRun;
+use Tally\Probe\SustainedRun;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Reading\Suspicion;
@@ -24,8 +30,14 @@ final class SpeedCommand extends RunsOnMedium
 {
     protected $signature = 'tally:speed
         {path : The folder where the card is mounted, or stand-in:SPEC such as stand-in:honest,size=64GB,write=60MB/s}
-        {--size=1GB : How much each run writes and reads back}
+        {--size= : How much each run writes and reads back; 1GB without it, or all there is with --sustained}
         {--runs=5 : How many runs, 1 to 50}
+        {--from= : Where the region begins (stand-ins only)}
+        {--block= : How much is moved in one call, 1MiB to 64MiB}
+        {--order=alternating : alternating, or writes-first}
+        {--warm-up=0 : Runs before the others that are not counted, 0 to 5}
+        {--pause= : How long to cool after each run, such as 30s}
+        {--sustained : One long write instead: its lowest window, plateaus and cliffs}
         {--card= : Tag of the card to file the result under}
         {--json : Print the result as JSON}';
 
@@ -33,30 +45,44 @@ final class SpeedCommand extends RunsOnMedium
 
     protected function lay(MediumAtHand $medium): Bench
     {
+        if ($this->option('sustained') === true) {
+            return $medium->lay($medium->size);
+        }
         // Judged before anything is written, so that a slip costs nothing.
-        $this->probe($medium);
+        $plan = SpeedOptions::plan($this->input, $medium->size ?? Bytes::gigabytes(1));
+        if (! $plan->from->isZero() && ! $medium->isStandIn()) {
+            throw new InvalidArgumentException('--from: in a folder the file system decides where data lies, so only a stand-in can begin further on. Leave it out.');
+        }
 
-        return $medium->lay($medium->size);
+        return $medium->lay($plan->region);
     }
 
     protected function conduct(MediumAtHand $medium, Bench $bench, TerminalWatch $watch): int
     {
-        $result = $this->probe($medium)->on($bench->device, $bench->clock, $watch);
+        return $this->option('sustained') === true
+            ? $this->sustained($medium, $bench, $watch)
+            : $this->speed($medium, $bench, $watch, SpeedOptions::plan($this->input, $medium->size ?? Bytes::gigabytes(1)));
+    }
+
+    private function speed(MediumAtHand $medium, Bench $bench, TerminalWatch $watch, SpeedPlan $plan): int
+    {
+        $result = (new SpeedRun($plan))->on($bench->device, $bench->clock, $watch);
         $watch->finish();
-        $record = SpeedRecord::of($result);
-        $reading = $record->read(ChainRecord::unnamed(), $medium->card?->label());
+        $record = SpeedRecord::of($result, $plan);
+        $reading = $record->read(Path::unnamed(), $medium->card?->label());
         if ($this->option('json') === true) {
             $this->json([...$record->pack(), 'stopped' => $result->stopped, 'write' => $this->figures($reading->write), 'read' => $this->figures($reading->read)]);
         } else {
-            $this->tell('write', $reading->write, $record);
-            $this->tell('read', $reading->read, $record);
+            $this->tell('write', $reading->write, $reading->covers());
+            $this->tell('read', $reading->read, $reading->covers());
         }
-        if ($medium->card !== null) {
+        if ($medium->card !== null && ($result->writes !== [] || $result->cutShort === null)) {
             $state = RunState::ended($result->stopped, $result->cutShort);
-            $this->file($medium->card, RunKind::Speed, $record->region, count($result->looks), $record->pack(), ['write' => $result->trace, 'read' => []], $state, $result->cutShort);
+            $parameters = [...SpeedParameters::pack($plan), 'size' => $record->region->count, 'runs' => max(count($result->writes), count($result->reads))];
+            $this->file($medium->card, RunKind::Speed, $parameters, $record->pack(), ['write' => $result->trace, 'read' => []], $state, $result->cutShort);
         }
         if ($result->stopped) {
-            $this->complain($result->cutShort ?? 'Stopped: only whole runs were counted.');
+            $this->complain($result->cutShort ?? 'Stopped: only whole passages were counted.');
 
             return self::COULD_NOT_RUN;
         }
@@ -64,14 +90,28 @@ final class SpeedCommand extends RunsOnMedium
         return $record->wrong === 0 ? self::HOLDS : self::DOES_NOT_HOLD;
     }
 
-    private function probe(MediumAtHand $medium): SpeedRun
+    private function sustained(MediumAtHand $medium, Bench $bench, TerminalWatch $watch): int
     {
-        $runs = $this->option('runs');
-        if (! is_string($runs) || preg_match('/^\d{1,3}$/', $runs) !== 1) {
-            throw new InvalidArgumentException('--runs was “'.(is_string($runs) ? $runs : '').'”: give a whole number from 1 to 50.');
+        $result = (new SustainedRun($medium->size))->on($bench->device, $bench->clock, $watch);
+        $watch->finish();
+        $record = SustainedRecord::of($result);
+        if ($this->option('json') === true) {
+            $this->json([...$record->pack(), 'cliffs' => $record->cliffs(), 'stopped' => $result->stopped]);
+        } else {
+            $this->line("wrote  {$record->write->bytes->decimal()} in {$record->write->span->print()}".($record->write->rate() === null ? '' : ", {$record->write->rate()->print()} on average"));
+            $this->line('       '.CoursePage::summary($record));
+            $this->line('       A proxy for a speed class, not its compliance test.');
+        }
+        if ($medium->card !== null && ! $record->write->bytes->isZero()) {
+            $this->file($medium->card, RunKind::Sustained, ['size' => $record->write->bytes->count, 'runs' => 1], $record->pack(),
+                ['write' => $result->trace, 'read' => [], 'heat' => $result->heat], RunState::ended($result->stopped, $result->cutShort), $result->cutShort ?? $result->note);
+        }
+        $why = $result->cutShort ?? ($result->stopped ? 'Stopped: what was settled before counts.' : $result->note);
+        if ($why !== null) {
+            $this->complain($why);
         }
 
-        return new SpeedRun($medium->size ?? Bytes::gigabytes(1), (int) $runs);
+        return $result->stopped || $result->cutShort !== null ? self::COULD_NOT_RUN : self::HOLDS;
     }
 
     /** @return array<string, mixed>|null bytes a second */
@@ -84,11 +124,12 @@ final class SpeedCommand extends RunsOnMedium
             'deviation' => $way->summary->deviation,
             'variation' => $way->summary->variation(),
             'margin95' => $way->summary->margin,
+            'outliers' => $way->outliers,
             'suspicions' => array_map(fn (Suspicion $suspicion): string => $suspicion->value, $way->suspicions),
         ];
     }
 
-    private function tell(string $name, ?WayReading $way, SpeedRecord $record): void
+    private function tell(string $name, ?WayReading $way, string $covers): void
     {
         if ($way === null) {
             $this->line(sprintf('%-6s not measured', $name));
@@ -97,9 +138,12 @@ final class SpeedCommand extends RunsOnMedium
         }
         $summary = $way->summary;
         $spread = $summary->margin === null ? 'a single look' : '± '.Rate::bytesPerSecond(max(1, $summary->margin))->print().' at 95 %';
-        $this->line(sprintf('%-6s %s, median of %d, %s, first %s', $name, $way->median()->print(), $summary->count, $spread, $record->region->decimal()));
+        $this->line(sprintf('%-6s %s, median of %d, %s, %s', $name, $way->median()->print(), $summary->count, $spread, $covers));
         if ($summary->isUnsteady()) {
             $this->line('       unsteady: run again');
+        }
+        if ($way->outliers !== []) {
+            $this->line("       {$way->apart()}");
         }
         foreach ($way->suspicions as $suspicion) {
             $this->line("       not trusted: {$suspicion->sentence()}");

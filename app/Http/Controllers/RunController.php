@@ -4,24 +4,42 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Evidence\CardEvidence;
+use App\Http\Person;
 use App\Http\Requests\OrderRun;
 use App\Models\Card;
 use App\Models\Run;
 use App\Models\Station;
+use App\Pages\Orders;
+use App\Pages\RunPage;
 use App\Runs\RunDesk;
 use App\Runs\RunState;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
 
 final readonly class RunController
 {
+    public function show(Request $request, Run $run): Response
+    {
+        return Inertia::render('Run', RunPage::of($run, Person::of($request)));
+    }
+
     public function store(OrderRun $request, Card $card, RunDesk $desk): RedirectResponse
     {
-        $station = Station::here()
-            ?? throw ValidationException::withMessages(['slot' => 'This machine is no station in the books. Set TALLY_STATION in .env to one that is.']);
-        $desk->order($card, $request->slot($station), $station, $request->kind(), $request->size(), $request->runs(), $request->standIn(), null);
+        $station = $this->station();
+        $desk->order($card, $station, $request->ordered($station, Person::of($request)));
 
         return back();
+    }
+
+    /** How long a run would take, while it is still being chosen; keeps nothing. */
+    public function forecast(OrderRun $request, Card $card): JsonResponse
+    {
+        return response()->json(['expected' => Orders::expected($card, CardEvidence::runs($card), $request, $this->station())]);
     }
 
     public function stop(Run $run): RedirectResponse
@@ -30,5 +48,11 @@ final readonly class RunController
         Run::query()->whereKey($run->id)->whereIn('state', RunState::going())->update(['stop_requested' => true]);
 
         return back();
+    }
+
+    private function station(): Station
+    {
+        return Station::here()
+            ?? throw ValidationException::withMessages(['slot' => 'This machine is no station in the books. Set TALLY_STATION in .env to one that is.']);
     }
 }

@@ -7,12 +7,19 @@ namespace App\Http\Requests;
 use App\Http\Rules\Quantity;
 use App\Models\Slot;
 use App\Models\Station;
+use App\Runs\Ordered;
 use App\Runs\RunKind;
+use App\Runs\SpeedParameters;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use Tally\Probe\SpeedRun;
+use Illuminate\Validation\Validator;
+use InvalidArgumentException;
+use Tally\Probe\Order;
+use Tally\Probe\SmallFiles;
+use Tally\Probe\SpeedPlan;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Span;
 use Tally\StandIn\Shelf;
 
 /** A run as ordered on a page. */
@@ -22,10 +29,17 @@ final class OrderRun extends FormRequest
     public function rules(): array
     {
         return [
-            'kind' => ['required', Rule::enum(RunKind::class)],
+            'kind' => ['required', Rule::in([RunKind::Speed->value, RunKind::Sustained->value, RunKind::Files->value, RunKind::Proof->value])],
             'slot' => ['required', 'integer'],
             'size' => ['nullable', 'string', 'max:40', Quantity::size()],
-            'runs' => ['nullable', 'integer', 'min:1', 'max:'.SpeedRun::MOST_RUNS],
+            'runs' => ['nullable', 'integer', 'min:1', 'max:'.SpeedPlan::MOST_RUNS],
+            'from' => ['nullable', 'string', 'max:40', Quantity::amount()],
+            'block' => ['nullable', 'string', 'max:40', Quantity::size()],
+            'order' => ['nullable', Rule::enum(Order::class)],
+            'warm_ups' => ['nullable', 'integer', 'min:0', 'max:'.SpeedPlan::MOST_WARM_UPS],
+            'pause' => ['nullable', 'string', 'max:40', Quantity::span()],
+            'files' => ['nullable', 'integer', 'min:2', 'max:10000'],
+            'beside' => ['nullable', 'string', 'max:200'],
             'stand_in' => ['nullable', Rule::enum(Shelf::class)],
         ];
     }
@@ -34,12 +48,39 @@ final class OrderRun extends FormRequest
     public function messages(): array
     {
         return [
-            'kind' => 'What to run was “:input”: a speed run, a sustained run or a full proof can be ordered.',
+            'kind' => 'What to run was “:input”: a speed run, a sustained run, small files or a full proof can be ordered.',
             'slot' => 'Choose the slot that the card is in.',
             'runs' => 'The number of runs was “:input”: give a whole number from 1 to 50.',
             'size.max' => 'The size is too long to be one. Write it as 1 GB.',
+            'from.max' => 'The beginning is too long to be a size. Write it as 16 GiB.',
+            'block.max' => 'The block is too long to be a size. Write it as 4 MiB.',
+            'order' => 'The order was “:input”. Choose one of the list.',
+            'warm_ups' => 'The number of warm-ups was “:input”: give a whole number from 0 to 5.',
+            'pause.max' => 'The pause is too long to be a time. Write it as 30 s.',
+            'files' => 'The number of files was “:input”: give a whole number from 2 to 10000.',
+            'beside' => 'What runs beside it is longer than 200 characters. Name the other card.',
             'stand_in' => 'The stand-in “:input” is not on the shelf. Choose one of the list.',
         ];
+    }
+
+    /** @return list<callable(Validator): void> */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            if ($validator->errors()->isNotEmpty() || $this->kind() !== RunKind::Speed) {
+                return;
+            }
+            try {
+                $this->plan();
+            } catch (InvalidArgumentException $fault) {
+                $field = match (true) {
+                    str_starts_with($fault->getMessage(), 'A region') => 'from',
+                    str_starts_with($fault->getMessage(), 'A block') => 'block',
+                    default => 'pause',
+                };
+                $validator->errors()->add($field, $fault->getMessage());
+            }
+        }];
     }
 
     public function kind(): RunKind
@@ -54,21 +95,39 @@ final class OrderRun extends FormRequest
             ?? throw ValidationException::withMessages(['slot' => "This slot is not one of {$station->name}’s. Choose one of the list."]);
     }
 
-    /** Nothing for a proof or a sustained run without a size: all there is. */
+    /** @throws ValidationException when the slot is not one of this station */
+    public function ordered(Station $station, ?string $by): Ordered
+    {
+        $beside = trim($this->string('beside')->value());
+
+        return new Ordered($this->slot($station), $this->kind(), $this->parameters(), Shelf::tryFrom($this->string('stand_in')->value()), $by, $beside === '' ? null : $beside);
+    }
+
+    /** @throws InvalidArgumentException when a part of it cannot be */
+    public function plan(): SpeedPlan
+    {
+        $text = fn (string $field, string $default): string => $this->filled($field) ? $this->string($field)->value() : $default;
+
+        return new SpeedPlan(
+            Bytes::parse($text('size', '1 GB'), 'GB'), $this->integer('runs', 5), Bytes::parse($text('from', '0'), 'GB'),
+            $this->filled('block') ? Bytes::parse($text('block', '1'), 'MiB') : null,
+            Order::tryFrom($this->string('order')->value()) ?? Order::Alternating, $this->integer('warm_ups'), Span::parse($text('pause', '0')),
+        );
+    }
+
+    /** How much a proof or a sustained run takes: nothing for all there is. */
     public function size(): Bytes
     {
-        $default = $this->kind() === RunKind::Speed ? '1 GB' : '0';
-
-        return Bytes::parse($this->filled('size') ? $this->string('size')->value() : $default, 'GB');
+        return Bytes::parse($this->filled('size') ? $this->string('size')->value() : '0', 'GB');
     }
 
-    public function runs(): int
+    /** @return array<string, mixed> */
+    private function parameters(): array
     {
-        return $this->kind() === RunKind::Speed ? $this->integer('runs', 5) : 1;
-    }
-
-    public function standIn(): ?Shelf
-    {
-        return Shelf::tryFrom($this->string('stand_in')->value());
+        return match ($this->kind()) {
+            RunKind::Speed => SpeedParameters::pack($this->plan()),
+            RunKind::Files => ['size' => 0, 'files' => $this->integer('files', SmallFiles::FILES), 'runs' => $this->integer('runs', SmallFiles::ROUNDS)],
+            default => ['size' => $this->size()->count, 'runs' => 1],
+        };
     }
 }

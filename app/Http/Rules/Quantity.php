@@ -9,6 +9,8 @@ use Illuminate\Contracts\Validation\ValidationRule;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\NotAQuantity;
 use Tally\Quantity\Rate;
+use Tally\Quantity\Span;
+use Tally\Quantity\Temperature;
 
 /** A size or a speed as people type it; the complaint is the core's own sentence. */
 final readonly class Quantity implements ValidationRule
@@ -30,6 +32,16 @@ final readonly class Quantity implements ValidationRule
     public static function rate(): self
     {
         return new self(Rate::parse(...));
+    }
+
+    public static function span(): self
+    {
+        return new self(Span::parse(...));
+    }
+
+    public static function temperature(): self
+    {
+        return new self(Temperature::parse(...));
     }
 
     public function validate(string $attribute, mixed $value, Closure $fail): void

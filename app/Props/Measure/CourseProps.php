@@ -14,6 +14,8 @@ final readonly class CourseProps
      * @param  list<float>  $cliffs
      * @param  float|null  $markFloor  what the highest mark of the label promises
      * @param  string  $summary  the same in words
+     * @param  list<array{float, float}>  $heat  bytes from the start, °C, as the medium told
+     * @param  list<array{float, float}>  $noted  the same as somebody read it off
      */
     public function __construct(
         public float $size,
@@ -27,5 +29,7 @@ final readonly class CourseProps
         public ?string $mark,
         public string $caption,
         public string $summary,
+        public array $heat,
+        public array $noted,
     ) {}
 }

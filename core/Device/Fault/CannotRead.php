@@ -12,4 +12,9 @@ final class CannotRead extends RuntimeException implements DeviceFault
     {
         return new self("Cannot read {$length} bytes at byte {$offset} of {$where}: {$why}.");
     }
+
+    public static function file(string $file, string $why): self
+    {
+        return new self("Cannot read {$file}: {$why}.");
+    }
 }

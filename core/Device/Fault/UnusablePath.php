@@ -41,4 +41,24 @@ final class UnusablePath extends RuntimeException implements DeviceFault
 
         return new self("“{$given}” is outside the folders this station may write to: {$where}.");
     }
+
+    public static function unreadable(string $given): self
+    {
+        return new self("“{$given}” cannot be read through: a folder in it refuses. Check its permissions.");
+    }
+
+    public static function emptyFolder(string $given): self
+    {
+        return new self("“{$given}” holds no files, so there is nothing to time. Choose a folder with files in it.");
+    }
+
+    public static function taken(string $given): self
+    {
+        return new self("“{$given}” is there already, and nothing is ever overwritten. Choose another folder to copy to, or move it away.");
+    }
+
+    public static function inside(string $target, string $source): self
+    {
+        return new self("“{$target}” lies inside “{$source}”: a folder cannot be copied into itself. Choose one elsewhere.");
+    }
 }

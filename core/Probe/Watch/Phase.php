@@ -10,4 +10,5 @@ enum Phase: string
     case Writing = 'writing';
     case Settling = 'settling';
     case Reading = 'reading';
+    case Cooling = 'cooling';
 }

@@ -13,8 +13,11 @@ final readonly class CourseReading
      */
     private function __construct(public Course $course, public ?SustainedFloor $floor, public array $plateaus, public ?Fade $fade) {}
 
-    /** @param  list<array{float, float}>  $points  as a trace gives them */
-    public static function of(array $points): self
+    /**
+     * @param  list<array{float, float}>  $points  as a trace gives them
+     * @param  SustainedFloor|null  $floor  as it was found while writing, finer than a trace of a long run can tell
+     */
+    public static function of(array $points, ?SustainedFloor $floor = null): self
     {
         $course = new Course($points);
         $plateaus = Plateaus::of($course);
@@ -23,7 +26,7 @@ final readonly class CourseReading
             $longest = $longest === null || $plateau->to - $plateau->from > $longest->to - $longest->from ? $plateau : $longest;
         }
 
-        return new self($course, SustainedFloor::of($course), $plateaus, $longest === null ? null : Fade::in($course, $longest));
+        return new self($course, $floor ?? SustainedFloor::of($course), $plateaus, $longest === null ? null : Fade::in($course, $longest));
     }
 
     /** @return list<float> bytes from the start, where a fast part runs out */

@@ -26,29 +26,17 @@ final readonly class SustainedFloor
     /** @return self|null null when less than a window was written after what is skipped */
     public static function of(Course $course, float $window = self::WINDOW, float $skipped = self::SKIPPED): ?self
     {
-        $last = $course->seconds() - $window;
-        // A hair's breadth is for rounding: a course of just five seconds has one window.
-        if ($last < $skipped - 1e-9) {
-            return null;
-        }
-        // Between samples the course is straight, so the least is met where a window begins or ends at one.
-        $begins = [$skipped, max($skipped, $last)];
-        foreach ($course->times as $time) {
-            $begins[] = $time;
-            $begins[] = $time - $window;
-        }
-        $least = null;
-        foreach ($begins as $begin) {
-            if ($begin < $skipped || $begin > max($skipped, $last)) {
-                continue;
-            }
-            [$from, $to] = [$course->at($begin), $course->at($begin + $window)];
-            if ($least === null || $to - $from < $least[1] - $least[0]) {
-                $least = [$from, $to];
-            }
+        $lowest = new LowestWindow($window, $skipped);
+        for ($i = 0; $i < $course->count(); $i++) {
+            $lowest->add($course->bytes[$i + 1] - $course->bytes[$i], $course->times[$i + 1] - $course->times[$i]);
         }
 
-        return $least === null || $least[1] <= $least[0] ? null
-            : new self(Rate::bytesPerSecond(($least[1] - $least[0]) / $window), $least[0], $least[1], $window);
+        return $lowest->floor();
+    }
+
+    /** As it was met between two places, in bytes from the start. */
+    public static function met(float $from, float $to, float $window): self
+    {
+        return new self(Rate::bytesPerSecond(($to - $from) / $window), $from, $to, $window);
     }
 }

@@ -16,6 +16,14 @@ export function CourseTrace({ course }: { course: CourseProps }) {
         .range([LEFT, width - RIGHT]);
     const most = Math.max(course.markFloor ?? 0, ...course.points.map((point) => point[1]));
     const y = roundScale(most, HEIGHT, 14);
+    const degrees = [...course.heat, ...course.noted].map(([, celsius]) => celsius);
+    const warm = scaleLinear()
+        .domain([Math.min(20, ...degrees), Math.max(70, ...degrees)])
+        .range([HEIGHT - 8, 18]);
+    const heat = course.heat
+        .map(([at, celsius], i) => `${i === 0 ? 'M' : 'L'}${x(at).toFixed(1)} ${warm(celsius).toFixed(1)}`)
+        .join('');
+    const last = course.heat[course.heat.length - 1] ?? course.noted[course.noted.length - 1];
     const line = course.points
         .map(([end, rate], i) => `${i === 0 ? `M${x(0)} ${y(rate)}` : ''}L${x(end).toFixed(1)} ${y(rate).toFixed(1)}`)
         .join('');
@@ -52,6 +60,27 @@ export function CourseTrace({ course }: { course: CourseProps }) {
                     />
                 )}
                 <path d={line} fill="none" stroke="var(--ink)" strokeWidth="1.2" />
+                {last === undefined ? null : (
+                    <g>
+                        {course.heat.length > 1 ? (
+                            <path d={heat} fill="none" stroke="var(--plum)" strokeWidth="1.4" strokeDasharray="1 3" />
+                        ) : null}
+                        {course.noted.map(([at, celsius], i) => (
+                            <path
+                                key={i}
+                                d={`M${x(at) - 4} ${warm(celsius)}h8m-4 -4v8`}
+                                stroke="var(--plum)"
+                                strokeWidth="1.6"
+                            />
+                        ))}
+                        <text
+                            x={Math.min(x(last[0]), width - RIGHT) - 4}
+                            y={warm(last[1]) - 6}
+                            textAnchor="end"
+                            style={{ fill: 'var(--plum)', fontWeight: 600 }}
+                        >{`${Math.round(last[1])} °C`}</text>
+                    </g>
+                )}
                 {course.plateaus.map(([from, to, rate]) => (
                     <path
                         key={from}

@@ -5,6 +5,9 @@ import { PopoverLook } from '../parts/fields';
 export const HOUSE_PAGES = [
     { href: '/kit', label: 'Kit: readers, cables, hosts, drives, cameras' },
     { href: '/kit/sheet', label: 'What fits where, and how fast' },
+    { href: '/compare', label: 'Compare: readers, hosts, cables, cards' },
+    { href: '/compare/limits', label: 'Which link was the limit' },
+    { href: '/compare/twins', label: 'Twins: one card under two labels' },
     { href: '/prices', label: 'Prices: what such cards cost' },
     { href: '/tags', label: 'Tags to print' },
     { href: '/import', label: 'Cards from a table, or out as one' },

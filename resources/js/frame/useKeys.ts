@@ -32,6 +32,14 @@ function isBusy(event: KeyboardEvent): boolean {
     if (event.key.startsWith('Arrow') && document.activeElement !== document.body) {
         return true;
     }
+    // The space bar presses whatever button has the focus.
+    if (
+        event.key === ' ' &&
+        event.target instanceof HTMLElement &&
+        event.target.closest('button, a, summary, label') !== null
+    ) {
+        return true;
+    }
     return event.target instanceof HTMLElement && event.target.closest(TAKES_LETTERS) !== null;
 }
 

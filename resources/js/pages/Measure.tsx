@@ -1,14 +1,16 @@
-import { Head } from '@inertiajs/react';
+import { Head, Link } from '@inertiajs/react';
+import styled from 'styled-components';
 import { ClaimLine } from '../charts/ClaimLine';
 import { CourseTrace } from '../charts/CourseTrace';
-import { megabytes, percent } from '../format';
 import { Margin } from '../frame/Margin';
+import { OrderPanel } from '../order/OrderPanel';
+import { useOrder, type Order } from '../order/useOrder';
 import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
 import { GoingSheet } from '../parts/GoingSheet';
-import { OrderPanel, useOrder } from '../parts/OrderPanel';
-import { Ruled, Sheet, Title } from '../parts/Sheet';
+import { Sheet, Title } from '../parts/Sheet';
 import { useFollow } from '../parts/useFollow';
+import { RunTable } from '../run/RunTable';
 import type {
     CardProps,
     ClaimLineProps,
@@ -28,6 +30,15 @@ interface Props {
     order: OrderProps;
     margin: MarginProps;
 }
+
+const Other = styled.p`
+    margin-top: 12px;
+    font-size: 13px;
+    color: var(--pencil);
+    a {
+        color: var(--ink);
+    }
+`;
 
 export default function Measure(props: Props) {
     return <Surface key={props.card.tag} {...props} />;
@@ -61,11 +72,7 @@ function Surface({ card, claimLine, course, runs, going, order, margin }: Props)
                             data-main=""
                             isDisabled={slot === undefined || state.busy}
                             onPress={state.send}
-                            detail={
-                                state.preset === 'sustained'
-                                    ? `one long write, ${state.sizeText === '' ? 'to full' : state.sizeText}`
-                                    : `${state.runsText} × ${state.sizeText}${usualAmount(state) && slot?.expected != null ? `, about ${slot.expected}` : ''}`
-                            }
+                            detail={`${amount(state)}${state.expected === null ? '' : `, about ${state.expected}`}`}
                         >
                             {measured ? 'Measure again' : 'Measure this card'}
                         </Button>
@@ -88,54 +95,23 @@ function Surface({ card, claimLine, course, runs, going, order, margin }: Props)
                 ) : (
                     <GoingSheet going={going} />
                 )}
-                {runs.length === 0 ? null : <Runs runs={runs} />}
+                <Other>
+                    Measured elsewhere? <Link href={`/measure/${card.tag}/typed`}>Type the figures in</Link>. A real
+                    folder to a drive? <Link href={`/measure/${card.tag}/copy`}>Time a copy</Link>.
+                </Other>
+                {runs.length === 0 ? null : <RunTable runs={runs} />}
             </main>
             <Margin margin={margin} here={`/measure/${card.tag}`} />
         </>
     );
 }
 
-/** The forecast of the server is for the house standard; for anything else none is shown. */
-function usualAmount(state: { sizeText: string; runsText: string }): boolean {
-    return state.sizeText === '1 GB' && state.runsText === '5';
-}
-
-function Runs({ runs }: { runs: RunProps[] }) {
-    return (
-        <Ruled aria-label="Runs">
-            <thead>
-                <tr>
-                    <th>Run</th>
-                    <th>Chain</th>
-                    <th>Region</th>
-                    <th className="n">Write MB/s</th>
-                    <th className="n">Read MB/s</th>
-                    <th className="n">CV</th>
-                    <th>Note</th>
-                </tr>
-            </thead>
-            <tbody>
-                {runs.map((run) => {
-                    const struck = run.struck ? ' struck' : '';
-                    return (
-                        <tr key={run.id}>
-                            <td className={`figure${struck}`}>{run.id}</td>
-                            <td className={struck}>{run.chain}</td>
-                            <td className={struck}>{run.region}</td>
-                            <td className={`n${struck}`}>{run.write === null ? '–' : megabytes(run.write)}</td>
-                            <td className={`n${struck}`}>{run.read === null ? '–' : megabytes(run.read)}</td>
-                            <td className={`n${struck}`}>{run.variation === null ? '–' : percent(run.variation, 1)}</td>
-                            <td>
-                                {run.kind === 'speed run' ? '' : run.kind}
-                                {run.state === 'done' ? '' : ` ${run.state}`}
-                                {run.note === ''
-                                    ? ''
-                                    : `${run.kind !== 'speed run' || run.state !== 'done' ? ': ' : ''}${run.note}`}
-                            </td>
-                        </tr>
-                    );
-                })}
-            </tbody>
-        </Ruled>
-    );
+function amount(state: Order): string {
+    if (state.preset === 'sustained') {
+        return `one long write, ${state.sizeText === '' ? 'to full' : state.sizeText}`;
+    }
+    if (state.preset === 'files') {
+        return `${state.runsText} × ${state.more.files === '' ? '200' : state.more.files} files`;
+    }
+    return `${state.runsText} × ${state.sizeText}`;
 }

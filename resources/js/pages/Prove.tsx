@@ -6,7 +6,8 @@ import { Margin } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
 import { GoingSheet } from '../parts/GoingSheet';
-import { OrderPanel, useOrder } from '../parts/OrderPanel';
+import { OrderPanel } from '../order/OrderPanel';
+import { useOrder } from '../order/useOrder';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { useFollow } from '../parts/useFollow';
 import type { CardProps, CoreProps, GoingProps, MarginProps, OrderProps } from '../types/generated/props';
@@ -26,7 +27,7 @@ export default function Prove(props: Props) {
 function Surface({ card, core, going, order, margin }: Props) {
     const state = useOrder(card.tag, 'proof', order);
     useFollow(going, ['core', 'order']);
-    const expected = state.sizeText === '' ? state.slot?.expected : null;
+    const { expected } = state;
 
     return (
         <>
@@ -46,7 +47,7 @@ function Surface({ card, core, going, order, margin }: Props) {
                             detail={
                                 state.slot === undefined
                                     ? 'no slot takes it'
-                                    : `in ${state.slot.name}${expected == null ? '' : `, about ${expected}`}`
+                                    : `in ${state.slot.name}${expected === null ? '' : `, about ${expected}`}`
                             }
                         >
                             {core === null ? 'Prove this card' : 'Prove again'}

@@ -76,6 +76,9 @@ export const Ruled = styled.table`
         border-bottom: 1px solid var(--rule);
         vertical-align: top;
     }
+    a {
+        color: inherit;
+    }
     .n {
         text-align: right;
         white-space: nowrap;

@@ -41,4 +41,8 @@ export const GlobalStyle = createGlobalStyle`
     svg .pencil { fill: var(--pencil); }
     :focus-visible, [data-focus-visible] { outline: 2.5px solid var(--tarn); outline-offset: 2px; }
     @media (prefers-reduced-motion: reduce) { *, *::before, *::after { animation: none !important; transition: none !important; } }
+    main p a,
+    main figcaption a {
+        color: inherit;
+    }
 `;

@@ -5,17 +5,24 @@ declare(strict_types=1);
 namespace Tests\Core\Probe;
 
 use InvalidArgumentException;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tally\Device\Fault\CannotSettle;
+use Tally\Device\Clock;
+use Tally\Device\Device;
 use Tally\Device\FolderDevice;
 use Tally\Device\HostClock;
 use Tally\Pattern\Imprint;
+use Tally\Probe\Order;
+use Tally\Probe\SpeedPlan;
 use Tally\Probe\SpeedResult;
 use Tally\Probe\SpeedRun;
 use Tally\Probe\Trace;
+use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Phase;
+use Tally\Probe\Watch\Progress;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
+use Tally\Quantity\Span;
 use Tally\Reading\Summary;
 use Tally\StandIn\Medium;
 use Tally\StandIn\StandInClock;
@@ -33,39 +40,41 @@ final class SpeedRunTest extends TestCase
         $clock = new StandInClock;
         $device = new StandInDevice(Medium::parse($medium), $clock, $reader === null ? null : Rate::megabytesPerSecond($reader));
 
-        return (new SpeedRun(Bytes::gigabytes(1), $runs))->on($device, $clock);
+        return (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), $runs)))->on($device, $clock);
     }
 
     public function test_it_finds_the_speeds_of_the_medium(): void
     {
         $result = self::measure('honest,size=64GB,write=86.4MB/s,read=93MB/s');
-        self::assertCount(5, $result->looks);
-        self::assertEqualsWithDelta(86.4, Summary::of($result->writes())->median / 1e6, 2);
-        self::assertEqualsWithDelta(93, Summary::of($result->reads())->median / 1e6, 2);
-        self::assertTrue($result->forgot());
-        self::assertSame(0, $result->wrong());
+        self::assertCount(5, $result->writes);
+        self::assertCount(5, $result->reads);
+        self::assertEqualsWithDelta(86.4, Summary::of($result->writeRates())->median / 1e6, 2);
+        self::assertEqualsWithDelta(93, Summary::of($result->readRates())->median / 1e6, 2);
+        self::assertTrue($result->forgot);
+        self::assertSame(0, $result->wrong);
     }
 
     public function test_a_slow_reader_is_what_is_measured_of_a_fast_card(): void
     {
         $result = self::measure('honest,size=64GB,write=240MB/s,read=280MB/s', 90);
-        self::assertEqualsWithDelta(90, Summary::of($result->reads())->median / 1e6, 3);
-        self::assertEqualsWithDelta(90, Summary::of($result->writes())->median / 1e6, 3);
+        self::assertEqualsWithDelta(90, Summary::of($result->readRates())->median / 1e6, 3);
+        self::assertEqualsWithDelta(90, Summary::of($result->writeRates())->median / 1e6, 3);
     }
 
     public function test_the_same_seed_gives_the_same_speeds_and_another_seed_others(): void
     {
-        self::assertSame(self::measure('honest,seed=4')->reads(), self::measure('honest,seed=4')->reads());
-        self::assertNotSame(self::measure('honest,seed=4')->reads(), self::measure('honest,seed=5')->reads());
+        self::assertSame(self::measure('honest,seed=4')->readRates(), self::measure('honest,seed=4')->readRates());
+        self::assertNotSame(self::measure('honest,seed=4')->readRates(), self::measure('honest,seed=5')->readRates());
     }
 
-    public function test_only_whole_looks_count_when_it_is_stopped(): void
+    public function test_only_whole_passages_count_when_it_is_stopped(): void
     {
         $clock = new StandInClock;
         $device = new StandInDevice(Medium::parse('honest,size=64GB'), $clock);
-        $result = (new SpeedRun(Bytes::gigabytes(1), 5))->on($device, $clock, new StopAt(Phase::Reading, 0.5, 3));
+        $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), 5)))->on($device, $clock, new StopAt(Phase::Reading, 0.5, 3));
         self::assertTrue($result->stopped);
-        self::assertCount(2, $result->looks);
+        self::assertCount(3, $result->writes);
+        self::assertCount(2, $result->reads);
     }
 
     public function test_a_card_pulled_out_keeps_the_looks_before(): void
@@ -76,8 +85,9 @@ final class SpeedRunTest extends TestCase
         $device->betweenPasses = function () use ($device, &$looks): void {
             $device->goneAtWrite = ++$looks === 2 ? 0 : null;
         };
-        $result = (new SpeedRun(Bytes::gigabytes(1), 5))->on($device, $clock);
-        self::assertCount(2, $result->looks);
+        $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), 5)))->on($device, $clock);
+        self::assertCount(2, $result->writes);
+        self::assertCount(2, $result->reads);
         self::assertStringContainsString('is gone', (string) $result->cutShort);
     }
 
@@ -85,14 +95,15 @@ final class SpeedRunTest extends TestCase
     {
         $device = new TroubledDevice(new StandInDevice(Medium::parse('honest,size=2GB'), new StandInClock));
         $device->cannotSettle = true;
-        $this->expectException(CannotSettle::class);
-        (new SpeedRun(Bytes::gigabytes(1)))->on($device, new HostClock);
+        $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1))))->on($device, new HostClock);
+        self::assertSame([], $result->writes);
+        self::assertStringContainsString('flushing failed', (string) $result->cutShort);
     }
 
     public function test_data_that_comes_back_changed_is_counted(): void
     {
         $result = self::measure('wraps,size=4GB,true=500000256B', runs: 1);
-        self::assertSame(1_000_000_000 - 500_000_256, $result->wrong());
+        self::assertSame(1_000_000_000 - 500_000_256, $result->wrong);
     }
 
     public function test_what_cannot_be_read_is_counted_and_not_timed(): void
@@ -100,15 +111,15 @@ final class SpeedRunTest extends TestCase
         $clock = new StandInClock;
         $device = new TroubledDevice(new StandInDevice(Medium::parse('honest,size=2GB'), $clock));
         $device->unreadable = [[0, 1]];
-        $result = (new SpeedRun(Bytes::gigabytes(1), 1))->on($device, $clock);
-        self::assertSame($device->stretch(), $result->wrong());
-        self::assertSame(1_000_000_000 - $device->stretch(), $result->looks[0]->read->bytes->count);
+        $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), 1)))->on($device, $clock);
+        self::assertSame($device->stretch(), $result->wrong);
+        self::assertSame(1_000_000_000 - $device->stretch(), $result->reads[0]->bytes->count);
     }
 
     public function test_the_region_is_no_larger_than_the_medium(): void
     {
         $clock = new StandInClock;
-        $result = (new SpeedRun(Bytes::gigabytes(1), 1))->on(new StandInDevice(Medium::parse('honest,size=100MB'), $clock), $clock);
+        $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), 1)))->on(new StandInDevice(Medium::parse('honest,size=100MB'), $clock), $clock);
         self::assertSame(100_000_000, $result->region->count);
     }
 
@@ -116,24 +127,96 @@ final class SpeedRunTest extends TestCase
     {
         $folder = $this->folder();
         $device = FolderDevice::open($folder, Bytes::of(8 * Imprint::BLOCK));
-        $result = (new SpeedRun(Bytes::of(8 * Imprint::BLOCK), 3))->on($device, new HostClock);
+        $result = (new SpeedRun(SpeedPlan::plain(Bytes::of(8 * Imprint::BLOCK), 3)))->on($device, new HostClock);
         $device->clear();
-        self::assertCount(3, $result->writes());
-        self::assertCount(3, $result->reads());
-        self::assertSame(0, $result->wrong());
+        self::assertCount(3, $result->writeRates());
+        self::assertCount(3, $result->readRates());
+        self::assertSame(0, $result->wrong);
         self::assertSame([], self::everything($folder));
     }
 
-    public function test_nothing_and_too_many_runs_are_refused(): void
+    /** @return iterable<string, array{int, int, int, int|null, int, float, string}> bytes, runs, from, block, warm-ups, pause, what is said */
+    public static function impossible(): iterable
     {
-        foreach ([[0, 5], [1, 0], [1, 51]] as [$bytes, $runs]) {
-            try {
-                new SpeedRun(Bytes::of($bytes), $runs);
-                self::fail('It was taken.');
-            } catch (InvalidArgumentException $fault) {
-                self::assertStringContainsString("and {$runs} were given", $fault->getMessage());
+        yield 'nothing' => [0, 5, 0, null, 0, 0, '0 B were given'];
+        yield 'no run' => [1, 0, 0, null, 0, 0, '0 were given'];
+        yield 'too many runs' => [1, 51, 0, null, 0, 0, '51 were given'];
+        yield 'from a byte' => [1, 1, 1, null, 0, 0, 'whole MiB; 1 B was given'];
+        yield 'an odd block' => [1, 1, 0, 1_000_000, 0, 0, 'in whole MiB; 1 MB was given'];
+        yield 'a large block' => [1, 1, 0, 65 * Imprint::BLOCK, 0, 0, '1 MiB to 64 MiB'];
+        yield 'many warm-ups' => [1, 1, 0, null, 6, 0, '0 to 5 warm-up runs; 6 were given'];
+        yield 'a long pause' => [1, 1, 0, null, 0, 3601, 'an hour at most'];
+    }
+
+    #[DataProvider('impossible')]
+    public function test_what_cannot_be_is_refused_with_a_sentence(int $bytes, int $runs, int $from, ?int $block, int $warmUps, float $pause, string $said): void
+    {
+        $this->expectException(InvalidArgumentException::class);
+        $this->expectExceptionMessage($said);
+        new SpeedPlan(Bytes::of($bytes), $runs, Bytes::of($from), $block === null ? null : Bytes::of($block), Order::Alternating, $warmUps, Span::seconds($pause));
+    }
+
+    private static function planned(Device $device, Clock $clock, SpeedPlan $plan): SpeedResult
+    {
+        return (new SpeedRun($plan))->on($device, $clock);
+    }
+
+    public function test_warm_ups_are_carried_out_and_not_counted(): void
+    {
+        $clock = new StandInClock;
+        $device = new StandInDevice(Medium::parse('honest,size=64GB,write=100MB/s,read=100MB/s'), $clock);
+        $result = self::planned($device, $clock, new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, Order::Alternating, 2, Span::seconds(0)));
+        self::assertCount(3, $result->writes);
+        self::assertCount(3, $result->reads);
+        self::assertEqualsWithDelta(100, $clock->now(), 5); // five rounds of 10 s + 10 s
+    }
+
+    public function test_pauses_cool_between_runs_and_are_in_no_speed(): void
+    {
+        $clock = new StandInClock;
+        $device = new StandInDevice(Medium::parse('honest,size=64GB,write=100MB/s,read=100MB/s'), $clock);
+        $result = self::planned($device, $clock, new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, Order::Alternating, 0, Span::seconds(30)));
+        self::assertEqualsWithDelta(120, $clock->now(), 5); // 3 × 20 s, and two pauses
+        self::assertEqualsWithDelta(100e6, Summary::of($result->writeRates())->mean, 3e6);
+    }
+
+    public function test_all_writes_first_then_all_reads_of_the_last_one(): void
+    {
+        $clock = new StandInClock;
+        $device = new StandInDevice(Medium::parse('honest,size=4GB'), $clock);
+        $phases = [];
+        $watch = new class($phases) implements Observer
+        {
+            /** @param  list<string>  $phases */
+            public function __construct(public array $phases) {}
+
+            public function progress(Progress $progress): void
+            {
+                if (end($this->phases) !== $progress->phase->value) {
+                    $this->phases[] = $progress->phase->value;
+                }
             }
-        }
+
+            public function wantsStop(): bool
+            {
+                return false;
+            }
+        };
+        $result = (new SpeedRun(new SpeedPlan(Bytes::gigabytes(1), 2, Bytes::of(0), null, Order::WritesFirst, 0, Span::seconds(0))))->on($device, $clock, $watch);
+        self::assertSame(['writing', 'settling', 'writing', 'settling', 'reading'], $watch->phases);
+        self::assertCount(2, $result->reads);
+        self::assertSame(0, $result->wrong);
+    }
+
+    public function test_a_region_further_on_is_where_it_is_said_to_be(): void
+    {
+        $clock = new StandInClock;
+        // The first 2 GB hold and the rest is dropped: only a region beyond comes back wrong.
+        $device = fn (): StandInDevice => new StandInDevice(Medium::parse('drops,size=8GB,true=2147483648B'), $clock);
+        $plan = fn (int $from): SpeedPlan => new SpeedPlan(Bytes::of(64 * Imprint::BLOCK), 1, Bytes::of($from), Bytes::of(4 * Imprint::BLOCK), Order::Alternating, 0, Span::seconds(0));
+        self::assertSame(0, self::planned($device(), $clock, $plan(0))->wrong);
+        self::assertSame(64 * Imprint::BLOCK, self::planned($device(), $clock, $plan(2_147_483_648))->wrong);
+        self::assertSame('67.11 MB from 2.15 GB on', SpeedPlan::covering(Bytes::of(64 * Imprint::BLOCK), Bytes::of(2_147_483_648)));
     }
 
     public function test_a_trace_keeps_its_length_however_long_the_run(): void

@@ -6,6 +6,117 @@ export type Condition = 'whole' | 'wraps' | 'drops' | 'faulty' | 'unknown';
 
 export type VerdictKind = 'Sham' | 'Shaky' | 'Slow' | 'Unproven' | 'Sound';
 
+export interface CompareProps {
+    by: string;
+    way: string;
+    a: string;
+    b: string;
+    choices: ChoiceProps[];
+    first: SideProps | null;
+    second: SideProps | null;
+    pairs: PairProps[];
+    verdict: string;
+    words: string[];
+    how: string;
+    amount: string;
+    amountTrouble: string | null;
+}
+
+export interface LimitCellProps {
+    card: string;
+    reader: string;
+    rate: number;
+    runs: number;
+    by: string;
+    why: string;
+}
+
+export interface LimitEdgeProps {
+    name: string;
+    words: string;
+    rate: number;
+    margin: number | null;
+}
+
+export interface LimitsProps {
+    way: string;
+    cards: LimitEdgeProps[];
+    readers: LimitEdgeProps[];
+    cells: LimitCellProps[];
+    next: NextRunProps | null;
+    leftOut: number;
+}
+
+export interface NextRunProps {
+    card: string;
+    reader: string;
+    why: string;
+}
+
+export interface PairProps {
+    name: string;
+    first: number;
+    second: number;
+}
+
+export interface SideProps {
+    name: string;
+    rates: number[];
+    mean: number;
+    margin: number | null;
+    lower: number;
+    median: number;
+    upper: number;
+}
+
+export interface TwinGroupProps {
+    chain: string;
+    members: TwinProps[];
+    sharedBackCode: string | null;
+    words: string;
+}
+
+export interface TwinProps {
+    tag: string;
+    name: string;
+    seller: string | null;
+    price: string | null;
+    backCode: string | null;
+    write: number;
+    read: number;
+    runs: number;
+}
+
+export interface CopyCheckProps {
+    laps: LapProps[];
+    bound: string | null;
+    trouble: string | null;
+}
+
+export interface CopyProps {
+    id: number;
+    title: string;
+    what: string;
+    laps: LapProps[];
+    bound: string;
+    notes: string[];
+    void: boolean;
+}
+
+export interface CopySlotProps {
+    id: number;
+    name: string;
+    path: string;
+    refusal: string | null;
+}
+
+export interface LapProps {
+    words: string;
+    seconds: number;
+    time: string;
+    rate: string;
+}
+
 export interface FrameProps {
     station: string;
     worker: boolean;
@@ -316,6 +427,8 @@ export interface CourseProps {
     mark: string | null;
     caption: string;
     summary: string;
+    heat: [number, number][];
+    noted: [number, number][];
 }
 
 export interface LinkProps {
@@ -398,6 +511,11 @@ export interface TraceProps {
     read: [number, number][];
 }
 
+export interface FactProps {
+    label: string;
+    words: string;
+}
+
 export interface GoingProps {
     id: number;
     kind: string;
@@ -405,6 +523,12 @@ export interface GoingProps {
     stopping: boolean;
     runs: number;
     progress: ProgressProps | null;
+}
+
+export interface HeatProps {
+    at: string;
+    temperature: string;
+    by: string | null;
 }
 
 export interface OrderProps {
@@ -436,6 +560,22 @@ export interface RunProps {
     struck: boolean;
 }
 
+export interface RunSheetProps {
+    id: number;
+    title: string;
+    tag: string;
+    counts: boolean;
+    going: boolean;
+    facts: FactProps[];
+    ways: WayProps[];
+    words: string[];
+    course: CourseProps | null;
+    copy: CopyProps | null;
+    heat: HeatProps[];
+    voids: VoidProps[];
+    void: VoidProps | null;
+}
+
 export interface ShelfProps {
     key: string;
     words: string;
@@ -451,6 +591,26 @@ export interface SlotProps {
     expected: string | null;
 }
 
+export interface VoidProps {
+    reason: string;
+    by: string;
+    on: string;
+    withdrawn: string | null;
+}
+
+export interface WayProps {
+    way: string;
+    rates: number[];
+    apart: number[];
+    mean: number;
+    median: number;
+    deviation: number | null;
+    margin: number | null;
+    variation: number | null;
+    notes: string[];
+    suspicion: string | null;
+}
+
 export interface TagSheetProps {
     cards: string;
     tags: string[];
@@ -460,4 +620,16 @@ export interface TagSheetProps {
     rows: number;
     begin: number;
     href: string | null;
+}
+
+export interface ChainChoicesProps {
+    readers: ChoiceProps[];
+    ports: ChoiceProps[];
+    drives: ChoiceProps[];
+}
+
+export interface TypedCheckProps {
+    rate: string | null;
+    sentence: string | null;
+    wrong: boolean;
 }

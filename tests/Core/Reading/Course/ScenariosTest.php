@@ -11,7 +11,7 @@ use Tally\StandIn\Scenario;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
 
-/** Two hundred made-up cards of known truth. `php artisan bench:sustained` prints the same as a table. */
+/** Two hundred made-up cards of known truth. `php artisan bench:readings` prints the same as a table. */
 final class ScenariosTest extends TestCase
 {
     private const SCENARIOS = 200;

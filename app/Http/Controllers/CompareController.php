@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Compare\Axis;
+use App\Compare\ComparePage;
+use App\Compare\LimitsPage;
+use App\Compare\TwinsPage;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+use InvalidArgumentException;
+use Tally\Reading\Compare\Figures;
+
+final readonly class CompareController
+{
+    private const OFFLOAD = '100 GB';
+
+    public function show(Request $request): Response
+    {
+        $text = fn (string $name): ?string => is_string($request->query($name)) && $request->query($name) !== '' ? mb_substr($request->query($name), 0, 60) : null;
+
+        return Inertia::render('Compare', ['compare' => ComparePage::of(
+            Axis::tryFrom($text('by') ?? '') ?? Axis::Reader, self::way($request), $text('a'), $text('b'), $text('amount') ?? self::OFFLOAD,
+        )]);
+    }
+
+    public function limits(Request $request): Response
+    {
+        return Inertia::render('Limits', ['limits' => LimitsPage::of(self::way($request))]);
+    }
+
+    public function twins(): Response
+    {
+        return Inertia::render('Twins', ['groups' => TwinsPage::groups()]);
+    }
+
+    /** Two figures that were read off somewhere; keeps nothing. */
+    public function figures(Request $request): JsonResponse
+    {
+        $text = fn (string $name): string => is_string($request->input($name)) ? mb_substr($request->input($name), 0, 60) : '';
+        try {
+            $figures = Figures::of($text('from'), $text('to'));
+        } catch (InvalidArgumentException $fault) {
+            return response()->json(['words' => [], 'trouble' => $fault->getMessage()]);
+        }
+
+        return response()->json(['words' => [$figures->there(), $figures->back()], 'trouble' => null]);
+    }
+
+    private static function way(Request $request): string
+    {
+        return $request->query('way') === 'write' ? 'write' : 'read';
+    }
+}

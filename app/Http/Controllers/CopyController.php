@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Evidence\CardEvidence;
+use App\Http\Person;
+use App\Http\Requests\KeepStopwatch;
+use App\Http\Requests\OrderCopy;
+use App\Models\Card;
+use App\Models\Station;
+use App\Pages\CopyPage;
+use App\Pages\Margin;
+use App\Runs\RunBook;
+use App\Runs\RunDesk;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Tally\Chain\Path;
+
+/** Copies of real folders, timed by this program or by hand. */
+final readonly class CopyController
+{
+    public function create(Request $request, Card $card): Response
+    {
+        $runs = CardEvidence::runs($card);
+
+        return Inertia::render('Copy', [...CopyPage::of($card, $runs, Station::here()), 'person' => Person::of($request) ?? '', 'margin' => Margin::at('measure', $card, $runs)]);
+    }
+
+    public function order(OrderCopy $request, Card $card, RunDesk $desk): RedirectResponse
+    {
+        $station = Station::here()
+            ?? throw ValidationException::withMessages(['slot' => 'This machine is no station in the books. Set TALLY_STATION in .env to one that is.']);
+        $desk->order($card, $station, $request->ordered($station, Person::of($request)));
+
+        return back();
+    }
+
+    /** What the laps come to, while they are taken; keeps nothing. */
+    public function check(Request $request, Card $card): JsonResponse
+    {
+        return response()->json(CopyPage::check($card, $request->all()));
+    }
+
+    public function store(KeepStopwatch $request, Card $card): RedirectResponse
+    {
+        $note = trim($request->string('note')->value());
+        RunBook::stopwatch($card, $request->copy(), $request->chain() ?? Path::unnamed(), $request->reader(), $request->port(), $request->drive(), $request->day() ?? Date::now()->toDateTimeImmutable(), $request->by(), $note === '' ? null : $note);
+        Person::remember($request->by());
+
+        return back();
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Evidence\CardEvidence;
+use App\Http\Person;
+use App\Http\Requests\KeepTyped;
+use App\Models\Card;
+use App\Pages\ChainChoices;
+use App\Pages\LabelWords;
+use App\Pages\Margin;
+use App\Pages\TypedCheck;
+use App\Runs\RunBook;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Validation\ValidationException;
+use Inertia\Inertia;
+use Inertia\Response;
+use Tally\Chain\Path;
+
+/** Speeds that were measured elsewhere. */
+final readonly class TypedController
+{
+    public function create(Request $request, Card $card): Response
+    {
+        return Inertia::render('Typed', [
+            'card' => LabelWords::card($card),
+            'chain' => ChainChoices::of($card),
+            'today' => Date::now()->format('Y-m-d'),
+            'person' => Person::of($request) ?? '',
+            'margin' => Margin::at('measure', $card, CardEvidence::runs($card)),
+        ]);
+    }
+
+    /** While it is typed; keeps nothing. */
+    public function check(Request $request): JsonResponse
+    {
+        return response()->json(TypedCheck::of($request->input('readings')));
+    }
+
+    public function store(KeepTyped $request, Card $card): RedirectResponse
+    {
+        $readings = $request->readings();
+        if ($readings === []) {
+            throw ValidationException::withMessages(['readings' => 'No reading was typed. Give a speed, or a size and a time.']);
+        }
+        $words = fn (string $field): ?string => trim($request->string($field)->value()) === '' ? null : trim($request->string($field)->value());
+        RunBook::typed($card, $readings, $request->chain() ?? Path::unnamed(), $request->reader(), $request->port(), $request->day() ?? Date::now()->toDateTimeImmutable(), $request->by(), $words('note'), $words('beside'));
+        Person::remember($request->by());
+
+        return redirect("/measure/{$card->tag}");
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Compare;
+
+/** The same thing measured on both sides. Speeds in MB/s. */
+final readonly class PairProps
+{
+    public function __construct(public string $name, public float $first, public float $second) {}
+}

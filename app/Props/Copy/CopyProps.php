@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Copy;
+
+/** A timed copy. */
+final readonly class CopyProps
+{
+    /**
+     * @param  list<LapProps>  $laps
+     * @param  string  $bound  what held it back, as far as can be told
+     * @param  list<string>  $notes
+     */
+    public function __construct(
+        public int $id,
+        public string $title,
+        public string $what,
+        public array $laps,
+        public string $bound,
+        public array $notes,
+        public bool $void,
+    ) {}
+}

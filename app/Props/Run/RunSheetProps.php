@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Run;
+
+use App\Props\Copy\CopyProps;
+use App\Props\Measure\CourseProps;
+
+/** Everything about one run. */
+final readonly class RunSheetProps
+{
+    /**
+     * @param  list<FactProps>  $facts
+     * @param  list<WayProps>  $ways  of a speed run
+     * @param  list<string>  $words  what came of it, where it is no speed run
+     * @param  list<HeatProps>  $heat
+     * @param  list<VoidProps>  $voids
+     */
+    public function __construct(
+        public int $id,
+        public string $title,
+        public string $tag,
+        public bool $counts,
+        public bool $going,
+        public array $facts,
+        public array $ways,
+        public array $words,
+        public ?CourseProps $course,
+        public ?CopyProps $copy,
+        public array $heat,
+        public array $voids,
+        public ?VoidProps $void,
+    ) {}
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Runs;
+
+use App\Models\Run;
+use App\Models\SlotKind;
+use Illuminate\Contracts\Database\Eloquent\Builder;
+
+/** What else was written or read on the same host while a run went on. Stand-ins keep their own time and disturb nobody. */
+final readonly class Alongside
+{
+    /** @return string|null `QS-015, run 12`; null when it was alone */
+    public static function of(Run $run): ?string
+    {
+        $slot = $run->slot;
+        if ($slot === null || $slot->kind === SlotKind::StandIn || $run->started_at === null) {
+            return null;
+        }
+        $others = Run::query()->with('card')
+            ->whereKeyNot($run->id)
+            ->whereNotNull('started_at')
+            ->where(fn (Builder $query): Builder => $query->where('ended_at', '>', $run->started_at)->orWhereIn('state', [RunState::Running]))
+            ->whereHas('slot', fn (Builder $query): Builder => $query->where('kind', SlotKind::Folder)->whereHas('port', fn (Builder $port): Builder => $port->where('host_id', $slot->port()->value('host_id'))))
+            ->orderBy('id')->limit(5)->get();
+
+        return $others->isEmpty() ? null : mb_substr($others->map(fn (Run $other): string => "{$other->card->tag}, {$other->name()}")->implode('; '), 0, 200);
+    }
+}

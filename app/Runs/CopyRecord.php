@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Runs;
+
+use Illuminate\Support\Fluent;
+use Tally\Copy\CopyResult;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Span;
+use Tally\Reading\Copy\CopyReading;
+use Tally\Reading\Copy\FileOverhead;
+use Tally\Reading\Copy\Lap;
+
+/** What is kept of a timed copy. */
+final readonly class CopyRecord
+{
+    /** More names than this help nobody; how many there are is kept. */
+    private const NAMES = 50;
+
+    /**
+     * @param  array<string, float>  $laps  seconds from the start, by the name of the lap
+     * @param  list<string>  $different  files that did not read back as they were
+     * @param  string|null  $overhead  what a file cost, in words
+     * @param  string|null  $target  the folder that holds the copy
+     */
+    public function __construct(
+        public Bytes $bytes,
+        public ?int $files,
+        public array $laps,
+        public int $differing = 0,
+        public array $different = [],
+        public int $skipped = 0,
+        public ?string $overhead = null,
+        public ?string $target = null,
+        public bool $forgot = true,
+    ) {}
+
+    public static function of(CopyResult $result): self
+    {
+        return new self(
+            $result->bytes, $result->files,
+            array_filter([Lap::Copied->value => $result->copied->seconds, Lap::Verified->value => $result->verified?->seconds], fn (?float $seconds): bool => $seconds !== null),
+            count($result->different), array_slice($result->different, 0, self::NAMES), count($result->skipped),
+            FileOverhead::of($result->times)?->words(), $result->target, $result->forgot,
+        );
+    }
+
+    /** @param  Fluent<string, mixed>  $record */
+    public static function unpack(Fluent $record): self
+    {
+        $laps = [];
+        foreach (Lap::cases() as $lap) {
+            if ($record->get("laps.{$lap->value}") !== null) {
+                $laps[$lap->value] = $record->float("laps.{$lap->value}");
+            }
+        }
+        $text = fn (string $key): ?string => is_string($record->get($key)) ? $record->get($key) : null;
+
+        return new self(
+            Bytes::of($record->integer('bytes')), $record->get('files') === null ? null : $record->integer('files'), $laps, $record->integer('differing'),
+            array_values(array_filter($record->array('different'), is_string(...))), $record->integer('skipped'), $text('overhead'), $text('target'), $record->boolean('forgot', true),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function pack(): array
+    {
+        return [
+            'bytes' => $this->bytes->count, 'files' => $this->files, 'laps' => $this->laps, 'differing' => $this->differing, 'different' => $this->different,
+            'skipped' => $this->skipped, 'overhead' => $this->overhead, 'target' => $this->target, 'forgot' => $this->forgot,
+        ];
+    }
+
+    /** Null when no whole file was copied. */
+    public function reading(): ?CopyReading
+    {
+        $laps = array_filter($this->laps, fn (float $seconds): bool => $seconds > 0);
+
+        return $this->bytes->isZero() || $laps === [] ? null : CopyReading::of($this->bytes, $this->files, array_map(Span::seconds(...), $laps));
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Runs;
+
+/** Who measured. */
+enum RunSource: string
+{
+    case Device = 'device';
+    case Typed = 'typed';
+    case Stopwatch = 'stopwatch';
+
+    /** What is added wherever the figure is named; nothing where this program measured. */
+    public function words(): string
+    {
+        return match ($this) {
+            self::Device => '',
+            self::Typed => 'typed in',
+            self::Stopwatch => 'by stopwatch',
+        };
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Copy;
+
+use FilesystemIterator;
+use RecursiveDirectoryIterator;
+use RecursiveIteratorIterator;
+use SplFileInfo;
+use Tally\Device\Fault\UnusablePath;
+use Tally\Quantity\Bytes;
+use UnexpectedValueException;
+
+/** The files below a folder, in order of their names. Links are not followed: they could lead anywhere. */
+final readonly class FileTree
+{
+    /**
+     * @param  string  $root  the real path
+     * @param  list<array{path: string, size: int, changed: int}>  $files  paths from the root
+     * @param  list<string>  $skipped  links and what is no file
+     */
+    private function __construct(public string $root, public array $files, public array $skipped) {}
+
+    /** @throws UnusablePath */
+    public static function of(string $path): self
+    {
+        $root = realpath($path);
+        if ($root === false) {
+            throw UnusablePath::missing($path);
+        }
+        if (! is_dir($root)) {
+            throw UnusablePath::notAFolder($path);
+        }
+        [$files, $skipped] = [[], []];
+        try {
+            $entries = new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS), RecursiveIteratorIterator::LEAVES_ONLY);
+            foreach ($entries as $entry) {
+                if (! $entry instanceof SplFileInfo) {
+                    continue;
+                }
+                $name = substr($entry->getPathname(), strlen($root) + 1);
+                if ($entry->isLink() || ! $entry->isFile()) {
+                    $skipped[] = $name;
+                } else {
+                    $files[] = ['path' => $name, 'size' => (int) $entry->getSize(), 'changed' => (int) $entry->getMTime()];
+                }
+            }
+        } catch (UnexpectedValueException) {
+            throw UnusablePath::unreadable($path);
+        }
+        usort($files, fn (array $a, array $b): int => $a['path'] <=> $b['path']);
+        sort($skipped);
+
+        return new self($root, $files, $skipped);
+    }
+
+    public function bytes(): Bytes
+    {
+        return Bytes::of(array_sum(array_column($this->files, 'size')));
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe;
+
+use Tally\Quantity\Bytes;
+
+/** Collects the whole passages of a speed run as they are measured. Warm-ups are told apart and not counted. */
+final class SpeedCourse
+{
+    /** @var list<Passage> */
+    private array $writes = [];
+
+    /** @var list<Passage> */
+    private array $reads = [];
+
+    private bool $forgot = true;
+
+    private int $wrong = 0;
+
+    private ?Trace $trace = null;
+
+    public function __construct(public readonly Bytes $region, private readonly int $warmUps) {}
+
+    public function wrote(Passage $passage, Trace $trace, int $run): void
+    {
+        if ($run > $this->warmUps) {
+            $this->writes[] = $passage;
+            $this->trace = $trace;
+        }
+    }
+
+    /** @param  int  $wrong  bytes that did not come back as written: they count in a warm-up too */
+    public function read(Passage $passage, bool $forgot, int $wrong, int $run): void
+    {
+        $this->wrong += $wrong;
+        if ($run > $this->warmUps) {
+            $this->reads[] = $passage;
+            $this->forgot = $this->forgot && $forgot;
+        }
+    }
+
+    public function result(bool $stopped, ?string $cutShort): SpeedResult
+    {
+        return new SpeedResult($this->region, $this->writes, $this->reads, $this->forgot, $this->wrong, $this->trace?->points() ?? [], $stopped, $cutShort);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe;
+
+use InvalidArgumentException;
+use Tally\Pattern\Imprint;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Span;
+
+/** How a speed run goes about it. */
+final readonly class SpeedPlan
+{
+    public const MOST_RUNS = 50;
+
+    public const MOST_WARM_UPS = 5;
+
+    /** No pause is longer than an hour. */
+    public const LONGEST_PAUSE = 3600;
+
+    /** A block is a whole number of MiB, as the pattern’s seals are; so many at most. */
+    public const LARGEST_BLOCK = 64;
+
+    /**
+     * @param  Bytes  $region  how much to write and read each time
+     * @param  Bytes  $from  where that begins on the medium
+     * @param  Bytes|null  $block  how much is moved in one call; null for what suits the medium
+     * @param  int  $warmUps  runs before the others that are not counted
+     * @param  Span  $pause  after each run, to cool
+     *
+     * @throws InvalidArgumentException with a sentence that names the part
+     */
+    public function __construct(
+        public Bytes $region,
+        public int $runs,
+        public Bytes $from,
+        public ?Bytes $block,
+        public Order $order,
+        public int $warmUps,
+        public Span $pause,
+    ) {
+        $wrong = match (true) {
+            $region->isZero() => 'A speed run writes some bytes; 0 B were given.',
+            $runs < 1 || $runs > self::MOST_RUNS => "A speed run has 1 to 50 runs; {$runs} were given.",
+            $from->count % Imprint::BLOCK !== 0 => "A region begins at a whole MiB; {$from->exact()} was given.",
+            $block !== null && ($block->isZero() || $block->count % Imprint::BLOCK !== 0 || $block->count > self::LARGEST_BLOCK * Imprint::BLOCK) => "A block is 1 MiB to 64 MiB, in whole MiB; {$block->exact()} was given.",
+            $warmUps < 0 || $warmUps > self::MOST_WARM_UPS => "There are 0 to 5 warm-up runs; {$warmUps} were given.",
+            $pause->seconds > self::LONGEST_PAUSE => "A pause is an hour at most; {$pause->print()} was given.",
+            default => null,
+        };
+        if ($wrong !== null) {
+            throw new InvalidArgumentException($wrong);
+        }
+    }
+
+    /** From the start, one after the other, without a pause. */
+    public static function plain(Bytes $region, int $runs = 5): self
+    {
+        return new self($region, $runs, Bytes::of(0), null, Order::Alternating, 0, Span::seconds(0));
+    }
+
+    /** How much is moved in all, one way: warm-ups too. */
+    public function passages(): int
+    {
+        return $this->runs + $this->warmUps;
+    }
+
+    /** @return string `first 1 GB`, `1 GB from 16 GB on`: how it is said of a number which region it covers */
+    public static function covering(Bytes $region, Bytes $from): string
+    {
+        if ($region->isZero()) {
+            return 'region not told';
+        }
+
+        return $from->isZero() ? "first {$region->decimal()}" : "{$region->decimal()} from {$from->decimal()} on";
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Reading\Compare;
+
+/** What one card did on one chain, for finding another that does just the same. */
+final readonly class TwinCandidate
+{
+    /**
+     * @param  string  $label  what is printed on it: cards of one label are no news
+     * @param  list<float>  $writes  bytes a second, trusted
+     * @param  list<float>  $reads
+     * @param  bool  $isHeldBack  whether the chain was the limit of one of the two: then equality says nothing of the card
+     */
+    public function __construct(
+        public string $card,
+        public string $label,
+        public string $chain,
+        public array $writes,
+        public array $reads,
+        public bool $isHeldBack,
+        public ?string $backCode = null,
+    ) {}
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Gear\Rig;
+use App\Models\Card;
+use App\Models\Drive;
+use App\Models\Port;
+use App\Models\Reader;
+use App\Models\Run;
+use App\Runs\RunBook;
+use App\Runs\RunKind;
+use App\Runs\TypedReading;
+use DateTimeImmutable;
+use Illuminate\Database\Seeder;
+use Tally\Chain\Path;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Span;
+use Tally\Quantity\Temperature;
+use Tally\Reading\Copy\CopyReading;
+
+/** What the survey's people wrote into the book of runs themselves. All figures are invented. */
+final class DemoRuns extends Seeder
+{
+    private const WHO = 'Wren, bench A';
+
+    public function run(): void
+    {
+        $this->copy('QS-015', 'D1', '58.4 GB', 640, ['copied' => '4:13', 'verified' => '5:02'], 'wreck of the collier, dive 3');
+        $this->copy('QS-014', 'D1', '14.2 GB', 590, ['copied' => '1:09', 'previews' => '4:19'], 'survey stills, previews in another program');
+        $this->typed('QS-044', null, null, [['write', '10 GB', '27.2 s', ''], ['read', '', '', '418 MB/s']], 'read off the lender’s own sheet');
+        $this->typed('QS-032', 'R3', 'port 3', [['read', '10 GB', '34 s', '317 MB/s']], 'from a note on a bag');
+        $void = $this->newest('QS-022', RunKind::Speed);
+        RunBook::void($void, 'the reader was knocked while it ran', self::WHO);
+        $hot = $this->newest('QS-024', RunKind::Sustained);
+        foreach (['60 GB' => '36 °C', '180 GB' => '51 °C', '310 GB' => '64 °C'] as $at => $temperature) {
+            RunBook::heat($hot, Bytes::parse($at), Temperature::parse($temperature), self::WHO);
+        }
+        $this->newest('QS-028', RunKind::Speed)->replicate()->forceFill(['beside' => 'QS-027 in the other slot'])->save();
+    }
+
+    /** @param  array<string, string>  $laps */
+    private function copy(string $tag, string $drive, string $size, int $files, array $laps, string $note): void
+    {
+        [$card, $reader, $port] = [$this->card($tag), Reader::query()->with(['slots', 'cable'])->where('tag', 'R2')->firstOrFail(), $this->port('port 2')];
+        $copy = CopyReading::of(Bytes::parse($size), $files, array_map(Span::parse(...), $laps));
+        RunBook::stopwatch($card, $copy, Rig::chainAt($card, $reader, $port) ?? Path::unnamed(), $reader, $port, Drive::query()->where('tag', $drive)->first(), new DateTimeImmutable('2026-11-19'), self::WHO, $note);
+    }
+
+    /** @param  non-empty-list<array{string, string, string, string}>  $rows  way, size, time, speed */
+    private function typed(string $tag, ?string $reader, ?string $port, array $rows, string $note): void
+    {
+        $card = $this->card($tag);
+        $reader = $reader === null ? null : Reader::query()->with(['slots', 'cable'])->where('tag', $reader)->firstOrFail();
+        $port = $port === null ? null : $this->port($port);
+        $readings = array_map(fn (array $row): TypedReading => TypedReading::parse(array_combine(['way', 'size', 'time', 'speed'], $row)), $rows);
+        $chain = $reader === null || $port === null ? null : Rig::chainAt($card, $reader, $port);
+        RunBook::typed($card, $readings, $chain ?? Path::unnamed(), $reader, $port, new DateTimeImmutable('2026-11-20'), self::WHO, $note, null);
+    }
+
+    private function card(string $tag): Card
+    {
+        return Card::query()->where('tag', $tag)->firstOrFail();
+    }
+
+    private function port(string $name): Port
+    {
+        return Port::query()->with('host')->where('name', $name)->firstOrFail();
+    }
+
+    private function newest(string $tag, RunKind $kind): Run
+    {
+        return Run::query()->with('card')->where('card_id', $this->card($tag)->id)->where('kind', $kind)->latest('id')->firstOrFail();
+    }
+}

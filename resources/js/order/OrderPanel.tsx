@@ -1,0 +1,103 @@
+import styled from 'styled-components';
+import { Options } from '../parts/choices';
+import { SelectField, TextField } from '../parts/fields';
+import { Sheet } from '../parts/Sheet';
+import type { OrderProps } from '../types/generated/props';
+import { MoreFields } from './MoreFields';
+import { PRESETS, type Preset } from './presets';
+import type { Order } from './useOrder';
+
+const Row = styled.div`
+    display: grid;
+    grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr) minmax(0, 0.6fr);
+    gap: 10px 22px;
+    padding-bottom: 4px;
+    > .whole {
+        grid-column: 1 / -1;
+    }
+    small {
+        color: var(--pencil);
+        font-size: 12.5px;
+    }
+    @media (max-width: 560px) {
+        grid-template-columns: minmax(0, 1fr);
+    }
+`;
+
+export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; order: OrderProps; state: Order }) {
+    const what = kind === 'proof' ? 'proof' : (PRESETS.find((one) => one.key === state.preset)?.kind ?? 'speed');
+    return (
+        <Sheet title="Where and how">
+            <Row>
+                {kind === 'speed' ? (
+                    <div className="whole">
+                        <Options
+                            label="How"
+                            value={state.preset}
+                            onChange={(key) => {
+                                state.setPreset(key as Preset);
+                            }}
+                            options={PRESETS.map(({ key, label }) => ({ key, label }))}
+                        />
+                        <small>{PRESETS.find((entry) => entry.key === state.preset)?.detail}</small>
+                    </div>
+                ) : null}
+                <SelectField
+                    name="slot"
+                    label="Slot"
+                    error={state.errors['slot']}
+                    value={state.slot === undefined ? '' : String(state.slot.id)}
+                    onChange={state.setSlot}
+                    choices={order.slots.map((slot) => ({
+                        key: String(slot.id),
+                        label: `${slot.name}, ${slot.standIn ? 'stand-in' : 'folder'}`,
+                        detail: slot.refusal ?? `${slot.chain}; ends at ${slot.pinch}`,
+                        disabled: slot.refusal !== null,
+                    }))}
+                />
+                {what === 'files' ? null : (
+                    <TextField
+                        name="size"
+                        label={LABELS[what]}
+                        value={state.sizeText}
+                        onChange={state.setSize}
+                        error={state.errors['size']}
+                        placeholder={what === 'speed' ? '1 GB' : 'all there is'}
+                        figures
+                    />
+                )}
+                {what === 'speed' || what === 'files' ? (
+                    <TextField
+                        name="runs"
+                        label={what === 'files' ? 'Rounds' : 'Runs'}
+                        value={state.runsText}
+                        onChange={state.setRuns}
+                        error={state.errors['runs']}
+                        placeholder={what === 'files' ? '3' : '5'}
+                        figures
+                    />
+                ) : null}
+                {state.slot?.standIn === true && order.shelf.length > 0 ? (
+                    <div className="whole">
+                        <SelectField
+                            name="stand_in"
+                            label="The made-up card in it"
+                            value={state.standIn}
+                            onChange={state.setStandIn}
+                            choices={order.shelf.map((entry) => ({ key: entry.key, label: entry.words }))}
+                            error={state.errors['stand_in']}
+                        />
+                    </div>
+                ) : null}
+                {kind === 'speed' ? <MoreFields state={state} kind={what} /> : null}
+            </Row>
+        </Sheet>
+    );
+}
+
+const LABELS = {
+    proof: 'Prove how much',
+    sustained: 'Write how much, from the start',
+    speed: 'Write and read each time',
+    files: '',
+} as const;

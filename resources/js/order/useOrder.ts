@@ -1,0 +1,112 @@
+import { router } from '@inertiajs/react';
+import { useState } from 'react';
+import { useAsk } from '../parts/useAsk';
+import type { OrderProps, SlotProps } from '../types/generated/props';
+import { PLAIN, PRESETS, type More, type Preset } from './presets';
+
+export interface Order {
+    slot: SlotProps | undefined;
+    sizeText: string;
+    runsText: string;
+    standIn: string;
+    preset: Preset;
+    more: More;
+    /** How long it would take, in words; nothing while that is not known. */
+    expected: string | null;
+    errors: Record<string, string>;
+    busy: boolean;
+    setSlot: (id: string) => void;
+    setSize: (text: string) => void;
+    setRuns: (text: string) => void;
+    setStandIn: (key: string) => void;
+    setPreset: (preset: Preset) => void;
+    setMore: (field: keyof More, text: string) => void;
+    send: () => void;
+}
+
+/** Where a run goes and how, with a sensible choice already made. */
+export function useOrder(tag: string, kind: 'speed' | 'proof', order: OrderProps): Order {
+    const possible = order.slots.filter((slot) => slot.refusal === null);
+    // Where it was last; else a card that is made up lives in the stand-in trays; any other is first offered a real bay.
+    const usual =
+        possible.find((slot) => slot.id === order.last) ??
+        possible.find((slot) => slot.standIn === (order.shelf.length === 0)) ??
+        possible[0];
+    const [chosen, setSlot] = useState<string | null>(null);
+    const [sizeText, setSize] = useState(kind === 'speed' ? '1 GB' : '');
+    const [runsText, setRuns] = useState('5');
+    const [standIn, setStandIn] = useState('honest');
+    const [preset, choose] = useState<Preset>('house');
+    const [more, change] = useState<More>(PLAIN);
+    const [errors, setErrors] = useState<Record<string, string>>({});
+    const [busy, setBusy] = useState(false);
+    const slot = possible.find((entry) => String(entry.id) === chosen) ?? usual;
+    const entry = PRESETS.find((one) => one.key === preset);
+    const what = kind === 'proof' ? 'proof' : (entry?.kind ?? 'speed');
+    const asked = {
+        kind: what,
+        slot: slot?.id ?? null,
+        size: what === 'files' ? '' : sizeText,
+        runs: what === 'speed' || what === 'files' ? runsText : null,
+        ...(what === 'speed'
+            ? {
+                  from: more.from,
+                  block: more.block,
+                  order: more.order,
+                  warm_ups: more.warm_ups === '' ? null : more.warm_ups,
+                  pause: more.pause,
+              }
+            : {}),
+        ...(what === 'files' ? { files: more.files === '' ? null : more.files } : {}),
+        beside: more.beside,
+    };
+    const isUsual = kind === 'proof' ? sizeText === '' : preset === 'house' && sizeText === '1 GB' && runsText === '5';
+    const answer = useAsk(`/cards/${tag}/runs/forecast`, slot === undefined ? null : asked) as {
+        expected: string | null;
+    } | null;
+
+    return {
+        slot,
+        sizeText,
+        runsText,
+        standIn,
+        preset,
+        more,
+        // Before the server has answered, its forecast for the usual order stands.
+        expected: answer?.expected ?? (isUsual ? (slot?.expected ?? null) : null),
+        errors,
+        busy,
+        setSlot,
+        setSize,
+        setRuns,
+        setStandIn,
+        setPreset: (next) => {
+            const one = PRESETS.find((candidate) => candidate.key === next);
+            choose(next);
+            setSize(one?.size ?? '1 GB');
+            setRuns(one?.runs ?? '5');
+        },
+        setMore: (field, text) => {
+            change((before) => ({ ...before, [field]: text }));
+        },
+        send: () => {
+            router.post(
+                `/cards/${tag}/runs`,
+                { ...asked, stand_in: slot?.standIn === true && order.shelf.length > 0 ? standIn : null },
+                {
+                    preserveScroll: true,
+                    onStart: () => {
+                        setBusy(true);
+                    },
+                    onFinish: () => {
+                        setBusy(false);
+                    },
+                    onError: setErrors,
+                    onSuccess: () => {
+                        setErrors({});
+                    },
+                },
+            );
+        },
+    };
+}

@@ -1,0 +1,66 @@
+import { Head, Link } from '@inertiajs/react';
+import { CopySheet } from '../copy/CopySheet';
+import { MachineSheet } from '../copy/MachineSheet';
+import { StopwatchSheet } from '../copy/StopwatchSheet';
+import { Margin } from '../frame/Margin';
+import { CardHeading } from '../parts/CardHeading';
+import { GoingSheet } from '../parts/GoingSheet';
+import { Title } from '../parts/Sheet';
+import { useFollow } from '../parts/useFollow';
+import type {
+    CardProps,
+    ChainChoicesProps,
+    CopyProps,
+    CopySlotProps,
+    GoingProps,
+    MarginProps,
+} from '../types/generated/props';
+
+interface Props {
+    card: CardProps;
+    copies: CopyProps[];
+    slots: CopySlotProps[];
+    folders: string[];
+    chain: ChainChoicesProps;
+    going: GoingProps | null;
+    today: string;
+    person: string;
+    margin: MarginProps;
+}
+
+/** Real folders, timed: by this program, or by hand where another one does the work. */
+export default function Copy({ card, copies, slots, folders, chain, going, today, person, margin }: Props) {
+    useFollow(going, ['copies']);
+    return (
+        <>
+            <Head title={`${card.tag} copied`} />
+            <main>
+                <Title>
+                    <div>
+                        <CardHeading card={card} />
+                        <p>
+                            Real files, not one stream: small ones cost more than their bytes.{' '}
+                            <Link href={`/measure/${card.tag}`}>Back to its runs</Link>
+                        </p>
+                    </div>
+                </Title>
+                <StopwatchSheet key={card.tag} tag={card.tag} chain={chain} today={today} person={person} />
+                {going === null ? (
+                    <MachineSheet
+                        key={`${card.tag}-machine`}
+                        tag={card.tag}
+                        slots={slots}
+                        folders={folders}
+                        chain={chain}
+                    />
+                ) : (
+                    <GoingSheet going={going} />
+                )}
+                {copies.map((copy) => (
+                    <CopySheet key={copy.id} copy={copy} />
+                ))}
+            </main>
+            <Margin margin={margin} here={`/measure/${card.tag}/copy`} />
+        </>
+    );
+}
