@@ -72,6 +72,13 @@ abstract class TestCase extends FrameworkTestCase
     {
         $this->post("/cards/{$card->tag}/runs", ['kind' => $kind, 'slot' => $this->slot($slot)->id, 'size' => $size === '' ? null : $size, 'runs' => $kind === 'speed' ? 5 : null])
             ->assertSessionHasNoErrors();
+
+        return $this->carryOut();
+    }
+
+    /** Carries out the run that was ordered last. */
+    protected function carryOut(): Run
+    {
         $run = Run::query()->with(['card', 'slot', 'station'])->latest('id')->firstOrFail();
         (new RunConductor($this->app->make(AllowedFolders::class), 0))->conduct($run);
 

@@ -12,13 +12,16 @@ use App\Models\Slot;
 use App\Models\SlotKind;
 use Illuminate\Queue\Worker;
 use LogicException;
+use Tally\Copy\CopyResult;
 use Tally\Copy\TimedCopy;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
 use Tally\Probe\FullProof;
 use Tally\Probe\SmallFiles;
+use Tally\Probe\SpeedResult;
 use Tally\Probe\SpeedRun;
+use Tally\Probe\SustainedResult;
 use Tally\Probe\SustainedRun;
 use Tally\Probe\Watch\Observer;
 use Tally\Quantity\Bytes;
@@ -105,14 +108,15 @@ final readonly class RunConductor
     private function speed(Run $run, Bench $bench, Observer $watch): void
     {
         $plan = SpeedParameters::unpack($run->parameters);
-        $result = (new SpeedRun($plan))->on($bench->device, $bench->clock, $watch);
+        $result = (new SpeedRun($plan))->on($bench->device, $bench->clock, $watch, new RunKeeper($run, fn (SpeedResult $soFar): array => SpeedRecord::of($soFar, $plan)->pack(), fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []]));
         $this->file($run, SpeedRecord::of($result, $plan)->pack(), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort);
     }
 
     private function sustain(Run $run, Bench $bench, Observer $watch): void
     {
         $size = $run->parameters->integer('size');
-        $result = (new SustainedRun($size === 0 ? null : Bytes::of($size)))->on($bench->device, $bench->clock, $watch);
+        $result = (new SustainedRun($size === 0 ? null : Bytes::of($size)))->on($bench->device, $bench->clock, $watch,
+            new RunKeeper($run, fn (SustainedResult $soFar): array => SustainedRecord::of($soFar)->pack(), fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat]));
         $traces = ['write' => $result->trace, 'read' => [], 'heat' => $result->heat];
         $this->file($run, SustainedRecord::of($result)->pack(), $traces, $result->stopped, $result->cutShort, $result->note);
     }
@@ -132,7 +136,7 @@ final readonly class RunConductor
         $isStandIn = $slot->kind === SlotKind::StandIn;
         $bench = $isStandIn ? FilesBench::standIn($this->medium($run), ChainRecord::unpack($run->chain)) : FilesBench::folder($this->path($slot));
         try {
-            $result = (new SmallFiles($run->parameters->integer('files'), $run->parameters->integer('runs')))->on($bench->store, $bench->clock, $this->watch($run, $isStandIn));
+            $result = (new SmallFiles($run->parameters->integer('files'), $run->parameters->integer('runs')))->on($bench->store, $bench->clock, $this->watch($run, $isStandIn), new RunKeeper($run, FilesRecord::pack(...)));
             $this->file($run, FilesRecord::pack($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
         } finally {
             $bench->store->clear();
@@ -144,7 +148,7 @@ final readonly class RunConductor
     {
         $source = $this->allowed->admit($run->parameters->string('source')->value());
         $into = $this->allowed->admit($run->parameters->string('into')->value());
-        $result = TimedCopy::of($source, $into, $run->parameters->boolean('verify'))->run(new HostClock, $this->watch($run, false));
+        $result = TimedCopy::of($source, $into, $run->parameters->boolean('verify'))->run(new HostClock, $this->watch($run, false), new RunKeeper($run, fn (CopyResult $soFar): array => CopyRecord::of($soFar)->pack()));
         $this->file($run, CopyRecord::of($result)->pack(), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
     }
 

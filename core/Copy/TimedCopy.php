@@ -13,6 +13,7 @@ use Tally\Device\Fault\MediumGone;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\FileAdvice;
 use Tally\Device\Mount;
+use Tally\Probe\Watch\Keeper;
 use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Pacemaker;
 use Tally\Probe\Watch\Phase;
@@ -86,14 +87,15 @@ final class TimedCopy
         return $this->tree->bytes();
     }
 
-    public function run(Clock $clock, Observer $observer = new Unwatched): CopyResult
+    /** @param  Keeper<CopyResult>|null  $keeper */
+    public function run(Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): CopyResult
     {
         $beat = new Pacemaker($clock, $observer, $this->bytes()->count * ($this->verify ? 2 : 1));
         $this->forget($this->tree->root);
         $began = $clock->now();
         [$copied, $verified, $different, $done, $cutShort] = [0.0, null, [], false, null];
         try {
-            $done = $this->copy($clock, $beat);
+            $done = $this->copy($clock, $beat, $keeper);
             $copied = $clock->now() - $began;
             if ($done && $this->verify) {
                 $this->forget($this->target);
@@ -106,19 +108,27 @@ final class TimedCopy
             $cutShort = $fault->getMessage();
         }
 
+        return $this->result($copied, $verified, $different ?? [], ! $done && $cutShort === null, $cutShort);
+    }
+
+    /** @param  list<string>  $different */
+    private function result(float $copied, ?float $verified, array $different, bool $stopped, ?string $cutShort): CopyResult
+    {
         return new CopyResult(
             count($this->times), Bytes::of(array_sum(array_column($this->times, 0))), Span::seconds($copied), $verified === null ? null : Span::seconds($verified),
-            $different ?? [], $this->tree->skipped, $this->times, $this->target, $this->forgot, ! $done && $cutShort === null, $cutShort,
+            $different, $this->tree->skipped, $this->times, $this->target, $this->forgot, $stopped, $cutShort,
         );
     }
 
     /**
+     * @param  Keeper<CopyResult>|null  $keeper
      * @return bool false when it was stopped
      *
      * @throws DeviceFault
      */
-    private function copy(Clock $clock, Pacemaker $beat): bool
+    private function copy(Clock $clock, Pacemaker $beat, ?Keeper $keeper): bool
     {
+        $start = $clock->now();
         $this->makeFolder($this->target);
         foreach ($this->tree->files as $file) {
             $began = $clock->now();
@@ -139,6 +149,7 @@ final class TimedCopy
             @touch($to, $file['changed']);
             $this->sums[$file['path']] = $sum;
             $this->times[] = [$file['size'], $clock->now() - $began];
+            $keeper?->keep(fn (): CopyResult => $this->result($clock->now() - $start, null, [], true, null));
         }
 
         return true;

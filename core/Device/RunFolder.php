@@ -72,10 +72,11 @@ final class RunFolder
             }
             // The first line may be missing when the disk was full or the plug was pulled at once: an empty marker is ours too.
             if (in_array((string) fgets($marker), [self::FIRST_LINE, ''], true)) {
-                self::removeFrom($path);
+                self::removeFrom($path, $marker);
                 $cleared++;
+            } else {
+                fclose($marker);
             }
-            fclose($marker);
         }
 
         return $cleared;
@@ -95,22 +96,27 @@ final class RunFolder
 
     public function remove(): void
     {
-        if ($this->isThere()) {
-            self::removeFrom($this->path);
-        }
-        if (is_resource($this->lock)) {
+        if ($this->isThere() && is_resource($this->lock)) {
+            self::removeFrom($this->path, $this->lock);
+        } elseif (is_resource($this->lock)) {
             fclose($this->lock);
         }
     }
 
-    /** The marker goes last, so that a removal that is itself cut off can be taken up again. */
-    private static function removeFrom(string $path): void
+    /**
+     * The marker goes last, so that a removal that is itself cut off can be taken up again. It is let go of before: a file
+     * system of FUSE keeps an open file under another name, and then the folder is not empty.
+     *
+     * @param  resource  $marker  the open, locked marker
+     */
+    private static function removeFrom(string $path, $marker): void
     {
         foreach (self::entries($path) as $name) {
             if (preg_match(self::FILE, $name) === 1) {
                 @unlink("{$path}/{$name}");
             }
         }
+        fclose($marker);
         @unlink($path.'/'.self::MARKER);
         @rmdir($path);
     }

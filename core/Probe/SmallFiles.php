@@ -12,6 +12,7 @@ use Tally\Device\Files\FileStore;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
+use Tally\Probe\Watch\Keeper;
 use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Pacemaker;
 use Tally\Probe\Watch\Phase;
@@ -44,7 +45,8 @@ final class SmallFiles
         }
     }
 
-    public function on(FileStore $store, Clock $clock, Observer $observer = new Unwatched): SmallFilesResult
+    /** @param  Keeper<SmallFilesResult>|null  $keeper */
+    public function on(FileStore $store, Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): SmallFilesResult
     {
         $beat = new Pacemaker($clock, $observer, 4 * $this->files * $this->each * $this->rounds);
         [$rounds, $stopped, $cutShort] = [[], false, null];
@@ -52,12 +54,21 @@ final class SmallFiles
             for ($round = 1; $round <= $this->rounds && ! $stopped; $round++) {
                 $one = $this->round($store, $clock, $beat, $round);
                 $stopped = $one === null;
-                $rounds = $one === null ? $rounds : [...$rounds, $one];
+                if ($one !== null) {
+                    $rounds[] = $one;
+                    $keeper?->keep(fn (): SmallFilesResult => $this->result($rounds, true, null));
+                }
             }
         } catch (DeviceFault $fault) {
             [$stopped, $cutShort] = [true, $fault->getMessage()];
         }
 
+        return $this->result($rounds, $stopped, $cutShort);
+    }
+
+    /** @param  list<SmallFilesRound>  $rounds */
+    private function result(array $rounds, bool $stopped, ?string $cutShort): SmallFilesResult
+    {
         return new SmallFilesResult($this->files, Bytes::of($this->each), $rounds, $this->forgot, $this->wrong, $stopped, $cutShort);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Probe;
 
+use Tally\Probe\Watch\Keeper;
 use Tally\Quantity\Bytes;
 
 /** Collects the whole passages of a speed run as they are measured. Warm-ups are told apart and not counted. */
@@ -21,13 +22,15 @@ final class SpeedCourse
 
     private ?Trace $trace = null;
 
-    public function __construct(public readonly Bytes $region, private readonly int $warmUps) {}
+    /** @param  Keeper<SpeedResult>|null  $keeper */
+    public function __construct(public readonly Bytes $region, private readonly int $warmUps, private readonly ?Keeper $keeper = null) {}
 
     public function wrote(Passage $passage, Trace $trace, int $run): void
     {
         if ($run > $this->warmUps) {
             $this->writes[] = $passage;
             $this->trace = $trace;
+            $this->keep();
         }
     }
 
@@ -38,7 +41,13 @@ final class SpeedCourse
         if ($run > $this->warmUps) {
             $this->reads[] = $passage;
             $this->forgot = $this->forgot && $forgot;
+            $this->keep();
         }
+    }
+
+    private function keep(): void
+    {
+        $this->keeper?->keep(fn (): SpeedResult => $this->result(true, null));
     }
 
     public function result(bool $stopped, ?string $cutShort): SpeedResult

@@ -13,6 +13,7 @@ use Tally\Device\Fault\MediumGone;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
+use Tally\Probe\Watch\Keeper;
 use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Pacemaker;
 use Tally\Probe\Watch\Phase;
@@ -33,10 +34,11 @@ final readonly class SpeedRun
 
     public function __construct(private SpeedPlan $plan) {}
 
-    public function on(Device $device, Clock $clock, Observer $observer = new Unwatched): SpeedResult
+    /** @param  Keeper<SpeedResult>|null  $keeper */
+    public function on(Device $device, Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): SpeedResult
     {
         $region = Bytes::of(max(0, min($this->plan->region->count, $device->size()->count - $this->plan->from->count)));
-        $course = new SpeedCourse($region, $this->plan->warmUps);
+        $course = new SpeedCourse($region, $this->plan->warmUps, $keeper);
         $beat = new Pacemaker($clock, $observer, 2 * $region->count * $this->plan->passages());
         [$stopped, $cutShort] = [false, null];
         try {

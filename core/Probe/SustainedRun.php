@@ -11,6 +11,7 @@ use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\MediumGone;
 use Tally\Pattern\Imprint;
+use Tally\Probe\Watch\Keeper;
 use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Pacemaker;
 use Tally\Probe\Watch\Phase;
@@ -39,7 +40,8 @@ final readonly class SustainedRun
         }
     }
 
-    public function on(Device $device, Clock $clock, Observer $observer = new Unwatched): SustainedResult
+    /** @param  Keeper<SustainedResult>|null  $keeper */
+    public function on(Device $device, Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): SustainedResult
     {
         $size = min($this->region->count ?? PHP_INT_MAX, $device->size()->count);
         $imprint = Imprint::random(Bytes::of($size));
@@ -68,6 +70,7 @@ final readonly class SustainedRun
                     $heat->look($at);
                     $seconds += $took;
                     $settled = $at;
+                    $keeper?->keep(fn (): SustainedResult => new SustainedResult(new Passage(Bytes::of($settled), Span::seconds($seconds)), $trace->points(), true, null, null, $lowest->floor(), $heat->points()));
                     $began = $clock->now();
                 }
             }

@@ -15,14 +15,14 @@ final readonly class SpeedJudge
     public static function judge(Evidence $evidence): array
     {
         $label = $evidence->label;
-        $write = self::best($evidence->speeds, fn (SpeedEvidence $run): ?WayReading => $run->reading->write);
-        $read = self::best($evidence->speeds, fn (SpeedEvidence $run): ?WayReading => $run->reading->read);
+        $write = fn (SpeedEvidence $run): ?WayReading => $run->reading->write;
+        $read = fn (SpeedEvidence $run): ?WayReading => $run->reading->read;
 
         return array_values(array_filter([
-            self::floor($evidence, $write),
+            self::floor($evidence),
             ...self::floorInProofs($evidence),
-            self::claim('Writes', $write, $label->write, $evidence),
-            self::claim('Reads', $read, $label->readClaim(), $evidence),
+            self::claim('Writes', self::telling($evidence->speeds, $write, $label->write), $label->write, $evidence),
+            self::claim('Reads', self::telling($evidence->speeds, $read, $label->readClaim()), $label->readClaim(), $evidence),
             ...self::wrong($evidence->speeds),
         ]));
     }
@@ -31,22 +31,40 @@ final readonly class SpeedJudge
     public static function leavesOpen(Evidence $evidence): bool
     {
         $label = $evidence->label;
-        $write = self::best($evidence->speeds, fn (SpeedEvidence $run): ?WayReading => $run->reading->write);
-        $read = self::best($evidence->speeds, fn (SpeedEvidence $run): ?WayReading => $run->reading->read);
+        $write = self::telling($evidence->speeds, fn (SpeedEvidence $run): ?WayReading => $run->reading->write, $label->write);
+        $read = self::telling($evidence->speeds, fn (SpeedEvidence $run): ?WayReading => $run->reading->read, $label->readClaim());
 
-        return self::floor($evidence, $write)?->bearing === VerdictKind::Unproven
+        return self::floor($evidence)?->bearing === VerdictKind::Unproven
             || ($label->write !== null && $write === null)
             || ($label->readClaim() !== null && $read === null);
     }
 
     /**
-     * The fastest trusted run: a card can do at least that, and slower ones may show a slower chain.
+     * The trusted run that tells most about a promise. The fastest, since a card can do at least that and slower ones may
+     * show a slower chain; but where it falls short on a chain that could not show the promise, the fastest on one that could.
      *
      * @param  list<SpeedEvidence>  $runs
      * @param  callable(SpeedEvidence): ?WayReading  $way
      * @return array{SpeedEvidence, WayReading}|null
      */
-    private static function best(array $runs, callable $way): ?array
+    private static function telling(array $runs, callable $way, ?Rate $promise): ?array
+    {
+        $best = self::fastest($runs, $way);
+        if ($best === null || $promise === null || ! $best[1]->median()->isBelow($promise) || $best[0]->reading->path->couldShow($promise)) {
+            return $best;
+        }
+
+        // From 90 % on it was as good as reached, wherever that was.
+        return $best[1]->median()->over($promise) >= 0.9 ? $best
+            : self::fastest(array_values(array_filter($runs, fn (SpeedEvidence $run): bool => $run->reading->path->couldShow($promise))), $way) ?? $best;
+    }
+
+    /**
+     * @param  list<SpeedEvidence>  $runs
+     * @param  callable(SpeedEvidence): ?WayReading  $way
+     * @return array{SpeedEvidence, WayReading}|null
+     */
+    private static function fastest(array $runs, callable $way): ?array
     {
         $best = null;
         foreach ($runs as $run) {
@@ -59,14 +77,14 @@ final readonly class SpeedJudge
         return $best;
     }
 
-    /** @param  array{SpeedEvidence, WayReading}|null  $write */
-    private static function floor(Evidence $evidence, ?array $write): ?Reason
+    private static function floor(Evidence $evidence): ?Reason
     {
         $mark = $evidence->label->topMark();
         if ($mark === null) {
             return null;
         }
         $floor = $mark->floor();
+        $write = self::telling($evidence->speeds, fn (SpeedEvidence $run): ?WayReading => $run->reading->write, $floor);
         if ($write === null) {
             return new Reason(VerdictKind::Unproven, "Write speed not measured; {$mark->value} promises {$floor->print()}.", '', 'a speed run would settle it');
         }

@@ -146,6 +146,7 @@ test('by keyboard alone: an honest card is found sound', async ({ page }) => {
     await page.keyboard.type('Tray 3');
     await press('Enter');
     await expect(page.getByRole('button', { name: /Slot/ })).toContainText('Tray 3');
+    await press('Shift+Tab'); // how to measure
     await press('Shift+Tab');
     await expect(page.getByRole('button', { name: 'Measure this card' })).toBeFocused();
     await press('Enter');

@@ -22,6 +22,14 @@ const PAGES = [
     '/kit/readers/R3',
     '/kit/hosts/1',
     '/kit/drives/new',
+    '/measure/QS-024',
+    '/measure/QS-032/typed',
+    '/measure/QS-014/copy',
+    '/runs/1',
+    '/compare',
+    '/compare?by=card',
+    '/compare/limits',
+    '/compare/twins',
 ];
 
 for (const path of PAGES) {
@@ -169,6 +177,13 @@ test('no page of the house is wider than a narrow screen', async ({ page }) => {
         '/kit',
         '/kit/sheet',
         '/kit/readers/R2',
+        '/measure/QS-014',
+        '/measure/QS-014/typed',
+        '/measure/QS-014/copy',
+        '/runs/2',
+        '/compare',
+        '/compare/limits',
+        '/compare/twins',
     ]) {
         await page.goto(path);
         await expect(page.getByRole('main')).toBeVisible();

@@ -58,7 +58,7 @@ final class StationCommand extends Command
         foreach ($left as $run) {
             $run->forceFill([
                 'state' => RunState::Interrupted,
-                'message' => 'The worker of this station died while the run went on. What it wrote is removed when that card is next used here.',
+                'message' => 'The worker of this station died while the run went on.'.($run->result === null ? '' : ' What was measured whole before counts.').' What it wrote is removed when that card is next used here.',
                 'ended_at' => now(),
                 'progress' => null,
             ])->save();

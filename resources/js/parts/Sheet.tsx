@@ -60,6 +60,8 @@ export const Ruled = styled.table`
     font-size: 12.5px;
     margin-top: 10px;
     @media (max-width: 560px) {
+        /* What is hidden for the eye is placed by it, and not by the page. */
+        position: relative;
         display: block;
         overflow-x: auto;
     }

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe\Watch;
+
+use Closure;
+
+/**
+ * Keeps what was measured so far, in case the run dies: a worker that is killed or a machine that loses power takes no
+ * passage along that was whole before.
+ *
+ * @template T of object
+ */
+interface Keeper
+{
+    /** @param  Closure(): T  $soFar  the result as it would be if the run ended now; only made if it is wanted */
+    public function keep(Closure $soFar): void;
+}
