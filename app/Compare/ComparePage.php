@@ -147,7 +147,7 @@ final readonly class ComparePage
 
         return new SideProps(
             $name, array_map(fn (float $rate): float => $rate / 1e6, $rates), $summary->mean / 1e6,
-            $summary->margin === null ? null : $summary->margin / 1e6, $at(0.25), $summary->median / 1e6, $at(0.75),
+            $summary->margin() === null ? null : $summary->margin() / 1e6, $at(0.25), $summary->median / 1e6, $at(0.75),
         );
     }
 

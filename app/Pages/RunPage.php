@@ -120,7 +120,7 @@ final readonly class RunPage
 
         return new WayProps(
             $way, array_map(fn (float $rate): float => $rate / 1e6, $rates), $one->outliers, $one->summary->mean / 1e6, $one->summary->median / 1e6,
-            $mega($one->summary->deviation), $mega($one->summary->margin), $one->summary->variation(),
+            $mega($one->summary->deviation), $mega($one->summary->margin()), $one->summary->variation(),
             array_values(array_filter([
                 $one->summary->isSingleLook() ? 'A single look: no spread, no interval.' : null,
                 $one->summary->isUnsteady() ? 'Unsteady: run again.' : null,
@@ -163,7 +163,7 @@ final readonly class RunPage
         foreach (['Writing' => SmallFilesReading::ofWriting($record), 'Reading' => SmallFilesReading::ofReading($record)] as $way => $reading) {
             if ($reading !== null) {
                 $ms = fn (float $seconds): string => number_format(1000 * $seconds, 1);
-                $spread = $reading->overhead->margin === null ? ', a single look' : " ± {$ms($reading->overhead->margin)} ms at 95 %";
+                $spread = $reading->overhead->margin() === null ? ', a single look' : " ± {$ms($reading->overhead->margin())} ms at 95 %";
                 $words[] = "{$way}: ".Rate::bytesPerSecond($reading->many->mean)->print().' as small files, '.Rate::bytesPerSecond($reading->one->mean)->print()." as one. Each file costs {$ms(max(0, $reading->overhead->mean))} ms{$spread} besides its bytes.";
             }
         }

@@ -14,9 +14,9 @@ final readonly class Outliers
     private const APART = 3.5;
 
     /**
-     * A hundredth of the median apart is no news, however alike the others are: house rule.
+     * A twentieth of the median apart is no news, however alike the others are: of five readings a few often lie so. House rule.
      */
-    private const NEWS = 0.01;
+    private const NEWS = 0.05;
 
     /**
      * @param  list<float>  $values

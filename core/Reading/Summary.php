@@ -19,7 +19,6 @@ final readonly class Summary
 
     /**
      * @param  float|null  $deviation  sample standard deviation; null of a single reading
-     * @param  float|null  $margin  half the 95 % confidence interval of the mean; null of a single reading
      */
     private function __construct(
         public int $count,
@@ -28,7 +27,6 @@ final readonly class Summary
         public float $least,
         public float $most,
         public ?float $deviation,
-        public ?float $margin,
     ) {}
 
     /** @param  list<float>  $values  at least one */
@@ -42,9 +40,8 @@ final readonly class Summary
         $mean = self::mean($values);
         $median = $count % 2 === 1 ? $values[intdiv($count, 2)] : ($values[intdiv($count, 2) - 1] + $values[intdiv($count, 2)]) / 2;
         $deviation = $count === 1 ? null : self::deviation($values, $mean);
-        $margin = $deviation === null ? null : StudentT::quantile(0.975, $count - 1) * $deviation / sqrt($count);
 
-        return new self($count, $mean, $median, $values[0], $values[$count - 1], $deviation, $margin);
+        return new self($count, $mean, $median, $values[0], $values[$count - 1], $deviation);
     }
 
     /**
@@ -67,6 +64,12 @@ final readonly class Summary
         }
 
         return $values[max(0, min($count - 1, (int) ceil($place - 1e-9) - 1))];
+    }
+
+    /** Half the 95 % confidence interval of the mean; null of a single reading. */
+    public function margin(): ?float
+    {
+        return $this->deviation === null ? null : StudentT::quantile(0.975, $this->count - 1) * $this->deviation / sqrt($this->count);
     }
 
     /** Coefficient of variation: deviation ÷ mean. */

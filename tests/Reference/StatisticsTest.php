@@ -108,6 +108,6 @@ final class StatisticsTest extends TestCase
     {
         // NIST/SEMATECH e-Handbook 1.3.5.2: mean ± t(1 − α/2, N − 1) · s / √N.
         $summary = Summary::of([117.9, 118.4, 118.1, 119.6, 116.2]);
-        self::assertEqualsWithDelta(2.776445105 * (float) $summary->deviation / sqrt(5), $summary->margin, 1e-8);
+        self::assertEqualsWithDelta(2.776445105 * (float) $summary->deviation / sqrt(5), $summary->margin(), 1e-8);
     }
 }

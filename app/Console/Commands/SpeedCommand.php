@@ -123,7 +123,7 @@ final class SpeedCommand extends RunsOnMedium
             'median' => $way->summary->median,
             'deviation' => $way->summary->deviation,
             'variation' => $way->summary->variation(),
-            'margin95' => $way->summary->margin,
+            'margin95' => $way->summary->margin(),
             'outliers' => $way->outliers,
             'suspicions' => array_map(fn (Suspicion $suspicion): string => $suspicion->value, $way->suspicions),
         ];
@@ -137,7 +137,7 @@ final class SpeedCommand extends RunsOnMedium
             return;
         }
         $summary = $way->summary;
-        $spread = $summary->margin === null ? 'a single look' : '± '.Rate::bytesPerSecond(max(1, $summary->margin))->print().' at 95 %';
+        $spread = $summary->margin() === null ? 'a single look' : '± '.Rate::bytesPerSecond(max(1, $summary->margin()))->print().' at 95 %';
         $this->line(sprintf('%-6s %s, median of %d, %s, %s', $name, $way->median()->print(), $summary->count, $spread, $covers));
         if ($summary->isUnsteady()) {
             $this->line('       unsteady: run again');

@@ -173,7 +173,7 @@ final readonly class Limits
             $summary = Summary::of($rates);
             $bounds[] = $settled === []
                 ? new Bound($one, max([0.0, ...array_map(fn (Ruling $ruling): float => $ruling->summary->mean, array_values($own))]), null)
-                : new Bound($one, $summary->mean, $summary->margin ?? 0.0);
+                : new Bound($one, $summary->mean, $summary->margin() ?? 0.0);
         }
 
         return $bounds;

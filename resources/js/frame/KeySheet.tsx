@@ -78,6 +78,7 @@ const KEYS: [string, string][] = [
     ['n', 'enter a new card'],
     ['g', 'take the suggested next step'],
     ['m', 'the main action of the page'],
+    ['space', 'a lap, while a stopwatch is open'],
     ['a – e', 'the answer, while a card is inspected'],
     [', .', 'the question before, the one after'],
     ['?', 'this sheet'],

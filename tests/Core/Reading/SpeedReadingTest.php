@@ -115,7 +115,7 @@ final class SpeedReadingTest extends TestCase
         $summary = Summary::of([90.0]);
         self::assertTrue($summary->isSingleLook());
         self::assertNull($summary->deviation);
-        self::assertNull($summary->margin);
+        self::assertNull($summary->margin());
         self::assertNull($summary->variation());
         self::assertFalse($summary->isUnsteady());
     }
