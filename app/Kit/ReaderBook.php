@@ -43,6 +43,7 @@ final readonly class ReaderBook implements Book
             Field::text('name', 'What it is', $reader->name ?? '', 'maker and model'),
             Field::link('uplink', 'Link to the host', $reader?->uplink),
             new KitFieldProps('cable_id', 'Cable it hangs on', 'choice', [(string) ($reader?->cable_id)], $cables, none: 'none of the house’s'),
+            new KitFieldProps('camera', 'Kind', 'choice', [$reader?->camera === true ? '1' : '0'], [new ChoiceProps('0', 'a card reader', []), new ChoiceProps('1', 'a camera used as its own reader', [])]),
             ...Field::measured($reader?->measured, $reader?->measured_how),
         ], new KitPartsProps('slots', 'Slots', 'slot', self::slot(null), $reader === null ? [new KitRowProps(0, self::slot(null))]
             : array_values($reader->slots->map(fn (ReaderSlot $slot): KitRowProps => new KitRowProps($slot->id, self::slot($slot)))->all())));
@@ -58,7 +59,7 @@ final readonly class ReaderBook implements Book
         $columns = [
             'tag' => $input->tag(Reader::class, $key),
             'name' => $input->text('name', 80, 'The name is empty. Write what it is, such as its maker and model.'),
-            'uplink' => $input->link('uplink'), 'cable_id' => $cable === '' ? null : (int) $cable, ...$input->measured(),
+            'uplink' => $input->link('uplink'), 'cable_id' => $cable === '' ? null : (int) $cable, 'camera' => $input->text('camera', 1) === '1', ...$input->measured(),
         ];
         $slots = [];
         foreach ($input->parts('slots') as $i => $part) {

@@ -17,6 +17,7 @@ use Tally\Label\Bus;
  * @property string $tag
  * @property string $name
  * @property HostLink $uplink
+ * @property bool $camera whether it is a camera used as its own reader
  * @property int|null $cable_id the cable it usually hangs on
  * @property-read Collection<int, ReaderSlot> $slots
  * @property-read Cable|null $cable
@@ -24,11 +25,15 @@ use Tally\Label\Bus;
  */
 final class Reader extends Model
 {
-    use MeasuredLink;
+    use MeasuredLink {
+        asLink as private linkOfItsKind;
+    }
 
     protected $guarded = [];
 
-    protected $casts = ['uplink' => HostLink::class, 'measured' => 'float'];
+    protected $attributes = ['camera' => false];
+
+    protected $casts = ['uplink' => HostLink::class, 'measured' => 'float', 'camera' => 'boolean'];
 
     /** @return HasMany<ReaderSlot, $this> */
     public function slots(): HasMany
@@ -57,6 +62,12 @@ final class Reader extends Model
     public function buses(): array
     {
         return array_values($this->slots->flatMap(fn (ReaderSlot $slot): array => $slot->buses->all())->unique()->all());
+    }
+
+    /** The house's own measurement wins; without one, a camera gives far less than its port. */
+    public function asLink(): Link
+    {
+        return $this->camera && $this->measured === null ? $this->uplink->ofCamera() : $this->linkOfItsKind();
     }
 
     /** Its uplink, or its cable where that is slower. */

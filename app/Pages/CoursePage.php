@@ -13,6 +13,7 @@ use App\Runs\RunKind;
 use App\Runs\RunState;
 use App\Runs\SustainedRecord;
 use Illuminate\Support\Collection;
+use Tally\Label\Mark;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Course\Course;
 use Tally\Reading\Course\Plateau;
@@ -48,6 +49,7 @@ final readonly class CoursePage
             $record->to,
             array_map(fn (Plateau $one): array => [$one->from, $one->to, $one->rate->megabytes()], $record->plateaus),
             $record->cliffs(),
+            self::classes($card, $mark),
             $mark?->floor()->megabytes(),
             $mark?->value,
             "{$record->write->bytes->decimal()} written in {$record->write->span->print()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})"),
@@ -55,6 +57,19 @@ final readonly class CoursePage
             $heat,
             $noted,
         );
+    }
+
+    /** @return list<array{string, float}> one for each floor */
+    private static function classes(Card $card, ?Mark $own): array
+    {
+        $classes = [];
+        foreach ($card->form->isSecureDigital() ? [Mark::V10, Mark::V30, Mark::V60, Mark::V90] : [Mark::Vpg65, Mark::Vpg130, Mark::Vpg200, Mark::Vpg400] as $mark) {
+            if ($own === null || $mark->floor()->megabytes() !== $own->floor()->megabytes()) {
+                $classes[] = [$mark->value, $mark->floor()->megabytes()];
+            }
+        }
+
+        return $classes;
     }
 
     /** @return list<array{float, float}> bytes from the start, °C: what somebody read off */

@@ -40,6 +40,18 @@ enum HostLink: string
     }
 
     /**
+     * A camera used as its own reader gives 65 to 250 MB/s, far below its port: common practice, no source. The lower end is
+     * taken until the house has measured it, so that no card is blamed for a camera.
+     */
+    public function ofCamera(): Link
+    {
+        $ceiling = $this->ceiling();
+        $practical = Rate::megabytesPerSecond(min(65, $ceiling->usable()->megabytes()));
+
+        return new Link("a camera on {$this->label()}", new Ceiling($ceiling->nominal, $practical, 'a camera as reader, often 65–250 MB/s: 65 until it is measured'));
+    }
+
+    /**
      * Nominal: line rate × line coding (USB 3.2, SATA 3 specifications; IEEE 802.3 for Ethernet); the two 40 Gb/s links
      * are from memory. Practical: the upper end of what the trade sees; common practice, no source.
      */

@@ -57,7 +57,8 @@ final readonly class SustainedRun
                 try {
                     $device->write($at, $imprint->stretch($at, $length));
                 } catch (CannotWrite $fault) {
-                    $note = $fault->getMessage();
+                    // Full is an end that was looked for; anything else is a fault.
+                    [$note, $cutShort] = $fault->full ? [$fault->getMessage(), null] : [null, $fault->getMessage()];
                     break;
                 }
                 $at += $length;
@@ -79,7 +80,7 @@ final readonly class SustainedRun
             $cutShort = $gone->getMessage();
         } catch (CannotSettle $fault) {
             // What was not settled is not counted: nobody knows whether it is on the medium.
-            $note = $fault->getMessage();
+            $cutShort = $fault->getMessage();
         }
 
         return new SustainedResult(new Passage(Bytes::of($settled), Span::seconds($seconds)), $trace->points(), $at < $size && $note === null && $cutShort === null, $note, $cutShort, $lowest->floor(), $heat->points());

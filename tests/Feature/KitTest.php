@@ -20,6 +20,7 @@ use Illuminate\Support\ViewErrorBag;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tally\Chain\CeilingOrigin;
+use Tally\Quantity\Rate;
 use Tests\TestCase;
 
 final class KitTest extends TestCase
@@ -184,5 +185,22 @@ final class KitTest extends TestCase
         $cached->forceFill(['result' => [...$cached->result?->toArray() ?? [], 'writes' => [900e6, 900e6]]]);
         OwnMeasurement::note($cached);
         self::assertNull(Reader::query()->where('tag', 'R1')->firstOrFail()->measured);
+    }
+
+    public function test_a_camera_used_as_its_own_reader_is_reckoned_far_below_its_port_until_it_is_measured(): void
+    {
+        $this->post('/kit/readers', self::reader(['tag' => 'R8', 'name' => 'housing camera', 'camera' => '1', 'slots' => [['name' => 'A', 'lane' => 'A', 'buses' => ['uhs-ii']]]]))->assertSessionHasNoErrors();
+        $reader = Reader::query()->with(['slots', 'cable'])->where('tag', 'R8')->firstOrFail();
+        self::assertTrue($reader->camera);
+        // 65–250 MB/s, far below its port: handbook § 3, common practice.
+        self::assertEqualsWithDelta(65, $reader->asLink()->ceiling->usable()->megabytes(), 1e-9);
+        $port = Port::query()->with('host')->where('name', 'port 2')->firstOrFail();
+        $card = $this->card(['bus' => 'uhs-ii', 'read' => 250e6]);
+        $path = Rig::chainAt($card, $reader, $port);
+        self::assertNotNull($path);
+        self::assertFalse($path->couldShow(Rate::megabytesPerSecond(250)));
+        self::assertStringContainsString('a camera on USB 10 Gb/s', $path->describe());
+        $reader->forceFill(['measured' => 180e6, 'measured_how' => 'five runs'])->save();
+        self::assertEqualsWithDelta(180, $reader->asLink()->ceiling->usable()->megabytes(), 1e-9);
     }
 }

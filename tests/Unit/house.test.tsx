@@ -221,6 +221,10 @@ describe('the trace of a long write', () => {
             [8e9, 32e9, 8],
         ],
         cliffs: [8e9],
+        classes: [
+            ['V30', 30],
+            ['V60', 60],
+        ],
         markFloor: 10,
         mark: 'U1',
         caption: '',
@@ -233,6 +237,7 @@ describe('the trace of a long write', () => {
         const html = drawn(<CourseTrace course={course} />);
         expect(html).toContain('falls at 8 GB');
         expect(html).toContain('U1 floor');
+        expect(html).toContain('>V30<');
         expect(html).toContain('lowest 7.9');
         expect(html).toContain('aria-label="Never under 7.9 MB/s over 4 s."');
         expect(html).not.toContain('NaN');

@@ -12,6 +12,7 @@ final readonly class CourseProps
      * @param  float|null  $floor  the lowest mean over a window; null when too little was written to tell
      * @param  list<array{float, float, float}>  $plateaus  from, to, MB/s
      * @param  list<float>  $cliffs
+     * @param  list<array{string, float}>  $classes  the other classes of such a card, with their floors in MB/s
      * @param  float|null  $markFloor  what the highest mark of the label promises
      * @param  string  $summary  the same in words
      * @param  list<array{float, float}>  $heat  bytes from the start, °C, as the medium told
@@ -25,6 +26,7 @@ final readonly class CourseProps
         public float $floorTo,
         public array $plateaus,
         public array $cliffs,
+        public array $classes,
         public ?float $markFloor,
         public ?string $mark,
         public string $caption,

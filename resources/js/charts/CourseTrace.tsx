@@ -105,6 +105,14 @@ export function CourseTrace({ course }: { course: CourseProps }) {
                         >{`falls at ${size(at, 1)}`}</text>
                     </g>
                 ))}
+                {floors(course, y, HEIGHT).map(([name, at]) => (
+                    <g key={name}>
+                        <path d={`M${LEFT} ${at}H${width - RIGHT}`} stroke="var(--tarn)" strokeDasharray="1 5" />
+                        <text className="pencil" x={width - RIGHT + 5} y={at + 4} style={{ fontSize: 11.5 }}>
+                            {name}
+                        </text>
+                    </g>
+                ))}
                 <Level
                     y={course.markFloor === null ? null : y(course.markFloor)}
                     words={`${course.mark ?? ''} floor`}
@@ -127,6 +135,20 @@ export function CourseTrace({ course }: { course: CourseProps }) {
             <p style={{ fontSize: 12.5, color: 'var(--pencil)', margin: '2px 0 4px' }}>{course.summary}</p>
         </div>
     );
+}
+
+/** The floors of the other classes that stand apart from what is named there already, and from one another. */
+function floors(course: CourseProps, y: (rate: number) => number, foot: number): [string, number][] {
+    const taken = [course.markFloor, course.floor].filter((rate) => rate !== null).map((rate) => y(rate));
+    const drawn: [string, number][] = [];
+    for (const [name, rate] of course.classes) {
+        const at = y(rate);
+        if (at > 12 && at < foot - 4 && taken.every((other) => Math.abs(other - at) > 15)) {
+            drawn.push([name, at]);
+            taken.push(at);
+        }
+    }
+    return drawn;
 }
 
 /** A level across the picture, named at its end. */

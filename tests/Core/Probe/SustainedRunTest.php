@@ -96,7 +96,18 @@ final class SustainedRunTest extends TestCase
         $result = $this->write($card);
         self::assertTrue($result->write->bytes->isZero());
         self::assertSame([], $result->trace);
-        self::assertStringContainsString('flushing failed', (string) $result->note);
+        self::assertStringContainsString('flushing failed', (string) $result->cutShort);
+    }
+
+    public function test_a_medium_that_refuses_to_be_written_to_is_a_fault_and_not_an_end(): void
+    {
+        $card = $this->card();
+        $card->unwritable = [[20_000_000_000, 20_000_000_001]];
+        $result = $this->write($card);
+        self::assertNull($result->note);
+        self::assertNotNull($result->cutShort);
+        self::assertFalse($result->stopped);
+        self::assertGreaterThan(19_000_000_000, $result->write->bytes->count);
     }
 
     public function test_progress_is_told(): void

@@ -423,6 +423,7 @@ export interface CourseProps {
     floorTo: number;
     plateaus: [number, number, number][];
     cliffs: number[];
+    classes: [string, number][];
     markFloor: number | null;
     mark: string | null;
     caption: string;
