@@ -12,6 +12,7 @@ use App\Models\SlotKind;
 use App\Runs\ChainRecord;
 use App\Runs\RunKind;
 use App\Runs\SpeedRecord;
+use Illuminate\Contracts\Database\Eloquent\Builder;
 use Illuminate\Support\Fluent;
 use Tally\Quantity\Rate;
 use Tally\Reading\WayReading;
@@ -41,6 +42,19 @@ final readonly class OwnMeasurement
         foreach (array_filter([$slot->reader, $slot->reader->cable, $slot->port]) as $gear) {
             self::raise($gear, $best, "{$run->name()}, {$run->card->tag}, {$reading->covers()}");
         }
+    }
+
+    /** A run that counts no longer has shown nothing: what hung on it is reckoned anew from the others. */
+    public static function withdraw(Run $run): void
+    {
+        foreach (array_filter([$run->reader()->first(), $run->cable()->first(), $run->port()->first()]) as $gear) {
+            if (str_starts_with($gear->measured_how ?? '', "{$run->name()}, ")) {
+                $gear->forceFill(['measured' => null, 'measured_how' => null])->save();
+            }
+        }
+        Run::query()->where('kind', RunKind::Speed)->whereKeyNot($run->id)->whereNotNull('result')
+            ->where(fn (Builder $same): Builder => $same->where('reader_id', $run->reader_id)->orWhere('port_id', $run->port_id))
+            ->orderBy('id')->lazy()->each(self::note(...));
     }
 
     private static function raise(Reader|Cable|Port $gear, Rate $rate, string $how): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Runs;
 
 use App\Evidence\CardEvidence;
+use App\Gear\OwnMeasurement;
 use App\Models\Card;
 use App\Models\Drive;
 use App\Models\HeatReading;
@@ -58,6 +59,7 @@ final readonly class RunBook
             Run::query()->whereKey($run->id)->lockForUpdate()->first();
             if (! RunVoid::query()->where('run_id', $run->id)->whereNull('withdrawn')->exists()) {
                 RunVoid::query()->create(['run_id' => $run->id, 'reason' => $reason, 'recorded_by' => $by]);
+                OwnMeasurement::withdraw($run);
             }
             CardEvidence::refresh($run->card);
         });
@@ -67,6 +69,7 @@ final readonly class RunBook
     {
         DB::transaction(function () use ($run, $reason): void {
             RunVoid::query()->where('run_id', $run->id)->whereNull('withdrawn')->update(['withdrawn' => $reason]);
+            OwnMeasurement::note($run->refresh());
             CardEvidence::refresh($run->card);
         });
     }

@@ -32,6 +32,9 @@ final class TimedCopy
 {
     private const STRETCH = 1_048_576;
 
+    /** A file has this behind its name until all of it is on the drive: after a power cut nobody takes a piece for the file. */
+    private const PART = '.gritty-tally-part';
+
     /** Left free on the drive, for the file system’s own books. */
     private const RESERVE = 16_777_216;
 
@@ -138,11 +141,11 @@ final class TimedCopy
                 $sum = $this->carry("{$this->tree->root}/{$file['path']}", $to, $file['size'], $beat);
             } catch (DeviceFault $fault) {
                 // A piece of a file is worse than none: somebody might take it for the file.
-                @unlink($to);
+                @unlink($to.self::PART);
                 throw $fault;
             }
             if ($sum === null) {
-                @unlink($to);
+                @unlink($to.self::PART);
 
                 return false;
             }
@@ -166,7 +169,7 @@ final class TimedCopy
         if ($in === false) {
             throw $this->lost($from, 'it cannot be opened');
         }
-        $out = @fopen($to, 'xb');
+        $out = @fopen($to.self::PART, 'xb');
         if ($out === false) {
             throw $this->refused($to, 0);
         }
@@ -191,6 +194,9 @@ final class TimedCopy
             throw is_dir($this->target) ? CannotSettle::on($to, 'flushing failed') : MediumGone::from($this->target);
         }
         fclose($out);
+        if (! @rename($to.self::PART, $to)) {
+            throw $this->refused($to, $size);
+        }
 
         return hash_final($sum);
     }

@@ -19,13 +19,11 @@ final readonly class SpeedPlan
     /** No pause is longer than an hour. */
     public const LONGEST_PAUSE = 3600;
 
-    /** A block is a whole number of MiB, as the pattern’s seals are; so many at most. */
-    public const LARGEST_BLOCK = 64;
-
     /**
      * @param  Bytes  $region  how much to write and read each time
      * @param  Bytes  $from  where that begins on the medium
-     * @param  Bytes|null  $block  how much is moved in one call; null for what suits the medium
+     * @param  Bytes|null  $block  how much is moved in one call: whole seals of the pattern, and a whole number of them to the file of a
+     *                             folder; null for what suits the medium
      * @param  int  $warmUps  runs before the others that are not counted
      * @param  Span  $pause  after each run, to cool
      *
@@ -44,7 +42,7 @@ final readonly class SpeedPlan
             $region->isZero() => 'A speed run writes some bytes; 0 B were given.',
             $runs < 1 || $runs > self::MOST_RUNS => "A speed run has 1 to 50 runs; {$runs} were given.",
             $from->count % Imprint::BLOCK !== 0 => "A region begins at a whole MiB; {$from->exact()} was given.",
-            $block !== null && ($block->isZero() || $block->count % Imprint::BLOCK !== 0 || $block->count > self::LARGEST_BLOCK * Imprint::BLOCK) => "A block is 1 MiB to 64 MiB, in whole MiB; {$block->exact()} was given.",
+            $block !== null && ! in_array($block->count, array_map(fn (int $power): int => Imprint::BLOCK << $power, range(0, 6)), true) => "A block is 1, 2, 4, 8, 16, 32 or 64 MiB; {$block->exact()} was given.",
             $warmUps < 0 || $warmUps > self::MOST_WARM_UPS => "There are 0 to 5 warm-up runs; {$warmUps} were given.",
             $pause->seconds > self::LONGEST_PAUSE => "A pause is an hour at most; {$pause->print()} was given.",
             default => null,

@@ -134,6 +134,10 @@ final class CompareTest extends TestCase
         $this->postJson('/compare/figures', ['from' => '8.1 s', 'to' => '6.1 s'])->assertJsonPath('words.0', 'From 8.1 s to 6.1 s takes 24.7 % less time and is 32.8 % faster, of 8.1 s.')->assertJsonPath('trouble', null);
         $this->postJson('/compare/figures', ['from' => '8.1 s', 'to' => ['x']])->assertJsonPath('words', [])->assertJsonPath('trouble', fn (string $words): bool => str_contains($words, 'not two figures of one kind'));
         $this->command('tally:reckon', ['first' => '49', '--against' => '59'])->expectsOutputToContain('20.4 % more, of 49')->assertExitCode(0);
+        // Handbook §§ 7, 8, common practice: 23 s against 93 s is 4.04 times the speed; 100 GB at 88.5 MB/s is 18.8 min, at 206.2 8.1 min.
+        $this->command('tally:reckon', ['first' => '93 s', '--against' => '23 s'])->expectsOutputToContain('4.04 times as fast')->assertExitCode(0);
+        $this->command('tally:reckon', ['first' => '100 GB', 'second' => '88.5 MB/s'])->expectsOutputToContain('18.8 min')->assertExitCode(0);
+        $this->command('tally:reckon', ['first' => '100 GB', 'second' => '206.2MB/s'])->expectsOutputToContain('8.1 min')->assertExitCode(0);
         $this->command('tally:reckon', ['first' => '20 GB', 'second' => '3:49'])->expectsOutputToContain('87.34 MB/s, 699 Mb/s')->assertExitCode(0);
         $this->command('tally:reckon', ['first' => '10 GB', 'second' => '34 s', 'third' => '317 MB/s'])->expectsOutputToContain('looks like GiB read as GB')->assertExitCode(1);
         $this->command('tally:reckon', ['first' => '20 GB'])->expectsOutputToContain('One figure alone comes to nothing')->assertExitCode(2);

@@ -15,6 +15,7 @@ use App\Models\Reader;
 use App\Models\Run;
 use App\Models\Slot;
 use App\Runs\ChainRecord;
+use App\Runs\RunBook;
 use App\Runs\RunState;
 use Illuminate\Support\ViewErrorBag;
 use Inertia\Testing\AssertableInertia;
@@ -158,7 +159,7 @@ final class KitTest extends TestCase
         $card = $this->card(['bus' => 'uhs-iii', 'capacity' => 128_000_000_000, 'family' => 'SDXC', 'tag' => 'M-'.Run::query()->count()]);
         $chain = Rig::chain($card, $slot) ?? self::fail('it does not fit');
 
-        return Run::query()->create(['card_id' => $card->id, 'slot_id' => $slot->id, 'kind' => 'speed', 'state' => RunState::Done, 'chain' => ChainRecord::pack($chain),
+        return Run::query()->create(['card_id' => $card->id, 'slot_id' => $slot->id, 'reader_id' => $slot->reader->id, 'port_id' => $slot->port->id, 'kind' => 'speed', 'state' => RunState::Done, 'chain' => ChainRecord::pack($chain),
             'parameters' => ['size' => 1_000_000_000, 'runs' => 3], 'result' => ['region' => 1_000_000_000, 'writes' => [200e6, 200e6, 200e6], 'reads' => $rates, 'forgot' => $forgot, 'wrong' => 0]])->fresh(['card']) ?? self::fail('not kept');
     }
 
@@ -172,6 +173,26 @@ final class KitTest extends TestCase
         self::assertSame(CeilingOrigin::Measurement, $reader->asLink()->ceiling->origin);
         self::assertStringContainsString('first 1 GB', (string) $reader->measured_how);
         self::assertNull(Port::query()->where('name', 'port 3')->firstOrFail()->measured);
+    }
+
+    public function test_a_voided_run_has_measured_no_link_and_the_others_still_have(): void
+    {
+        Reader::query()->where('tag', 'R1')->update(['uplink' => 'usb2']);
+        [$less, $most] = [$this->runInBay([42e6, 42e6, 42e6]), $this->runInBay([44e6, 44e6, 44e6])];
+        OwnMeasurement::note($less);
+        OwnMeasurement::note($most);
+        $measured = fn (): ?float => Reader::query()->where('tag', 'R1')->firstOrFail()->measured;
+        self::assertSame(44e6, $measured());
+        RunBook::void($most, 'another cable', 'Wren');
+        self::assertSame(42e6, $measured());
+        RunBook::void($less, 'another cable too', 'Wren');
+        self::assertNull($measured());
+        RunBook::countAgain($most, 'it was the right one');
+        self::assertSame(44e6, $measured());
+        // What somebody typed is nobody else’s to take away.
+        Reader::query()->where('tag', 'R1')->update(['measured' => 43e6, 'measured_how' => 'by hand']);
+        RunBook::void($most->refresh(), 'again', 'Wren');
+        self::assertSame(43e6, $measured());
     }
 
     public function test_a_slow_run_or_one_that_cannot_be_trusted_measures_no_link(): void

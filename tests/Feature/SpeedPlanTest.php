@@ -53,7 +53,7 @@ final class SpeedPlanTest extends TestCase
     public static function mistakes(): iterable
     {
         yield 'from a byte' => ['from', '17 B', 'A region begins at a whole MiB; 17 B was given.'];
-        yield 'an odd block' => ['block', '3 MB', 'A block is 1 MiB to 64 MiB, in whole MiB; 3 MB was given.'];
+        yield 'an odd block' => ['block', '3 MB', 'A block is 1, 2, 4, 8, 16, 32 or 64 MiB; 3 MB was given.'];
         yield 'no order' => ['order', 'backwards', 'The order was “backwards”. Choose one of the list.'];
         yield 'many warm-ups' => ['warm_ups', 9, 'The number of warm-ups was “9”: give a whole number from 0 to 5.'];
         yield 'a long pause' => ['pause', '2 h', 'A pause is an hour at most; 2 h was given.'];
@@ -120,7 +120,7 @@ final class SpeedPlanTest extends TestCase
     {
         yield 'order' => ['--order', 'backwards', '--order was “backwards”: give alternating or writes-first.'];
         yield 'warm-up' => ['--warm-up', 'x', '--warm-up was “x”: give a whole number from 0 to 5.'];
-        yield 'block' => ['--block', '3MB', 'A block is 1 MiB to 64 MiB'];
+        yield 'block' => ['--block', '3MB', 'A block is 1, 2, 4'];
         yield 'pause' => ['--pause', 'soon', '“soon” is not a length of time'];
     }
 

@@ -9,6 +9,7 @@ use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Tally\Quantity\Accord;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\NotAQuantity;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 use Tally\Reading\Compare\Figures;
@@ -21,11 +22,11 @@ final class ReckonCommand extends Command
 {
     protected $signature = 'tally:reckon
         {first : A size such as "20 GB"; with --against, a figure such as 8.1s, 95MB/s or 49}
-        {second? : A time such as 3:49}
+        {second? : A time such as 3:49, or a speed such as 88.5MB/s}
         {third? : A speed, to be held against the two}
         {--against= : Another figure of the same kind as the first}';
 
-    protected $description = 'Reckon a speed from size and time, spot a unit slip, or compare two figures';
+    protected $description = 'Reckon a speed from size and time or a time from size and speed, spot a unit slip, or compare two figures';
 
     public function handle(): int
     {
@@ -47,6 +48,9 @@ final class ReckonCommand extends Command
         $figures = Figures::of($first, $second);
         $this->line($figures->there());
         $this->line($figures->back());
+        if ($figures->times() !== null) {
+            $this->line("That is {$figures->times()}.");
+        }
 
         return 0;
     }
@@ -57,7 +61,15 @@ final class ReckonCommand extends Command
         if ($time === null) {
             throw new InvalidArgumentException('One figure alone comes to nothing. Give a size and a time, such as "20 GB" 3:49, or another figure with --against.');
         }
-        [$bytes, $span] = [Bytes::parse($size), Span::parse($time)];
+        $bytes = Bytes::parse($size);
+        $rate = self::rate($time);
+        if ($rate !== null && $speed === null) {
+            $took = $rate->timeFor($bytes);
+            $this->line("{$bytes->decimal()} at {$rate->print()}: {$took->print()}, ".number_format($took->seconds / 60, 1).' min');
+
+            return 0;
+        }
+        $span = Span::parse($time);
         if ($bytes->isZero() || $span->seconds <= 0) {
             throw new InvalidArgumentException('Size and time have to be above nothing.');
         }
@@ -71,5 +83,18 @@ final class ReckonCommand extends Command
         $this->line($accord?->sentence() ?? '');
 
         return $accord?->agrees() === true ? 0 : 1;
+    }
+
+    /** A figure with the unit of a speed; null for anything else. */
+    private static function rate(string $text): ?Rate
+    {
+        if (preg_match('/[a-z]/i', $text) !== 1) {
+            return null;
+        }
+        try {
+            return Rate::parse($text);
+        } catch (NotAQuantity) {
+            return null;
+        }
     }
 }

@@ -33,7 +33,7 @@ final class SpeedCommand extends RunsOnMedium
         {--size= : How much each run writes and reads back; 1GB without it, or all there is with --sustained}
         {--runs=5 : How many runs, 1 to 50}
         {--from= : Where the region begins (stand-ins only)}
-        {--block= : How much is moved in one call, 1MiB to 64MiB}
+        {--block= : How much is moved in one call: 1MiB, 2MiB, 4MiB and so on to 64MiB}
         {--order=alternating : alternating, or writes-first}
         {--warm-up=0 : Runs before the others that are not counted, 0 to 5}
         {--pause= : How long to cool after each run, such as 30s}

@@ -48,7 +48,9 @@ final readonly class CompareController
             return response()->json(['words' => [], 'trouble' => $fault->getMessage()]);
         }
 
-        return response()->json(['words' => [$figures->there(), $figures->back()], 'trouble' => null]);
+        $times = $figures->times() === null ? [] : ["That is {$figures->times()}."];
+
+        return response()->json(['words' => [$figures->there(), $figures->back(), ...$times], 'trouble' => null]);
     }
 
     private static function way(Request $request): string

@@ -92,7 +92,7 @@ final readonly class KitController
         } catch (QueryException $fault) {
             // MariaDB 1451: a row that others refer to cannot be deleted.
             if (($fault->errorInfo[1] ?? null) === 1451) {
-                throw ValidationException::withMessages(['delete' => 'Something hangs on it: a slot of a station, a reader, a drive, or what was seen in it. Nothing was changed.']);
+                throw ValidationException::withMessages(['delete' => 'Something hangs on it: a slot of a station, a reader, a drive, a run, or what was seen in it. Nothing was changed.']);
             }
             throw $fault;
         }

@@ -40,6 +40,14 @@ final readonly class Figures
         return self::words($this->from, $this->to, $this->change);
     }
 
+    /** `4.04 times`: how many times as much, or as fast, the larger is; null where that is less than twice. */
+    public function times(): ?string
+    {
+        $times = max($this->change->to / $this->change->from, $this->change->from / $this->change->to);
+
+        return $times < 2 ? null : number_format($times, 2).' times as '.($this->kind === FigureKind::Number ? 'much' : 'fast');
+    }
+
     /** The same the other way round: a percentage has another base there. */
     public function back(): string
     {

@@ -13,6 +13,7 @@ use Tally\Device\HostClock;
 use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Phase;
 use Tally\Probe\Watch\Progress;
+use Tests\Support\Meddle;
 use Tests\Support\StopAt;
 use Tests\Support\TemporaryFolder;
 
@@ -121,6 +122,19 @@ final class TimedCopyTest extends TestCase
         self::assertStringContainsString('is gone: the card was pulled out', (string) $result->cutShort);
         self::assertGreaterThan(0, $result->files);
         self::assertCount($result->files, FileTree::of("{$drive}/card")->files);
+    }
+
+    public function test_a_piece_of_a_file_never_has_its_name(): void
+    {
+        [$card, $drive] = $this->cardAndDrive();
+        $seen = [];
+        $watch = new Meddle(100_000, function () use ($drive, &$seen): void {
+            $seen = self::everything("{$drive}/card");
+        });
+        TimedCopy::of($card, $drive, false)->run(new HostClock, $watch);
+        self::assertContains('DCIM/100/IMG_10.raw.gritty-tally-part', $seen);
+        self::assertNotContains('DCIM/100/IMG_10.raw', $seen);
+        self::assertSame([], array_filter(self::everything("{$drive}/card"), fn (string $name): bool => str_contains($name, 'part')));
     }
 
     /** @return iterable<string, array{string, string, string}> source, into, what is said */

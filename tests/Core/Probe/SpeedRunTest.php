@@ -142,8 +142,9 @@ final class SpeedRunTest extends TestCase
         yield 'no run' => [1, 0, 0, null, 0, 0, '0 were given'];
         yield 'too many runs' => [1, 51, 0, null, 0, 0, '51 were given'];
         yield 'from a byte' => [1, 1, 1, null, 0, 0, 'whole MiB; 1 B was given'];
-        yield 'an odd block' => [1, 1, 0, 1_000_000, 0, 0, 'in whole MiB; 1 MB was given'];
-        yield 'a large block' => [1, 1, 0, 65 * Imprint::BLOCK, 0, 0, '1 MiB to 64 MiB'];
+        yield 'an odd block' => [1, 1, 0, 1_000_000, 0, 0, 'or 64 MiB; 1 MB was given'];
+        yield 'a block that does not fit the files' => [1, 1, 0, 3 * Imprint::BLOCK, 0, 0, 'A block is 1, 2, 4, 8, 16, 32 or 64 MiB'];
+        yield 'a large block' => [1, 1, 0, 65 * Imprint::BLOCK, 0, 0, 'A block is 1, 2, 4'];
         yield 'many warm-ups' => [1, 1, 0, null, 6, 0, '0 to 5 warm-up runs; 6 were given'];
         yield 'a long pause' => [1, 1, 0, null, 0, 3601, 'an hour at most'];
     }
