@@ -13,6 +13,7 @@ use Tally\Quantity\NotAQuantity;
 use Tally\Quantity\Rate;
 use Tally\Reading\Compare\Change;
 use Tally\Reading\Compare\Comparison;
+use Tally\Reading\Compare\Pairs;
 use Tally\Reading\Summary;
 
 /** Two readers, hosts, cables or cards side by side, over all runs that count. */
@@ -53,9 +54,8 @@ final readonly class ComparePage
         if (count($pairs) > 1) {
             [$ratesA, $ratesB] = [array_merge(...array_column($pairs, 1)), array_merge(...array_column($pairs, 2))];
         }
-        $comparison = count($pairs) > 1
-            ? Comparison::paired(array_map(fn (array $pair): array => [Summary::of($pair[1])->mean, Summary::of($pair[2])->mean], $pairs))
-            : Comparison::welch($ratesA, $ratesB);
+        $matches = $pairs === [] ? null : Pairs::of($pairs);
+        $comparison = $matches === null ? Comparison::welch($ratesA, $ratesB) : $matches->overall;
         $how = match (true) {
             count($pairs) > 1 => count($pairs)." pairs, {$by->words()}: the difference is that of the pairs. What is in no pair is left out.",
             count($pairs) === 1 => "One pair, {$pairs[0][0]}: its runs are compared (Welch’s test).",
@@ -65,8 +65,8 @@ final readonly class ComparePage
 
         return new CompareProps(
             $by->value, $way, $a, $b, $choices, self::side($a, $ratesA), self::side($b, $ratesB),
-            array_map(fn (array $pair): PairProps => new PairProps($pair[0], Summary::of($pair[1])->mean / 1e6, Summary::of($pair[2])->mean / 1e6), $pairs),
-            self::verdict($comparison, $b), $words,
+            array_map(fn (array $pair, int $i): PairProps => new PairProps($pair[0], Summary::of($pair[1])->mean / 1e6, Summary::of($pair[2])->mean / 1e6, $matches?->each[$i]->value ?? ''), $pairs, array_keys($pairs)),
+            self::verdict($comparison, $matches, $by, $b), $words,
             $how.($leftOut === 0 ? '' : " {$leftOut} runs that were voided or measured beside another are left out."), $amount, $trouble,
         );
     }
@@ -151,13 +151,17 @@ final readonly class ComparePage
         );
     }
 
-    private static function verdict(?Comparison $comparison, string $b): string
+    private static function verdict(?Comparison $comparison, ?Pairs $matches, Axis $by, string $b): string
     {
         if ($comparison === null) {
             return 'A single look on one side: it has no spread to judge a difference by.';
         }
         $print = fn (float $rate): string => number_format(abs($rate) / 1e6, 1, '.', '').' MB/s';
         $interval = "{$print($comparison->difference)} ± {$print($comparison->margin)} at 95\u{a0}%";
+
+        if ($matches?->depends() === true) {
+            return 'It depends on the '.($by === Axis::Card ? 'chain' : 'card').": {$b} is {$matches->tally()} of ".count($matches->each)." pairs; the mean difference is {$interval}.";
+        }
 
         return $comparison->isInsideNoise()
             ? "Inside the noise: the difference is {$interval}, so it could as well be none."

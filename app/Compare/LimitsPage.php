@@ -12,6 +12,7 @@ use Tally\Reading\Limit\Bound;
 use Tally\Reading\Limit\Cell;
 use Tally\Reading\Limit\Limits;
 use Tally\Reading\Limit\Ruling;
+use Tally\Reading\Summary;
 
 /** Which link was the limit, over all speed runs that count. */
 final readonly class LimitsPage
@@ -57,7 +58,8 @@ final readonly class LimitsPage
             $rates = array_merge(...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way), $speeds));
             if ($rates !== []) {
                 [$card, $reader] = [...explode("\n", $key, 2), ''];
-                $cells[] = new Cell($card, $reader, $rates, $speeds[0]->run->card->name);
+                $other = array_merge(...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way === 'write' ? 'read' : 'write'), $speeds));
+                $cells[] = new Cell($card, $reader, $rates, $speeds[0]->run->card->name, $other === [] ? null : Summary::of($other)->mean);
             }
         }
 

@@ -31,7 +31,7 @@ final readonly class MeasurePage
     public static function claimLine(Card $card, Collection $runs): ClaimLineProps
     {
         $label = $card->label();
-        $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Speed && self::hasSpeeds($run) && $run->void === null && $run->beside === null);
+        $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Speed && self::hasSpeeds($run) && $run->counts());
         $reading = $run === null ? null : self::reading($card, $run);
         $mark = $label->topMark();
         // Before anything is measured, the wall is the card's own bus, if it says which it has.

@@ -15,6 +15,7 @@ use Tally\Reading\Limit\Cell;
 use Tally\Reading\Limit\HeldBack;
 use Tally\Reading\Limit\LimitedBy;
 use Tally\Reading\Limit\Limits;
+use Tally\Reading\Summary;
 
 /** Made-up cards of known speed, some of them twins, measured in some of several made-up readers of known speed. */
 final readonly class Grid
@@ -64,9 +65,9 @@ final readonly class Grid
     {
         $cells = [];
         foreach ($this->seats as $seat) {
-            $rates = $way === 'write' ? $seat['write'] : $seat['read'];
+            [$rates, $other] = $way === 'write' ? [$seat['write'], $seat['read']] : [$seat['read'], $seat['write']];
             if ($rates !== []) {
-                $cells[] = new Cell("C{$seat['card']}", "R{$seat['reader']}", $rates, "make {$seat['card']}");
+                $cells[] = new Cell("C{$seat['card']}", "R{$seat['reader']}", $rates, "make {$seat['card']}", $other === [] ? null : Summary::of($other)->mean);
             }
         }
 

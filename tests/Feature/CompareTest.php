@@ -31,12 +31,31 @@ final class CompareTest extends TestCase
         }
         $this->conduct($this->uhsTwo('T-4', 120), 'speed', 'Tray 2'); // in no pair
         $this->get('/compare?by=reader&way=read&a=R3&b=R2&amount=100+GB')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->component('Compare')->has('compare.pairs', 3)->has('compare.first.rates', 15)->has('compare.second.rates', 15)
+            ->component('Compare')->has('compare.pairs', 3)->where('compare.pairs.0.tendency', 'faster')->has('compare.first.rates', 15)->has('compare.second.rates', 15)
             ->where('compare.verdict', fn (string $words): bool => str_starts_with($words, 'R2 is faster by 14') && str_contains($words, 'at 95'))
             ->where('compare.words.0', fn (string $words): bool => str_starts_with($words, 'R2 is 15') && str_ends_with($words, '% less time, of R3.'))
             ->where('compare.words.1', fn (string $words): bool => str_starts_with($words, 'R3 is 6') && str_contains($words, 'slower than R2'))
             ->where('compare.words.2', fn (string $words): bool => str_contains($words, '100 GB take 17.') && str_contains($words, 'saved each time'))
             ->where('compare.how', fn (string $words): bool => str_starts_with($words, '3 pairs, the same cards in both')));
+    }
+
+    public function test_where_only_some_cards_gain_it_depends_on_the_card(): void
+    {
+        foreach (['T-1' => 238, 'T-2' => 240, 'T-3' => 60] as $tag => $read) {
+            $card = $this->uhsTwo($tag, $read);
+            $this->conduct($card, 'speed', 'Tray 2');
+            $this->conduct($card, 'speed', 'Tray 3');
+        }
+        $this->get('/compare?by=reader&way=read&a=R3&b=R2')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->where('compare.verdict', fn (string $words): bool => str_starts_with($words, 'It depends on the card: R2 is faster in 2, inside the noise in 1 of 3 pairs')));
+    }
+
+    public function test_a_run_that_goes_on_is_no_claim_yet(): void
+    {
+        $card = $this->uhsTwo('T-1', 238);
+        $run = $this->conduct($card, 'speed', 'Tray 2');
+        $run->replicate()->forceFill(['state' => 'running'])->save();
+        $this->get('/measure/T-1')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('claimLine.caption', fn (string $words): bool => str_contains($words, $run->name()) && ! str_contains($words, 'running')));
     }
 
     public function test_two_cards_on_one_chain_may_differ_by_noise_alone(): void

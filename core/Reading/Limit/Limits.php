@@ -12,7 +12,7 @@ use Tally\Reading\Summary;
  * So a card that was clearly faster in another reader was held back by this one, and a reader that was clearly faster with
  * another card was held back by this card. Where neither has been seen, nothing is decided, except by agreement: three or
  * more cards of different make do not level off at one figure by chance, nor does a card beside one that the reader is
- * known to hold back.
+ * known to hold back, nor do writing and reading of one card.
  */
 final readonly class Limits
 {
@@ -20,6 +20,9 @@ final readonly class Limits
     public const SAME = 0.03;
 
     private const AGREE = 3;
+
+    /** A card whose two ways differ by less is held back by something else: common practice, no source. */
+    private const ONE_FIGURE = 0.015;
 
     /** @var array<string, Ruling> by card and reader */
     private array $seats;
@@ -150,8 +153,14 @@ final readonly class Limits
             $noMore !== [] => self::ruling($one, LimitedBy::Card, "it does no more in {$readers}, faster with others"),
             $held !== [] => self::ruling($one, LimitedBy::Reader, "it levels off where {$cards}, faster elsewhere, does too"),
             $makes >= self::AGREE => self::ruling($one, LimitedBy::Reader, count($level).' cards of different make level off at the same figure in it'),
+            self::isAsFastBothWays($one) => self::ruling($one, LimitedBy::Reader, 'writing and reading level off at one figure, as no card does by itself'),
             default => self::ruling($one, LimitedBy::Undecided, 'neither has been seen faster elsewhere'),
         };
+    }
+
+    private static function isAsFastBothWays(Sighting $one): bool
+    {
+        return $one->cell->otherWay !== null && abs($one->cell->otherWay / $one->summary->mean - 1) <= self::ONE_FIGURE;
     }
 
     private static function ruling(Sighting $one, LimitedBy $by, string $why): Ruling

@@ -25,7 +25,7 @@ export const FrameLook = styled.div<{ $drawer: boolean }>`
     }
     .station {
         border-left: 1px solid var(--rule);
-        padding: 0 12px 0 18px;
+        padding: 0 12px 0 14px;
         display: flex;
         align-items: center;
         justify-content: space-between;
@@ -35,6 +35,7 @@ export const FrameLook = styled.div<{ $drawer: boolean }>`
     }
     .station > span {
         white-space: nowrap;
+        font-stretch: 90%;
     }
     .station b {
         color: var(--ink);

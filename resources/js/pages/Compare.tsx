@@ -138,6 +138,7 @@ export default function Compare({ compare }: { compare: CompareProps }) {
                                 <th className="n">{`${compare.a} MB/s`}</th>
                                 <th className="n">{`${compare.b} MB/s`}</th>
                                 <th className="n">Difference</th>
+                                <th>{`${compare.b} is`}</th>
                             </tr>
                         </thead>
                         <tbody>
@@ -149,6 +150,7 @@ export default function Compare({ compare }: { compare: CompareProps }) {
                                     <td className="n">
                                         {`${pair.second < pair.first ? '−' : '+'}${megabytes(Math.abs(pair.second - pair.first))}`}
                                     </td>
+                                    <td>{pair.tendency}</td>
                                 </tr>
                             ))}
                         </tbody>

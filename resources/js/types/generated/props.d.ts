@@ -57,6 +57,7 @@ export interface PairProps {
     name: string;
     first: number;
     second: number;
+    tendency: string;
 }
 
 export interface SideProps {

@@ -54,6 +54,15 @@ final class LimitsTest extends TestCase
         }
     }
 
+    public function test_one_card_that_writes_and_reads_at_one_figure_is_held_back_by_the_reader(): void
+    {
+        // Handbook § 4, common practice: one card 950 write and 950 read: the reader.
+        $cell = fn (float $otherWay): Cell => new Cell('A', 'R5', [948e6, 950e6, 952e6], 'one make', $otherWay * 1e6);
+        self::assertSame(LimitedBy::Reader, Limits::of([$cell(950)])->at('A', 'R5')?->by);
+        self::assertSame(LimitedBy::Reader, Limits::of([$cell(962)])->at('A', 'R5')?->by);
+        self::assertSame(LimitedBy::Undecided, Limits::of([$cell(975)])->at('A', 'R5')?->by);
+    }
+
     public function test_cards_of_one_make_may_agree_because_they_are_alike(): void
     {
         $cells = array_map(fn (int $i): Cell => self::cell("C{$i}", 'R3', 89 + $i / 8), range(1, 8));
