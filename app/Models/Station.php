@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 
 /**
  * A machine where cards are plugged in. Its runs wait in a queue of its own.
@@ -30,6 +31,23 @@ final class Station extends Model
     public static function here(): ?self
     {
         return self::query()->where('name', config('tally.station'))->first();
+    }
+
+    /** @throws ValidationException when it is in no book */
+    public static function mustBeHere(): self
+    {
+        return self::here() ?? throw ValidationException::withMessages(['slot' => 'This machine is no station in the books. Set TALLY_STATION in .env to one that is.']);
+    }
+
+    /**
+     * A slot of it with all that a chain needs.
+     *
+     * @throws ValidationException when it has no such slot
+     */
+    public function slot(int $id): Slot
+    {
+        return $this->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->find($id)
+            ?? throw ValidationException::withMessages(['slot' => "This slot is not one of {$this->name}’s. Choose one of the list."]);
     }
 
     /** @return HasMany<Slot, $this> */

@@ -13,6 +13,7 @@ use Tally\Device\Fault\MediumGone;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\FileAdvice;
 use Tally\Device\Mount;
+use Tally\Device\WritableFolder;
 use Tally\Probe\Watch\Keeper;
 use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Pacemaker;
@@ -56,28 +57,18 @@ final class TimedCopy
     public static function of(string $source, string $into, bool $verify, FileAdvice $advice = new FileAdvice): self
     {
         $tree = FileTree::of($source);
-        $real = realpath($into);
-        if ($real === false) {
-            throw UnusablePath::missing($into);
-        }
-        if (! is_dir($real)) {
-            throw UnusablePath::notAFolder($into);
-        }
+        $drive = WritableFolder::of($into);
         if ($tree->files === []) {
             throw UnusablePath::emptyFolder($source);
         }
-        if ($real === $tree->root || str_starts_with($real, $tree->root.'/')) {
+        if ($drive->path === $tree->root || str_starts_with($drive->path, $tree->root.'/')) {
             throw UnusablePath::inside($into, $source);
         }
-        if (Mount::of($real)->readOnly || ! is_writable($real)) {
-            throw UnusablePath::notWritable($into);
-        }
-        $target = $real.'/'.(basename($tree->root) === '' ? 'copy' : basename($tree->root));
+        $target = $drive->path.'/'.(basename($tree->root) === '' ? 'copy' : basename($tree->root));
         if (file_exists($target) || is_link($target)) {
             throw UnusablePath::taken($target);
         }
-        $free = @disk_free_space($real);
-        $free = max(0, ($free === false ? 0 : (int) $free) - self::RESERVE);
+        $free = $drive->free(self::RESERVE);
         if ($free < $tree->bytes()->count) {
             throw UnusablePath::tooSmall($into, Bytes::of($free)->decimal(), $tree->bytes()->decimal());
         }

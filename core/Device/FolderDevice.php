@@ -60,27 +60,15 @@ final class FolderDevice implements Device
      */
     public static function open(string $path, ?Bytes $asked = null, FileAdvice $advice = new FileAdvice): self
     {
-        $real = realpath($path);
-        if ($real === false) {
-            throw UnusablePath::missing($path);
-        }
-        if (! is_dir($real)) {
-            throw UnusablePath::notAFolder($path);
-        }
-        $mount = Mount::of($real);
-        if ($mount->readOnly || ! is_writable($real)) {
-            throw UnusablePath::notWritable($path);
-        }
-        RunFolder::clearLeftovers($real);
-        $free = @disk_free_space($real);
-        $reserve = min(self::RESERVE, intdiv($mount->total()->count, self::RESERVE_SHARE));
-        $most = max(0, ($free === false ? 0 : (int) $free) - $reserve);
+        $card = WritableFolder::of($path);
+        RunFolder::clearLeftovers($card->path);
+        $most = $card->free(min(self::RESERVE, intdiv($card->mount->total()->count, self::RESERVE_SHARE)));
         $size = $asked ?? Bytes::of($most);
         if ($size->count > $most || $size->isZero()) {
             throw UnusablePath::tooSmall($path, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal());
         }
 
-        return new self(RunFolder::create($real), $path, $size, $mount, $advice);
+        return new self(RunFolder::create($card->path), $path, $size, $card->mount, $advice);
     }
 
     public function size(): Bytes

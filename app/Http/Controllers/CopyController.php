@@ -17,8 +17,6 @@ use App\Runs\RunDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Date;
-use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 use Tally\Chain\Path;
@@ -35,8 +33,7 @@ final readonly class CopyController
 
     public function order(OrderCopy $request, Card $card, RunDesk $desk): RedirectResponse
     {
-        $station = Station::here()
-            ?? throw ValidationException::withMessages(['slot' => 'This machine is no station in the books. Set TALLY_STATION in .env to one that is.']);
+        $station = Station::mustBeHere();
         $desk->order($card, $station, $request->ordered($station, Person::of($request)));
 
         return back();
@@ -50,8 +47,7 @@ final readonly class CopyController
 
     public function store(KeepStopwatch $request, Card $card): RedirectResponse
     {
-        $note = trim($request->string('note')->value());
-        RunBook::stopwatch($card, $request->copy(), $request->chain() ?? Path::unnamed(), $request->reader(), $request->port(), $request->drive(), $request->day() ?? Date::now()->toDateTimeImmutable(), $request->by(), $note === '' ? null : $note);
+        RunBook::stopwatch($card, $request->copy(), $request->chain() ?? Path::unnamed(), $request->reader(), $request->port(), $request->drive(), $request->day(), $request->by(), $request->note());
         Person::remember($request->by());
 
         return back();

@@ -17,7 +17,6 @@ use App\Runs\RunState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\ValidationException;
 use Inertia\Inertia;
 use Inertia\Response;
 
@@ -30,7 +29,7 @@ final readonly class RunController
 
     public function store(OrderRun $request, Card $card, RunDesk $desk): RedirectResponse
     {
-        $station = $this->station();
+        $station = Station::mustBeHere();
         $desk->order($card, $station, $request->ordered($station, Person::of($request)));
 
         return back();
@@ -39,7 +38,7 @@ final readonly class RunController
     /** How long a run would take, while it is still being chosen; keeps nothing. */
     public function forecast(OrderRun $request, Card $card): JsonResponse
     {
-        return response()->json(['expected' => Orders::expected($card, CardEvidence::runs($card), $request, $this->station())]);
+        return response()->json(['expected' => Orders::expected($card, CardEvidence::runs($card), $request, Station::mustBeHere())]);
     }
 
     public function stop(Run $run): RedirectResponse
@@ -48,11 +47,5 @@ final readonly class RunController
         Run::query()->whereKey($run->id)->whereIn('state', RunState::going())->update(['stop_requested' => true]);
 
         return back();
-    }
-
-    private function station(): Station
-    {
-        return Station::here()
-            ?? throw ValidationException::withMessages(['slot' => 'This machine is no station in the books. Set TALLY_STATION in .env to one that is.']);
     }
 }

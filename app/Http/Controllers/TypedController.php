@@ -48,8 +48,8 @@ final readonly class TypedController
         if ($readings === []) {
             throw ValidationException::withMessages(['readings' => 'No reading was typed. Give a speed, or a size and a time.']);
         }
-        $words = fn (string $field): ?string => trim($request->string($field)->value()) === '' ? null : trim($request->string($field)->value());
-        RunBook::typed($card, $readings, $request->chain() ?? Path::unnamed(), $request->reader(), $request->port(), $request->day() ?? Date::now()->toDateTimeImmutable(), $request->by(), $words('note'), $words('beside'));
+        $beside = trim($request->string('beside')->value());
+        RunBook::typed($card, $readings, $request->chain() ?? Path::unnamed(), $request->reader(), $request->port(), $request->day(), $request->by(), $request->note(), $beside === '' ? null : $beside);
         Person::remember($request->by());
 
         return redirect("/measure/{$card->tag}");

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Rules\Quantity;
-use App\Intake\Day;
 use App\Models\Drive;
-use DateTimeImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;
 use InvalidArgumentException;
@@ -20,21 +18,20 @@ use Tally\Reading\Copy\Lap;
 final class KeepStopwatch extends FormRequest
 {
     use NamesChain;
+    use SignedAndDated;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
             ...$this->chainRules(),
+            ...$this->signedRules(),
             'size' => ['required', 'string', 'max:40', Quantity::size()],
             'files' => ['nullable', 'integer', 'min:1', 'max:10000000'],
             'copied' => ['nullable', 'string', 'max:40', Quantity::span()],
             'verified' => ['nullable', 'string', 'max:40', Quantity::span()],
             'previews' => ['nullable', 'string', 'max:40', Quantity::span()],
             'drive' => ['nullable', 'integer'],
-            'on' => ['required', 'string', 'max:40'],
-            'by' => ['required', 'string', 'max:80'],
-            'note' => ['nullable', 'string', 'max:300'],
         ];
     }
 
@@ -43,13 +40,11 @@ final class KeepStopwatch extends FormRequest
     {
         return [
             ...$this->chainMessages(),
+            ...$this->signedMessages(),
             'size.required' => 'How much was copied is empty. Write the size of the folder, such as 20 GB.',
             'files' => 'The number of files was “:input”: give a whole number, or leave it empty.',
             'drive' => 'The drive is not one of the list. Choose one, or none.',
-            'on.required' => 'The day is empty. Write when it was, such as 2026-11-25.',
             'by.required' => 'Nobody is named. Write who held the watch.',
-            'max' => 'This is longer than it can be. Shorten it.',
-            'string' => 'Text was expected here.',
         ];
     }
 
@@ -68,10 +63,7 @@ final class KeepStopwatch extends FormRequest
             if ($this->filled('drive') && $this->drive() === null) {
                 $validator->errors()->add('drive', 'This drive is in no book. Choose one of the list, or none.');
             }
-            $day = $this->day();
-            if ($day === null || $day > new DateTimeImmutable('tomorrow')) {
-                $validator->errors()->add('on', "“{$this->string('on')}” is not a day up to today. Write it as 2026-11-25 or 25 Nov 2026.");
-            }
+            $this->checkDay($validator);
             $this->checkChain($validator);
         }];
     }
@@ -92,15 +84,5 @@ final class KeepStopwatch extends FormRequest
     public function drive(): ?Drive
     {
         return $this->filled('drive') ? Drive::query()->find($this->integer('drive')) : null;
-    }
-
-    public function day(): ?DateTimeImmutable
-    {
-        return Day::read($this->string('on')->value());
-    }
-
-    public function by(): string
-    {
-        return trim($this->string('by')->value());
     }
 }

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Rules\Quantity;
-use App\Intake\Day;
 use App\Runs\TypedReading;
-use DateTimeImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
@@ -16,6 +14,7 @@ use Illuminate\Validation\Validator;
 final class KeepTyped extends FormRequest
 {
     use NamesChain;
+    use SignedAndDated;
 
     private const MOST = 50;
 
@@ -24,15 +23,13 @@ final class KeepTyped extends FormRequest
     {
         return [
             ...$this->chainRules(),
+            ...$this->signedRules(),
             'readings' => ['required', 'array', 'list', 'max:'.self::MOST],
             'readings.*' => ['array:way,size,time,speed'],
             'readings.*.way' => ['required', Rule::in(['write', 'read'])],
             'readings.*.size' => ['nullable', 'string', 'max:40', Quantity::size()],
             'readings.*.time' => ['nullable', 'string', 'max:40', Quantity::span()],
             'readings.*.speed' => ['nullable', 'string', 'max:40', Quantity::rate()],
-            'on' => ['required', 'string', 'max:40'],
-            'by' => ['required', 'string', 'max:80'],
-            'note' => ['nullable', 'string', 'max:300'],
             'beside' => ['nullable', 'string', 'max:200'],
         ];
     }
@@ -42,14 +39,12 @@ final class KeepTyped extends FormRequest
     {
         return [
             ...$this->chainMessages(),
+            ...$this->signedMessages(),
             'readings.required' => 'No reading was typed. Give a speed, or a size and a time.',
             'readings' => 'The readings were not sent as a list of at most 50.',
             'readings.*.way' => 'Say whether this was written or read.',
             'readings.*.*.max' => 'This is too long to be one figure. Shorten it.',
-            'on.required' => 'The day is empty. Write when it was measured, such as 2026-11-25.',
             'by.required' => 'Nobody is named. Write who types this: a figure has a name behind it.',
-            'max' => 'This is longer than it can be. Shorten it.',
-            'string' => 'Text was expected here.',
         ];
     }
 
@@ -65,10 +60,7 @@ final class KeepTyped extends FormRequest
                     $validator->errors()->add("readings.{$i}.speed", 'No speed comes of this. Give a speed, or a size and a time above nothing.');
                 }
             }
-            $day = $this->day();
-            if ($day === null || $day > new DateTimeImmutable('tomorrow')) {
-                $validator->errors()->add('on', "“{$this->string('on')}” is not a day up to today. Write it as 2026-11-25 or 25 Nov 2026.");
-            }
+            $this->checkDay($validator);
             $this->checkChain($validator);
         }];
     }
@@ -82,15 +74,5 @@ final class KeepTyped extends FormRequest
         }
 
         return $readings;
-    }
-
-    public function day(): ?DateTimeImmutable
-    {
-        return Day::read($this->string('on')->value());
-    }
-
-    public function by(): string
-    {
-        return trim($this->string('by')->value());
     }
 }

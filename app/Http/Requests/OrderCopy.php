@@ -42,8 +42,7 @@ final class OrderCopy extends FormRequest
     /** @throws ValidationException when the slot is not one of this station */
     public function ordered(Station $station, ?string $by): Ordered
     {
-        $slot = $station->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->find($this->integer('slot'))
-            ?? throw ValidationException::withMessages(['slot' => "This slot is not one of {$station->name}’s. Choose one of the list."]);
+        $slot = $station->slot($this->integer('slot'));
 
         return new Ordered($slot, RunKind::Copy, [
             'size' => 0, 'runs' => 1, 'source' => $this->source($slot), 'into' => $this->string('into')->value(), 'verify' => $this->boolean('verify'),

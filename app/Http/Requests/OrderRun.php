@@ -91,8 +91,7 @@ final class OrderRun extends FormRequest
     /** @throws ValidationException when the slot is not one of this station */
     public function slot(Station $station): Slot
     {
-        return $station->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->find($this->integer('slot'))
-            ?? throw ValidationException::withMessages(['slot' => "This slot is not one of {$station->name}’s. Choose one of the list."]);
+        return $station->slot($this->integer('slot'));
     }
 
     /** @throws ValidationException when the slot is not one of this station */

@@ -15,6 +15,7 @@ use Tally\Device\FileAdvice;
 use Tally\Device\Literal;
 use Tally\Device\Mount;
 use Tally\Device\RunFolder;
+use Tally\Device\WritableFolder;
 
 /** Numbered files in a folder of the run’s own on a mounted card. It never touches a file that it did not make. */
 final class FolderFiles implements FileStore
@@ -27,20 +28,10 @@ final class FolderFiles implements FileStore
     /** @throws UnusablePath|CannotWrite */
     public static function open(string $path, FileAdvice $advice = new FileAdvice): self
     {
-        $real = realpath($path);
-        if ($real === false) {
-            throw UnusablePath::missing($path);
-        }
-        if (! is_dir($real)) {
-            throw UnusablePath::notAFolder($path);
-        }
-        $mount = Mount::of($real);
-        if ($mount->readOnly || ! is_writable($real)) {
-            throw UnusablePath::notWritable($path);
-        }
-        RunFolder::clearLeftovers($real);
+        $card = WritableFolder::of($path);
+        RunFolder::clearLeftovers($card->path);
 
-        return new self(RunFolder::create($real), $path, $mount, $advice);
+        return new self(RunFolder::create($card->path), $path, $card->mount, $advice);
     }
 
     public function put(int $number, Data $data): void
