@@ -31,7 +31,9 @@ final readonly class MeasurePage
     public static function claimLine(Card $card, Collection $runs): ClaimLineProps
     {
         $label = $card->label();
-        $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Speed && self::hasSpeeds($run) && $run->counts());
+        $counting = $runs->filter(fn (Run $run): bool => $run->kind === RunKind::Speed && self::hasSpeeds($run) && $run->counts());
+        // A number that nobody trusts is shown only while there is no other.
+        $run = $counting->last(fn (Run $run): bool => self::isTrusted(self::reading($card, $run))) ?? $counting->last();
         $reading = $run === null ? null : self::reading($card, $run);
         $mark = $label->topMark();
         // Before anything is measured, the wall is the card's own bus, if it says which it has.
@@ -42,7 +44,7 @@ final readonly class MeasurePage
             [$write, self::way('read', $reading?->read, $label->readClaim(), $run, null, null)],
             $wall === null || $wall->megabytes() > 1e6 ? null : $wall->megabytes(),
             $reading === null ? "{$label->bus?->label()} bus" : $reading->path->pinch()->name,
-            $run === null ? null : self::caption($run, self::reading($card, $run)),
+            $reading === null ? null : self::caption($run, $reading),
         );
     }
 
@@ -76,10 +78,21 @@ final readonly class MeasurePage
         return SpeedRecord::unpack($run->result)->read(ChainRecord::unpack($run->chain), $card->label());
     }
 
+    /** Whether no number of it is under suspicion. */
+    private static function isTrusted(SpeedReading $reading): bool
+    {
+        return array_filter([$reading->write, $reading->read], fn (?WayReading $way): bool => $way !== null && ! $way->isTrusted()) === [];
+    }
+
     private static function caption(Run $run, SpeedReading $reading): string
     {
-        $count = $reading->write->summary->count ?? 0;
-        $times = $count === 1 ? 'a single look' : "{$count} runs each way";
+        [$writes, $reads] = [$reading->write->summary->count ?? 0, $reading->read->summary->count ?? 0];
+        $count = fn (int $times, string $of): string => $times === 0 ? '' : ($times === 1 ? "one {$of}" : "{$times} {$of}s");
+        $times = match (true) {
+            $writes === 1 && $reads === 1 => 'a single look',
+            $writes === $reads => "{$writes} runs each way",
+            default => implode(', ', array_filter([$count($writes, 'write'), $count($reads, 'read')], fn (string $part): bool => $part !== '')),
+        };
 
         return "{$times}, {$reading->covers()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})");
     }

@@ -74,6 +74,19 @@ final class TypedTest extends TestCase
             ->where('run.ways.0.suspicion', fn (string $words): bool => str_contains($words, 'do not go together')));
     }
 
+    public function test_a_figure_that_nobody_trusts_does_not_take_the_claim_line_from_one_that_is_trusted(): void
+    {
+        $card = $this->card();
+        $run = $this->conduct($card, 'speed', 'Tray 3');
+        $this->type($card, [['way' => 'read', 'size' => '10 GB', 'time' => '34 s', 'speed' => '317 MB/s']]);
+        $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->where('claimLine.caption', "5 runs each way, first 1 GB, {$run->name()}")->has('claimLine.ways.0.runs', 5));
+        // One that can be trusted does, and says of which way it is.
+        $this->type($card, [['way' => 'read', 'size' => '', 'time' => '', 'speed' => '88 MB/s'], ['way' => 'read', 'size' => '', 'time' => '', 'speed' => '87 MB/s']]);
+        $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->where('claimLine.caption', fn (string $words): bool => str_starts_with($words, '2 reads, region not told')));
+    }
+
     public function test_the_detector_speaks_up_while_typing(): void
     {
         $this->postJson('/typed/check', ['readings' => [
