@@ -65,7 +65,7 @@ export function GoingSheet({ going }: { going: GoingProps }) {
                     <p>
                         {going.kind === 'full proof'
                             ? 'Stopped while writing, it proves nothing; stopped while reading back, what was read counts.'
-                            : 'Stopped, only whole runs count.'}
+                            : 'Stopped, what was measured whole counts.'}
                     </p>
                 </div>
                 <Button
