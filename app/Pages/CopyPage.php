@@ -92,7 +92,7 @@ final readonly class CopyPage
             $run->id, ucfirst($run->name()).($run->source === RunSource::Device ? '' : ", {$run->source->words()}"),
             $what.' · '.$path->describe().($run->drive === null ? '' : " → {$run->drive->tag}"),
             $reading === null ? [] : self::laps($reading),
-            $reading === null ? 'no whole file was copied' : $reading->bound(self::readSpeed($card, $runs, $run->reader?->tag))->words(),
+            $reading === null ? 'no whole file was copied' : $reading->bound(self::readSpeed($card, $runs, $run->reader?->tag), $path)->words(),
             array_values(array_filter([
                 $run->void === null ? null : "Voided: {$run->void->reason}",
                 $run->message,
@@ -103,7 +103,7 @@ final readonly class CopyPage
                 $record->forgot ? null : 'The host could not be made to forget the files first: the times may be its memory’s.',
                 $record->target === null ? null : "The copy lies in {$record->target}.",
             ], fn (?string $note): bool => $note !== null && $note !== '')),
-            $run->void !== null,
+            $run->void !== null || $reading?->isTooFast($path) === true,
         );
     }
 

@@ -181,12 +181,13 @@ final readonly class MeasurePage
     private static function copyRow(Card $card, Run $run): RunProps
     {
         $reading = $run->result === null ? null : CopyRecord::unpack($run->result)->reading();
+        $isTooFast = $reading?->isTooFast(ChainRecord::unpack($run->chain)) === true;
 
         return new RunProps(
             $run->id, $run->kind->label(), $run->state->value, self::chain($run), $reading === null ? '–' : $reading->bytes->decimal().($reading->files === null ? '' : ", {$reading->files} files"),
             null, $reading?->rate()?->megabytes(), null,
-            implode('; ', array_filter([...self::standing($run), $run->message, $run->source === RunSource::Device ? null : $run->source->words(), $reading === null ? null : "{$reading->total()->print()} until {$reading->done()->words()}"], fn (?string $part): bool => $part !== null)),
-            $run->void !== null,
+            implode('; ', array_filter([...self::standing($run), $run->message, $run->source === RunSource::Device ? null : $run->source->words(), $reading === null ? null : "{$reading->total()->print()} until {$reading->done()->words()}", $isTooFast ? Suspicion::FasterThanChain->sentence() : null], fn (?string $part): bool => $part !== null)),
+            $run->void !== null || $isTooFast,
         );
     }
 

@@ -39,7 +39,8 @@ final class CopyTest extends TestCase
 
     public function test_times_by_stopwatch_are_kept_with_what_done_meant(): void
     {
-        $card = $this->card();
+        // 14.7 GB in 1:10 is 209 MB/s: more than a UHS-I card could give.
+        $card = $this->card(['bus' => 'uhs-ii']);
         $this->clock($card, ['copied' => '1:10.4'])->assertSessionHasNoErrors();
         self::assertSame(RunSource::Stopwatch, Run::query()->firstOrFail()->source);
         $this->get("/measure/{$card->tag}/copy")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
@@ -71,6 +72,16 @@ final class CopyTest extends TestCase
         $this->clock($card, ['size' => '2 GB', 'copied' => '1:00', 'previews' => '', 'reader' => 'R3', 'port' => (string) Port::query()->where('name', 'port 3')->firstOrFail()->id]);
         $this->get("/measure/{$card->tag}/copy")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
             ->where('copies.0.bound', 'the card was not the limit: a faster one saves nothing here'));
+    }
+
+    public function test_a_time_that_its_chain_cannot_carry_is_struck_wherever_it_is_shown(): void
+    {
+        $card = $this->card();
+        $this->clock($card, ['size' => '40 GB', 'copied' => '1:40', 'previews' => '', 'reader' => 'R3', 'port' => (string) Port::query()->where('name', 'port 3')->firstOrFail()->id]);
+        $this->get("/measure/{$card->tag}/copy")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->where('copies.0.struck', true)->where('copies.0.bound', fn (string $words): bool => str_starts_with($words, 'not trusted: faster than its slowest link can carry')));
+        $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            ->where('runs.0.struck', true)->where('runs.0.note', fn (string $note): bool => str_contains($note, 'faster than its slowest link can carry')));
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> */

@@ -11,6 +11,7 @@ final readonly class CopyProps
      * @param  list<LapProps>  $laps
      * @param  string  $bound  what held it back, as far as can be told
      * @param  list<string>  $notes
+     * @param  bool  $struck  voided, or faster than its chain can carry
      */
     public function __construct(
         public int $id,
@@ -19,6 +20,6 @@ final readonly class CopyProps
         public array $laps,
         public string $bound,
         public array $notes,
-        public bool $void,
+        public bool $struck,
     ) {}
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Reading\Copy;
 
 use InvalidArgumentException;
+use Tally\Chain\Path;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
@@ -14,6 +15,9 @@ final readonly class CopyReading
 {
     /** A link that could carry so many times what came was not what held it back. House rule. */
     private const SPARE = 1.25;
+
+    /** Above so many times what the card was seen to read, copy and card tell different stories: the house rule for “above”. */
+    private const ABOVE = 1.10;
 
     /** A step that ends within so much of the one before, of the whole, ended with it. House rule. */
     private const WITH = 0.03;
@@ -77,18 +81,33 @@ final readonly class CopyReading
         return $span === null ? null : Rate::ofTransfer($this->bytes, $span);
     }
 
-    /** What was the limit, as far as the laps and the speeds at hand can tell. */
-    public function bound(?Rate $card = null): Bound
+    /** Whether it was copied faster than the chain can carry: such a time is nobody's evidence. */
+    public function isTooFast(Path $chain): bool
+    {
+        $rate = $this->rate(Lap::Copied) ?? $this->rate();
+
+        return $rate !== null && $chain->isNamed && $chain->nominal()->isBelow($rate);
+    }
+
+    /**
+     * What was the limit, as far as the laps and the speeds at hand can tell.
+     *
+     * @param  Rate|null  $card  how fast the card was seen to read
+     */
+    public function bound(?Rate $card = null, ?Path $chain = null): Bound
     {
         $copied = $this->laps[Lap::Copied->value] ?? null;
         $previews = $this->laps[Lap::Previews->value] ?? null;
         $rate = $this->rate();
 
         return match (true) {
+            $chain !== null && $this->isTooFast($chain) => Bound::TooFast,
             $copied !== null && $previews !== null && $previews->seconds > (1 + self::WITH) * $copied->seconds => Bound::Previews,
             $rate === null || $card === null => Bound::Open,
             $this->isSpare($card, $rate) && $previews !== null => Bound::Previews,
             $this->isSpare($card, $rate) => Bound::NotTheCard,
+            // A card that was never seen to read that fast was not what set the pace either: the two do not go together.
+            $rate->over($card) > self::ABOVE => Bound::Open,
             default => Bound::Card,
         };
     }

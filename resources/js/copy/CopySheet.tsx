@@ -36,7 +36,7 @@ const Track = styled.div`
 `;
 
 /** The laps on one clock: what was copied, read back and shown when. */
-export function Laps({ laps }: { laps: readonly LapProps[] }) {
+export function Laps({ laps, struck = false }: { laps: readonly LapProps[]; struck?: boolean }) {
     const whole = Math.max(...laps.map((lap) => lap.seconds));
     const sorted = [...laps].sort((a, b) => a.seconds - b.seconds);
     return (
@@ -48,7 +48,7 @@ export function Laps({ laps }: { laps: readonly LapProps[] }) {
                             className={`bar${i === 0 ? ' first' : ''}`}
                             style={{ width: `${(100 * lap.seconds) / whole}%` }}
                         />
-                        <span className="name">
+                        <span className="name" style={struck ? { textDecoration: 'line-through' } : {}}>
                             {lap.words} after <b>{lap.time}</b>
                             {', '}
                             <b>{lap.rate}</b>
@@ -67,8 +67,8 @@ export function CopySheet({ copy, linked = true }: { copy: CopyProps; linked?: b
             caption={copy.what}
             aside={linked ? <Link href={`/runs/${copy.id}`}>whole</Link> : null}
         >
-            {copy.laps.length === 0 ? null : <Laps laps={copy.laps} />}
-            <p style={{ fontSize: 13, ...(copy.void ? { textDecoration: 'line-through' } : {}) }}>{copy.bound}.</p>
+            {copy.laps.length === 0 ? null : <Laps laps={copy.laps} struck={copy.struck} />}
+            <p style={{ fontSize: 13 }}>{copy.bound}.</p>
             {copy.notes.map((note) => (
                 <p key={note} style={{ fontSize: 12.5, color: 'var(--pencil)' }}>
                     {note}

@@ -34,7 +34,9 @@ export const FrameLook = styled.div<{ $drawer: boolean }>`
         color: var(--pencil);
     }
     .station > span {
-        white-space: nowrap;
+        /* A worker that is away is told in full, on two lines: the keys beside it stay in reach. */
+        min-width: 0;
+        line-height: 1.2;
         font-stretch: 90%;
     }
     .station b {

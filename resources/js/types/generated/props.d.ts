@@ -101,7 +101,7 @@ export interface CopyProps {
     laps: LapProps[];
     bound: string;
     notes: string[];
-    void: boolean;
+    struck: boolean;
 }
 
 export interface CopySlotProps {

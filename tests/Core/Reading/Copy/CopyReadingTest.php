@@ -7,6 +7,9 @@ namespace Tests\Core\Reading\Copy;
 use InvalidArgumentException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tally\Chain\Link;
+use Tally\Chain\Path;
+use Tally\Label\Bus;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
@@ -64,6 +67,18 @@ final class CopyReadingTest extends TestCase
         self::assertSame(Bound::NotTheCard, self::copy('14.7 GB', ['copied' => '4:21'])->bound($rate(90)));
         self::assertSame(Bound::Card, self::copy('14.7 GB', ['copied' => '4:21'])->bound($rate(70)));
         self::assertSame(Bound::Open, self::copy('14.7 GB', ['copied' => '4:21'])->bound());
+    }
+
+    public function test_a_copy_faster_than_its_chain_can_carry_is_not_trusted(): void
+    {
+        $chain = new Path([new Link('UHS-I bus', Bus::UhsI->ceiling())]); // 104 MB/s: SD physical-layer specification
+        $card = Rate::megabytesPerSecond(92.8);
+        self::assertSame(Bound::TooFast, self::copy('10.5 GB', ['copied' => '100 s'])->bound($card, $chain));
+        self::assertSame(Bound::Card, self::copy('10 GB', ['copied' => '100 s'])->bound($card, $chain));
+        // What counts is the copying, not a longer lap after it.
+        self::assertSame(Bound::TooFast, self::copy('40 GB', ['copied' => '100 s', 'previews' => '900 s'])->bound($card, $chain));
+        // Over a chain that nobody named, and faster than the card was ever seen to read: nothing can be told.
+        self::assertSame(Bound::Open, self::copy('40 GB', ['copied' => '100 s'])->bound($card, Path::unnamed()));
     }
 
     public function test_the_same_time_from_a_card_twice_as_fast_is_bound_by_the_previews(): void
