@@ -1,4 +1,4 @@
-import { useEffect, useSyncExternalStore } from 'react';
+import { useEffect, useLayoutEffect, useSyncExternalStore } from 'react';
 
 const STORE = 'single-keys';
 const listeners = new Set<() => void>();
@@ -46,7 +46,8 @@ function isBusy(event: KeyboardEvent): boolean {
 /** Keys of the page that is open. Single ones never fire while someone types. */
 export function useSurfaceKeys(actions: Record<string, () => void>): void {
     const [on] = useSingleKeys();
-    useEffect(() => {
+    // Before the page is painted: a key pressed as soon as something is seen must meet what is seen, not what was before.
+    useLayoutEffect(() => {
         const press = (event: KeyboardEvent) => {
             if (!on || event.ctrlKey || event.metaKey || event.altKey || event.repeat || isBusy(event)) {
                 return;

@@ -74,6 +74,8 @@ function Surface({ card, questions, history, readers, person, margin }: Props) {
                 onError: setErrors,
                 onSuccess: (page) => {
                     setErrors({});
+                    // At once with the next question: a key pressed as soon as it is seen must not be lost.
+                    setBusy(false);
                     setAt(firstOpen(page.props['questions'] as QuestionProps[], at + 1));
                 },
             },
