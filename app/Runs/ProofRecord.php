@@ -9,7 +9,7 @@ use Tally\Chain\Path;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
 use Tally\Probe\Passage;
-use Tally\Probe\ProofResult;
+use Tally\Probe\Proof\ProofResult;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 use Tally\Reading\Condition;
@@ -43,7 +43,7 @@ final readonly class ProofRecord
         return new self(
             $result->imprint,
             $result->size,
-            Diagnosis::of($result->core),
+            $result->diagnosis,
             $result->core->firstBad(),
             $result->core->bytesByClass(),
             $result->core->wrongBits(),

@@ -17,7 +17,7 @@ use Tally\Copy\TimedCopy;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
-use Tally\Probe\FullProof;
+use Tally\Probe\Proof\FullProof;
 use Tally\Probe\SmallFiles;
 use Tally\Probe\SpeedResult;
 use Tally\Probe\SpeedRun;

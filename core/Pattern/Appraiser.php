@@ -7,12 +7,15 @@ namespace Tally\Pattern;
 use Tally\Device\Data;
 
 /** Says what came back, where, down to the sector. */
-final readonly class Appraiser
+final class Appraiser
 {
     /** The smallest unit that cards and drives write: an echo or a fault is never smaller. */
     public const SECTOR = 512;
 
-    public function __construct(private Imprint $imprint) {}
+    /** @var array{int, int, string}|null address, length and bytes of what was last made for an echo: many may repeat one place */
+    private ?array $made = null;
+
+    public function __construct(private readonly Imprint $imprint) {}
 
     /**
      * @param  Data  $read  what came back from `$offset`, a multiple of the sector; whole blocks of the pattern are checked fastest
@@ -68,25 +71,39 @@ final readonly class Appraiser
             }
         }
 
-        return $this->stamped(substr($block, $at), $offset)
+        return $this->stamped($block, $at, $offset)
             ?? new Patch(BlockClass::Scrambled, $offset, min(self::SECTOR, $left), wrongBits: self::bits(substr($difference, $at, self::SECTOR)));
     }
 
     /** Bytes of some imprint, but not of this address. */
-    private function stamped(string $bytes, int $offset): ?Patch
+    private function stamped(string $block, int $at, int $offset): ?Patch
     {
-        $stamp = Cipher::stamp($bytes);
+        $left = strlen($block) - $at;
+        $stamp = Cipher::stamp(substr($block, $at, 2 * Cipher::UNIT));
         if ($stamp === null || ($stamp->run === $this->imprint->run && $stamp->address === $offset)) {
             return null;
         }
         $stale = $stamp->run !== $this->imprint->run;
         if ($stale || $stamp->address >= $this->imprint->size->count) {
-            return new Patch(BlockClass::Stale, $offset, min(self::SECTOR, strlen($bytes)));
+            return new Patch(BlockClass::Stale, $offset, min(self::SECTOR, $left));
         }
-        $meant = $this->imprint->range($stamp->address, strlen($bytes));
-        $same = self::sectors(strspn($bytes ^ $meant, "\0"), strlen($bytes));
+        // Twice as far each time: an echo of one sector must not cost the making of a whole block.
+        for ($far = self::SECTOR; ; $far *= 2) {
+            $far = min($far, $left);
+            $same = self::sectors(strspn(substr($block, $at, $far) ^ $this->made($stamp->address, $far), "\0"), $far);
+            if ($same < $far || $far === $left) {
+                return $same > 0 ? new Patch(BlockClass::Echoes, $offset, $same, $stamp->address) : null;
+            }
+        }
+    }
 
-        return $same > 0 ? new Patch(BlockClass::Echoes, $offset, $same, $stamp->address) : null;
+    private function made(int $address, int $length): string
+    {
+        if ($this->made === null || $this->made[0] !== $address || $this->made[1] < $length) {
+            $this->made = [$address, $length, $this->imprint->range($address, $length)];
+        }
+
+        return $this->made[1] === $length ? $this->made[2] : substr($this->made[2], 0, $length);
     }
 
     /** @return list<Patch> */

@@ -75,8 +75,9 @@ final readonly class Imprint
         $bytes = '';
         $end = min($offset + $length, $this->size->count);
         for ($address = $offset - $offset % self::BLOCK; $address < $end; $address += self::BLOCK) {
-            $from = max($offset, $address);
-            $bytes .= substr($this->block($address), $from - $address, $end - $from);
+            $from = max($offset, $address) - $address;
+            $to = min($end - $address, $this->lengthAt($address));
+            $bytes .= $this->part($address, $from, $to);
         }
 
         return $bytes;
@@ -85,6 +86,17 @@ final readonly class Imprint
     public function stretch(int $offset, int $length): Stretch
     {
         return new Stretch($this, $offset, min($length, $this->size->count - $offset));
+    }
+
+    /** Some bytes of a block; only where its seal is among them does all of it have to be made. */
+    private function part(int $address, int $from, int $to): string
+    {
+        if ($to > $this->lengthAt($address) - Seal::LENGTH || $to - $from > self::BLOCK / 2) {
+            return substr($this->block($address), $from, $to - $from);
+        }
+        $unit = $from - $from % Cipher::UNIT;
+
+        return substr(Cipher::stream($this->run, $address + $unit, substr($this->zeros, 0, $to - $unit)), $from - $unit);
     }
 
     private function lengthAt(int $address): int

@@ -27,6 +27,19 @@ final class Trace
         $this->bin = max(1, $bin);
     }
 
+    /** @param  list<array{float, float}>  $points  as of points(), of the part before */
+    public static function continued(array $points, int $bin): self
+    {
+        $trace = new self($bin);
+        $from = 0.0;
+        foreach ($points as [$end, $rate]) {
+            $trace->add((int) ($end - $from), ($end - $from) / max(1.0, $rate));
+            $from = $end;
+        }
+
+        return $trace;
+    }
+
     public function add(int $bytes, float $seconds): void
     {
         while ($bytes > 0) {

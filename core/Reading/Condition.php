@@ -13,8 +13,33 @@ enum Condition: string
     case Wraps = 'wraps';
     /** It keeps the first part and nothing after. */
     case Drops = 'drops';
+    /** It keeps the first part and spoils what comes after. */
+    case Corrupts = 'corrupts';
     /** Parts of it are bad, here and there. */
     case Faulty = 'faulty';
     /** Nothing was read back. */
     case Unknown = 'unknown';
+
+    public function nature(): Nature
+    {
+        return match ($this) {
+            self::Whole => Nature::Whole,
+            self::Wraps, self::Drops, self::Corrupts => Nature::Fake,
+            self::Faulty => Nature::Faulty,
+            self::Unknown => Nature::Open,
+        };
+    }
+
+    /** Why it is told to be that, in a sentence. */
+    public function because(): string
+    {
+        return match ($this) {
+            self::Whole => 'Everything that was looked at came back as written.',
+            self::Wraps => 'A fake, not a fault: a medium that is ill does not give back data from exactly one distance further on.',
+            self::Drops => 'A fake, not a fault: everything up to one address holds, and next to nothing behind it does.',
+            self::Corrupts => 'A fake, not a fault: everything up to one address holds, and behind it next to nothing comes back as it was written.',
+            self::Faulty => 'Faulty, not a fake: bad places lie among good ones, and there is no address from which on nothing holds.',
+            self::Unknown => 'Nothing was read back.',
+        };
+    }
 }

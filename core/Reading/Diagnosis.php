@@ -6,50 +6,133 @@ namespace Tally\Reading;
 
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
-use Tally\Probe\CoreSample;
+use Tally\Probe\Proof\CoreSample;
 use Tally\Quantity\Bytes;
 
 /** What a core sample means: how much the medium truly has, and whether it lies or is ill. */
 final readonly class Diagnosis
 {
-    /**
-     * @param  Bytes  $capacity  true usable bytes: the lap of a card that wraps, the first bad offset of one that drops, else what holds
-     * @param  int|null  $wrap  the lap in bytes
-     */
-    public function __construct(public Condition $condition, public Bytes $capacity, public ?int $wrap) {}
+    /** A lap this many times smaller than the part before it is a scratch block. */
+    private const SCRATCH = 1000;
 
-    public static function of(CoreSample $core): self
+    /**
+     * @param  Bytes  $capacity  true usable bytes: where the last lap of a card that wraps ends in its memory, the first bad offset of one that drops, else what holds
+     * @param  int|null  $wrap  the lap in bytes
+     * @param  int|null  $wrapFrom  the first address that is written over from further on
+     * @param  bool  $exact  false where the capacity is an estimate
+     * @param  list<string>  $also  what else is wrong with it, in sentences
+     */
+    public function __construct(
+        public Condition $condition,
+        public Bytes $capacity,
+        public ?int $wrap,
+        public ?int $wrapFrom = null,
+        public bool $exact = true,
+        public array $also = [],
+    ) {}
+
+    /** What was found by asking single places. */
+    public static function found(Condition $condition, Bytes $capacity, ?int $wrap, ?int $wrapFrom, bool $exact = true): self
     {
-        $holds = $core->bytes(BlockClass::Holds);
+        return new self($condition, $capacity, $wrap, $wrapFrom, $exact);
+    }
+
+    /**
+     * A medium that starts over, or one that has a single scratch block for all that it cannot keep.
+     *
+     * @param  list<string>  $also
+     */
+    public static function repeating(int $lap, int $from, bool $exact = true, array $also = []): self
+    {
+        return self::SCRATCH * $lap < $from
+            ? new self(Condition::Drops, Bytes::of($from), null, null, $exact, ['All that is written behind it goes into one place of '.Bytes::of($lap)->decimal().'.', ...$also])
+            : new self(Condition::Wraps, Bytes::of($from + $lap), $lap, $from, $exact, $also);
+    }
+
+    /** @param  Bytes|null  $size  how much there was to read back; null where all of it was */
+    public static function of(CoreSample $core, ?Bytes $size = null): self
+    {
+        $holds = Bytes::of($core->bytes(BlockClass::Holds));
+        $whole = $size === null || $core->covered() >= $size->count;
 
         return match (true) {
             $core->covered() === 0 => new self(Condition::Unknown, Bytes::of(0), null),
-            $core->bad() === 0 => new self(Condition::Whole, Bytes::of($holds), null),
-            self::wraps($core) => new self(Condition::Wraps, Bytes::of((int) $core->lap()), $core->lap()),
-            self::drops($core) => new self(Condition::Drops, Bytes::of((int) $core->firstBad()), null),
-            default => new self(Condition::Faulty, Bytes::of($holds), null),
+            $core->bad() === 0 => new self(Condition::Whole, $holds, null),
+            default => self::wraps($core, $whole) ?? self::ends($core) ?? new self(Condition::Faulty, $holds, null, also: Spread::of($core)->sentences()),
         };
     }
 
-    /**
-     * On a medium that wraps, the last lap holds and all the rest echoes: what holds is as long as the lap. Both sums are
-     * allowed a little, for a medium that also has bad spots.
-     */
-    private static function wraps(CoreSample $core): bool
+    /** @param  list<string>  $also */
+    public function and(array $also): self
     {
-        $lap = $core->lap();
-        $slack = max(2 * Imprint::BLOCK, intdiv($core->covered(), 100));
-
-        return $lap !== null
-            && $core->bytes(BlockClass::Echoes) >= 0.9 * $core->bad()
-            && abs($core->bytes(BlockClass::Holds) - $lap) <= $slack;
+        return new self($this->condition, $this->capacity, $this->wrap, $this->wrapFrom, $this->exact, [...$this->also, ...$also]);
     }
 
-    /** From the first bad byte on, next to nothing holds, to the very end. */
-    private static function drops(CoreSample $core): bool
+    public function nature(): Nature
     {
-        $after = $core->covered() - (int) $core->firstBad();
+        return $this->condition->nature();
+    }
 
-        return $core->bad() >= 0.95 * $after && $core->lastBadEnd() === $core->covered() && $after >= 0.01 * $core->covered();
+    /**
+     * On a medium that wraps, the last lap holds and all before it echoes, from the first address that is written over; so
+     * what holds is as long as the spared part and one lap. On one whose first lap stays, what is behind it echoes. Both
+     * sums are allowed a little, for a medium that also has bad spots.
+     */
+    private static function wraps(CoreSample $core, bool $whole): ?self
+    {
+        [$lap, $from, $echoes] = [$core->lap(), $core->firstEcho(), $core->bytes(BlockClass::Echoes)];
+        if ($lap === null || $from === null || $echoes < 0.2 * $core->bad()) {
+            return null;
+        }
+        $holds = $core->bytes(BlockClass::Holds);
+        $expected = $core->laterWins() ? $from + $lap : $from;
+        $slack = max(2 * Imprint::BLOCK, intdiv($core->covered(), 100));
+        // A reading that was broken off has not come to the lap that holds.
+        $fits = $whole ? $holds <= $expected + $slack && $holds >= 0.5 * $expected - $slack : $echoes >= 0.9 * $core->bad();
+        if (! $fits) {
+            return null;
+        }
+        $other = $core->bad() - $echoes;
+
+        return self::repeating($lap, $core->laterWins() ? $from : $from - $lap, $whole, $other === 0 ? [] : [Bytes::of($other)->decimal().' of it came back wrong in another way: besides starting over it is faulty, or it drops part of what it is given.']);
+    }
+
+    /** Up to one address next to everything holds, from there on next to nothing, but for what a cache may answer at the very end. */
+    private static function ends(CoreSample $core): ?self
+    {
+        [$edge, $badBefore, $badBehind] = self::edge($core);
+        $behind = $core->covered() - $edge;
+        $inBetween = $core->lastBadEnd() - $edge;
+        if ($behind < 0.01 * $core->covered() || $badBehind < 0.9 * $inBetween || 2 * $badBehind < $behind || $badBefore > 0.05 * max(1, $edge)) {
+            return null;
+        }
+        $also = [];
+        if ($badBefore > 0) {
+            $also[] = Bytes::of($badBefore)->decimal().' of the part it has came back wrong too: besides, it is faulty.';
+        }
+        $answered = $behind - $badBehind;
+        if ($answered >= Imprint::BLOCK) {
+            $also[] = Bytes::of($answered)->decimal().' behind its end came back right, as from a cache inside it. Take it out, put it back and read it again, and that will be gone.';
+        }
+        $corrupts = 2 * $core->bytes(BlockClass::Scrambled) > $core->bad();
+
+        return new self($corrupts ? Condition::Corrupts : Condition::Drops, Bytes::of($edge), null, also: $also);
+    }
+
+    /** @return array{int, int, int} the address that parts good from bad best, bad bytes before it, bad bytes behind it */
+    private static function edge(CoreSample $core): array
+    {
+        [$bad, $good] = [0, 0];
+        [$edge, $least, $before] = [0, PHP_INT_MAX, 0];
+        $holds = $core->bytes(BlockClass::Holds);
+        foreach ($core->patches() as $patch) {
+            // Were this the edge, the bad before it and the good behind it would be in the wrong place.
+            if ($patch->class !== BlockClass::Holds && $bad + $holds - $good < $least) {
+                [$edge, $least, $before] = [$patch->offset, $bad + $holds - $good, $bad];
+            }
+            $patch->class === BlockClass::Holds ? $good += $patch->length : $bad += $patch->length;
+        }
+
+        return [$edge, $before, $bad - $before];
     }
 }

@@ -18,9 +18,11 @@ final class Books
     public function put(int $at, int $length, int $address, Imprint $imprint): void
     {
         $end = $at + $length;
-        $kept = [];
         $fresh = ['from' => $at, 'to' => $end, 'address' => $address, 'imprint' => $imprint];
-        foreach ($this->entries as $entry) {
+        $first = $this->firstEndingAfter($at - 1);
+        $kept = [];
+        for ($i = $first; $i < count($this->entries) && $this->entries[$i]['from'] < $end; $i++) {
+            $entry = $this->entries[$i];
             if ($entry['to'] === $at && $entry['imprint'] === $imprint && $address === $entry['address'] + $at - $entry['from']) {
                 $fresh = [...$entry, 'to' => $end];
 
@@ -30,13 +32,11 @@ final class Books
                 $kept[] = [...$entry, 'to' => min($entry['to'], $at)];
             }
             if ($entry['to'] > $end) {
-                $cut = max(0, $end - $entry['from']);
-                $kept[] = [...$entry, 'from' => $entry['from'] + $cut, 'address' => $entry['address'] + $cut];
+                $cut = $end - $entry['from'];
+                $after = [...$entry, 'from' => $end, 'address' => $entry['address'] + $cut];
             }
         }
-        $kept[] = $fresh;
-        usort($kept, fn (array $a, array $b): int => $a['from'] <=> $b['from']);
-        $this->entries = $kept;
+        array_splice($this->entries, $first, $i - $first, [...$kept, $fresh, ...(isset($after) ? [$after] : [])]);
     }
 
     /** @return list<Stretch|Blank> what lies at this physical range */
@@ -44,12 +44,9 @@ final class Books
     {
         $pieces = [];
         $end = $at + $length;
-        foreach ($this->entries as $entry) {
-            $from = max($at, $entry['from']);
-            $to = min($end, $entry['to']);
-            if ($from >= $to) {
-                continue;
-            }
+        for ($i = $this->firstEndingAfter($at); $i < count($this->entries) && $this->entries[$i]['from'] < $end; $i++) {
+            $entry = $this->entries[$i];
+            [$from, $to] = [max($at, $entry['from']), min($end, $entry['to'])];
             if ($from > $at) {
                 $pieces[] = new Blank($from - $at);
             }
@@ -61,5 +58,21 @@ final class Books
         }
 
         return $pieces;
+    }
+
+    /** @return int the place in the list of the first range that goes on beyond an address */
+    private function firstEndingAfter(int $address): int
+    {
+        [$low, $high] = [0, count($this->entries)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            if ($this->entries[$middle]['to'] > $address) {
+                $high = $middle;
+            } else {
+                $low = $middle + 1;
+            }
+        }
+
+        return $low;
     }
 }

@@ -7,8 +7,8 @@ namespace Tally\StandIn;
 use LogicException;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use Tally\Device\Addressed;
 use Tally\Device\Data;
-use Tally\Device\Device;
 use Tally\Device\Thermometer;
 use Tally\Pattern\Blank;
 use Tally\Pattern\Imprint;
@@ -20,8 +20,11 @@ use Tally\Quantity\Rate;
 use Tally\Quantity\Temperature;
 
 /** A made-up medium in a made-up reader: it keeps books instead of bytes, and moves its own clock as it works. */
-final class StandInDevice implements Device, Thermometer
+final class StandInDevice implements Addressed, Thermometer
 {
+    /** Reading this share of what was written since gives it time to rest. */
+    private const REST = 0.25;
+
     private readonly Books $books;
 
     private readonly Randomizer $chance;
@@ -31,6 +34,9 @@ final class StandInDevice implements Device, Thermometer
 
     /** Bytes since the medium last had time to empty its cache. */
     private int $sinceRest = 0;
+
+    /** Bytes read since the last write. */
+    private int $readSince = 0;
 
     /** How this pass differs from the others, around 1. */
     private float $mood = 1.0;
@@ -63,6 +69,11 @@ final class StandInDevice implements Device, Thermometer
             throw new LogicException('A stand-in keeps books of imprints only.');
         }
         $length = $data->length();
+        // While it is read it has time to empty its cache and to cool; a look at a few places is no rest.
+        if ($this->readSince > self::REST * $this->sinceRest) {
+            $this->sinceRest = 0;
+        }
+        $this->readSince = 0;
         $this->spend($length, $this->writeTime($length));
         $true = $this->medium->true->count;
         if ($this->medium->behaviour === Behaviour::Drops) {
@@ -78,6 +89,7 @@ final class StandInDevice implements Device, Thermometer
     public function read(int $offset, int $length): Data
     {
         $this->spend($length, $length / $this->through($this->medium->read) * $this->mood);
+        $this->readSince += $length;
         $true = $this->medium->true->count;
         $pieces = [];
         $kept = $this->medium->behaviour === Behaviour::Drops ? min($length, max(0, $true - $offset)) : $length;
@@ -102,7 +114,6 @@ final class StandInDevice implements Device, Thermometer
     {
         // Two numbers between 0 and 1 by Box–Muller: speeds of real runs scatter about normally.
         [$u, $v] = [$this->chance->getInt(1, 1_000_000) / 1e6, $this->chance->getInt(1, 1_000_000) / 1e6];
-        $this->sinceRest = 0;
         $this->mood = max(0.5, 1 + $this->medium->jitter * sqrt(-2 * log($u)) * cos(2 * M_PI * $v));
 
         return true;

@@ -53,7 +53,7 @@ final class ArchitectureTest extends TestCase
     {
         $script = 'spl_autoload_register(function ($c) { if (str_starts_with($c, "Illuminate\\\\")) { exit(9); } }, true, true);'
             .'require "vendor/autoload.php"; use Tally\StandIn\{Medium, StandInClock, StandInDevice};'
-            .'$clock = new StandInClock; Tally\Probe\FullProof::on(new StandInDevice(Medium::parse("honest,size=1GB"), $clock), $clock);'
+            .'$clock = new StandInClock; Tally\Probe\Proof\FullProof::on(new StandInDevice(Medium::parse("honest,size=1GB"), $clock), $clock);'
             .'exit(class_exists("Illuminate\Foundation\Application", false) ? 8 : 0);';
         exec('cd '.escapeshellarg(dirname(__DIR__, 2)).' && php -r '.escapeshellarg($script).' 2>&1', $output, $code);
         self::assertSame(0, $code, implode("\n", $output));

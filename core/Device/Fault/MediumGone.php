@@ -13,4 +13,9 @@ final class MediumGone extends RuntimeException implements DeviceFault
     {
         return new self("{$where} is gone: the card was pulled out or unmounted. Put it back and run again.");
     }
+
+    public static function turned(string $where): self
+    {
+        return new self("{$where} leads to another medium than when the run began. The run was ended, and nothing was written to the other one.");
+    }
 }

@@ -61,4 +61,44 @@ final class UnusablePath extends RuntimeException implements DeviceFault
     {
         return new self("“{$target}” lies inside “{$source}”: a folder cannot be copied into itself. Choose one elsewhere.");
     }
+
+    public static function noRawAccess(): self
+    {
+        return new self('This PHP has no foreign function interface (FFI), which raw media take. Install it, or prove the card in its mounted folder.');
+    }
+
+    public static function noMedium(string $given): self
+    {
+        return new self("There is no device or image “{$given}”. Give one such as /dev/sdx, or an image file.");
+    }
+
+    /** @param  int  $error  of the host; source: errno(3) */
+    public static function cannotOpen(string $given, int $error): self
+    {
+        return new self(match ($error) {
+            13, 1 => "“{$given}” may not be opened by this user. Run it as a user who may write to the device.",
+            16 => "“{$given}” is in use by the host: mounted, or part of a volume. Unmount it first.",
+            30 => "“{$given}” is write-protected. Check the card’s lock slider.",
+            123, 6 => "There is no card in “{$given}”.",
+            21 => "“{$given}” is a folder. Leave --raw out to prove a card in its mounted folder.",
+            default => "“{$given}” cannot be opened (error {$error} of the host).",
+        });
+    }
+
+    public static function turned(string $given): self
+    {
+        return new self("“{$given}” turned into another medium while it was being checked. Nothing was written. Look at what is plugged in, and begin again.");
+    }
+
+    /** @param  string  $why  what speaks against erasing it, and what would do */
+    public static function mustNotErase(string $given, string $why): self
+    {
+        return new self("“{$given}” is not erased: {$why}");
+    }
+
+    /** @param  string  $why  how it is told to be another */
+    public static function otherCard(string $why): self
+    {
+        return new self("This is not the card the proof was begun on, or it was written to since: {$why}. Put the right one in, or begin a new proof.");
+    }
 }

@@ -11,15 +11,17 @@ final class Pacemaker
 {
     private readonly float $began;
 
-    private int $done = 0;
-
     private float $last;
 
-    /** @param  int  $total  bytes of all phases of all runs */
+    /**
+     * @param  int  $total  bytes of all phases of all runs
+     * @param  int  $done  of them, what was done before, in a run that is continued
+     */
     public function __construct(
         private readonly Clock $clock,
         private readonly Observer $observer,
         private int $total,
+        private int $done = 0,
     ) {
         $this->began = $this->last = $clock->now();
     }

@@ -7,7 +7,7 @@ namespace Tests\Core\Probe;
 use PHPUnit\Framework\TestCase;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
-use Tally\Probe\CoreSample;
+use Tally\Probe\Proof\CoreSample;
 use Tally\Reading\Condition;
 use Tally\Reading\Diagnosis;
 

@@ -10,12 +10,11 @@ use Tally\Device\FolderDevice;
 use Tally\Device\HostClock;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
-use Tally\Probe\FullProof;
-use Tally\Probe\ProofResult;
+use Tally\Probe\Proof\FullProof;
+use Tally\Probe\Proof\ProofResult;
 use Tally\Probe\Watch\Phase;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
-use Tally\Reading\Diagnosis;
 use Tally\StandIn\Medium;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
@@ -27,11 +26,11 @@ final class FullProofTest extends TestCase
 {
     use TemporaryFolder;
 
-    private static function prove(string $medium): ProofResult
+    private static function prove(string $medium, bool $lookBack = false): ProofResult
     {
         $clock = new StandInClock;
 
-        return FullProof::on(new StandInDevice(Medium::parse($medium), $clock), $clock);
+        return FullProof::on(new StandInDevice(Medium::parse($medium), $clock), $clock, lookBack: $lookBack);
     }
 
     /** @return iterable<string, array{string, Condition, int, int|null, int|null}> medium, condition, capacity, wrap, first bad */
@@ -55,23 +54,58 @@ final class FullProofTest extends TestCase
     public function test_it_names_kind_capacity_and_wrap(string $medium, Condition $condition, int $capacity, ?int $wrap, ?int $firstBad): void
     {
         $result = self::prove($medium);
-        $diagnosis = Diagnosis::of($result->core);
+        $diagnosis = $result->diagnosis;
         self::assertSame([$condition, $capacity, $wrap, $firstBad], [$diagnosis->condition, $diagnosis->capacity->count, $diagnosis->wrap, $result->core->firstBad()]);
         self::assertTrue($result->isComplete());
         self::assertSame($result->size->count, array_sum($result->core->bytesByClass()));
+    }
+
+    #[DataProvider('media')]
+    public function test_looking_back_names_the_same_and_ends_a_fake_early(string $medium, Condition $condition, int $capacity, ?int $wrap): void
+    {
+        $result = self::prove($medium, lookBack: true);
+        self::assertSame([$condition, $capacity, $wrap], [$result->diagnosis->condition, $result->diagnosis->capacity->count, $result->diagnosis->wrap]);
+        self::assertSame($condition === Condition::Whole, $result->alarmAt === null);
+        self::assertSame($condition === Condition::Whole, $result->isComplete());
+        self::assertFalse($result->stopped);
+    }
+
+    public function test_a_proof_of_days_ends_within_its_first_hour_on_a_fake(): void
+    {
+        foreach (['wraps', 'drops'] as $kind) {
+            $clock = new StandInClock;
+            $device = new StandInDevice(Medium::parse("{$kind},size=1TB,true=60GB,write=11.7MB/s,read=7MB/s"), $clock);
+            $result = FullProof::on($device, $clock);
+            self::assertSame(60_000_000_000, $result->diagnosis->capacity->count);
+            self::assertLessThan(3600, $clock->now(), $kind);
+        }
+    }
+
+    public function test_looking_back_takes_less_than_a_hundredth_of_the_time(): void
+    {
+        foreach (['32GB', '1TB'] as $size) {
+            $took = [];
+            foreach ([true, false] as $lookBack) {
+                $clock = new StandInClock;
+                $device = new StandInDevice(Medium::parse("honest,size={$size},write=20MB/s,read=84MB/s"), $clock);
+                FullProof::on($device, $clock, lookBack: $lookBack);
+                $took[] = $clock->now();
+            }
+            self::assertLessThan(1.01, $took[0] / $took[1], $size);
+        }
     }
 
     public function test_a_part_can_be_proven(): void
     {
         $clock = new StandInClock;
         $device = new StandInDevice(Medium::parse('wraps,size=32GB,true=8GB'), $clock);
-        $result = FullProof::on($device, $clock, new StopAt, Bytes::gigabytes(5));
+        $result = FullProof::on($device, $clock, new StopAt, Bytes::gigabytes(5), false);
         self::assertSame([5_000_000_000, 5_000_000_000], [$result->size->count, $result->core->bytes(BlockClass::Holds)]);
         self::assertTrue($result->isComplete());
         // One block beyond the true size is enough to meet the first echo.
-        $result = FullProof::on($device, $clock, new StopAt, Bytes::of(8_000_000_000 + 512));
+        $result = FullProof::on($device, $clock, new StopAt, Bytes::of(8_000_000_000 + 512), false);
         self::assertSame([512, 0], [$result->core->bytes(BlockClass::Echoes), $result->core->firstBad()]);
-        $more = FullProof::on($device, $clock, new StopAt, Bytes::gigabytes(64));
+        $more = FullProof::on($device, $clock, new StopAt, Bytes::gigabytes(64), false);
         self::assertSame(32_000_000_000, $more->size->count, 'no more than there is');
     }
 
@@ -89,11 +123,11 @@ final class FullProofTest extends TestCase
     public function test_bad_patches_are_a_fault_and_no_fake(): void
     {
         $result = self::prove('patchy,size=32GB,patches=7,seed=3');
-        self::assertSame(Condition::Faulty, Diagnosis::of($result->core)->condition);
+        self::assertSame(Condition::Faulty, $result->diagnosis->condition);
         $bad = array_filter($result->core->patches(), fn ($patch): bool => $patch->class === BlockClass::Scrambled);
         self::assertCount(7, $bad);
         self::assertGreaterThan(0, $result->core->wrongBits());
-        self::assertSame(32_000_000_000 - $result->core->bytes(BlockClass::Scrambled), Diagnosis::of($result->core)->capacity->count);
+        self::assertSame(32_000_000_000 - $result->core->bytes(BlockClass::Scrambled), $result->diagnosis->capacity->count);
     }
 
     public function test_speeds_and_times_are_those_of_the_medium(): void
@@ -176,7 +210,7 @@ final class FullProofTest extends TestCase
         $result = FullProof::on($device, new HostClock);
         self::assertSame(Imprint::BLOCK, $result->core->bytes(BlockClass::Unreadable));
         self::assertSame(64_000_000 - Imprint::BLOCK, $result->write->bytes->count);
-        self::assertSame(Condition::Faulty, Diagnosis::of($result->core)->condition);
+        self::assertSame(Condition::Faulty, $result->diagnosis->condition);
     }
 
     public function test_a_disk_that_fills_up_ends_the_writing_and_what_was_written_is_proven(): void
@@ -205,7 +239,7 @@ final class FullProofTest extends TestCase
         $device->goneAtWrite = 10 * Imprint::BLOCK;
         $result = FullProof::on($device, new HostClock);
         self::assertSame(0, $result->core->covered());
-        self::assertSame(Condition::Unknown, Diagnosis::of($result->core)->condition);
+        self::assertSame(Condition::Unknown, $result->diagnosis->condition);
         self::assertStringContainsString('is gone', (string) $result->cutShort);
     }
 

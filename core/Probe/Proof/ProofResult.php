@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe;
+namespace Tally\Probe\Proof;
 
+use Tally\Probe\Passage;
+use Tally\Probe\Screen\ScreenPlan;
 use Tally\Quantity\Bytes;
+use Tally\Reading\Diagnosis;
 
-/** What a full proof found. */
+/** What a proof or a quick screen found. */
 final readonly class ProofResult
 {
     /**
@@ -17,11 +20,14 @@ final readonly class ProofResult
      * @param  list<array{float, float}>  $readTrace
      * @param  string|null  $note  what went wrong on the way: a full disk, a flush that failed
      * @param  string|null  $cutShort  a sentence, when the medium went away in between
+     * @param  int|null  $alarmAt  how much was written when a look back met a fake and the rest was not written
+     * @param  ScreenPlan|null  $screen  the places of a quick screen; null for a full proof
      */
     public function __construct(
         public int $imprint,
         public Bytes $size,
         public CoreSample $core,
+        public Diagnosis $diagnosis,
         public Passage $write,
         public Passage $read,
         public bool $forgot,
@@ -30,6 +36,8 @@ final readonly class ProofResult
         public bool $stopped,
         public ?string $note = null,
         public ?string $cutShort = null,
+        public ?int $alarmAt = null,
+        public ?ScreenPlan $screen = null,
     ) {}
 
     public function isComplete(): bool

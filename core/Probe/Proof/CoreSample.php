@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe;
+namespace Tally\Probe\Proof;
 
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
@@ -27,7 +27,12 @@ final class CoreSample
 
     private int $lastBadEnd = 0;
 
-    private int $lap = 0;
+    private ?int $firstEcho = null;
+
+    /** Bytes of echoes whose data belonged further on. */
+    private int $fromAhead = 0;
+
+    private Shifts $shifts;
 
     private int $wrongBits = 0;
 
@@ -36,6 +41,7 @@ final class CoreSample
     public function __construct()
     {
         $this->bytes = array_fill_keys(array_map(fn (BlockClass $class): string => $class->value, BlockClass::cases()), 0);
+        $this->shifts = new Shifts;
     }
 
     public function add(Patch $patch): void
@@ -46,8 +52,11 @@ final class CoreSample
             $this->firstBad ??= $patch->offset;
             $this->lastBadEnd = $patch->end();
         }
-        if ($patch->shift() !== null) {
-            $this->lap = self::greatestCommonDivisor($this->lap, abs($patch->shift()));
+        $shift = $patch->shift();
+        if ($shift !== null) {
+            $this->firstEcho ??= $patch->offset;
+            $this->fromAhead += $shift > 0 ? $patch->length : 0;
+            $this->shifts->add($shift, $patch->length);
         }
         $this->append($patch);
         if (count($this->patches) > self::MOST) {
@@ -97,7 +106,18 @@ final class CoreSample
     /** The greatest common divisor of all distances at which data came back; null without echoes. */
     public function lap(): ?int
     {
-        return $this->lap === 0 ? null : $this->lap;
+        return $this->shifts->lap();
+    }
+
+    public function firstEcho(): ?int
+    {
+        return $this->firstEcho;
+    }
+
+    /** Whether most echoes give back what was written further on: later laps then took the place of earlier ones. */
+    public function laterWins(): bool
+    {
+        return 2 * $this->fromAhead >= $this->bytes(BlockClass::Echoes);
     }
 
     public function wrongBits(): int
@@ -142,12 +162,40 @@ final class CoreSample
         } while (count($this->patches) > self::MOST / 2);
     }
 
-    private static function greatestCommonDivisor(int $a, int $b): int
+    /** @return array<string, mixed> all of it, for a proof that is to be continued */
+    public function pack(): array
     {
-        while ($b !== 0) {
-            [$a, $b] = [$b, $a % $b];
-        }
+        return [
+            'patches' => array_map(fn (Patch $patch): array => [$patch->class->value, $patch->offset, $patch->length, $patch->source, $patch->wrongBits], $this->patches),
+            'bytes' => $this->bytes, 'first_bad' => $this->firstBad, 'last_bad_end' => $this->lastBadEnd, 'first_echo' => $this->firstEcho,
+            'from_ahead' => $this->fromAhead, 'shifts' => $this->shifts->all(), 'wrong_bits' => $this->wrongBits, 'grain' => $this->grain,
+        ];
+    }
 
-        return $a;
+    /** @param  array<mixed>  $packed  as of pack(), perhaps by way of JSON */
+    public static function unpack(array $packed): self
+    {
+        $number = fn (mixed $value): int => is_numeric($value) ? (int) $value : 0;
+        $maybe = fn (string $key): ?int => is_numeric($packed[$key] ?? null) ? (int) $packed[$key] : null;
+        $rows = fn (string $key): array => is_array($packed[$key] ?? null) ? $packed[$key] : [];
+        $core = new self;
+        foreach ($rows('patches') as $row) {
+            $class = is_array($row) && is_string($row[0] ?? null) ? BlockClass::tryFrom($row[0]) : null;
+            if (is_array($row) && $class !== null) {
+                $core->patches[] = new Patch($class, $number($row[1] ?? 0), $number($row[2] ?? 0), is_numeric($row[3] ?? null) ? (int) $row[3] : null, $number($row[4] ?? 0));
+            }
+        }
+        foreach ($rows('bytes') as $class => $bytes) {
+            $core->bytes[(string) $class] = $number($bytes);
+        }
+        $shifts = [];
+        foreach ($rows('shifts') as $shift => $bytes) {
+            $shifts[(int) $shift] = $number($bytes);
+        }
+        [$core->firstBad, $core->firstEcho, $core->shifts] = [$maybe('first_bad'), $maybe('first_echo'), new Shifts($shifts)];
+        [$core->lastBadEnd, $core->fromAhead] = [$number($packed['last_bad_end'] ?? 0), $number($packed['from_ahead'] ?? 0)];
+        [$core->wrongBits, $core->grain] = [$number($packed['wrong_bits'] ?? 0), $number($packed['grain'] ?? 0)];
+
+        return $core;
     }
 }

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Device\Raw;
+
+/**
+ * What the host knows of its block devices: which parts and volumes belong together, and what is in use.
+ *
+ * Source: proc(5) mountinfo and swaps, sysfs(5), the kernel's Documentation/ABI/stable/sysfs-block.
+ */
+final readonly class Kernel
+{
+    /** Where a host keeps what it cannot do without. */
+    private const SYSTEM = ['/', '/boot', '/boot/efi', '/usr', '/var', '/home', '/etc', '/opt', '/root', '[SWAP]'];
+
+    /** @param  string  $root  put before /proc and /sys, for a host that is made up */
+    public function __construct(private string $root = '') {}
+
+    public function isPartition(string $numbers): bool
+    {
+        return is_file("{$this->root}/sys/dev/block/{$numbers}/partition");
+    }
+
+    /** @return string|null where it, a part of it or a volume on it is mounted or swapped to; the gravest first */
+    public function use(string $numbers): ?string
+    {
+        $places = [];
+        $family = $this->family($numbers);
+        foreach ($this->mounts() as [$device, $point]) {
+            if (in_array($device, $family, true)) {
+                $places[] = $point;
+            }
+        }
+        usort($places, fn (string $a, string $b): int => (int) $this->isSystem($b) <=> (int) $this->isSystem($a));
+
+        return $places[0] ?? null;
+    }
+
+    /** @param  string  $place  as use() names it */
+    public function isSystem(string $place): bool
+    {
+        return in_array($place, self::SYSTEM, true) || str_starts_with(__DIR__.'/', rtrim($place, '/').'/');
+    }
+
+    /** @return list<string> device numbers of the whole disk, its partitions, and the volumes that lie on any of them */
+    public function family(string $numbers): array
+    {
+        $here = @realpath("{$this->root}/sys/dev/block/{$numbers}");
+        if ($here === false) {
+            return [$numbers];
+        }
+        $disk = is_file("{$here}/partition") ? dirname($here) : $here;
+        $family = [$numbers];
+        foreach ([$disk, ...self::matches("{$disk}/*", fn (string $part): bool => is_file("{$part}/partition"))] as $member) {
+            $family = [...$family, ...$this->withHolders($member, 0)];
+        }
+
+        return array_values(array_unique($family));
+    }
+
+    /** @return string|null the loop device that an image is attached to */
+    public function loopOf(string $image): ?string
+    {
+        foreach (self::matches("{$this->root}/sys/block/loop*", fn (string $loop): bool => is_file("{$loop}/loop/backing_file")) as $loop) {
+            $backing = trim((string) @file_get_contents("{$loop}/loop/backing_file"));
+            $there = Target::at($backing);
+            if ($backing === $image || ($there !== null && $there->isSameAs(Target::at($image)))) {
+                return '/dev/'.basename($loop);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return string|null the name of another program that has the file open */
+    public function openedBy(Target $target): ?string
+    {
+        foreach (self::matches("{$this->root}/proc/[0-9]*", fn (string $process): bool => basename($process) !== (string) getmypid()) as $process) {
+            foreach (self::matches("{$process}/fd/*", fn (): bool => true) as $open) {
+                $stat = @stat($open);
+                if ($stat !== false && $target->isSameAs(Target::of($open, $stat))) {
+                    return trim((string) @file_get_contents("{$process}/comm"));
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{string, string}> device numbers, mount point; `[SWAP]` for swap */
+    private function mounts(): array
+    {
+        $found = [];
+        foreach (self::lines("{$this->root}/proc/self/mountinfo") as $line) {
+            [$before, $after] = [...explode(' - ', $line, 2), ''];
+            $fields = explode(' ', $before);
+            $point = stripcslashes($fields[4] ?? '');
+            $found[] = [$fields[2] ?? '', $point];
+            // Some file systems have a number of their own; their source tells the device.
+            $source = Target::at($this->root.stripcslashes(explode(' ', $after)[1] ?? ''));
+            if ($source?->isBlock === true) {
+                $found[] = [$source->numbers(), $point];
+            }
+        }
+        foreach (array_slice(self::lines("{$this->root}/proc/swaps"), 1) as $line) {
+            $swap = Target::at((string) strtok($line, " \t"));
+            if ($swap?->isBlock === true) {
+                $found[] = [$swap->numbers(), '[SWAP]'];
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return list<string> */
+    private function withHolders(string $folder, int $depth): array
+    {
+        $family = [trim((string) @file_get_contents("{$folder}/dev"))];
+        // Volumes upon volumes end somewhere; a ring of them would be a fault of the host.
+        foreach ($depth > 8 ? [] : self::matches("{$folder}/holders/*", fn (): bool => true) as $holder) {
+            $family = [...$family, ...$this->withHolders((string) realpath($holder), $depth + 1)];
+        }
+
+        return $family;
+    }
+
+    /** @return list<string> */
+    private static function lines(string $file): array
+    {
+        $lines = @file($file, FILE_IGNORE_NEW_LINES);
+
+        return $lines === false ? [] : $lines;
+    }
+
+    /**
+     * @param  callable(string): bool  $is
+     * @return list<string>
+     */
+    private static function matches(string $glob, callable $is): array
+    {
+        $found = glob($glob);
+
+        return array_values(array_filter($found === false ? [] : $found, $is));
+    }
+}

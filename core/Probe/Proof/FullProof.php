@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe\Proof;
+
+use Tally\Device\Addressed;
+use Tally\Device\Clock;
+use Tally\Device\Device;
+use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\UnusablePath;
+use Tally\Pattern\Imprint;
+use Tally\Probe\Passage;
+use Tally\Probe\Watch\Keeper;
+use Tally\Probe\Watch\Observer;
+use Tally\Probe\Watch\Pacemaker;
+use Tally\Probe\Watch\Unwatched;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Span;
+use Tally\Reading\Diagnosis;
+
+/**
+ * Writes the whole medium with data that names its run and its address, settles, makes the host forget, reads all of it
+ * back and says of every sector what came.
+ *
+ * It can be left at any moment and continued from its last checkpoint. What was read back before counts; what was written
+ * but not surely brought down is written again.
+ */
+final class FullProof
+{
+    private ReadBack $reading;
+
+    private readonly WritePass $writing;
+
+    private bool $forgot = false;
+
+    /** @param  Keeper<Checkpoint>|null  $keeper */
+    private function __construct(
+        private readonly Device $device,
+        Clock $clock,
+        private readonly Pacemaker $beat,
+        private readonly Imprint $imprint,
+        private readonly Checkpoint $from,
+        private readonly ?Keeper $keeper,
+    ) {
+        $this->writing = new WritePass($device, $clock, $beat, $imprint, $from);
+        $this->reading = new ReadBack($device, $clock, $beat, $imprint, $from, $from->refused);
+        $this->clock = $clock;
+    }
+
+    private readonly Clock $clock;
+
+    /**
+     * @param  Bytes|null  $upTo  how much of the medium, from its start; null for all of it
+     * @param  bool  $lookBack  whether the write pass looks back and ends early on a fake; without it the whole map is made
+     * @param  Keeper<Checkpoint>|null  $keeper
+     */
+    public static function on(Device $device, Clock $clock, Observer $observer = new Unwatched, ?Bytes $upTo = null, bool $lookBack = true, ?Keeper $keeper = null): ProofResult
+    {
+        $size = Bytes::of(min($device->size()->count, $upTo->count ?? PHP_INT_MAX));
+
+        return self::from(new Checkpoint(Imprint::random($size)->run, $size, lookBack: $lookBack), $device, $clock, $observer, $keeper);
+    }
+
+    /**
+     * @param  Keeper<Checkpoint>|null  $keeper
+     *
+     * @throws UnusablePath|MediumGone when the card is not the one the proof was begun on
+     */
+    public static function continued(Checkpoint $from, Device $device, Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): ProofResult
+    {
+        SameCard::mustBe($device, new Imprint($from->imprint, $from->size), $from->allWritten ? $from->size->count : $from->written);
+
+        return self::from($from, $device, $clock, $observer, $keeper);
+    }
+
+    /** @param  Keeper<Checkpoint>|null  $keeper */
+    private static function from(Checkpoint $from, Device $device, Clock $clock, Observer $observer, ?Keeper $keeper): ProofResult
+    {
+        $beat = new Pacemaker($clock, $observer, 2 * $from->size->count, $from->written + $from->read);
+
+        return (new self($device, $clock, $beat, new Imprint($from->imprint, $from->size), $from, $keeper))->run();
+    }
+
+    private function run(): ProofResult
+    {
+        $stopped = true;
+        $cutShort = null;
+        try {
+            $written = $this->from->allWritten ? $this->from->size->count : $this->write();
+            $alarm = $this->writing->alarm;
+            if ($alarm !== null && $this->device instanceof Addressed) {
+                return $this->result(false, null, $alarm);
+            }
+            // A stopped write pass proves nothing yet, so nothing is read back; one that ran into a full disk, or met a fake where single places cannot be asked, proves what it wrote.
+            if ($written === $this->imprint->size->count || $this->writing->full || $alarm !== null) {
+                $this->forgot = $this->device->forget();
+                $stopped = ! $this->reading->run($written, function (int $read): void {
+                    $this->keep($this->imprint->size->count, true, $read);
+                });
+            }
+        } catch (MediumGone $gone) {
+            $cutShort = $gone->getMessage();
+        }
+
+        return $this->result($stopped, $cutShort, null);
+    }
+
+    private function write(): int
+    {
+        $written = $this->writing->run(function (int $settled): void {
+            $this->keep($settled, $settled === $this->imprint->size->count, 0);
+        });
+        $this->reading = new ReadBack($this->device, $this->clock, $this->beat, $this->imprint, $this->from, $this->writing->refused);
+
+        return $written;
+    }
+
+    private function keep(int $written, bool $allWritten, int $read): void
+    {
+        $this->keeper?->keep(fn (): Checkpoint => $this->checkpoint($written, $allWritten, $read));
+    }
+
+    private function checkpoint(int $written, bool $allWritten, int $read): Checkpoint
+    {
+        return new Checkpoint(
+            $this->imprint->run, $this->imprint->size, $written, $allWritten && ! $this->writing->full, $read, $this->reading->core, $this->writing->refused,
+            $this->writing->trace->points(), $this->reading->trace->points(), $this->writing->seconds, $this->reading->seconds, $this->from->lookBack,
+        );
+    }
+
+    private function result(bool $stopped, ?string $cutShort, ?Alarm $seen): ProofResult
+    {
+        $core = $seen?->core() ?? $this->reading->core;
+        $alarm = $this->writing->alarm;
+
+        return new ProofResult(
+            $this->imprint->run,
+            $this->imprint->size,
+            $core,
+            $seen->diagnosis ?? Diagnosis::of($core, $alarm === null ? $this->imprint->size : null),
+            new Passage(Bytes::of($this->writing->taken), Span::seconds($this->writing->seconds)),
+            new Passage(Bytes::of($this->reading->read), Span::seconds($this->reading->seconds)),
+            $this->forgot || $seen !== null,
+            $this->writing->trace->points(),
+            $this->reading->trace->points(),
+            $stopped,
+            $this->writing->note,
+            $cutShort,
+            alarmAt: $alarm?->at,
+        );
+    }
+}

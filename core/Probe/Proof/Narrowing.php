@@ -1,0 +1,274 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe\Proof;
+
+use Tally\Device\Fault\MediumGone;
+use Tally\Pattern\BlockClass;
+use Tally\Pattern\Imprint;
+use Tally\Pattern\Patch;
+use Tally\Quantity\Bytes;
+use Tally\Reading\Condition;
+use Tally\Reading\Diagnosis;
+
+/**
+ * From a few places that came back wrong to what the medium is: whether it starts over and at which lap, or where its
+ * memory ends. It writes and reads some dozens of blocks more, whatever the size.
+ *
+ * A medium may keep what it was last given in a cache and answer from there. So with every question a place that is known
+ * to be bad is asked again; if that one suddenly holds, other places are written until it does not.
+ */
+final class Narrowing
+{
+    private const BLOCK = Imprint::BLOCK;
+
+    /** How many places are asked in one go. */
+    private const AT_ONCE = 16;
+
+    /** A lap found as a multiple of the true one is taken apart by these. */
+    private const PRIMES = [2, 3, 5, 7, 11, 13, 17, 19, 23];
+
+    /** The most that is written to push a cache aside. */
+    private const MOST_PADDING = 512;
+
+    /** Blocks that are written besides, so that a cache forgets. */
+    private int $padding = 0;
+
+    public function __construct(private readonly Spots $spots) {}
+
+    /**
+     * @param  list<Sample>  $samples  places that were written and read back, some of which came back wrong
+     *
+     * @throws MediumGone
+     */
+    public function of(array $samples): Diagnosis
+    {
+        usort($samples, fn (Sample $a, Sample $b): int => $a->offset() <=> $b->offset());
+
+        return $this->lap($samples) ?? $this->end($samples) ?? $this->scattered($samples);
+    }
+
+    /** @param  list<Sample>  $samples */
+    private function lap(array $samples): ?Diagnosis
+    {
+        $echoes = array_merge([], ...array_map(fn (Sample $sample): array => $sample->echoes(), $samples));
+        if ($echoes === []) {
+            return null;
+        }
+        $lap = 0;
+        foreach ($echoes as $echo) {
+            $lap = Shifts::greatestCommonDivisor($lap, abs($echo->shift() ?? 0));
+        }
+        $witness = $this->witness($echoes, $lap);
+        if ($witness === null) {
+            return null;
+        }
+        foreach (self::PRIMES as $prime) {
+            while ($lap % $prime === 0 && intdiv($lap, $prime) >= 512 && $this->repeats($witness, intdiv($lap, $prime)) !== null) {
+                $lap = intdiv($lap, $prime);
+            }
+        }
+        $from = $this->lapBegins($witness, $lap);
+
+        return Diagnosis::repeating($lap, $from);
+    }
+
+    /**
+     * A block that is known to repeat at this distance.
+     *
+     * @param  list<Patch>  $echoes
+     */
+    private function witness(array $echoes, int $lap): ?int
+    {
+        foreach ([0, 32, self::MOST_PADDING] as $this->padding) {
+            foreach (array_slice($echoes, 0, 4) as $echo) {
+                $lower = min($echo->offset, $echo->source ?? $echo->offset);
+                $block = $lower - $lower % self::BLOCK;
+                if ($this->repeats($block, $lap) !== null) {
+                    return $block;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Whether a block gives back what is written so far further on, or the other way about.
+     *
+     * @return int|null the first address of the block that does
+     */
+    private function repeats(int $block, int $distance): ?int
+    {
+        $size = $this->spots->imprint->size->count;
+        $there = $block + $distance - ($block + $distance) % self::BLOCK;
+        $pair = array_values(array_filter([$there, $there + self::BLOCK], fn (int $at): bool => $at < $size && $at < $block + $distance + self::BLOCK));
+        if ($pair === []) {
+            return null;
+        }
+        $this->spots->write([$block, ...$pair], self::BLOCK);
+        $this->pad([$block, ...$pair]);
+        foreach ((new Sample($this->spots->look($block, self::BLOCK)))->echoes() as $echo) {
+            if ($echo->shift() === $distance) {
+                return $echo->offset;
+            }
+        }
+        foreach ($pair as $at) {
+            foreach ((new Sample($this->spots->look($at, self::BLOCK)))->echoes() as $echo) {
+                if ($echo->shift() === -$distance && $echo->source < $block + self::BLOCK) {
+                    return max($block, (int) $echo->source);
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** The first address that is written over from further on: on most it is the very first, on some a first part is spared. */
+    private function lapBegins(int $witness, int $lap): int
+    {
+        $first = $this->repeats(0, $lap);
+        if ($first !== null) {
+            return $first;
+        }
+        [$spared, $repeating] = [0, $witness];
+        $begins = $this->repeats($witness, $lap) ?? $witness;
+        while ($repeating - $spared > self::BLOCK) {
+            $middle = $spared + intdiv($repeating - $spared, 2 * self::BLOCK) * self::BLOCK;
+            $found = $this->repeats($middle, $lap);
+            if ($found === null) {
+                $spared = $middle;
+            } else {
+                [$repeating, $begins] = [$middle, $found];
+            }
+        }
+
+        return $begins;
+    }
+
+    /**
+     * Where the memory ends: below it next to everything holds, above it next to nothing.
+     *
+     * @param  list<Sample>  $samples  in order
+     */
+    private function end(array $samples): ?Diagnosis
+    {
+        $split = self::split($samples);
+        if ($split === null) {
+            return null;
+        }
+        [$holds, $bad, $class] = $split;
+        $first = null;
+        while (true) {
+            $places = $this->between($holds, $bad);
+            $found = $this->ask($places, $bad);
+            if ($found === null) {
+                return Diagnosis::found(Condition::Drops, Bytes::of(max(0, $bad - $bad % self::BLOCK)), null, null, false);
+            }
+            foreach ($found as $sample) {
+                $first = $sample->firstBad();
+                if ($first !== null) {
+                    $bad = $sample->offset();
+                    break;
+                }
+                $holds = max($holds, $sample->offset());
+            }
+            if ($places === [] || $bad - $holds <= self::BLOCK) {
+                break;
+            }
+        }
+        // The block that holds the end, to the sector.
+        $block = $bad - $bad % self::BLOCK;
+        $edge = $this->ask([$block], $bad);
+        $first = $edge === null ? null : $edge[0]->firstBad();
+        $condition = $class === BlockClass::Scrambled ? Condition::Corrupts : Condition::Drops;
+
+        return Diagnosis::found($condition, Bytes::of($first->offset ?? $bad), null, null);
+    }
+
+    /**
+     * @param  list<Sample>  $samples  in order
+     * @return array{int, int, BlockClass}|null the last place that holds (−1 block if none), the first that does not, and what is wrong with most behind it
+     */
+    private static function split(array $samples): ?array
+    {
+        $bad = array_map(fn (Sample $sample): bool => ! $sample->holds(), $samples);
+        $count = count($samples);
+        [$best, $least, $wrong] = [0, PHP_INT_MAX, count(array_filter($bad, fn (bool $is): bool => ! $is))];
+        for ($i = 0; $i <= $count; $i++) {
+            if ($wrong < $least) {
+                [$best, $least] = [$i, $wrong];
+            }
+            $wrong += ($bad[$i] ?? false) ? 1 : -1;
+        }
+        $behind = array_slice($samples, $best);
+        $badBehind = array_values(array_filter($behind, fn (Sample $sample): bool => ! $sample->holds()));
+        if (count($badBehind) < 2 || $least > max(1, 0.08 * $count) || count($badBehind) < 0.75 * count($behind)) {
+            return null;
+        }
+        $classes = array_count_values(array_map(fn (Sample $sample): string => $sample->firstBad()->class->value ?? '', $badBehind));
+        arsort($classes);
+        $before = array_filter(array_slice($samples, 0, $best), fn (Sample $sample): bool => $sample->holds());
+        $last = end($before);
+
+        return [$last === false ? -self::BLOCK : $last->offset() - $last->offset() % self::BLOCK, $badBehind[0]->offset(), BlockClass::from((string) array_key_first($classes))];
+    }
+
+    /** @return list<int> blocks spread evenly between two places */
+    private function between(int $holds, int $bad): array
+    {
+        $blocks = intdiv($bad - $bad % self::BLOCK - $holds, self::BLOCK) - 1;
+        $places = [];
+        for ($i = 1; $i <= min(self::AT_ONCE, $blocks); $i++) {
+            $places[] = $holds + self::BLOCK * max(1, intdiv($i * $blocks, min(self::AT_ONCE, $blocks)));
+        }
+
+        return array_values(array_unique($places));
+    }
+
+    /**
+     * @param  list<int>  $places
+     * @param  int  $control  a place that is known to be bad
+     * @return list<Sample>|null in order; null when a cache cannot be pushed aside
+     */
+    private function ask(array $places, int $control): ?array
+    {
+        for (; $this->padding <= self::MOST_PADDING; $this->padding = max(32, 4 * $this->padding)) {
+            $asked = array_values(array_unique([...$places, $control - $control % self::BLOCK]));
+            $this->spots->write($asked, self::BLOCK);
+            $this->pad($asked);
+            if (! (new Sample($this->spots->look($control - $control % self::BLOCK, self::BLOCK)))->holds()) {
+                return array_map(fn (int $place): Sample => new Sample($this->spots->look($place, self::BLOCK)), $places);
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  list<int>  $keep  blocks that are left alone */
+    private function pad(array $keep): void
+    {
+        if ($this->padding === 0) {
+            return;
+        }
+        $size = $this->spots->imprint->size->count;
+        $blocks = [];
+        // From just behind the first places on: on any medium that kept its beginning, that is memory it has.
+        for ($at = 8 * self::BLOCK; $at < $size && count($blocks) < $this->padding; $at += self::BLOCK) {
+            if (! in_array($at, $keep, true)) {
+                $blocks[] = $at;
+            }
+        }
+        $this->spots->write($blocks, self::BLOCK);
+    }
+
+    /** @param  list<Sample>  $samples */
+    private function scattered(array $samples): Diagnosis
+    {
+        $holding = count(array_filter($samples, fn (Sample $sample): bool => $sample->holds()));
+        $size = $this->spots->imprint->size->count;
+
+        return Diagnosis::found(Condition::Faulty, Bytes::of((int) ($size * ($holding / max(1, count($samples))))), null, null, false);
+    }
+}

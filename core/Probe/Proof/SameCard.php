@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe\Proof;
+
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+use Tally\Device\Device;
+use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\UnusablePath;
+use Tally\Pattern\BlockClass;
+use Tally\Pattern\Imprint;
+use Tally\Pattern\Patch;
+
+/** Before a proof goes on: whether the card that is in now carries the stamps of its run. */
+final readonly class SameCard
+{
+    private const LENGTH = 4096;
+
+    private const PLACES = 12;
+
+    /** @throws UnusablePath|MediumGone when it is another, or was written to since */
+    public static function mustBe(Device $device, Imprint $imprint, int $written): void
+    {
+        if ($device->size()->count < $imprint->size->count) {
+            throw UnusablePath::otherCard("it has {$device->size()->decimal()}, and the proof was of {$imprint->size->decimal()}");
+        }
+        $blocks = intdiv($written, Imprint::BLOCK);
+        if ($blocks === 0) {
+            return;
+        }
+        $chance = new Randomizer(new Xoshiro256StarStar($imprint->run));
+        $device->forget();
+        $spots = new Spots($device, $imprint);
+        $ours = 0;
+        for ($i = 0; $i < self::PLACES; $i++) {
+            $place = Imprint::BLOCK * ($i < 2 ? ($i === 0 ? 0 : $blocks - 1) : $chance->getInt(0, $blocks - 1));
+            $patches = $spots->look($place, self::LENGTH);
+            // An echo is a stamp of this run too, of a card that starts over.
+            $ours += array_filter($patches, fn (Patch $patch): bool => in_array($patch->class, [BlockClass::Holds, BlockClass::Echoes], true)) === [] ? 0 : 1;
+        }
+        if ($ours === 0) {
+            throw UnusablePath::otherCard('none of the stamps of its run is on it');
+        }
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe\Proof;
+
+/** How far away the data of echoes belonged, and how many bytes came from each distance. */
+final class Shifts
+{
+    /** More distances than this are no laps of anything. */
+    private const MOST = 4096;
+
+    /** Distances that carry less than this share of all echoes are strays: a card can also have misplaced a block. */
+    private const STRAY = 0.001;
+
+    /** @param  array<int, int>  $bytes  by distance */
+    public function __construct(private array $bytes = []) {}
+
+    public function add(int $shift, int $bytes): void
+    {
+        if (isset($this->bytes[$shift]) || count($this->bytes) < self::MOST) {
+            $this->bytes[$shift] = ($this->bytes[$shift] ?? 0) + $bytes;
+        }
+    }
+
+    /** The greatest common divisor of all distances that carry weight; null without echoes. */
+    public function lap(): ?int
+    {
+        $least = self::STRAY * array_sum($this->bytes);
+        $lap = 0;
+        foreach ($this->bytes as $shift => $bytes) {
+            $lap = $bytes < $least ? $lap : self::greatestCommonDivisor($lap, abs($shift));
+        }
+
+        return $lap === 0 ? null : $lap;
+    }
+
+    /** @return array<int, int> */
+    public function all(): array
+    {
+        return $this->bytes;
+    }
+
+    public static function greatestCommonDivisor(int $a, int $b): int
+    {
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+
+        return $a;
+    }
+}

@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe\Proof;
+
+use Closure;
+use Tally\Device\Addressed;
+use Tally\Device\Clock;
+use Tally\Device\Device;
+use Tally\Device\Fault\CannotSettle;
+use Tally\Device\Fault\CannotWrite;
+use Tally\Device\Fault\MediumGone;
+use Tally\Pattern\Imprint;
+use Tally\Probe\Trace;
+use Tally\Probe\Watch\Pacemaker;
+use Tally\Probe\Watch\Phase;
+use Tally\Reading\Condition;
+use Tally\Reading\Diagnosis;
+use Tally\Reading\Nature;
+
+/** The write pass of a full proof: from where it was left to the end, bringing everything down now and then and looking back. */
+final class WritePass
+{
+    /** A medium on which so many bad spots were met is looked at whole instead. */
+    private const MOST_SPOTS = 3;
+
+    /** With less left than so many seconds, looking back would save nothing. */
+    private const NOT_WORTH = 120.0;
+
+    /** In a folder, from this share of the looked at places on. */
+    private const FAKE = 0.1;
+
+    public readonly Trace $trace;
+
+    /** Bytes that the device took. */
+    public int $taken;
+
+    /** Seconds, without looking back. */
+    public float $seconds;
+
+    public bool $full = false;
+
+    public ?string $note = null;
+
+    public ?Alarm $alarm = null;
+
+    /** @var array<int, int> offset → length of what the device refused */
+    public array $refused;
+
+    /** How far everything is surely on the medium. */
+    private int $settled;
+
+    private int $spots = 0;
+
+    private readonly Budget $budget;
+
+    private readonly ?LookBack $lookBack;
+
+    public function __construct(
+        private readonly Device $device,
+        private readonly Clock $clock,
+        private readonly Pacemaker $beat,
+        private readonly Imprint $imprint,
+        private readonly Checkpoint $from,
+    ) {
+        $this->trace = Trace::continued($from->writeTrace, $device->stretch());
+        [$this->taken, $this->settled, $this->seconds, $this->refused] = [$from->written, $from->written, $from->writing, $from->refused];
+        $this->budget = new Budget($clock->now());
+        $this->lookBack = $from->lookBack ? new LookBack(new Spots($device, $imprint)) : null;
+    }
+
+    /**
+     * @param  Closure(int): void  $settled  told how far everything is surely on the medium
+     * @return int how far it came
+     *
+     * @throws MediumGone
+     */
+    public function run(Closure $settled): int
+    {
+        $size = $this->imprint->size->count;
+        $at = $this->from->written;
+        $this->lookBack?->placeRungs();
+        while ($at < $size && ! $this->beat->wantsStop()) {
+            $length = min($this->device->stretch(), $size - $at);
+            $before = $this->clock->now();
+            try {
+                $this->device->write($at, $this->imprint->stretch($at, $length));
+                $this->trace->add($length, $this->clock->now() - $before);
+                $this->taken += $length;
+            } catch (CannotWrite $fault) {
+                if ($this->isFull($fault, $at, $length)) {
+                    break;
+                }
+            }
+            $this->seconds += $this->clock->now() - $before;
+            $at += $length;
+            $this->beat->beat(Phase::Writing, 1, $at, $size, $length);
+            if ($at < $size && $this->budget->allows($this->clock->now()) && ! $this->pause($at, $settled)) {
+                break;
+            }
+        }
+        $this->beat->beat(Phase::Settling, 1, $at, $size, 0);
+        if ($this->settle($at)) {
+            $settled($this->settled);
+        }
+
+        return $at;
+    }
+
+    /** @return bool false when the pass need not go on: it is a fake */
+    private function pause(int $at, Closure $settled): bool
+    {
+        $began = $this->clock->now();
+        if ($this->settle($at)) {
+            $settled($at);
+        }
+        $bad = $this->spots >= self::MOST_SPOTS ? [] : $this->lookedBack($at);
+        // Bringing down is a part of writing; looking is not.
+        $this->budget->spend($began, $this->clock->now());
+        if ($bad === []) {
+            return true;
+        }
+        $diagnosis = $this->diagnosed($bad);
+        if ($diagnosis->nature() === Nature::Fake) {
+            $this->alarm = new Alarm($at, $bad, $diagnosis);
+
+            return false;
+        }
+        $this->spots++;
+        $this->lookBack?->getUsedTo(...$bad);
+
+        return true;
+    }
+
+    /**
+     * In a folder single addresses cannot be asked: many bad places, or data of other ones, are enough to stop writing and
+     * to read back what there is.
+     *
+     * @param  list<Sample>  $samples
+     */
+    private function diagnosed(array $samples): Diagnosis
+    {
+        if ($this->device instanceof Addressed) {
+            return (new Narrowing(new Spots($this->device, $this->imprint)))->of($samples);
+        }
+        $core = Alarm::sample($samples);
+        $isFake = $core->firstEcho() !== null || $core->bad() > self::FAKE * $core->covered();
+
+        return $isFake ? Diagnosis::found(Condition::Drops, $this->imprint->size, null, null, false) : Diagnosis::of($core);
+    }
+
+    /** @return list<Sample> */
+    private function lookedBack(int $at): array
+    {
+        // What is done within minutes is better seen whole.
+        $left = ($this->imprint->size->count - $at) * $this->seconds / max(1, $at);
+        if ($this->lookBack === null || 2 * $left < self::NOT_WORTH) {
+            return [];
+        }
+        $this->device->forget();
+
+        return $this->lookBack->look($at);
+    }
+
+    private function settle(int $at): bool
+    {
+        $before = $this->clock->now();
+        try {
+            $this->device->settle();
+            $this->settled = $at;
+
+            return true;
+        } catch (CannotWrite $fault) {
+            $this->isFull($fault, $at, 0);
+        } catch (CannotSettle $fault) {
+            // Reading back will tell what the medium kept all the same.
+            $this->note = $fault->getMessage();
+        } finally {
+            $this->seconds += $this->clock->now() - $before;
+        }
+
+        return false;
+    }
+
+    /** What a device took and then could not keep is told with the next thing that is asked of it. */
+    private function isFull(CannotWrite $fault, int $at, int $length): bool
+    {
+        if ($fault->full) {
+            [$this->full, $this->note] = [true, $fault->getMessage()];
+
+            return true;
+        }
+        [$offset, $lost] = $fault->range ?? [$at, $length];
+        $this->refused[$offset] = $lost;
+        $this->taken -= $fault->range === null ? 0 : $lost;
+        if ($fault->range !== null && $length > 0) {
+            // The stretch just asked for was not begun for the sake of the one before.
+            $this->device->write($at, $this->imprint->stretch($at, $length));
+            $this->taken += $length;
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe\Screen;
+
+use Tally\Device\Clock;
+use Tally\Device\Device;
+use Tally\Device\Fault\CannotSettle;
+use Tally\Device\Fault\CannotWrite;
+use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\UnusablePath;
+use Tally\Pattern\Imprint;
+use Tally\Probe\Passage;
+use Tally\Probe\Proof\Alarm;
+use Tally\Probe\Proof\CoreSample;
+use Tally\Probe\Proof\Narrowing;
+use Tally\Probe\Proof\ProofResult;
+use Tally\Probe\Proof\SameCard;
+use Tally\Probe\Proof\Sample;
+use Tally\Probe\Proof\Spots;
+use Tally\Probe\Watch\Observer;
+use Tally\Probe\Watch\Pacemaker;
+use Tally\Probe\Watch\Phase;
+use Tally\Probe\Watch\Unwatched;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Span;
+use Tally\Reading\Condition;
+use Tally\Reading\Diagnosis;
+
+/**
+ * Stamps the places of a plan, settles, makes the host forget, reads all of them back; where some came back wrong, asks
+ * further until kind, lap and capacity are known.
+ */
+final class QuickScreen
+{
+    private int $written = 0;
+
+    private int $read = 0;
+
+    private float $writing = 0.0;
+
+    private float $reading = 0.0;
+
+    private bool $forgot = false;
+
+    private ?string $note = null;
+
+    /** @var list<Sample> */
+    private array $samples = [];
+
+    private readonly Spots $spots;
+
+    private function __construct(
+        private readonly Device $device,
+        private readonly Clock $clock,
+        private readonly Pacemaker $beat,
+        private readonly ScreenPlan $plan,
+        private readonly Imprint $imprint,
+    ) {
+        $this->spots = new Spots($device, $imprint);
+    }
+
+    public static function on(Device $device, Clock $clock, Observer $observer = new Unwatched, int $points = ScreenPlan::POINTS): ProofResult
+    {
+        $imprint = Imprint::random($device->size());
+        $plan = new ScreenPlan($device->size(), $points, $imprint->run);
+
+        return (new self($device, $clock, new Pacemaker($clock, $observer, 2 * $plan->total()->count), $plan, $imprint))->run(true);
+    }
+
+    /**
+     * Reads the places of an earlier screen once more, after the card was taken out and put in again: what was only in a
+     * cache is gone then.
+     *
+     * @throws UnusablePath|MediumGone when it is another card
+     */
+    public static function again(ScreenPlan $plan, Device $device, Clock $clock, Observer $observer = new Unwatched): ProofResult
+    {
+        $imprint = new Imprint($plan->seed, $plan->size);
+        SameCard::mustBe($device, $imprint, $plan->dense());
+
+        return (new self($device, $clock, new Pacemaker($clock, $observer, $plan->total()->count), $plan, $imprint))->run(false);
+    }
+
+    private function run(bool $write): ProofResult
+    {
+        [$stopped, $cutShort, $diagnosis] = [true, null, null];
+        try {
+            if (! $write || $this->write()) {
+                $this->forgot = $this->device->forget();
+                $stopped = ! $this->readBack();
+            }
+            $bad = array_filter($this->samples, fn (Sample $sample): bool => ! $sample->holds());
+            if ($bad !== [] && ! $stopped) {
+                $diagnosis = (new Narrowing($this->spots))->of($this->samples);
+            }
+        } catch (MediumGone $gone) {
+            [$stopped, $cutShort] = [true, $gone->getMessage()];
+        }
+        $core = Alarm::sample($this->samples);
+
+        return new ProofResult(
+            $this->imprint->run, $this->plan->size, $core, $diagnosis ?? $this->sofar($core, $stopped),
+            new Passage(Bytes::of($this->written), Span::seconds($this->writing)),
+            new Passage(Bytes::of($this->read), Span::seconds($this->reading)),
+            $this->forgot, [], [], $stopped, $this->note, $cutShort, screen: $this->plan,
+        );
+    }
+
+    /** Of a screen that was broken off only that something is wrong can be told; of a whole one, that nothing was met. */
+    private function sofar(CoreSample $core, bool $stopped): Diagnosis
+    {
+        $of = Diagnosis::of($core);
+
+        return match (true) {
+            $of->condition === Condition::Unknown => $of,
+            $core->bad() > 0 => Diagnosis::found(Condition::Faulty, Bytes::of(0), null, null, false),
+            default => Diagnosis::found($stopped ? Condition::Unknown : Condition::Whole, $stopped ? Bytes::of(0) : $this->plan->size, null, null, false),
+        };
+    }
+
+    /** @return bool false when it was stopped */
+    private function write(): bool
+    {
+        $total = $this->plan->total()->count;
+        // The dense stretch last: whatever a cache still remembers then is that.
+        foreach ($this->steps() as [$at, $length]) {
+            if ($this->beat->wantsStop()) {
+                return false;
+            }
+            $before = $this->clock->now();
+            try {
+                $this->device->write($at, $this->imprint->stretch($at, $length));
+            } catch (CannotWrite $fault) {
+                // Reading it back will tell; a full disk cannot be screened further.
+                $this->note = $fault->getMessage();
+                if ($fault->full) {
+                    return false;
+                }
+            }
+            $this->writing += $this->clock->now() - $before;
+            $this->written += $length;
+            $this->beat->beat(Phase::Writing, 1, $this->written, $total, $length);
+        }
+        $before = $this->clock->now();
+        $this->beat->beat(Phase::Settling, 1, $total, $total, 0);
+        try {
+            $this->device->settle();
+        } catch (CannotWrite|CannotSettle $fault) {
+            $this->note = $fault->getMessage();
+        }
+        $this->writing += $this->clock->now() - $before;
+
+        return true;
+    }
+
+    /** @return bool false when it was stopped */
+    private function readBack(): bool
+    {
+        $total = $this->plan->total()->count;
+        foreach ($this->steps() as [$at, $length]) {
+            if ($this->beat->wantsStop()) {
+                return false;
+            }
+            $before = $this->clock->now();
+            $this->samples[] = new Sample($this->spots->look($at, $length));
+            $this->reading += $this->clock->now() - $before;
+            $this->read += $length;
+            $this->beat->beat(Phase::Reading, 1, $this->read, $total, $length);
+        }
+
+        return true;
+    }
+
+    /** @return iterable<array{int, int}> address and length, in the order in which they are written and read */
+    private function steps(): iterable
+    {
+        foreach ($this->plan->places() as $place) {
+            yield [$place, min($this->plan->length(), $this->plan->size->count - $place)];
+        }
+        for ($at = 0; $at < $this->plan->dense(); $at += Imprint::BLOCK) {
+            yield [$at, min(Imprint::BLOCK, $this->plan->dense() - $at)];
+        }
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Reference;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tally\Device\HostClock;
+use Tally\Device\Raw\Guard;
+use Tally\Device\Raw\RawDevice;
+use Tally\Pattern\BlockClass;
+use Tally\Probe\Proof\FullProof;
+use Tally\Probe\Proof\ProofResult;
+use Tally\Probe\Screen\QuickScreen;
+use Tally\Reading\Condition;
+use Tests\Support\Counterfeit;
+
+/** Raw proof and quick screen against cards made of other people's parts: nbdkit and nbdfuse of Debian. */
+final class CounterfeitTest extends TestCase
+{
+    use Counterfeit;
+
+    private const MIB = 1_048_576;
+
+    /** @return iterable<string, array{string, array<string, int|string>, Condition, int, int|null}> kind, traits, condition, capacity, wrap */
+    public static function cards(): iterable
+    {
+        $odd = 17 * self::MIB + 512 * 77;
+        yield 'honest' => ['honest', [], Condition::Whole, 96 * self::MIB, null];
+        yield 'wraps at a third' => ['wraps', ['true' => 32 * self::MIB], Condition::Wraps, 32 * self::MIB, 32 * self::MIB];
+        yield 'wraps at an odd sector' => ['wraps', ['true' => $odd], Condition::Wraps, $odd, $odd];
+        yield 'wraps less than twice' => ['wraps', ['true' => 90 * self::MIB - 512], Condition::Wraps, 90 * self::MIB - 512, 90 * self::MIB - 512];
+        yield 'wraps after a part that is spared' => ['wraps', ['true' => 40 * self::MIB, 'from' => 10 * self::MIB + 4096], Condition::Wraps, 40 * self::MIB, 30 * self::MIB - 4096];
+        yield 'its first lap stays' => ['first-lap-stays', ['true' => $odd], Condition::Wraps, $odd, $odd];
+        yield 'drops, zeros' => ['drops', ['true' => $odd], Condition::Drops, $odd, null];
+        yield 'drops, ones' => ['drops-ff', ['true' => 48 * self::MIB], Condition::Drops, 48 * self::MIB, null];
+        yield 'a scratch sector for the rest' => ['scratch', ['true' => 24 * self::MIB], Condition::Drops, 24 * self::MIB, null];
+        yield 'noise behind its end' => ['noise', ['true' => $odd], Condition::Corrupts, $odd, null];
+        yield 'corrupts behind its end' => ['corrupts', ['true' => 60 * self::MIB], Condition::Corrupts, 60 * self::MIB, null];
+        yield 'errors behind its end' => ['refuses', ['true' => 64 * self::MIB], Condition::Drops, 64 * self::MIB, null];
+    }
+
+    /** @param  array<string, int|string>  $traits */
+    #[DataProvider('cards')]
+    public function test_a_raw_proof_names_kind_capacity_and_wrap(string $kind, array $traits, Condition $condition, int $capacity, ?int $wrap): void
+    {
+        $result = $this->on($kind, $traits, fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock));
+        self::assertSame([$condition, $capacity, $wrap], [$result->diagnosis->condition, $result->diagnosis->capacity->count, $result->diagnosis->wrap]);
+        self::assertTrue($result->isComplete());
+        self::assertTrue($result->forgot);
+    }
+
+    /** @param  array<string, int|string>  $traits */
+    #[DataProvider('cards')]
+    public function test_a_quick_screen_names_the_same(string $kind, array $traits, Condition $condition, int $capacity, ?int $wrap): void
+    {
+        $result = $this->on($kind, $traits, fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock, points: 64));
+        self::assertSame([$condition, $capacity, $wrap], [$result->diagnosis->condition, $result->diagnosis->capacity->count, $result->diagnosis->wrap]);
+        self::assertLessThan(96 * self::MIB, $result->core->covered());
+    }
+
+    public function test_scattered_bad_sectors_are_a_fault_and_no_fake(): void
+    {
+        $result = $this->on('spots', [], fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock));
+        self::assertSame(Condition::Faulty, $result->diagnosis->condition);
+        self::assertSame([40 * 512, 40], [$result->core->bytes(BlockClass::Scrambled), $result->core->wrongBits()]);
+        self::assertStringContainsString('scattered, in', implode(' ', $result->diagnosis->also));
+    }
+
+    public function test_a_cache_that_answers_until_it_is_taken_out_hides_nothing_from_a_proof(): void
+    {
+        $result = $this->on('drops', ['true' => 32 * self::MIB, 'cache' => 8 * self::MIB], fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock));
+        self::assertSame([Condition::Drops, 32 * self::MIB], [$result->diagnosis->condition, $result->diagnosis->capacity->count]);
+        self::assertStringContainsString('as from a cache inside it', implode(' ', $result->diagnosis->also));
+    }
+
+    public function test_a_quick_screen_pushes_a_cache_aside_before_it_believes_anything(): void
+    {
+        $result = $this->on('drops', ['true' => 32 * self::MIB + 512, 'cache' => 6 * self::MIB], fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock));
+        self::assertSame([Condition::Drops, 32 * self::MIB + 512], [$result->diagnosis->condition, $result->diagnosis->capacity->count]);
+    }
+
+    /**
+     * @param  array<string, int|string>  $traits
+     * @param  callable(RawDevice): ProofResult  $probe
+     */
+    private function on(string $kind, array $traits, callable $probe): ProofResult
+    {
+        $device = RawDevice::open($this->counterfeit($kind, 96 * self::MIB, $traits), new Guard([]));
+        try {
+            return $probe($device);
+        } finally {
+            $device->close();
+        }
+    }
+}
