@@ -12,6 +12,12 @@ return [
         base_path('.run/cards'),
     ])),
 
+    // Devices that raw runs may erase, besides those of this station's raw slots: paths or patterns such as /dev/disk/by-id/usb-*.
+    'removable' => array_values(array_filter(explode(':', is_string($removable = env('TALLY_REMOVABLE', '')) ? $removable : ''))),
+
+    // Proofs that may go on at once on this station, each with a worker of its own.
+    'proofs_at_once' => max(1, (int) (is_numeric($proofs = env('TALLY_PROOFS_AT_ONCE', 3)) ? $proofs : 3)),
+
     // Made-up cards live in made-up time; a run on one is stretched to about this many real seconds, so that it can be watched.
     'stand_in_seconds' => (float) (is_numeric($seconds = env('TALLY_STAND_IN_SECONDS', 6)) ? $seconds : 6),
 

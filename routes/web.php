@@ -92,4 +92,5 @@ Route::get('/runs/{run}', [RunController::class, 'show']);
 Route::post('/runs/{run}/void', [RunNoteController::class, 'void']);
 Route::post('/runs/{run}/count-again', [RunNoteController::class, 'countAgain']);
 Route::post('/runs/{run}/heat', [RunNoteController::class, 'heat']);
+Route::post('/runs/{run}/go-on', [RunController::class, 'goOn']);
 Route::post('/runs/{run}/stop', [RunController::class, 'stop']);

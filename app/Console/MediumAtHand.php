@@ -4,33 +4,48 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Erasing\Ledger;
+use App\Erasing\Permit;
 use App\Models\Card;
 use App\Runs\Bench;
+use App\Runs\CheckpointFile;
 use Illuminate\Database\QueryException;
+use Illuminate\Support\Fluent;
 use InvalidArgumentException;
 use Symfony\Component\Console\Input\InputInterface;
+use Tally\Probe\Proof\Checkpoint;
 use Tally\Quantity\Bytes;
 use Tally\StandIn\Medium;
 
-/** What a terminal command was pointed at: a mounted folder or a stand-in, and perhaps the card to file the result under. */
+/** What a terminal command was pointed at: a mounted folder, a raw medium or a stand-in, and perhaps the card to file the result under. */
 final readonly class MediumAtHand
 {
     private const STAND_IN = 'stand-in:';
 
-    private function __construct(private string $path, public ?Bytes $size, public ?Card $card) {}
+    private function __construct(
+        public string $path,
+        public ?Bytes $size,
+        public ?Card $card,
+        public bool $isRaw = false,
+        private ?string $why = null,
+    ) {}
 
     /** @throws InvalidArgumentException with a sentence for the terminal */
     public static function from(InputInterface $input): self
     {
         $path = $input->getArgument('path');
-        $size = $input->getOption('size');
-        $tag = $input->getOption('card');
+        $option = function (string $name) use ($input): ?string {
+            $value = $input->hasOption($name) ? $input->getOption($name) : null;
 
-        return new self(
-            is_string($path) ? $path : '',
-            is_string($size) ? self::size($size) : null,
-            is_string($tag) ? self::card($tag) : null,
-        );
+            return is_string($value) ? $value : null;
+        };
+        [$size, $tag, $path] = [$option('size'), $option('card'), is_string($path) ? $path : ''];
+        $isRaw = $input->hasOption('raw') && $input->getOption('raw') === true;
+        if ($isRaw || $option('erase') !== null) {
+            self::mustBeMeant($path, $isRaw, $option('erase'));
+        }
+
+        return new self($path, $size === null ? null : self::size($size), $tag === null ? null : self::card($tag), $isRaw, $option('why'));
     }
 
     public function isStandIn(): bool
@@ -41,11 +56,79 @@ final readonly class MediumAtHand
     /** @throws \Tally\Device\Fault\DeviceFault|InvalidArgumentException */
     public function lay(?Bytes $size): Bench
     {
-        if (! $this->isStandIn()) {
-            return Bench::folder($this->path, $size);
-        }
+        return match (true) {
+            $this->isStandIn() => Bench::standIn($this->medium()),
+            $this->isRaw => $this->erased('full proof'),
+            default => Bench::folder($this->path, $size),
+        };
+    }
 
-        return Bench::standIn(Medium::parse(substr($this->path, strlen(self::STAND_IN))));
+    /** @throws \Tally\Device\Fault\DeviceFault|InvalidArgumentException */
+    public function layForScreen(): Bench
+    {
+        return match (true) {
+            $this->isStandIn() => Bench::standIn($this->medium()),
+            $this->isRaw => $this->erased('quick screen'),
+            default => Bench::oneFile($this->path, $this->size),
+        };
+    }
+
+    /**
+     * The medium of a proof that is to go on.
+     *
+     * @param  Fluent<string, mixed>  $kept
+     *
+     * @throws \Tally\Device\Fault\DeviceFault|InvalidArgumentException
+     */
+    public function layAgain(Checkpoint $from, Fluent $kept): Bench
+    {
+        return match (true) {
+            $this->isStandIn() => Bench::standIn($this->medium(), null, $from),
+            $this->isRaw => $this->erased('full proof, continued'),
+            default => Bench::folderTakenUp($this->path, $kept->string('folder')->value(), $from->size),
+        };
+    }
+
+    /** The keeper of the place where a proof can be taken up again. */
+    public function keeper(Bench $bench): CheckpointFile
+    {
+        return new CheckpointFile($this->path, $bench->runFolder());
+    }
+
+    private function medium(): Medium
+    {
+        return Medium::parse(substr($this->path, strlen(self::STAND_IN)));
+    }
+
+    private function erased(string $what): Bench
+    {
+        $bench = Bench::raw($this->path, Permit::guard($this->path, $this->card, $this->why, null));
+        Ledger::enter($what, $this->path, $bench->whole, self::person(), $this->card, why: $this->why);
+
+        return $bench;
+    }
+
+    /** Who sits at the terminal: also behind sudo. */
+    public static function person(): string
+    {
+        $behind = getenv('SUDO_USER');
+        $user = function_exists('posix_getpwuid') ? posix_getpwuid(posix_geteuid()) : false;
+
+        return $behind !== false && $behind !== '' ? $behind : ($user === false ? get_current_user() : $user['name']);
+    }
+
+    private static function mustBeMeant(string $path, bool $isRaw, ?string $erase): void
+    {
+        if (str_starts_with($path, self::STAND_IN)) {
+            throw new InvalidArgumentException('A stand-in is neither raw nor a folder: leave --raw and --erase out.');
+        }
+        if (! $isRaw) {
+            throw new InvalidArgumentException('--erase was given without --raw. Only a raw run erases; leave --erase out, or add --raw.');
+        }
+        if ($erase !== $path) {
+            $given = $erase === null ? '' : " “{$erase}” was given.";
+            throw new InvalidArgumentException("A raw run erases everything on “{$path}”. If that is meant, say it twice: --erase={$path}.{$given}");
+        }
     }
 
     private static function size(string $given): Bytes

@@ -96,7 +96,7 @@ abstract class RunsOnMedium extends Command
                 'parameters' => $parameters,
                 'result' => $result,
                 'message' => $message,
-                'recorded_by' => get_current_user(),
+                'recorded_by' => MediumAtHand::person(),
                 'started_at' => now(),
                 'ended_at' => now(),
             ]);

@@ -73,8 +73,8 @@ final readonly class CardEvidence
     private static function proofs(Collection $runs): array
     {
         return array_map(
-            fn (Run $run): ProofEvidence => ProofRecord::unpack($run->result ?? new Fluent)->evidence($run->name(), ChainRecord::unpack($run->chain)),
-            self::ended($runs, RunKind::Proof),
+            fn (Run $run): ProofEvidence => ProofRecord::unpack($run->result ?? new Fluent)->evidence($run->name(), ChainRecord::unpack($run->chain), $run->beside === null),
+            [...self::ended($runs, RunKind::Screen), ...self::ended($runs, RunKind::Proof)],
         );
     }
 

@@ -34,6 +34,8 @@ use Illuminate\Support\Fluent;
  * @property Fluent<string, mixed> $parameters size in bytes, runs
  * @property Fluent<string, mixed>|null $progress see App\Runs\ProgressRecord
  * @property Fluent<string, mixed>|null $result see App\Runs\SpeedRecord, App\Runs\ProofRecord
+ * @property Fluent<string, mixed>|null $checkpoint see App\Runs\Checkpoints: where a proof can be taken up again
+ * @property int|null $lane which worker of the station carries it out
  * @property string|null $message
  * @property string|null $beside what else was going on: such a speed is kept apart
  * @property bool $stop_requested
@@ -67,6 +69,7 @@ final class Run extends Model
         'parameters' => AsFluent::class,
         'progress' => AsFluent::class,
         'result' => AsFluent::class,
+        'checkpoint' => AsFluent::class,
         'stop_requested' => 'boolean',
         'started_at' => 'datetime',
         'ended_at' => 'datetime',
@@ -138,10 +141,22 @@ final class Run extends Model
         return $this->belongsTo(Drive::class);
     }
 
-    /** Whether it is evidence: something was measured, it has ended, nobody voided it, and nothing else was going on. */
+    /** Whether it is evidence: something was measured, it has ended, nobody voided it, and nothing else was going on that bears on it. */
     public function counts(): bool
     {
-        return $this->result !== null && ! $this->state->isGoing() && $this->void === null && $this->beside === null;
+        return $this->result !== null && ! $this->state->isGoing() && $this->void === null && ($this->beside === null || $this->kind->isProof());
+    }
+
+    /** Whether a proof that ended before its end can be taken up again. */
+    public function canContinue(): bool
+    {
+        return $this->kind === RunKind::Proof && $this->checkpoint !== null && ! in_array($this->state, [RunState::Done, RunState::Running, RunState::Waiting], true);
+    }
+
+    /** Whether all that a proof wrote still lies on the card, to be read once more: a folder is cleared at its end. */
+    public function canReadAgain(): bool
+    {
+        return $this->kind === RunKind::Proof && $this->state === RunState::Done && $this->checkpoint?->get('all_written') === true && $this->slot?->kind === SlotKind::Raw;
     }
 
     /** The name by which reasons refer to it. */

@@ -9,6 +9,8 @@ enum SlotKind: string
 {
     /** A folder where a card is mounted. */
     case Folder = 'folder';
+    /** The device itself, or an image of one, without its file system. */
+    case Raw = 'raw';
     /** A made-up card that ships with the application. */
     case StandIn = 'stand-in';
 }

@@ -61,6 +61,12 @@ final class Station extends Model
         return 'station-'.Str::slug($this->name);
     }
 
+    /** Proofs wait apart: several of them may go on at once, and none holds up a speed run. */
+    public function proofQueue(): string
+    {
+        return $this->queue().'-proofs';
+    }
+
     public function hasWorker(): bool
     {
         return $this->worker_seen_at !== null && $this->worker_seen_at->isAfter(now()->subSeconds(self::AWAY_AFTER));

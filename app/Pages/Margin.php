@@ -72,7 +72,8 @@ final readonly class Margin
             $stage === 'measure' && $hot ? new CautionProps('Hot after a long run.', 'Let it cool before you take it out: metal at 65 °C hurts within seconds. Your local rules and the maker’s instructions come first.') : null,
             $warmest === null || ! $warmest->isTooHotToHandle() ? null : new CautionProps("It was seen at {$warmest->both()}.", ($warmest->hurts() ? 'Metal this hot hurts within seconds.' : 'That is too warm to hold.').' Let it cool below 48 °C before you take it out bare-handed. Your local rules and the maker’s instructions come first.'),
             $stage === 'measure' && ! $hot ? new CautionProps('Slow and steady into a stiff slot.', 'A forced card snaps. One that reads only while pressed is not to be trusted.') : null,
-            $stage === 'prove' ? new CautionProps('Only free space is filled.', 'Your own files stay as they are; the proof removes its files at the end. It wears the card by one full write, and it can come out hot.') : null,
+            $stage === 'prove' ? new CautionProps('In a folder only free space is filled.', 'Your own files stay as they are. A raw run erases everything.') : null,
+            $stage === 'prove' ? new CautionProps('A proof wears the card a little', 'by one full write, and it can come out hot: metal at 65 °C hurts within seconds. Let it cool. Your local rules and the maker’s instructions come first.') : null,
             $stage === 'offload' ? new CautionProps('Clear no card yet.', 'Not before two copies exist and both have been read back.') : null,
         ]));
     }

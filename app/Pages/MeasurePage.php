@@ -61,7 +61,7 @@ final readonly class MeasurePage
                 RunKind::Sustained => self::sustainedRow($run),
                 RunKind::Files => self::plainRow($run, implode(' ', $run->result === null ? [] : array_slice(RunPage::files($run->result), 1))),
                 RunKind::Copy => self::copyRow($card, $run),
-                RunKind::Proof => self::proofRow($run),
+                RunKind::Proof, RunKind::Screen => self::proofRow($run),
             })
             ->all());
     }

@@ -12,20 +12,27 @@ use App\Models\Run;
 use App\Models\Slot;
 use App\Models\SlotKind;
 use App\Models\Station;
+use App\Props\Prove\SchoolProps;
+use App\Props\Prove\SchoolsProps;
 use App\Props\Run\GoingProps;
 use App\Props\Run\OrderProps;
 use App\Props\Run\ProgressProps;
 use App\Props\Run\ShelfProps;
 use App\Props\Run\SlotProps;
 use App\Runs\ProgressRecord;
+use App\Runs\ProofRecord;
 use App\Runs\RunKind;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Fluent;
 use Tally\Chain\Path;
 use Tally\Probe\Forecast;
+use Tally\Probe\Screen\Advice;
+use Tally\Probe\Screen\ScreenPlan;
 use Tally\Probe\SmallFiles;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
+use Tally\Reading\Coverage;
 use Tally\StandIn\Shelf;
 use Tally\Verdict\SpeedEvidence;
 
@@ -86,11 +93,45 @@ final readonly class Orders
         $whole = $request->size()->isZero() ? Bytes::of($card->capacity) : $request->size();
 
         return match ($request->kind()) {
+            RunKind::Screen => $forecast->ofScreen(new ScreenPlan($whole, $request->integer('points', ScreenPlan::POINTS)))->print(),
             RunKind::Speed => $forecast->ofSpeed($request->plan())->print(),
             RunKind::Sustained => $forecast->ofWriting($whole)->print(),
             RunKind::Files => $forecast->ofFiles($request->integer('files', SmallFiles::FILES), Bytes::of(SmallFiles::EACH), $request->integer('runs', SmallFiles::ROUNDS))->print(),
             default => $forecast->for($whole)->print(),
         };
+    }
+
+    /**
+     * Both ways of proving side by side, as they would go where the card was last, or where it goes best.
+     *
+     * @param  Collection<int, Run>  $before
+     */
+    public static function schools(Card $card, ?Station $station, Collection $before): ?SchoolsProps
+    {
+        $slots = $station === null ? new Collection : $station->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->orderBy('id')->get()->toBase();
+        $last = $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id;
+        // Where it was last counts before what is fast.
+        $path = $slots->sortByDesc(fn (Slot $slot): float => ($slot->id === $last ? 1e15 : 0.0) + (Rig::chain($card, $slot)?->usable()->bytesPerSecond ?? 0.0))
+            ->map(fn (Slot $slot): ?Path => Rig::chain($card, $slot))->first(fn (?Path $chain): bool => $chain !== null);
+        if ($path === null) {
+            return null;
+        }
+        $forecast = self::forecast($card, $path, CardEvidence::speeds($card, $before));
+        $size = Bytes::of($card->capacity);
+        $plan = new ScreenPlan($size);
+        [$proof, $screen] = [$forecast->for($size), $forecast->ofScreen($plan)];
+        $proofs = $before->filter(fn (Run $run): bool => $run->kind->isProof() && $run->counts())
+            ->map(fn (Run $run): ProofRecord => ProofRecord::unpack($run->result ?? new Fluent));
+        $newest = $proofs->last(fn (ProofRecord $record): bool => $record->screen === null) ?? $proofs->last();
+        $advice = Advice::of($proof, $screen, $newest?->diagnosis->nature(), $newest?->isOnlyScreened() === true);
+        $coverage = new Coverage(count($plan->drawn()));
+
+        return new SchoolsProps(
+            new SchoolProps($proof->print(), $size->decimal(), 'Every block, to the sector: kind, lap and true capacity.', 'Nothing of the medium itself. How it ages.'),
+            new SchoolProps($screen->print(), $plan->total()->decimal(), $coverage->caught(), 'Every block that is not stamped, and small bad spots.'),
+            $advice->screenFirst ? 'screen' : 'proof',
+            $advice->reason,
+        );
     }
 
     /** @param  list<SpeedEvidence>  $speeds */
@@ -101,7 +142,8 @@ final readonly class Orders
         return new SlotProps(
             $slot->id,
             $slot->name,
-            $slot->kind === SlotKind::StandIn,
+            $slot->kind,
+            $slot->kind === SlotKind::Raw ? $slot->path : null,
             $path === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
             $path?->describe() ?? '',
             $path?->pinch()->describe() ?? '',

@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Card;
+use App\Models\Erasure;
 use App\Models\Run;
 use App\Models\RunSample;
 use App\Props\Prove\ClassProps;
 use App\Props\Prove\CoreProps;
+use App\Props\Prove\ErasureProps;
+use App\Props\Prove\LeftProps;
 use App\Props\Prove\PatchProps;
 use App\Props\Prove\TraceProps;
 use App\Runs\ProofRecord;
-use App\Runs\RunKind;
 use App\Runs\RunState;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Fluent;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
 use Tally\Quantity\Bytes;
@@ -26,7 +29,7 @@ final readonly class ProvePage
     /** @param  Collection<int, Run>  $runs */
     public static function core(Card $card, Collection $runs): ?CoreProps
     {
-        $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Proof && $run->result !== null && $run->result->array('patches') !== []);
+        $run = $runs->last(fn (Run $run): bool => $run->kind->isProof() && $run->result !== null && $run->result->array('patches') !== []);
         if ($run === null || $run->result === null) {
             return null;
         }
@@ -44,7 +47,44 @@ final readonly class ProvePage
             self::summary($record),
             self::caption($run, $record),
             self::trace($run, $record),
+            $record->diagnosis->wrapFrom,
+            $record->diagnosis->exact,
+            $record->points(),
+            [$record->diagnosis->condition->because(), ...$record->diagnosis->also],
+            $record->proves(),
+            $record->leavesOpen(),
+            $record->alarmAt,
         );
+    }
+
+    /**
+     * The newest proof, if it can go on or be read once more.
+     *
+     * @param  Collection<int, Run>  $runs
+     */
+    public static function left(Collection $runs): ?LeftProps
+    {
+        $run = $runs->last(fn (Run $run): bool => $run->kind->isProof());
+        if ($run === null || ! ($run->canContinue() || $run->canReadAgain())) {
+            return null;
+        }
+        $checkpoint = $run->checkpoint ?? new Fluent;
+        [$written, $read, $size] = array_map(fn (string $key): string => Bytes::of($checkpoint->integer($key))->decimal(), ['written', 'read', 'size']);
+        $where = match (true) {
+            $run->canReadAgain() => 'What '.$run->name().' wrote still lies on the card. Taken out and put in again, it can be read once more: a cache inside the card would be found out.',
+            $checkpoint->integer('read') > 0 => ucfirst($run->name())." was left with {$read} of {$size} read back.",
+            default => ucfirst($run->name())." was left with {$written} of {$size} written.",
+        };
+
+        return new LeftProps($run->id, $where, $run->canReadAgain());
+    }
+
+    /** @return list<ErasureProps> the newest first */
+    public static function erasures(Card $card): array
+    {
+        return array_values(Erasure::query()->where('card_id', $card->id)->orderByDesc('id')->limit(50)->get()->map(fn (Erasure $line): ErasureProps => new ErasureProps(
+            $line->erased_at->format('j M Y H:i').' UTC', $line->what, $line->path, Bytes::of($line->bytes)->decimal(), $line->person, $line->why,
+        ))->all());
     }
 
     /** @return list<ClassProps> */
@@ -60,17 +100,32 @@ final readonly class ProvePage
     private static function summary(ProofRecord $record): string
     {
         $capacity = $record->diagnosis->capacity;
-        $rest = $record->covered()->count < $record->size->count
-            ? " {$record->covered()->decimal()} of {$record->size->decimal()} was read back; the rest is open." : '';
+        $points = $record->points();
+        if ($points !== null && $record->isOnlyScreened()) {
+            return "All {$points} places that were drawn, and the dense stretch at the beginning, came back as written. The rest is open.";
+        }
+        $rest = $record->alarmAt !== null || $points !== null ? '' : ($record->covered()->count < $record->size->count
+            ? " {$record->covered()->decimal()} of {$record->size->decimal()} was read back; the rest is open." : '');
 
         return match ($record->diagnosis->condition) {
             Condition::Whole => "All of {$record->covered()->decimal()} came back as written.",
-            Condition::Wraps => "The card starts over every {$capacity->decimal()}: only the last lap holds, every earlier address gives back data that was written a whole number of laps later.",
+            Condition::Wraps => self::wraps($record),
             Condition::Drops => "The first {$capacity->decimal()} holds; nothing after that was kept.",
+            Condition::Corrupts => "The first {$capacity->decimal()} holds; nearly everything after that came back changed.",
             Condition::Faulty => "{$record->bad()->decimal()} came back wrong, the first at byte ".self::grouped($record->firstBad ?? 0)
                 .($record->wrongBits === 0 ? '.' : '; '.self::grouped($record->wrongBits).' bits are wrong.'),
             Condition::Unknown => 'Nothing was read back.',
         }.$rest;
+    }
+
+    private static function wraps(ProofRecord $record): string
+    {
+        $lap = Bytes::of($record->diagnosis->wrap ?? 0)->decimal();
+        $from = $record->diagnosis->wrapFrom ?? 0;
+
+        return $from === 0
+            ? "The card starts over every {$lap}: only the last lap holds, every earlier address gives back data that was written a whole number of laps away."
+            : 'The first '.Bytes::of($from)->decimal()." is spared; behind it the card starts over every {$lap}, so that it keeps {$record->diagnosis->capacity->decimal()} in all.";
     }
 
     private static function grouped(int $count): string
@@ -83,14 +138,14 @@ final readonly class ProvePage
         $slot = $run->slot === null ? 'from the terminal' : "in {$run->slot->name}";
         $state = $run->state === RunState::Done ? '' : " ({$run->state->value})";
 
-        return "Full proof, {$run->name()}{$state}, {$slot}: {$record->write->bytes->decimal()} written in {$record->write->span->print()}, read back in {$record->read->span->print()}";
+        return ucfirst($run->kind->label()).", {$run->name()}{$state}, {$slot}: {$record->write->bytes->decimal()} written in {$record->write->span->print()}, read back in {$record->read->span->print()}";
     }
 
     private static function trace(Run $run, ProofRecord $record): ?TraceProps
     {
         $sample = RunSample::query()->find($run->id);
 
-        return $sample === null ? null : new TraceProps($record->size->count, self::megabytes($sample->traces['write']), self::megabytes($sample->traces['read']));
+        return $sample === null || $sample->traces['write'] === [] ? null : new TraceProps($record->size->count, self::megabytes($sample->traces['write']), self::megabytes($sample->traces['read']));
     }
 
     /**

@@ -140,8 +140,19 @@ final readonly class RunPage
             RunKind::Speed => $result->integer('wrong') > 0 ? [Bytes::of($result->integer('wrong'))->decimal().' did not come back as written.'] : self::typed($run),
             RunKind::Sustained, RunKind::Copy => [],
             RunKind::Files => self::files($result),
-            RunKind::Proof => [ProofRecord::unpack($result)->covered()->decimal().' read back, '.ProofRecord::unpack($result)->bad()->decimal().' wrong.'],
+            RunKind::Proof, RunKind::Screen => self::proven($result),
         };
+    }
+
+    /**
+     * @param  Fluent<string, mixed>  $result
+     * @return list<string>
+     */
+    private static function proven(Fluent $result): array
+    {
+        $record = ProofRecord::unpack($result);
+
+        return ["{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong.", $record->diagnosis->condition->because(), ...$record->diagnosis->also, "Proves: {$record->proves()}"];
     }
 
     /** @return list<string> where size, time and speed were all typed, how they go together */

@@ -23,6 +23,7 @@ final class AppServiceProvider extends ServiceProvider
                 $this->app->make(AllowedFolders::class),
                 is_numeric($seconds) ? (float) $seconds : 0.0,
                 $this->app->make('queue.worker'),
+                is_int($lane = config('tally.lane')) ? $lane : null,
             );
         });
     }

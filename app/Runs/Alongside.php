@@ -22,7 +22,7 @@ final readonly class Alongside
             ->whereKeyNot($run->id)
             ->whereNotNull('started_at')
             ->where(fn (Builder $query): Builder => $query->where('ended_at', '>', $run->started_at)->orWhereIn('state', [RunState::Running]))
-            ->whereHas('slot', fn (Builder $query): Builder => $query->where('kind', SlotKind::Folder)->whereHas('port', fn (Builder $port): Builder => $port->where('host_id', $slot->port()->value('host_id'))))
+            ->whereHas('slot', fn (Builder $query): Builder => $query->where('kind', '!=', SlotKind::StandIn)->whereHas('port', fn (Builder $port): Builder => $port->where('host_id', $slot->port()->value('host_id'))))
             ->orderBy('id')->limit(5)->get();
 
         return $others->isEmpty() ? null : mb_substr($others->map(fn (Run $other): string => "{$other->card->tag}, {$other->name()}")->implode('; '), 0, 200);

@@ -9,6 +9,10 @@ use Tally\Device\Clock;
 use Tally\Device\Device;
 use Tally\Device\FolderDevice;
 use Tally\Device\HostClock;
+use Tally\Device\Raw\Guard;
+use Tally\Device\Raw\RawDevice;
+use Tally\Pattern\Imprint;
+use Tally\Probe\Proof\Checkpoint;
 use Tally\Quantity\Bytes;
 use Tally\StandIn\Medium;
 use Tally\StandIn\StandInClock;
@@ -28,17 +32,69 @@ final readonly class Bench
         return new self($device, new HostClock, $device->mount->total(), false);
     }
 
-    public static function standIn(Medium $medium, ?Path $chain = null): self
+    /**
+     * For places to be written in any order.
+     *
+     * @throws \Tally\Device\Fault\DeviceFault
+     */
+    public static function oneFile(string $path, ?Bytes $size): self
+    {
+        $device = FolderDevice::inOneFile($path, $size);
+
+        return new self($device, new HostClock, $device->mount->total(), false);
+    }
+
+    /**
+     * @param  string  $name  the folder that the run had made
+     *
+     * @throws \Tally\Device\Fault\DeviceFault
+     */
+    public static function folderTakenUp(string $path, string $name, Bytes $size): self
+    {
+        $device = FolderDevice::takeUp($path, $name, $size);
+
+        return new self($device, new HostClock, $device->mount->total(), false);
+    }
+
+    /** @throws \Tally\Device\Fault\DeviceFault */
+    public static function raw(string $path, Guard $guard): self
+    {
+        $device = RawDevice::open($path, $guard);
+
+        return new self($device, new HostClock, $device->size(), false);
+    }
+
+    /** @param  Checkpoint|null  $kept  what a made-up medium still carries of a run that is to be continued: it has no memory of its own */
+    public static function standIn(Medium $medium, ?Path $chain = null, ?Checkpoint $kept = null): self
     {
         $clock = new StandInClock;
+        $device = new StandInDevice($medium, $clock, $chain?->usable());
+        $imprint = $kept === null ? null : new Imprint($kept->imprint, $kept->size);
+        for ($at = 0; $imprint !== null && $at < $kept->written; $at += $device->stretch()) {
+            $device->write($at, $imprint->stretch($at, min($device->stretch(), $kept->written - $at)));
+        }
 
-        return new self(new StandInDevice($medium, $clock, $chain?->usable()), $clock, $medium->shown, true);
+        return new self($device, $clock, $medium->shown, true);
+    }
+
+    /** @return string|null the folder of the run, where it has one */
+    public function runFolder(): ?string
+    {
+        return $this->device instanceof FolderDevice ? $this->device->folder() : null;
     }
 
     public function clear(): void
     {
-        if ($this->device instanceof FolderDevice) {
-            $this->device->clear();
-        }
+        match (true) {
+            $this->device instanceof FolderDevice => $this->device->clear(),
+            $this->device instanceof RawDevice => $this->device->close(),
+            default => null,
+        };
+    }
+
+    /** Lets go of the medium with everything left on it, for the run to be continued. */
+    public function leave(): void
+    {
+        $this->device instanceof FolderDevice ? $this->device->leave() : $this->clear();
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Runs;
 
+use App\Erasing\Ledger;
+use App\Erasing\Permit;
 use App\Evidence\CardEvidence;
 use App\Gear\OwnMeasurement;
 use App\Models\Run;
@@ -17,7 +19,10 @@ use Tally\Copy\TimedCopy;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
+use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
+use Tally\Probe\Screen\QuickScreen;
+use Tally\Probe\Screen\ScreenPlan;
 use Tally\Probe\SmallFiles;
 use Tally\Probe\SpeedResult;
 use Tally\Probe\SpeedRun;
@@ -30,7 +35,7 @@ use Tally\StandIn\Medium;
 /** Carries a waiting run through to its end, and files what came of it. */
 final readonly class RunConductor
 {
-    public function __construct(private AllowedFolders $allowed, private float $standInSeconds, private ?Worker $worker = null) {}
+    public function __construct(private AllowedFolders $allowed, private float $standInSeconds, private ?Worker $worker = null, private ?int $lane = null) {}
 
     public function conduct(Run $run): void
     {
@@ -42,12 +47,13 @@ final readonly class RunConductor
 
             return;
         }
-        $run->forceFill(['state' => RunState::Running, 'started_at' => now()])->save();
+        $run->forceFill(['state' => RunState::Running, 'started_at' => now(), 'ended_at' => null, 'message' => null, 'lane' => $this->lane])->save();
         try {
             match ($run->kind) {
                 RunKind::Speed => $this->on($this->lay($run), $run, $this->speed(...)),
                 RunKind::Sustained => $this->on($this->lay($run), $run, $this->sustain(...)),
-                RunKind::Proof => $this->on($this->lay($run), $run, $this->prove(...)),
+                RunKind::Proof => $this->prove($run),
+                RunKind::Screen => $this->on($this->layForScreen($run), $run, $this->screen(...)),
                 RunKind::Files => $this->files($run),
                 RunKind::Copy => $this->copy($run),
             };
@@ -86,7 +92,43 @@ final readonly class RunConductor
         }
         $size = $run->parameters->integer('size');
 
-        return Bench::folder($this->path($slot), $size === 0 ? null : Bytes::of($size));
+        return $slot->kind === SlotKind::Raw ? $this->erase($run, $slot) : Bench::folder($this->path($slot), $size === 0 ? null : Bytes::of($size));
+    }
+
+    /** @throws DeviceFault */
+    private function layForScreen(Run $run): Bench
+    {
+        $slot = $this->slot($run);
+        $size = $run->parameters->integer('size');
+
+        return $slot->kind === SlotKind::Folder ? Bench::oneFile($this->path($slot), $size === 0 ? null : Bytes::of($size)) : $this->lay($run);
+    }
+
+    /** @throws DeviceFault */
+    private function layAgain(Run $run, Checkpoint $from): Bench
+    {
+        $slot = $this->slot($run);
+
+        return match ($slot->kind) {
+            SlotKind::StandIn => Bench::standIn($this->medium($run), ChainRecord::unpack($run->chain), $from),
+            SlotKind::Raw => $this->erase($run, $slot),
+            SlotKind::Folder => Bench::folderTakenUp($this->path($slot), $run->checkpoint?->string('folder')->value() ?? '', $from->size),
+        };
+    }
+
+    /**
+     * Opens a raw medium, and writes down that it is erased before the first byte is.
+     *
+     * @throws DeviceFault when it must not be
+     */
+    private function erase(Run $run, Slot $slot): Bench
+    {
+        $why = $run->parameters->get('why') === null ? null : $run->parameters->string('why')->value();
+        $path = $slot->path ?? '';
+        $bench = Bench::raw($path, Permit::guard($path, $run->card, $why, $this->allowed->roots()));
+        Ledger::enter($run->kind->label().', '.$run->name(), $path, $bench->whole, $run->recorded_by ?? 'nobody named', $run->card, $run, $why);
+
+        return $bench;
     }
 
     private function slot(Run $run): Slot
@@ -121,12 +163,43 @@ final readonly class RunConductor
         $this->file($run, SustainedRecord::of($result)->pack(), $traces, $result->stopped, $result->cutShort, $result->note);
     }
 
-    private function prove(Run $run, Bench $bench, Observer $watch): void
+    /**
+     * A proof that did not come to its end leaves on the card what it wrote, so that it can go on from there.
+     *
+     * @throws DeviceFault
+     */
+    private function prove(Run $run): void
     {
-        $size = $run->parameters->integer('size');
-        $result = FullProof::on($bench->device, $bench->clock, $watch, $size === 0 ? null : Bytes::of($size));
-        $traces = ['write' => $result->writeTrace, 'read' => $result->readTrace];
-        $this->file($run, ProofRecord::of($result)->pack(), $traces, $result->stopped, $result->cutShort, $result->note);
+        $from = $run->checkpoint === null ? null : Checkpoint::unpack($run->checkpoint->toArray());
+        $from = $from !== null && $run->parameters->boolean('again') ? $from->readAnew() : $from;
+        $bench = $from === null ? $this->lay($run) : $this->layAgain($run, $from);
+        $watch = $this->watch($run, $bench->isStandIn);
+        $keeper = new RunCheckpoint($run, $bench);
+        $isOver = true;
+        try {
+            $size = $run->parameters->integer('size');
+            $result = $from === null
+                ? FullProof::on($bench->device, $bench->clock, $watch, $size === 0 ? null : Bytes::of($size), ! $run->parameters->boolean('whole_map'), $keeper)
+                : FullProof::continued($from, $bench->device, $bench->clock, $watch, $keeper);
+            $isOver = ! $result->stopped && $result->cutShort === null;
+            $this->file($run, ProofRecord::of($result, $bench->device)->pack(), ['write' => $result->writeTrace, 'read' => $result->readTrace], $result->stopped, $result->cutShort, $result->note);
+        } finally {
+            $isOver || ! $this->hasCheckpoint($run) ? $bench->clear() : $bench->leave();
+        }
+    }
+
+    private function hasCheckpoint(Run $run): bool
+    {
+        return Run::query()->whereKey($run->id)->whereNotNull('checkpoint')->exists();
+    }
+
+    private function screen(Run $run, Bench $bench, Observer $watch): void
+    {
+        $points = max(ScreenPlan::LEAST, $run->parameters->integer('points', ScreenPlan::POINTS));
+        $before = $run->parameters->get('again') === null ? null : Run::query()->find($run->parameters->integer('again'));
+        $plan = $before?->result === null ? null : ProofRecord::unpack($before->result)->screen;
+        $result = $plan === null ? QuickScreen::on($bench->device, $bench->clock, $watch, $points) : QuickScreen::again($plan, $bench->device, $bench->clock, $watch);
+        $this->file($run, ProofRecord::of($result, $bench->device)->pack(), ['write' => [], 'read' => []], $result->stopped, $result->cutShort, $result->note);
     }
 
     /** @throws DeviceFault */

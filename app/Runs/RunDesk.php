@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Runs;
 
+use App\Erasing\Permit;
 use App\Gear\Rig;
 use App\Jobs\ConductRun;
 use App\Models\Card;
@@ -29,7 +30,7 @@ final readonly class RunDesk
         $slot = $order->slot;
         $chain = Rig::chain($card, $slot)
             ?? throw $this->refuse('slot', "{$slot->reader->tag} does not take {$card->label()->connection()}: choose another slot.");
-        $this->check($order);
+        $this->check($card, $order);
 
         return DB::transaction(function () use ($card, $slot, $station, $order, $chain): Run {
             // Two orders at once for one card would measure each other.
@@ -56,20 +57,54 @@ final readonly class RunDesk
                 'beside' => $order->beside,
                 'recorded_by' => $order->by,
             ]);
-            $this->queue->dispatch((new ConductRun($run->id))->onQueue($station->queue())->afterCommit());
+            $this->dispatch($run, $station);
 
             return $run;
         });
     }
 
+    /**
+     * Puts a proof that was left back on the queue, to go on from its checkpoint.
+     *
+     * @param  bool  $again  to read all of it back once more, after the card was taken out and put in again
+     *
+     * @throws ValidationException when it cannot go on
+     */
+    public function goOn(Run $run, bool $again = false): void
+    {
+        DB::transaction(function () use ($run, $again): void {
+            Card::query()->whereKey($run->card_id)->lockForUpdate()->first();
+            $run->refresh();
+            if ($run->card->runs()->whereIn('state', RunState::going())->exists()) {
+                throw $this->refuse('run', "{$run->card->tag} already has a run going or waiting: let it end, or stop it.");
+            }
+            $station = $run->station;
+            if (! ($again ? $run->canReadAgain() : $run->canContinue()) || $station === null) {
+                throw $this->refuse('run', "There is nothing to go on from: {$run->name()} is {$run->state->value}, and no place of it was kept. Begin a new proof.");
+            }
+            $run->forceFill(['state' => RunState::Waiting, 'stop_requested' => false, 'message' => null, 'parameters' => [...$run->parameters->toArray(), 'again' => $again]])->save();
+            $this->dispatch($run, $station);
+        });
+    }
+
+    private function dispatch(Run $run, Station $station): void
+    {
+        $this->queue->dispatch((new ConductRun($run->id))->onQueue($run->kind->isProof() ? $station->proofQueue() : $station->queue())->afterCommit());
+    }
+
     /** @throws ValidationException */
-    private function check(Ordered $order): void
+    private function check(Card $card, Ordered $order): void
     {
         $parameters = new Fluent($order->parameters);
         if ($order->slot->kind === SlotKind::StandIn) {
             if ($order->kind === RunKind::Copy) {
                 throw $this->refuse('slot', "{$order->slot->name} holds a stand-in, which keeps no files: choose a slot with a folder, or take the time by stopwatch.");
             }
+
+            return;
+        }
+        if ($order->slot->kind === SlotKind::Raw) {
+            $this->checkRaw($card, $order, $parameters);
 
             return;
         }
@@ -80,6 +115,32 @@ final readonly class RunDesk
         if ($order->kind === RunKind::Copy) {
             $this->admit('source', $parameters->string('source')->value());
             $this->admit('into', $parameters->string('into')->value());
+        }
+    }
+
+    /**
+     * What can be told without touching the device; the worker asks the rest of the device itself.
+     *
+     * @param  Fluent<string, mixed>  $parameters
+     *
+     * @throws ValidationException
+     */
+    private function checkRaw(Card $card, Ordered $order, Fluent $parameters): void
+    {
+        if (! $order->kind->isProof()) {
+            throw $this->refuse('slot', "{$order->slot->name} holds a raw card, without a file system: only a full proof or a quick screen can be run there.");
+        }
+        if (($order->by ?? '') === '') {
+            throw $this->refuse('by', 'Nobody is named. Erasing a card is written down with a name: write yours.');
+        }
+        $typed = trim($parameters->string('tag')->value());
+        if (strcasecmp($typed, $card->tag) !== 0) {
+            throw $this->refuse('tag', "Everything on the card is lost. Type the tag of this card to say that it is meant: {$card->tag}.".($typed === '' ? '' : " “{$typed}” was typed."));
+        }
+        try {
+            Permit::mustBeSecured($card->tag, $card);
+        } catch (UnusablePath $fault) {
+            throw $this->refuse('slot', $fault->getMessage());
         }
     }
 

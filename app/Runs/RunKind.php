@@ -12,6 +12,7 @@ enum RunKind: string
     case Files = 'files';
     case Copy = 'copy';
     case Proof = 'proof';
+    case Screen = 'screen';
 
     public function label(): string
     {
@@ -21,6 +22,13 @@ enum RunKind: string
             self::Files => 'small files',
             self::Copy => 'timed copy',
             self::Proof => 'full proof',
+            self::Screen => 'quick screen',
         };
+    }
+
+    /** Whether it tells of the capacity, and is carried out beside others: what it finds does not depend on how fast it was. */
+    public function isProof(): bool
+    {
+        return $this === self::Proof || $this === self::Screen;
     }
 }

@@ -12,6 +12,12 @@ final readonly class AllowedFolders
     /** @param  list<string>  $roots */
     public function __construct(private array $roots) {}
 
+    /** @return list<string> */
+    public function roots(): array
+    {
+        return $this->roots;
+    }
+
     /**
      * @return string the real path
      *

@@ -28,7 +28,7 @@ interface Device
     /**
      * Returns when everything written is on the medium.
      *
-     * @throws CannotSettle|MediumGone
+     * @throws CannotSettle|MediumGone|CannotWrite for something that was taken before and could not be kept
      */
     public function settle(): void;
 

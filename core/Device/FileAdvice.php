@@ -60,6 +60,20 @@ final class FileAdvice
         $this->advise($file, fn (FFI $kernel, int $fd): mixed => $kernel->fallocate($fd, self::KEEP_SIZE, 0, $length), self::WRITE_ONLY); // @phpstan-ignore method.notFound
     }
 
+    /** @return bool whether the file has this length now, with room found for all of it */
+    public function allocate(string $file, int $length): bool
+    {
+        if ($this->kernel === null || ! touch($file)) {
+            return false;
+        }
+        $done = -1;
+        $this->advise($file, function (FFI $kernel, int $fd) use (&$done, $length): void {
+            $done = $kernel->fallocate($fd, 0, 0, $length); // @phpstan-ignore method.notFound
+        }, self::WRITE_ONLY);
+
+        return $done === 0;
+    }
+
     /** Begin to write this range now: the medium then works while the next blocks are made, and the wait at the end is short. */
     public function startWriting(string $file, int $offset, int $length): void
     {

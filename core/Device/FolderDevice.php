@@ -42,6 +42,8 @@ final class FolderDevice implements Device
     /** @var array<int, true> numbers of files that room has been found for */
     private array $reserved = [];
 
+    private int $perFile = self::FILE;
+
     /** How far into the open file the kernel has been asked to write or to fetch. */
     private int $pushed = 0;
 
@@ -71,6 +73,49 @@ final class FolderDevice implements Device
         return new self(RunFolder::create($card->path), $path, $size, $card->mount, $advice);
     }
 
+    /**
+     * The device of a run that was left, with its files still on the card.
+     *
+     * @throws UnusablePath
+     */
+    public static function takeUp(string $path, string $folder, Bytes $size, FileAdvice $advice = new FileAdvice): self
+    {
+        $card = WritableFolder::of($path);
+
+        return new self(RunFolder::takeUp($card->path, $folder), $path, $size, $card->mount, $advice);
+    }
+
+    /**
+     * One large file for which room is found beforehand, so that places in it can be written in any order.
+     *
+     * @throws UnusablePath|CannotWrite when the file system cannot do that
+     */
+    public static function inOneFile(string $path, ?Bytes $asked = null, FileAdvice $advice = new FileAdvice): self
+    {
+        $device = self::open($path, $asked, $advice);
+        $device->perFile = PHP_INT_MAX;
+        if (! $device->advice->allocate($device->folder->file(0), $device->size->count)) {
+            $device->clear();
+            throw UnusablePath::noLargeFile($path, $device->size->decimal());
+        }
+        $device->reserved[0] = true;
+
+        return $device;
+    }
+
+    /** @return string the name of the folder that holds its files */
+    public function folder(): string
+    {
+        return basename($this->folder->path);
+    }
+
+    /** Leaves the files where they are, for the run to be continued. */
+    public function leave(): void
+    {
+        $this->close();
+        $this->folder->leave();
+    }
+
     public function size(): Bytes
     {
         return $this->size;
@@ -83,9 +128,9 @@ final class FolderDevice implements Device
 
     public function write(int $offset, Data $data): void
     {
-        $number = intdiv($offset, self::FILE);
+        $number = intdiv($offset, $this->perFile);
         $handle = $this->handle($number, true) ?? throw $this->failed($offset, error_get_last()['message'] ?? 'the file cannot be opened');
-        fseek($handle, $offset % self::FILE);
+        fseek($handle, $offset % $this->perFile);
         $bytes = $data->bytes();
         for ($done = 0; $done < strlen($bytes); $done += $written) {
             $written = @fwrite($handle, $done === 0 ? $bytes : substr($bytes, $done));
@@ -94,16 +139,16 @@ final class FolderDevice implements Device
             }
         }
         $this->unsettled[$number] = true;
-        $this->pushOut($number, $offset % self::FILE + strlen($bytes));
+        $this->pushOut($number, $offset % $this->perFile + strlen($bytes));
     }
 
     public function read(int $offset, int $length): Data
     {
-        $handle = $this->handle(intdiv($offset, self::FILE), false) ?? throw $this->unread($offset, $length, 'the file cannot be opened');
-        if (ftell($handle) !== $offset % self::FILE) {
-            fseek($handle, $offset % self::FILE);
+        $handle = $this->handle(intdiv($offset, $this->perFile), false) ?? throw $this->unread($offset, $length, 'the file cannot be opened');
+        if (ftell($handle) !== $offset % $this->perFile) {
+            fseek($handle, $offset % $this->perFile);
         }
-        $this->fetchAhead(intdiv($offset, self::FILE), $offset % self::FILE);
+        $this->fetchAhead(intdiv($offset, $this->perFile), $offset % $this->perFile);
         $bytes = @fread($handle, max(1, $length));
         while ($bytes !== false && strlen($bytes) < $length) {
             $more = @fread($handle, max(1, $length - strlen($bytes)));
@@ -156,7 +201,7 @@ final class FolderDevice implements Device
             stream_set_read_buffer($handle, 0);
             [$this->handle, $this->open, $this->pushed] = [$handle, $key, 0];
             if ($forWriting && ! isset($this->reserved[$number]) && ! $this->mount->isInMemory()) {
-                $this->advice->reserve($this->folder->file($number), min(self::FILE, $this->size->count - $number * self::FILE));
+                $this->advice->reserve($this->folder->file($number), min($this->perFile, $this->size->count - $number * $this->perFile));
                 $this->reserved[$number] = true;
             }
         }

@@ -44,6 +44,36 @@ final class RunFolder
     }
 
     /**
+     * Takes up the folder of a run that was left, to go on with it.
+     *
+     * @throws UnusablePath when it is not there any more, is no folder of a run, or a live run is at work in it
+     */
+    public static function takeUp(string $parent, string $name): self
+    {
+        $path = "{$parent}/{$name}";
+        if (preg_match(self::NAME, $name) !== 1 || is_link($path) || ! is_file("{$path}/".self::MARKER) || is_link("{$path}/".self::MARKER)) {
+            throw UnusablePath::otherCard('the folder of its run is not on it any more');
+        }
+        $lock = @fopen("{$path}/".self::MARKER, 'r+b');
+        if ($lock === false || (string) fgets($lock) !== self::FIRST_LINE) {
+            throw UnusablePath::otherCard('the folder of its run was changed');
+        }
+        if (! flock($lock, LOCK_EX | LOCK_NB)) {
+            throw UnusablePath::inUse($parent);
+        }
+
+        return new self($path, $lock);
+    }
+
+    /** Lets go of the folder and leaves it where it is, for the run to be continued. */
+    public function leave(): void
+    {
+        if (is_resource($this->lock)) {
+            fclose($this->lock);
+        }
+    }
+
+    /**
      * Removes what dead runs left in the parent folder.
      *
      * @return int how many folders were cleared

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Probe;
 
+use Tally\Probe\Screen\ScreenPlan;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
@@ -28,6 +29,12 @@ final readonly class Forecast
     public function ofFiles(int $files, Bytes $each, int $rounds): Span
     {
         return Span::seconds(2 * $this->for(Bytes::of($files * $each->count), $rounds)->seconds + $rounds * 2 * $files * 0.01);
+    }
+
+    /** Each place of a screen costs the way there besides, both times; how long is not known before, so 5 ms are taken. */
+    public function ofScreen(ScreenPlan $plan): Span
+    {
+        return Span::seconds($this->for($plan->total())->seconds + 2 * 0.005 * count($plan->places()));
     }
 
     public function ofWriting(Bytes $size): Span

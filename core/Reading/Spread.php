@@ -48,12 +48,14 @@ final readonly class Spread
             default => "The bad bytes are scattered, in {$this->places} places over {$this->extent->decimal()}: contact trouble, a failing controller or worn memory.",
         };
 
-        return array_values(array_filter([$where, match (true) {
+        $bits = match (true) {
             $this->wrongBits === null => null,
             // Two unrelated streams of random bits differ in half of them.
             $this->wrongBits > 0.4 => 'What came back there has nothing to do with what was written: about half of its bits differ.',
             default => sprintf('In the changed places %s of the bits are wrong: single bits tip over.', self::share($this->wrongBits)),
-        }]));
+        };
+
+        return $bits === null ? [$where] : [$where, $bits];
     }
 
     /** @param  list<array{int, int}>  $runs  from, to */

@@ -21,7 +21,8 @@ final class Books
         $fresh = ['from' => $at, 'to' => $end, 'address' => $address, 'imprint' => $imprint];
         $first = $this->firstEndingAfter($at - 1);
         $kept = [];
-        for ($i = $first; $i < count($this->entries) && $this->entries[$i]['from'] < $end; $i++) {
+        $i = $first;
+        for (; $i < count($this->entries) && $this->entries[$i]['from'] < $end; $i++) {
             $entry = $this->entries[$i];
             if ($entry['to'] === $at && $entry['imprint'] === $imprint && $address === $entry['address'] + $at - $entry['from']) {
                 $fresh = [...$entry, 'to' => $end];

@@ -6,12 +6,16 @@ namespace Tally\Verdict;
 
 use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
+use Tally\Reading\Coverage;
 
 /** What the proofs of a card say about its capacity. */
 final readonly class CapacityJudge
 {
     /** A card is full size from this share of the label's decimal figure on: house rule. */
     public const FULL = 0.93;
+
+    /** And a good deal more than its label from this share on. */
+    private const MORE = 1.07;
 
     public static function judge(Evidence $evidence): Reason
     {
@@ -44,16 +48,26 @@ final readonly class CapacityJudge
         $full = $capacity->shareOf($label) >= self::FULL;
         $condition = $proof->diagnosis->condition;
 
+        $keeps = ($proof->diagnosis->exact ? 'Keeps ' : 'Keeps about ').$capacity->decimal().' of the '.$label->decimal();
+
         return match (true) {
             $condition === Condition::Unknown => new Reason(VerdictKind::Unproven, 'Capacity not proven.', 'The proof was stopped before anything was read back.', $proof->run),
-            $condition === Condition::Wraps => new Reason(VerdictKind::Sham, "Keeps {$capacity->decimal()} of the {$label->decimal()}",
-                'on its label: it starts over at the beginning, so new clips overwrite old ones.', $proof->source()),
-            $condition === Condition::Drops && ! $full => new Reason(VerdictKind::Sham, "Keeps {$capacity->decimal()} of the {$label->decimal()}",
+            $condition === Condition::Wraps => new Reason(VerdictKind::Sham, $keeps,
+                'on its label: it starts over, so new clips overwrite old ones.', $proof->source()),
+            $condition === Condition::Drops && ! $full => new Reason(VerdictKind::Sham, $keeps,
                 'on its label: nothing after that is kept.', $proof->source()),
+            $condition === Condition::Corrupts && ! $full => new Reason(VerdictKind::Sham, $keeps,
+                'on its label: what comes after that is spoilt.', $proof->source()),
             $condition !== Condition::Whole => new Reason(VerdictKind::Shaky, "{$proof->bad->decimal()} of {$proof->covered->decimal()} came back wrong.",
                 'Bad spots, not a false size: a faulty card. Do not use it.', $proof->source()),
+            $proof->shown !== null && $proof->shown->shareOf($label) < self::FULL => new Reason(VerdictKind::Sham, "Shows only {$proof->shown->decimal()} of the {$label->decimal()}",
+                'on its label, to any computer.', $proof->source()),
             ! $proof->forgot => new Reason(VerdictKind::Unproven, 'Capacity not proven here.',
                 'This host could not be made to forget the data before reading it back.', $proof->source()),
+            $proof->points !== null => new Reason(VerdictKind::Unproven, 'Screened, not proven.',
+                (new Coverage($proof->points))->excluded().' A full proof would settle it.', $proof->source()),
+            $proof->shown !== null && $proof->shown->shareOf($label) > self::MORE => new Reason(VerdictKind::Unproven, "Shows and holds {$proof->shown->decimal()},",
+                "more than the {$label->decimal()} on its label: the label belongs to another card.", $proof->source()),
             ! $full => new Reason(VerdictKind::Unproven, "Proven for {$capacity->decimal()} of {$label->decimal()} only.",
                 'The rest was not tested.', $proof->source()),
             default => new Reason(VerdictKind::Sound, "Holds all of {$capacity->decimal()}.", 'Every block came back as written.', $proof->source()),

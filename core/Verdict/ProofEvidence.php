@@ -16,6 +16,8 @@ final readonly class ProofEvidence
      * @param  Bytes  $covered  read back, whatever came
      * @param  Bytes  $bad  of it, what did not come back as written
      * @param  Rate|null  $write  mean speed of writing all of it
+     * @param  Bytes|null  $shown  the size that the medium itself shows, where all of that was asked for
+     * @param  int|null  $points  of a quick screen: how many places were drawn; null for a full proof
      */
     public function __construct(
         public string $run,
@@ -25,10 +27,12 @@ final readonly class ProofEvidence
         public bool $forgot,
         public ?Rate $write,
         public Path $path,
+        public ?Bytes $shown = null,
+        public ?int $points = null,
     ) {}
 
     public function source(): string
     {
-        return "full proof, {$this->run}, {$this->covered->decimal()} written and read back";
+        return ($this->points === null ? 'full proof' : 'quick screen').", {$this->run}, {$this->covered->decimal()} written and read back";
     }
 }

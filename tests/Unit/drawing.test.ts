@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { fitsRight, roundScale, rulerTicks, wallIsNear } from '../../resources/js/charts/axis';
+import { fitsRight, roundScale, rulerTicks, stretchTicks, wallIsNear } from '../../resources/js/charts/axis';
 import { claimLineWords } from '../../resources/js/charts/ClaimLine';
-import { arcsOf, visible } from '../../resources/js/charts/core';
+import { arcsOf, visible, within } from '../../resources/js/charts/core';
+import { around, LEAST, nextBad, pushed, zoomed, type View } from '../../resources/js/charts/zoom';
 import { binarySize, grouped, megabytes, percent, printed, size } from '../../resources/js/format';
 import type { ClaimWayProps, PatchProps } from '../../resources/js/types/generated/props';
 
@@ -105,11 +106,10 @@ describe('the core sample', () => {
     it('never leaves a bad sector out, however large the medium', () => {
         const whole = 128e12;
         const bad = patch('scrambled', 77e12, 512);
-        const drawn = visible(
-            [patch('holds', 0, 77e12), bad, patch('holds', 77e12 + 512, whole - 77e12 - 512)],
-            640,
-            whole,
-        );
+        const drawn = visible([patch('holds', 0, 77e12), bad, patch('holds', 77e12 + 512, whole - 77e12 - 512)], 640, {
+            from: 0,
+            to: whole,
+        });
         expect(drawn).toContain(bad);
         expect(drawn.at(-1)).toBe(bad);
     });
@@ -118,7 +118,7 @@ describe('the core sample', () => {
         const whole = 1e12;
         const same = Array.from({ length: 500 }, (_, i) => patch('scrambled', 5e11 + i * 1024, 512));
         const other = patch('unreadable', 5e11 + 600_000, 512);
-        const drawn = visible([...same, other], 640, whole);
+        const drawn = visible([...same, other], 640, { from: 0, to: whole });
         expect(drawn.filter((entry) => entry.class === 'scrambled')).toHaveLength(1);
         expect(drawn).toContain(other);
     });
@@ -128,9 +128,77 @@ describe('the core sample', () => {
         const drawn = visible(
             [patch('holds', 0, 4e11), patch('blank', 4e11, 512), patch('holds', 4e11 + 512, 512)],
             640,
-            whole,
+            { from: 0, to: whole },
         );
         expect(drawn.map((entry) => entry.class)).toEqual(['holds', 'blank']);
+    });
+});
+
+describe('looking into a core sample', () => {
+    const whole = 128e12;
+    const patch = (kind: PatchProps['class'], offset: number, length: number): PatchProps => ({
+        class: kind,
+        offset,
+        length,
+        source: null,
+    });
+    const bad = patch('scrambled', 77e12, 512);
+    const patches = [patch('holds', 0, 77e12), bad, patch('holds', 77e12 + 512, whole - 77e12 - 512)];
+
+    it('meets every bad place from any view, in turn', () => {
+        const spots = [0, 3, 50, 99].map((at) => patch('blank', at * 1e9, 1024));
+        let after = -1;
+        const met = Array.from({ length: 5 }, () => {
+            after = nextBad(spots, after)?.offset ?? -1;
+            return after / 1e9;
+        });
+        expect(met).toEqual([0, 3, 50, 99, 0]);
+        expect(nextBad([patch('holds', 0, 1)], -1)).toBeUndefined();
+        for (const spot of spots) {
+            const view = around(spot, 100e9);
+            expect(within(spots, view)).toContain(spot);
+        }
+    });
+
+    it('goes from 128 TB down to one sector, and shows it to scale there', () => {
+        let view: View = { from: 0, to: whole };
+        for (let i = 0; i < 60; i += 1) {
+            view = zoomed(view, whole, 0.5, 77e12 + 256);
+            expect(visible(patches, 640, view)).toContainEqual(bad);
+        }
+        expect(view.to - view.from).toBe(LEAST);
+        expect((512 / LEAST) * 640).toBeGreaterThan(60);
+    });
+
+    it('stays within the card, however it is turned and pushed', () => {
+        for (const size of [32e6, 1e12, whole]) {
+            let view: View = { from: 0, to: size };
+            for (const [factor, at] of [
+                [0.1, 0],
+                [3, size],
+                [0.01, size],
+                [50, 0],
+            ] as const) {
+                view = pushed(zoomed(view, size, factor, at), size, factor > 1 ? -0.4 : 0.4);
+                expect(view.from).toBeGreaterThanOrEqual(0);
+                expect(view.to).toBeLessThanOrEqual(size);
+                expect(view.to).toBeGreaterThan(view.from);
+            }
+        }
+    });
+
+    it('moves the source of an echo along when it is cut', () => {
+        const echo = { ...patch('echoes', 0, 1000), source: 5000 };
+        expect(within([echo], { from: 400, to: 600 })).toEqual([{ ...echo, offset: 400, length: 200, source: 5400 }]);
+        expect(within([echo], { from: 1000, to: 2000 })).toEqual([]);
+    });
+
+    it('names places of a stretch so that no two are alike', () => {
+        for (const span of [4096, 1e6, 1e9, 1e12]) {
+            const labels = stretchTicks(77e12, 77e12 + span).map((tick) => tick.label);
+            expect(labels.length).toBeGreaterThan(1);
+            expect(new Set(labels).size).toBe(labels.length);
+        }
     });
 });
 

@@ -5,85 +5,75 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\MediumAtHand;
-use App\Console\RunsOnMedium;
+use App\Console\ProofsMedium;
 use App\Console\TerminalWatch;
 use App\Runs\Bench;
-use App\Runs\ProofRecord;
+use App\Runs\CheckpointFile;
 use App\Runs\RunKind;
-use App\Runs\RunState;
-use Tally\Chain\Path;
-use Tally\Pattern\BlockClass;
+use Illuminate\Support\Fluent;
+use InvalidArgumentException;
+use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
-use Tally\Probe\Proof\ProofResult;
-use Tally\Quantity\Bytes;
-use Tally\Verdict\Evidence;
-use Tally\Verdict\Judge;
-use Tally\Verdict\Reason;
-use Tally\Verdict\Verdict;
 
 /** Exit codes: 0 all holds, 1 something does not, 2 could not run (to the end). */
-final class ProveCommand extends RunsOnMedium
+final class ProveCommand extends ProofsMedium
 {
     protected $signature = 'tally:prove
-        {path : The folder where the card is mounted, or stand-in:SPEC such as stand-in:wraps,size=32GB,true=8GB}
-        {--size= : How much to prove, such as 8GB; all free space if left out}
+        {path : The folder where the card is mounted, with --raw a device or an image, or stand-in:SPEC such as stand-in:wraps,size=32GB,true=8GB}
+        {--raw : Prove the whole medium without its file system; everything on it is lost}
+        {--erase= : With --raw, the path once more}
+        {--why= : Why a medium of another size than its card’s label is to be erased all the same}
+        {--size= : How much to prove, such as 8GB; all there is if left out}
+        {--whole-map : Write and read all of it even if it shows early that it is a fake}
+        {--resume : Go on with the proof of this medium that was stopped, killed or unplugged}
+        {--again : Read back once more what a proof wrote, after the card was taken out and put in again}
+        {--keep : When stopped, leave its files in the folder, so that --resume can go on}
         {--card= : Tag of the card to file the result under}
         {--json : Print the result as JSON}';
 
     protected $description = 'Fill a card with known data and read all of it back';
 
+    private ?Checkpoint $from = null;
+
     protected function lay(MediumAtHand $medium): Bench
     {
-        return $medium->lay($medium->size);
+        if ($this->option('resume') !== true && $this->option('again') !== true) {
+            CheckpointFile::forget($medium->path);
+
+            return $medium->lay($medium->size);
+        }
+        $kept = CheckpointFile::load($medium->path);
+        $this->from = $this->checkpoint($kept);
+
+        return $medium->layAgain($this->from, $kept);
     }
 
     protected function conduct(MediumAtHand $medium, Bench $bench, TerminalWatch $watch): int
     {
-        $result = FullProof::on($bench->device, $bench->clock, $watch, $medium->size);
+        $keeper = $medium->isStandIn() ? null : $medium->keeper($bench);
+        $result = $this->from === null
+            ? FullProof::on($bench->device, $bench->clock, $watch, $medium->size, $this->option('whole-map') !== true, $keeper)
+            : FullProof::continued($this->from, $bench->device, $bench->clock, $watch, $keeper);
         $watch->finish();
-        $record = ProofRecord::of($result);
-        $verdict = Judge::judge(new Evidence($this->label($medium, $bench), [], [$record->evidence('this run', Path::unnamed())]));
-        if ($this->option('json') === true) {
-            $this->json([...$record->pack(), 'verdict' => $verdict->kind->value, 'reasons' => array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons), 'stopped' => $result->stopped]);
-        } else {
-            $this->tell($record, $verdict);
-        }
-        if ($medium->card !== null) {
-            $state = RunState::ended($result->stopped, $result->cutShort);
-            $this->file($medium->card, RunKind::Proof, ['size' => $result->size->count, 'runs' => 1], $record->pack(), ['write' => $result->writeTrace, 'read' => $result->readTrace], $state, $result->cutShort ?? $result->note);
+        if (! $medium->isRaw && $result->stopped && $this->option('keep') === true) {
+            $this->complain('Its files stay in the folder. Go on with --resume; the next run there without it removes them.');
+            $bench->leave();
         }
 
-        return $this->exitCode($result, $record);
+        return $this->conclude($medium, $bench, RunKind::Proof, $result);
     }
 
-    private function exitCode(ProofResult $result, ProofRecord $record): int
+    /** @param  Fluent<string, mixed>  $kept */
+    private function checkpoint(Fluent $kept): Checkpoint
     {
-        if (! $record->bad()->isZero()) {
-            return self::DOES_NOT_HOLD;
+        if ($kept->array('checkpoint') === []) {
+            throw new InvalidArgumentException('What was last done to this medium was no full proof: there is nothing to go on with.');
         }
-        if ($result->isComplete()) {
-            return self::HOLDS;
+        $from = Checkpoint::unpack($kept->array('checkpoint'));
+        if ($this->option('again') !== true) {
+            return $from;
         }
-        $this->complain($result->cutShort ?? $result->note
-            ?? "Stopped: {$record->write->bytes->decimal()} of {$record->size->decimal()} written, {$record->covered()->decimal()} read back. The rest is not proven.");
 
-        return self::COULD_NOT_RUN;
-    }
-
-    private function tell(ProofRecord $record, Verdict $verdict): void
-    {
-        $this->line("{$verdict->kind->value}. ".implode(' ', array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons)));
-        $this->line(sprintf('%-12s %s (%s)', 'tested', $record->size->decimal(), $record->size->binary()));
-        $this->line(sprintf('%-12s %s (%d bytes)', 'capacity', $record->diagnosis->capacity->decimal(), $record->diagnosis->capacity->count));
-        foreach (BlockClass::cases() as $class) {
-            $bytes = Bytes::of($record->classes[$class->value] ?? 0);
-            if (! $bytes->isZero()) {
-                $this->line(sprintf('%-12s %s: %s', $class->value, $bytes->decimal(), $class->meaning()));
-            }
-        }
-        foreach (['written' => $record->write, 'read back' => $record->read] as $way => $passage) {
-            $this->line(sprintf('%-12s %s in %s, %s', $way, $passage->bytes->decimal(), $passage->span->print(), $passage->rate()?->print() ?? 'not measured'));
-        }
-        $this->line($record->forgot ? 'The host was made to forget the data before it was read back.' : 'This host could not be made to forget the data first: the reading proves little.');
+        return $from->allWritten ? $from->readAnew() : throw new InvalidArgumentException('The proof of this medium was not written to its end: go on with --resume first.');
     }
 }

@@ -12,15 +12,29 @@ use Illuminate\Console\Command;
 use Illuminate\Queue\QueueManager;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Symfony\Component\Process\Process;
 
-/** The worker of this station: one at a time, since runs side by side would measure each other. */
+/**
+ * The workers of this station. One measures, since speed runs side by side would measure each other; the others prove, one
+ * card each. Each is a process of its own, in a lane of its own, so that one that dies takes no other along.
+ */
 final class StationCommand extends Command
 {
-    protected $signature = 'tally:station {--once : Take one waiting run, then end}';
+    /** The lane of speed runs; the others prove. */
+    private const MEASURING = 0;
+
+    protected $signature = 'tally:station
+        {--once : Take one waiting run, then end}
+        {--lane= : Be the one worker of this lane; 0 measures, the others prove}';
 
     protected $description = 'Carry out the runs that wait for this station';
 
+    /** A worker that cannot even begin is not started again at once. Seconds. */
+    private const BREATHER = 3.0;
+
     private float $seen = 0.0;
+
+    private bool $ended = false;
 
     public function handle(QueueManager $queue): int
     {
@@ -30,20 +44,34 @@ final class StationCommand extends Command
 
             return self::FAILURE;
         }
+        $lane = is_string($given = $this->option('lane')) && ctype_digit($given) ? (int) $given : null;
         // One for each database: the tests have a station of this name too.
-        $lock = fopen(storage_path('framework/'.$station->getConnection()->getDatabaseName().'-'.$station->queue().'.lock'), 'c');
+        $lock = fopen(storage_path('framework/'.$station->getConnection()->getDatabaseName().'-'.$station->queue().($lane === null ? '' : "-{$lane}").'.lock'), 'c');
         if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
             $this->error("A worker of {$station->name} is already running on this machine.");
 
             return self::FAILURE;
         }
-        $this->closeInterrupted($station);
-        $queue->looping(function () use ($station): void {
+        if ($lane === null && $this->option('once') !== true) {
+            return $this->superintend();
+        }
+        $this->closeInterrupted($station, $lane);
+        $parent = posix_getppid();
+        $queue->looping(function () use ($station, $lane, $parent): bool {
             $this->show($station);
+
+            // A worker whose superintendent is gone makes room for those of the next one.
+            return $lane === null || posix_getppid() === $parent || posix_kill(posix_getpid(), SIGTERM) === false;
         });
+        config(['tally.lane' => $lane]);
+        $queues = match ($lane) {
+            null => "{$station->queue()},{$station->proofQueue()}",
+            self::MEASURING => $station->queue(),
+            default => $station->proofQueue(),
+        };
 
         return $this->call('queue:work', array_filter([
-            '--queue' => $station->queue(),
+            '--queue' => $queues,
             '--sleep' => '0.3',
             '--tries' => '1',
             '--timeout' => '0',
@@ -51,21 +79,62 @@ final class StationCommand extends Command
         ], fn (string|bool $value): bool => $value !== false));
     }
 
-    /** This worker holds the station's lock, so whatever still says “running” here was left by one that died. */
-    private function closeInterrupted(Station $station): void
+    /** Starts a worker for each lane, starts it again when it dies, and takes all of them along when it is ended. */
+    private function superintend(): int
     {
-        $left = Run::query()->with('card')->where('station_id', $station->id)->where('state', RunState::Running)->get();
-        foreach ($left as $run) {
+        $lanes = [];
+        foreach ([SIGTERM, SIGINT, SIGHUP, SIGQUIT] as $signal) {
+            $this->trap($signal, function (): void {
+                $this->ended = true;
+            });
+        }
+        $proofs = config('tally.proofs_at_once');
+        while (! $this->ended) {
+            for ($lane = self::MEASURING; $lane <= (is_int($proofs) ? $proofs : 1); $lane++) {
+                if (! isset($lanes[$lane]) || (! $lanes[$lane]->isRunning() && microtime(true) - $lanes[$lane]->getStartTime() > self::BREATHER)) {
+                    $lanes[$lane] = new Process([PHP_BINARY, base_path('artisan'), 'tally:station', "--lane={$lane}"], base_path(), timeout: null);
+                    $lanes[$lane]->disableOutput();
+                    $lanes[$lane]->start();
+                }
+            }
+            usleep(500_000);
+        }
+        foreach ($lanes as $worker) {
+            if ($worker->isRunning()) {
+                $worker->signal(SIGTERM);
+            }
+        }
+        foreach ($lanes as $worker) {
+            $worker->wait();
+        }
+
+        return self::SUCCESS;
+    }
+
+    /** This worker holds the lock of its lane (or of the whole station), so whatever still says “running” in it was left by one that died. */
+    private function closeInterrupted(Station $station, ?int $lane): void
+    {
+        $left = Run::query()->with('card')->where('station_id', $station->id)->where('state', RunState::Running);
+        if ($lane !== null) {
+            // A run without a lane is one of before there were any.
+            $left->whereRaw('COALESCE(lane, ?) = ?', [self::MEASURING, $lane]);
+        }
+        foreach ($left->get() as $run) {
+            $canGoOn = $run->kind->isProof() && $run->checkpoint !== null;
             $run->forceFill([
                 'state' => RunState::Interrupted,
-                'message' => 'The worker of this station died while the run went on.'.($run->result === null ? '' : ' What was measured whole before counts.').' What it wrote is removed when that card is next used here.',
+                'message' => 'The worker of this station died while the run went on.'.($run->result === null ? '' : ' What was measured whole before counts.')
+                    .($canGoOn ? ' It can go on from where it was.' : ' What it wrote is removed when that card is next used here.'),
                 'ended_at' => now(),
                 'progress' => null,
             ])->save();
             CardEvidence::refresh($run->card);
             $this->line("{$run->name()} of {$run->card->tag} was interrupted.");
+            DB::table('jobs')->whereIn('queue', [$station->queue(), $station->proofQueue()])->whereNotNull('reserved_at')->whereRaw('INSTR(payload, ?) > 0', ['run\\";i:'.$run->id.';'])->delete();
         }
-        DB::table('jobs')->where('queue', $station->queue())->whereNotNull('reserved_at')->delete();
+        if ($lane === null) {
+            DB::table('jobs')->whereIn('queue', [$station->queue(), $station->proofQueue()])->whereNotNull('reserved_at')->delete();
+        }
     }
 
     private function show(Station $station): void

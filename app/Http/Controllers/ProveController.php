@@ -5,25 +5,31 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
+use App\Http\Person;
 use App\Models\Card;
 use App\Models\Station;
 use App\Pages\LabelWords;
 use App\Pages\Margin;
 use App\Pages\Orders;
 use App\Pages\ProvePage;
+use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 use Tally\Quantity\Bytes;
 
 final readonly class ProveController
 {
-    public function __invoke(Card $card): Response
+    public function __invoke(Request $request, Card $card): Response
     {
         $runs = CardEvidence::runs($card);
 
         return Inertia::render('Prove', [
             'card' => LabelWords::card($card),
             'core' => ProvePage::core($card, $runs),
+            'left' => ProvePage::left($runs),
+            'schools' => Orders::schools($card, Station::here(), $runs),
+            'erasures' => ProvePage::erasures($card),
+            'by' => Person::of($request) ?? '',
             'going' => Orders::going($runs),
             'order' => Orders::for($card, Station::here(), $runs, Bytes::of($card->capacity), 1),
             'margin' => Margin::at('prove', $card, $runs),

@@ -41,6 +41,14 @@ final readonly class RunController
         return response()->json(['expected' => Orders::expected($card, CardEvidence::runs($card), $request, Station::mustBeHere())]);
     }
 
+    /** Takes a proof up again, from where it was left; or reads what it wrote once more. */
+    public function goOn(Request $request, Run $run, RunDesk $desk): RedirectResponse
+    {
+        $desk->goOn($run, $request->boolean('again'));
+
+        return back();
+    }
+
     public function stop(Run $run): RedirectResponse
     {
         // A run that has ended in the meantime stays as it ended.

@@ -16,6 +16,7 @@ use Illuminate\Validation\ValidationException;
 use Illuminate\Validation\Validator;
 use InvalidArgumentException;
 use Tally\Probe\Order;
+use Tally\Probe\Screen\ScreenPlan;
 use Tally\Probe\SmallFiles;
 use Tally\Probe\SpeedPlan;
 use Tally\Quantity\Bytes;
@@ -29,7 +30,7 @@ final class OrderRun extends FormRequest
     public function rules(): array
     {
         return [
-            'kind' => ['required', Rule::in([RunKind::Speed->value, RunKind::Sustained->value, RunKind::Files->value, RunKind::Proof->value])],
+            'kind' => ['required', Rule::in([RunKind::Speed->value, RunKind::Sustained->value, RunKind::Files->value, RunKind::Proof->value, RunKind::Screen->value])],
             'slot' => ['required', 'integer'],
             'size' => ['nullable', 'string', 'max:40', Quantity::size()],
             'runs' => ['nullable', 'integer', 'min:1', 'max:'.SpeedPlan::MOST_RUNS],
@@ -40,6 +41,11 @@ final class OrderRun extends FormRequest
             'pause' => ['nullable', 'string', 'max:40', Quantity::span()],
             'files' => ['nullable', 'integer', 'min:2', 'max:10000'],
             'beside' => ['nullable', 'string', 'max:200'],
+            'points' => ['nullable', 'integer', 'min:'.ScreenPlan::LEAST, 'max:'.ScreenPlan::MOST],
+            'whole_map' => ['nullable', 'boolean'],
+            'tag' => ['nullable', 'string', 'max:80'],
+            'by' => ['nullable', 'string', 'max:80'],
+            'why' => ['nullable', 'string', 'max:300'],
             'stand_in' => ['nullable', Rule::enum(Shelf::class)],
         ];
     }
@@ -48,7 +54,7 @@ final class OrderRun extends FormRequest
     public function messages(): array
     {
         return [
-            'kind' => 'What to run was “:input”: a speed run, a sustained run, small files or a full proof can be ordered.',
+            'kind' => 'What to run was “:input”: a speed run, a sustained run, small files, a full proof or a quick screen can be ordered.',
             'slot' => 'Choose the slot that the card is in.',
             'runs' => 'The number of runs was “:input”: give a whole number from 1 to 50.',
             'size.max' => 'The size is too long to be one. Write it as 1 GB.',
@@ -59,6 +65,11 @@ final class OrderRun extends FormRequest
             'pause.max' => 'The pause is too long to be a time. Write it as 30 s.',
             'files' => 'The number of files was “:input”: give a whole number from 2 to 10000.',
             'beside' => 'What runs beside it is longer than 200 characters. Name the other card.',
+            'points' => 'The number of places was “:input”: give a whole number from '.ScreenPlan::LEAST.' to '.ScreenPlan::MOST.'.',
+            'whole_map' => 'Whether the whole map is wanted was “:input”: say yes or no.',
+            'tag' => 'What was typed is longer than a tag. Type the tag of this card.',
+            'by' => 'The name is longer than 80 characters. Write a shorter one.',
+            'why' => 'The reason is longer than 300 characters. Shorten it.',
             'stand_in' => 'The stand-in “:input” is not on the shelf. Choose one of the list.',
         ];
     }
@@ -99,7 +110,7 @@ final class OrderRun extends FormRequest
     {
         $beside = trim($this->string('beside')->value());
 
-        return new Ordered($this->slot($station), $this->kind(), $this->parameters(), Shelf::tryFrom($this->string('stand_in')->value()), $by, $beside === '' ? null : $beside);
+        return new Ordered($this->slot($station), $this->kind(), $this->parameters(), Shelf::tryFrom($this->string('stand_in')->value()), $this->filled('by') ? trim($this->string('by')->value()) : $by, $beside === '' ? null : $beside);
     }
 
     /** @throws InvalidArgumentException when a part of it cannot be */
@@ -126,7 +137,15 @@ final class OrderRun extends FormRequest
         return match ($this->kind()) {
             RunKind::Speed => SpeedParameters::pack($this->plan()),
             RunKind::Files => ['size' => 0, 'files' => $this->integer('files', SmallFiles::FILES), 'runs' => $this->integer('runs', SmallFiles::ROUNDS)],
+            RunKind::Proof => ['size' => $this->size()->count, 'runs' => 1, 'whole_map' => $this->boolean('whole_map'), ...$this->erasing()],
+            RunKind::Screen => ['size' => $this->size()->count, 'runs' => 1, 'points' => $this->integer('points', ScreenPlan::POINTS), ...$this->erasing()],
             default => ['size' => $this->size()->count, 'runs' => 1],
         };
+    }
+
+    /** @return array<string, string> what a raw run was told besides: the tag that was typed, and why it is the right medium after all */
+    private function erasing(): array
+    {
+        return array_filter(['tag' => trim($this->string('tag')->value()), 'why' => trim($this->string('why')->value())], fn (string $text): bool => $text !== '');
     }
 }

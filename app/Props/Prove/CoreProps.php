@@ -15,6 +15,10 @@ final readonly class CoreProps
      * @param  int  $grain  patches shorter than this may be joined with worse neighbours; 0 when all is as it is
      * @param  string  $summary  the picture in words
      * @param  string  $caption  how it was got
+     * @param  int|null  $points  of a quick screen: how many places were drawn
+     * @param  list<string>  $means  fake or faulty, why, and what else is wrong with it
+     * @param  list<string>  $leaves  what it leaves open
+     * @param  int|null  $alarmAt  bytes written when a look back ended it
      */
     public function __construct(
         public int $size,
@@ -28,5 +32,12 @@ final readonly class CoreProps
         public string $summary,
         public string $caption,
         public ?TraceProps $trace,
+        public ?int $wrapFrom,
+        public bool $exact,
+        public ?int $points,
+        public array $means,
+        public string $proves,
+        public array $leaves,
+        public ?int $alarmAt,
     ) {}
 }

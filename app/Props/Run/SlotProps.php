@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Props\Run;
 
+use App\Models\SlotKind;
+
 /** A slot of this station, as seen from a card. */
 final readonly class SlotProps
 {
     /**
+     * @param  string|null  $device  of a raw slot: what is erased
      * @param  string|null  $refusal  why the card cannot go there
      * @param  string  $chain  the links from card to host
      * @param  string  $pinch  the slowest of them, with its rate
@@ -16,7 +19,8 @@ final readonly class SlotProps
     public function __construct(
         public int $id,
         public string $name,
-        public bool $standIn,
+        public SlotKind $kind,
+        public ?string $device,
         public ?string $refusal,
         public string $chain,
         public string $pinch,

@@ -101,4 +101,9 @@ final class UnusablePath extends RuntimeException implements DeviceFault
     {
         return new self("This is not the card the proof was begun on, or it was written to since: {$why}. Put the right one in, or begin a new proof.");
     }
+
+    public static function noLargeFile(string $given, string $size): self
+    {
+        return new self("The file system of “{$given}” cannot lay out one file of {$size} beforehand (FAT stops at 4 GB, and some cannot do it at all). Ask for less with a size, prove it in full, or screen the raw card.");
+    }
 }

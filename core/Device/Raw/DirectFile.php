@@ -131,9 +131,11 @@ final class DirectFile
         }
         $one = FFI::addr($this->pending);
         $list = $this->c->new('void*[1]');
-        $list[0] = $one; // @phpstan-ignore offsetAssign.dimType
-        while (($error = $this->c->aio_error($one)) === self::IN_PROGRESS) { // @phpstan-ignore method.notFound
+        $list[0] = $one;
+        $error = $this->c->aio_error($one); // @phpstan-ignore method.notFound
+        while ($error === self::IN_PROGRESS) {
             $this->c->aio_suspend($list, 1, null); // @phpstan-ignore method.notFound
+            $error = $this->c->aio_error($one); // @phpstan-ignore method.notFound
         }
         $moved = $this->c->aio_return($one); // @phpstan-ignore method.notFound
         $this->pending = null;
@@ -143,7 +145,7 @@ final class DirectFile
 
     public function bytes(int $length): string
     {
-        return FFI::string($this->buffer(), $length);
+        return FFI::string($this->buffer(), max(0, $length));
     }
 
     public function isAligned(int $offset, int $length): bool
@@ -195,10 +197,11 @@ final class DirectFile
     {
         if ($this->room < $length) {
             $this->memory = $this->c->new('char['.($length + self::ALIGNMENT).']') ?? throw new LogicException('No memory for a stretch.');
-            $address = $this->c->cast('uintptr_t', FFI::addr($this->memory))->cdata ?? 0; // @phpstan-ignore property.notFound
-            $pad = -$address & (self::ALIGNMENT - 1);
+            $cast = $this->c->cast('uintptr_t', FFI::addr($this->memory));
+            $address = is_int($at = $cast->cdata ?? 0) ? $at : 0; // @phpstan-ignore property.notFound
+            $pad = (self::ALIGNMENT - $address % self::ALIGNMENT) % self::ALIGNMENT;
             $this->address = $address + $pad;
-            $this->buffer = FFI::addr($this->memory[$pad]); // @phpstan-ignore offsetAccess.notFound, argument.type
+            $this->buffer = FFI::addr($this->memory[$pad]); // @phpstan-ignore argument.type
             $this->room = $length;
         }
     }

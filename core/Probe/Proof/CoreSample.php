@@ -17,6 +17,8 @@ final class CoreSample
 {
     private const MOST = 4096;
 
+    private const COARSEST = 1 << 50;
+
     /** @var list<Patch> */
     private array $patches = [];
 
@@ -59,7 +61,7 @@ final class CoreSample
             $this->shifts->add($shift, $patch->length);
         }
         $this->append($patch);
-        if (count($this->patches) > self::MOST) {
+        if (count($this->patches) > self::MOST && $this->grain < self::COARSEST) {
             $this->coarsen();
         }
     }
@@ -159,7 +161,8 @@ final class CoreSample
             foreach ($patches as $patch) {
                 $this->append($patch);
             }
-        } while (count($this->patches) > self::MOST / 2);
+            // Single places far from one another are never joined; a screen has no more of them than can be kept.
+        } while (count($this->patches) > self::MOST / 2 && $this->grain < self::COARSEST);
     }
 
     /** @return array<string, mixed> all of it, for a proof that is to be continued */

@@ -212,7 +212,7 @@ final class Narrowing
         $before = array_filter(array_slice($samples, 0, $best), fn (Sample $sample): bool => $sample->holds());
         $last = end($before);
 
-        return [$last === false ? -self::BLOCK : $last->offset() - $last->offset() % self::BLOCK, $badBehind[0]->offset(), BlockClass::from((string) array_key_first($classes))];
+        return [$last === false ? -self::BLOCK : $last->offset() - $last->offset() % self::BLOCK, $badBehind[0]->offset(), BlockClass::from(array_key_first($classes))];
     }
 
     /** @return list<int> blocks spread evenly between two places */

@@ -28,6 +28,11 @@ final readonly class ScreenPlan
     /** A rung and this many bytes of the dense stretch cost about the same, so their products are balanced. */
     private const BALANCE = Imprint::BLOCK;
 
+    /** Up to 12 TB some rung is sure to fall into the dense stretch; on larger media it is likely. */
+    private const MOST_RUNGS = 3000;
+
+    private const MOST_DENSE = 4096 * Imprint::BLOCK;
+
     /** @throws InvalidArgumentException when the number of places is out of range */
     public function __construct(public Bytes $size, public int $points = self::POINTS, public int $seed = 1)
     {
@@ -73,7 +78,8 @@ final readonly class ScreenPlan
         for ($power = $length; $power <= $last; $power *= 2) {
             $places[] = $power;
         }
-        for ($rung = 2 * $dense; $rung <= $last; $rung += $dense) {
+        $step = max($dense, intdiv($this->size->count, self::MOST_RUNGS));
+        for ($rung = 2 * $step; $rung <= $last; $rung += $step) {
             $places[] = $rung - $rung % $length;
         }
         $places = array_values(array_unique(array_filter($places, fn (int $place): bool => $place >= $dense)));
@@ -87,7 +93,7 @@ final readonly class ScreenPlan
     {
         $blocks = max(1, intdiv((int) sqrt($this->size->count * (float) self::BALANCE), Imprint::BLOCK));
 
-        return min($this->size->count, $blocks * Imprint::BLOCK);
+        return min($this->size->count, $blocks * Imprint::BLOCK, self::MOST_DENSE);
     }
 
     /** Bytes that are written, and read back, in all. */

@@ -1,10 +1,13 @@
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
-import type { ReactNode } from 'react';
-import { size } from '../format';
+import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { Button } from 'react-aria-components';
+import styled from 'styled-components';
+import { grouped, size } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { BlockClass, CoreProps, PatchProps } from '../types/generated/props';
-import { rulerTicks } from './axis';
-import { arcsOf, visible } from './core';
+import { stretchTicks } from './axis';
+import { arcsOf, visible, within } from './core';
+import { around, nextBad, pushed, useZoom, type View } from './zoom';
 
 const RIBBON = 50;
 const PAD = 10;
@@ -42,29 +45,197 @@ export function Textures() {
     );
 }
 
-/** The whole card as one ribbon, like a drilled core. */
+const Frame = styled.div`
+    outline-offset: 3px;
+    overflow: hidden;
+    svg {
+        touch-action: pan-y;
+    }
+`;
+
+const Tools = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 4px 6px;
+    font-size: 12px;
+    color: var(--pencil);
+    .where {
+        font-family: var(--figures);
+        font-stretch: 75%;
+        margin-right: auto;
+    }
+    button {
+        border: 1px solid var(--rule);
+        border-radius: 2px;
+        background: transparent;
+        color: var(--ink);
+        padding: 2px 9px;
+        font-size: 12px;
+        cursor: pointer;
+    }
+    button[data-disabled] {
+        color: var(--pencil);
+        cursor: default;
+    }
+`;
+
+/** A card as one ribbon, like a drilled core: the whole of it, or any stretch. */
 export function CoreSample({ core }: { core: CoreProps }) {
     const [ref, width] = useWidth<HTMLDivElement>(660);
-    const arcs = arcsOf(core.patches);
-    const y = arcs.length > 0 ? 104 : 44;
+    const frame = useRef<HTMLDivElement>(null);
     const whole = Math.max(core.size, core.label);
+    const { view, setView, change } = useZoom(whole, frame, PAD);
+    const isWhole = view.to - view.from >= whole;
+    const arcs = arcsOf(within(core.patches, view));
+    const y = core.patches.some((patch) => patch.source !== null) ? 104 : 44;
     const x = scaleLinear()
-        .domain([0, whole])
+        .domain([view.from, view.to])
         .range([PAD, width - PAD]);
+    // The place one was led to last, as long as it is in view.
+    const [met, meet] = useState(-1);
+    const bad = nextBad(core.patches, !isWhole && met >= view.from && met <= view.to ? met : view.from - 1);
+    const toBad = () => {
+        if (bad !== undefined) {
+            meet(bad.offset);
+            setView(around(bad, whole));
+        }
+    };
+    const press = (event: KeyboardEvent) => {
+        const act: Record<string, () => void> = {
+            '+': () => {
+                change(0.5);
+            },
+            '-': () => {
+                change(2);
+            },
+            ArrowRight: () => {
+                setView(pushed(view, whole, 0.25));
+            },
+            ArrowLeft: () => {
+                setView(pushed(view, whole, -0.25));
+            },
+            Home: () => {
+                setView({ from: 0, to: whole });
+            },
+            b: toBad,
+        };
+        const done = act[event.key === '=' ? '+' : event.key];
+        if (done !== undefined && !event.ctrlKey && !event.metaKey && !event.altKey) {
+            event.preventDefault();
+            event.stopPropagation();
+            done();
+        }
+    };
 
     return (
         <div ref={ref}>
-            <svg width={width} height={y + RIBBON + 66} role="img" aria-label={core.summary}>
-                <Textures />
-                {arcs.map((arc) => (
-                    <Arc key={arc.from} from={x(arc.from)} to={x(arc.to)} y={y - 4} />
-                ))}
-                <Ribbon x={x} y={y} core={core} />
-                <Laps x={x} y={y} core={core} />
-                <Ruler x={x} y={y + RIBBON} size={whole} />
-                <Pegs x={x} y={y} core={core} width={width} />
-            </svg>
+            <Frame
+                ref={frame}
+                role="application"
+                aria-roledescription="zoomable picture"
+                aria-label={`Core sample. ${describe(core, view, isWhole)} Keys: plus and minus zoom, arrows move, B goes to the next bad place, Home shows all.`}
+                tabIndex={0}
+                onKeyDown={press}
+            >
+                <svg width={width} height={y + RIBBON + 66} role="img" aria-label={core.summary}>
+                    <Textures />
+                    {arcs.map((arc) => (
+                        <Arc key={arc.from} from={x(arc.from)} to={x(arc.to)} y={y - 4} />
+                    ))}
+                    <Ribbon x={x} y={y} core={core} view={view} />
+                    {isWhole ? <Laps x={x} y={y} core={core} /> : <Window core={core} view={view} width={width} />}
+                    <Ruler x={x} y={y + RIBBON} view={view} />
+                    <Pegs x={x} y={y} core={core} width={width} view={view} />
+                </svg>
+            </Frame>
+            <Tools>
+                <span className="where" aria-live="polite">
+                    {isWhole ? 'the whole card' : stretch(view)}
+                </span>
+                <Button
+                    aria-label="Zoom in"
+                    onPress={() => {
+                        change(0.5);
+                    }}
+                >
+                    +
+                </Button>
+                <Button
+                    aria-label="Zoom out"
+                    isDisabled={isWhole}
+                    onPress={() => {
+                        change(2);
+                    }}
+                >
+                    −
+                </Button>
+                <Button isDisabled={bad === undefined} onPress={toBad}>
+                    Next bad place
+                </Button>
+                <Button
+                    isDisabled={isWhole}
+                    onPress={() => {
+                        setView({ from: 0, to: whole });
+                    }}
+                >
+                    Whole card
+                </Button>
+            </Tools>
         </div>
+    );
+}
+
+/** Where a view begins and how long it is; to the byte where it is short. */
+function stretch(view: View): string {
+    const span = view.to - view.from;
+    return span < 1e7
+        ? `from byte ${grouped(Math.round(view.from))}, ${size(span, 1)}`
+        : `from ${size(view.from, 4)} to ${size(view.to, 4)}`;
+}
+
+/** What is in view, in words. */
+function describe(core: CoreProps, view: View, isWhole: boolean): string {
+    if (isWhole) {
+        return core.summary;
+    }
+    const bytes = new Map<BlockClass, number>();
+    for (const patch of within(core.patches, view)) {
+        bytes.set(patch.class, (bytes.get(patch.class) ?? 0) + patch.length);
+    }
+    const parts = [...bytes].map(([what, count]) => `${grouped(Math.round(count))} bytes ${what}`);
+    return `${stretch(view)}: ${parts.length === 0 ? 'not looked at' : parts.join(', ')}.`;
+}
+
+/** Where the stretch lies in the whole card. */
+function Window({ core, view, width }: { core: CoreProps; view: View; width: number }) {
+    const x = scaleLinear()
+        .domain([0, Math.max(core.size, core.label)])
+        .range([PAD, width - PAD]);
+    const marks = visible(core.patches, width - 2 * PAD, { from: 0, to: Math.max(core.size, core.label) });
+    return (
+        <g>
+            <path d={`M${PAD} 12H${width - PAD}`} stroke="var(--rule)" strokeWidth="7" />
+            {marks.map((patch) => (
+                <rect
+                    key={`${patch.class}${patch.offset}`}
+                    x={x(patch.offset)}
+                    y={8.5}
+                    width={Math.max(1.2, x(patch.offset + patch.length) - x(patch.offset))}
+                    height={7}
+                    fill={fills[patch.class]}
+                />
+            ))}
+            <rect
+                x={x(view.from) - 2}
+                y={5}
+                width={Math.max(5, x(view.to) - x(view.from) + 4)}
+                height={14}
+                fill="none"
+                stroke="var(--ink)"
+                strokeWidth="1.6"
+            />
+        </g>
     );
 }
 
@@ -81,19 +252,20 @@ function Arc({ from, to, y }: { from: number; to: number; y: number }) {
     );
 }
 
-function Ribbon({ x, y, core }: { x: ScaleLinear<number, number>; y: number; core: CoreProps }) {
+function Ribbon({ x, y, core, view }: { x: ScaleLinear<number, number>; y: number; core: CoreProps; view: View }) {
+    const [from, to] = [x(Math.max(0, view.from)), x(Math.min(core.size, view.to))];
     return (
         <g>
             <rect
-                x={x(0)}
+                x={from}
                 y={y}
-                width={x(core.size) - x(0)}
+                width={Math.max(0, to - from)}
                 height={RIBBON}
                 fill="none"
                 stroke="var(--pencil)"
                 strokeDasharray="3 3"
             />
-            {visible(core.patches, x(core.size) - x(0), core.size).map((patch) => (
+            {visible(core.patches, x(view.to) - x(view.from), view).map((patch) => (
                 <Piece key={`${patch.class}${patch.offset}`} patch={patch} x={x} y={y} />
             ))}
         </g>
@@ -102,7 +274,7 @@ function Ribbon({ x, y, core }: { x: ScaleLinear<number, number>; y: number; cor
 
 function Piece({ patch, x, y }: { patch: PatchProps; x: ScaleLinear<number, number>; y: number }) {
     const from = x(patch.offset);
-    const width = Math.max(x(patch.offset + patch.length) - from, patch.class === 'holds' ? 0 : 2.5);
+    const width = Math.max(x(patch.offset + patch.length) - from, patch.class === 'holds' ? 1 : 2.5);
     const notch = patch.class === 'scrambled' || patch.class === 'unreadable';
     return (
         <g>
@@ -151,39 +323,48 @@ function Laps({ x, y, core }: { x: ScaleLinear<number, number>; y: number; core:
             );
         }
     };
-    if (core.wrap !== null) {
-        const lap = core.wrap;
-        const last = Math.max(0, core.size - lap);
-        for (let k = 0; k * lap < last && k < 40; k += 1) {
-            if (k > 0) {
+    const lap = core.wrap;
+    if (lap !== null && core.points === null && core.alarmAt === null) {
+        const begins = core.wrapFrom ?? 0;
+        const last = Math.max(begins, core.size - lap);
+        for (let k = 0; begins + k * lap < last && k < 40; k += 1) {
+            const at = begins + k * lap;
+            if (at > 0) {
                 chips.push(
-                    <path key={`cut${k}`} d={`M${x(k * lap)} ${y}v${RIBBON}`} stroke="var(--sheet)" strokeWidth="2" />,
+                    <path key={`cut${k}`} d={`M${x(at)} ${y}v${RIBBON}`} stroke="var(--sheet)" strokeWidth="2" />,
                 );
             }
-            chip(k * lap, Math.min((k + 1) * lap, last), `lap ${k + 1}`);
+            chip(at, Math.min(at + lap, last), `lap ${k + 1}`);
         }
-        chip(last, core.size, 'last lap holds', true);
-    } else if (core.condition === 'drops') {
+        if (core.patches.at(-1)?.class === 'holds') {
+            chip(last, core.size, 'last lap holds', true);
+        }
+    } else if (core.points !== null || core.alarmAt !== null) {
+        chip(
+            core.size * 0.3,
+            core.size * 0.7,
+            core.points === null ? 'looked at here and there' : `${core.points} places drawn`,
+        );
+    } else if (core.condition === 'drops' || core.condition === 'corrupts') {
         chip(0, core.capacity, 'holds', true);
-        chip(core.capacity, core.size, 'nothing kept');
+        chip(core.capacity, core.size, core.condition === 'drops' ? 'nothing kept' : 'spoilt');
     } else if (core.condition === 'whole') {
         chip(0, core.size, 'everything holds', true);
     }
     return <g>{chips}</g>;
 }
 
-function Ruler({ x, y, size: whole }: { x: ScaleLinear<number, number>; y: number; size: number }) {
-    const ticks = rulerTicks(whole);
+function Ruler({ x, y, view }: { x: ScaleLinear<number, number>; y: number; view: View }) {
     return (
         <g>
-            {ticks.map((tick) => (
+            {stretchTicks(view.from, view.to).map((tick) => (
                 <g key={tick.at}>
                     <path d={`M${x(tick.at)} ${y}v9`} stroke="var(--pencil)" />
                     <text
                         className="figure pencil"
                         x={x(tick.at)}
                         y={y + 58}
-                        textAnchor={tick.at === 0 ? 'start' : tick.at > whole * 0.96 ? 'end' : 'middle'}
+                        textAnchor={anchor((tick.at - view.from) / (view.to - view.from))}
                     >
                         {tick.label}
                     </text>
@@ -193,31 +374,57 @@ function Ruler({ x, y, size: whole }: { x: ScaleLinear<number, number>; y: numbe
     );
 }
 
+function anchor(share: number): 'start' | 'middle' | 'end' {
+    return share < 0.04 ? 'start' : share > 0.96 ? 'end' : 'middle';
+}
+
 /** What the label says and what was proven, as two pegs on the ruler. */
-function Pegs({ x, y, core, width }: { x: ScaleLinear<number, number>; y: number; core: CoreProps; width: number }) {
+function Pegs({
+    x,
+    y,
+    core,
+    width,
+    view,
+}: {
+    x: ScaleLinear<number, number>;
+    y: number;
+    core: CoreProps;
+    width: number;
+    view: View;
+}) {
+    const about = core.exact ? '' : 'about ';
     const words: Record<CoreProps['condition'], string> = {
-        whole: `proven ${size(core.capacity)}`,
-        wraps: `really ${size(core.capacity)}`,
-        drops: `really ${size(core.capacity)}`,
-        faulty: `${size(core.capacity)} holds, not all`,
+        whole: core.points === null ? `proven ${size(core.capacity)}` : 'not proven',
+        wraps: `really ${about}${size(core.capacity)}`,
+        drops: `really ${about}${size(core.capacity)}`,
+        corrupts: `really ${about}${size(core.capacity)}`,
+        faulty: `${about}${size(core.capacity)} holds, not all`,
         unknown: 'nothing proven',
     };
-    const proven = x(core.condition === 'faulty' ? 0 : core.capacity);
+    const loose = core.condition === 'faulty' || (core.condition === 'whole' && core.points !== null);
+    const proven = x(loose ? 0 : core.capacity);
     const label = x(core.label);
     const foot = y + RIBBON + 26;
     const left = proven < width * 0.62;
+    const sees = (at: number) => at >= view.from && at <= view.to;
     return (
         <g fontWeight="700">
-            {core.condition === 'faulty' ? null : (
-                <path d={`M${proven} ${y - 9}V${foot}`} stroke="var(--ink)" strokeWidth="2.5" />
-            )}
-            <text x={proven + (left ? 6 : -6)} y={foot} textAnchor={left ? 'start' : 'end'}>
-                {words[core.condition]}
-            </text>
-            <path d={`M${label} ${y - 9}V${foot + (left ? 0 : 16)}`} stroke="var(--rust)" strokeWidth="2.5" />
-            <text x={label - 6} y={foot + (left ? 0 : 16)} textAnchor="end" style={{ fill: 'var(--rust)' }}>
-                label {size(core.label)}
-            </text>
+            {sees(loose ? 0 : core.capacity) ? (
+                <>
+                    {loose ? null : <path d={`M${proven} ${y - 9}V${foot}`} stroke="var(--ink)" strokeWidth="2.5" />}
+                    <text x={proven + (left ? 6 : -6)} y={foot} textAnchor={left ? 'start' : 'end'}>
+                        {words[core.condition]}
+                    </text>
+                </>
+            ) : null}
+            {sees(core.label) ? (
+                <>
+                    <path d={`M${label} ${y - 9}V${foot + (left ? 0 : 16)}`} stroke="var(--rust)" strokeWidth="2.5" />
+                    <text x={label - 6} y={foot + (left ? 0 : 16)} textAnchor="end" style={{ fill: 'var(--rust)' }}>
+                        label {size(core.label)}
+                    </text>
+                </>
+            ) : null}
         </g>
     );
 }

@@ -1,3 +1,4 @@
+import { size } from '../format';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
 
 /** A scale that ends on a round figure at or above everything that must be seen. */
@@ -44,6 +45,27 @@ export function rulerTicks(size: number): { at: number; label: string }[] {
     for (let i = 0; i * step <= whole * 1.0001; i += 1) {
         const value = Number((i * step).toFixed(6));
         ticks.push({ at: value * unit, label: i === 0 ? '0' : `${value} ${name}` });
+    }
+    return ticks;
+}
+
+/** Digits of a place that fit under a tick. */
+const MOST_DIGITS = 4;
+
+/** The same for a stretch that begins anywhere: places where they can be told apart, else how far it is from its beginning. */
+export function stretchTicks(from: number, to: number): { at: number; label: string }[] {
+    if (from === 0) {
+        return rulerTicks(to);
+    }
+    const steps = rulerTicks(to - from);
+    const step = steps[1]?.at ?? to - from;
+    const digits = Math.ceil(Math.log10(to / step));
+    if (digits > MOST_DIGITS) {
+        return steps.map((tick) => ({ at: from + tick.at, label: tick.at === 0 ? size(from, 3) : `+ ${tick.label}` }));
+    }
+    const ticks = [];
+    for (let i = Math.ceil(from / step); i * step <= to; i += 1) {
+        ticks.push({ at: i * step, label: size(i * step, MOST_DIGITS) });
     }
     return ticks;
 }

@@ -3,6 +3,7 @@ import { Options } from '../parts/choices';
 import { SelectField, TextField } from '../parts/fields';
 import { Sheet } from '../parts/Sheet';
 import type { OrderProps } from '../types/generated/props';
+import { EraseFields } from './EraseFields';
 import { MoreFields } from './MoreFields';
 import { PRESETS, type Preset } from './presets';
 import type { Order } from './useOrder';
@@ -25,7 +26,7 @@ const Row = styled.div`
 `;
 
 export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; order: OrderProps; state: Order }) {
-    const what = kind === 'proof' ? 'proof' : (PRESETS.find((one) => one.key === state.preset)?.kind ?? 'speed');
+    const what = kind === 'proof' ? state.school : (PRESETS.find((one) => one.key === state.preset)?.kind ?? 'speed');
     return (
         <Sheet title="Where and how">
             <Row>
@@ -50,7 +51,7 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                     onChange={state.setSlot}
                     choices={order.slots.map((slot) => ({
                         key: String(slot.id),
-                        label: `${slot.name}, ${slot.standIn ? 'stand-in' : 'folder'}`,
+                        label: `${slot.name}, ${KINDS[slot.kind]}`,
                         detail: slot.refusal ?? `${slot.chain}; ends at ${slot.pinch}`,
                         disabled: slot.refusal !== null,
                     }))}
@@ -66,6 +67,32 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                         figures
                     />
                 )}
+                {what === 'screen' ? (
+                    <TextField
+                        name="points"
+                        label="Places"
+                        value={state.points}
+                        onChange={state.setPoints}
+                        error={state.errors['points']}
+                        placeholder="256"
+                        figures
+                    />
+                ) : null}
+                {what === 'proof' ? (
+                    <SelectField
+                        name="whole_map"
+                        label="Look back"
+                        value={state.wholeMap ? 'no' : 'yes'}
+                        onChange={(key) => {
+                            state.setWholeMap(key === 'no');
+                        }}
+                        error={state.errors['whole_map']}
+                        choices={[
+                            { key: 'yes', label: 'yes, end early on a fake', detail: 'a fake shows in the first hour' },
+                            { key: 'no', label: 'no, make the whole map', detail: 'every block, fake or not' },
+                        ]}
+                    />
+                ) : null}
                 {what === 'speed' || what === 'files' ? (
                     <TextField
                         name="runs"
@@ -77,7 +104,7 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                         figures
                     />
                 ) : null}
-                {state.slot?.standIn === true && order.shelf.length > 0 ? (
+                {state.slot?.kind === 'stand-in' && order.shelf.length > 0 ? (
                     <div className="whole">
                         <SelectField
                             name="stand_in"
@@ -89,14 +116,18 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                         />
                     </div>
                 ) : null}
-                {kind === 'speed' ? <MoreFields state={state} kind={what} /> : null}
+                {state.slot?.kind === 'raw' ? <EraseFields state={state} device={state.slot.device ?? ''} /> : null}
+                {kind === 'speed' ? <MoreFields state={state} kind={what === 'screen' ? 'proof' : what} /> : null}
             </Row>
         </Sheet>
     );
 }
 
+const KINDS = { folder: 'folder', raw: 'raw device', 'stand-in': 'stand-in' } as const;
+
 const LABELS = {
     proof: 'Prove how much',
+    screen: 'In a file of',
     sustained: 'Write how much, from the start',
     speed: 'Write and read each time',
     files: '',

@@ -4,7 +4,24 @@ import { useAsk } from '../parts/useAsk';
 import type { OrderProps, SlotProps } from '../types/generated/props';
 import { PLAIN, PRESETS, type More, type Preset } from './presets';
 
+export type School = 'proof' | 'screen';
+
+/** What erasing a raw card takes besides: its tag typed, a name, and why a card of another size is meant after all. */
+export interface Erasing {
+    tag: string;
+    by: string;
+    why: string;
+}
+
 export interface Order {
+    school: School;
+    points: string;
+    wholeMap: boolean;
+    erasing: Erasing;
+    setSchool: (school: School) => void;
+    setPoints: (text: string) => void;
+    setWholeMap: (on: boolean) => void;
+    setErasing: (field: keyof Erasing, text: string) => void;
     slot: SlotProps | undefined;
     sizeText: string;
     runsText: string;
@@ -25,12 +42,18 @@ export interface Order {
 }
 
 /** Where a run goes and how, with a sensible choice already made. */
-export function useOrder(tag: string, kind: 'speed' | 'proof', order: OrderProps): Order {
+export function useOrder(
+    tag: string,
+    kind: 'speed' | 'proof',
+    order: OrderProps,
+    usualSchool: School = 'proof',
+    by = '',
+): Order {
     const possible = order.slots.filter((slot) => slot.refusal === null);
     // Where it was last; else a card that is made up lives in the stand-in trays; any other is first offered a real bay.
     const usual =
         possible.find((slot) => slot.id === order.last) ??
-        possible.find((slot) => slot.standIn === (order.shelf.length === 0)) ??
+        possible.find((slot) => slot.kind === (order.shelf.length === 0 ? 'stand-in' : 'folder')) ??
         possible[0];
     const [chosen, setSlot] = useState<string | null>(null);
     const [sizeText, setSize] = useState(kind === 'speed' ? '1 GB' : '');
@@ -38,11 +61,15 @@ export function useOrder(tag: string, kind: 'speed' | 'proof', order: OrderProps
     const [standIn, setStandIn] = useState('honest');
     const [preset, choose] = useState<Preset>('house');
     const [more, change] = useState<More>(PLAIN);
+    const [school, setSchool] = useState<School>(usualSchool);
+    const [points, setPoints] = useState('256');
+    const [wholeMap, setWholeMap] = useState(false);
+    const [erasing, erase] = useState<Erasing>({ tag: '', by, why: '' });
     const [errors, setErrors] = useState<Record<string, string>>({});
     const [busy, setBusy] = useState(false);
     const slot = possible.find((entry) => String(entry.id) === chosen) ?? usual;
     const entry = PRESETS.find((one) => one.key === preset);
-    const what = kind === 'proof' ? 'proof' : (entry?.kind ?? 'speed');
+    const what = kind === 'proof' ? school : (entry?.kind ?? 'speed');
     const asked = {
         kind: what,
         slot: slot?.id ?? null,
@@ -58,14 +85,29 @@ export function useOrder(tag: string, kind: 'speed' | 'proof', order: OrderProps
               }
             : {}),
         ...(what === 'files' ? { files: more.files === '' ? null : more.files } : {}),
+        ...(what === 'screen' ? { points: points === '' ? null : points } : {}),
+        ...(what === 'proof' ? { whole_map: wholeMap } : {}),
         beside: more.beside,
     };
-    const isUsual = kind === 'proof' ? sizeText === '' : preset === 'house' && sizeText === '1 GB' && runsText === '5';
+    const isUsual =
+        kind === 'proof'
+            ? sizeText === '' && school === 'proof'
+            : preset === 'house' && sizeText === '1 GB' && runsText === '5';
     const answer = useAsk(`/cards/${tag}/runs/forecast`, slot === undefined ? null : asked) as {
         expected: string | null;
     } | null;
 
     return {
+        school,
+        points,
+        wholeMap,
+        erasing,
+        setSchool,
+        setPoints,
+        setWholeMap,
+        setErasing: (field, text) => {
+            erase((before) => ({ ...before, [field]: text }));
+        },
         slot,
         sizeText,
         runsText,
@@ -92,7 +134,11 @@ export function useOrder(tag: string, kind: 'speed' | 'proof', order: OrderProps
         send: () => {
             router.post(
                 `/cards/${tag}/runs`,
-                { ...asked, stand_in: slot?.standIn === true && order.shelf.length > 0 ? standIn : null },
+                {
+                    ...asked,
+                    ...(slot?.kind === 'raw' ? erasing : {}),
+                    stand_in: slot?.kind === 'stand-in' && order.shelf.length > 0 ? standIn : null,
+                },
                 {
                     preserveScroll: true,
                     onStart: () => {

@@ -1,4 +1,5 @@
 import { Head } from '@inertiajs/react';
+import styled from 'styled-components';
 import { CoreSample } from '../charts/CoreSample';
 import { Trace } from '../charts/Trace';
 import { binarySize, grouped } from '../format';
@@ -10,10 +11,35 @@ import { OrderPanel } from '../order/OrderPanel';
 import { useOrder } from '../order/useOrder';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { useFollow } from '../parts/useFollow';
-import type { CardProps, CoreProps, GoingProps, MarginProps, OrderProps } from '../types/generated/props';
+import { ErasureRows } from '../prove/ErasureRows';
+import { LeftSheet } from '../prove/LeftSheet';
+import { BadPlaces, Meaning } from '../prove/Meaning';
+import { SchoolsSheet } from '../prove/SchoolsSheet';
+import type {
+    CardProps,
+    CoreProps,
+    ErasureProps,
+    GoingProps,
+    LeftProps,
+    MarginProps,
+    OrderProps,
+    SchoolsProps,
+} from '../types/generated/props';
+
+const Papers = styled.p`
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 18px;
+    font-size: 13px;
+    margin-top: 12px;
+`;
 
 interface Props {
     card: CardProps;
+    left: LeftProps | null;
+    schools: SchoolsProps | null;
+    erasures: ErasureProps[];
+    by: string;
     core: CoreProps | null;
     going: GoingProps | null;
     order: OrderProps;
@@ -24,10 +50,12 @@ export default function Prove(props: Props) {
     return <Surface key={props.card.tag} {...props} />;
 }
 
-function Surface({ card, core, going, order, margin }: Props) {
-    const state = useOrder(card.tag, 'proof', order);
-    useFollow(going, ['core', 'order']);
+function Surface({ card, core, left, schools, erasures, by, going, order, margin }: Props) {
+    const usual = schools?.recommended === 'screen' ? 'screen' : 'proof';
+    const state = useOrder(card.tag, 'proof', order, usual, by);
+    useFollow(going, ['core', 'order', 'left', 'schools', 'erasures']);
     const { expected } = state;
+    const words = WORDS[state.school];
 
     return (
         <>
@@ -40,7 +68,7 @@ function Surface({ card, core, going, order, margin }: Props) {
                     </div>
                     {going === null ? (
                         <Button
-                            quiet={core !== null}
+                            quiet={core !== null || left?.again === false}
                             data-main=""
                             isDisabled={state.slot === undefined || state.busy}
                             onPress={state.send}
@@ -50,27 +78,42 @@ function Surface({ card, core, going, order, margin }: Props) {
                                     : `in ${state.slot.name}${expected === null ? '' : `, about ${expected}`}`
                             }
                         >
-                            {core === null ? 'Prove this card' : 'Prove again'}
+                            {core === null ? words.first : words.again}
                         </Button>
                     ) : null}
                 </Title>
                 {going === null ? null : <GoingSheet going={going} />}
-                {core === null ? null : <Core core={core} />}
+                {going === null && left !== null && !left.again ? <LeftSheet left={left} /> : null}
+                {core === null ? null : <Core core={core} tag={card.tag} />}
+                {going === null && left !== null && left.again ? <LeftSheet left={left} /> : null}
+                {going === null && schools !== null ? (
+                    <SchoolsSheet schools={schools} school={state.school} setSchool={state.setSchool} />
+                ) : null}
                 {going === null ? <OrderPanel kind="proof" order={order} state={state} /> : null}
+                <ErasureRows erasures={erasures} />
             </main>
             <Margin margin={margin} here={`/prove/${card.tag}`} />
         </>
     );
 }
 
-function Core({ core }: { core: CoreProps }) {
+const WORDS = {
+    proof: { first: 'Prove this card', again: 'Prove again' },
+    screen: { first: 'Screen this card', again: 'Screen again' },
+} as const;
+
+function Core({ core, tag }: { core: CoreProps; tag: string }) {
     const arcs = core.patches.some((patch) => patch.source !== null);
     return (
         <>
             <Sheet
                 title="Core sample"
                 caption={
-                    arcs ? 'each arc joins an address to the one whose data it gave back' : 'the whole card as one line'
+                    arcs
+                        ? 'each arc joins an address to the one whose data it gave back'
+                        : core.points === null
+                          ? 'the whole card as one line'
+                          : 'only the places that were stamped'
                 }
                 aside={core.grain === 0 ? '' : `patches under ${grouped(core.grain)} bytes are drawn together`}
             >
@@ -98,11 +141,14 @@ function Core({ core }: { core: CoreProps }) {
                                 <td>{row.meaning}</td>
                             </tr>
                         ))}
-                    <tr>
-                        <td colSpan={4}>{core.summary}</td>
-                    </tr>
                 </tbody>
             </Ruled>
+            <Meaning core={core} />
+            <BadPlaces core={core} />
+            <Papers>
+                <a href={`/prove/${tag}/evidence.pdf`}>Evidence sheet (PDF)</a>
+                <a href={`/prove/${tag}/result.json`}>Result file (JSON)</a>
+            </Papers>
             {core.trace === null ? null : (
                 <Sheet title="Trace" caption="speed along the card" aside="MB/s">
                     <Trace trace={core.trace} />

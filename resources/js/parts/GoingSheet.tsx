@@ -41,6 +41,12 @@ const Row = styled.div`
     }
 `;
 
+const STOPPED: Record<string, string> = {
+    'full proof':
+        'Stopped or unplugged, it keeps its place and can go on from there; what it wrote stays on the card. What was read back counts.',
+    'quick screen': 'Stopped, it proves nothing, and is quickly run again.',
+};
+
 /** A run under way: share done, rate now, time left, and what happens when it is stopped. */
 export function GoingSheet({ going }: { going: GoingProps }) {
     const { progress } = going;
@@ -62,11 +68,7 @@ export function GoingSheet({ going }: { going: GoingProps }) {
                         {progress?.rate == null ? '–' : `${megabytes(progress.rate / 1e6)} MB/s now`}
                         {progress?.left == null ? '' : ` · ${progress.left} left`}
                     </span>
-                    <p>
-                        {going.kind === 'full proof'
-                            ? 'Stopped while writing, it proves nothing; stopped while reading back, what was read counts.'
-                            : 'Stopped, what was measured whole counts.'}
-                    </p>
+                    <p>{STOPPED[going.kind] ?? 'Stopped, what was measured whole counts.'}</p>
                 </div>
                 <Button
                     quiet

@@ -2,7 +2,9 @@
 
 export type BlockClass = 'holds' | 'stale' | 'blank' | 'echoes' | 'scrambled' | 'unreadable';
 
-export type Condition = 'whole' | 'wraps' | 'drops' | 'faulty' | 'unknown';
+export type Condition = 'whole' | 'wraps' | 'drops' | 'corrupts' | 'faulty' | 'unknown';
+
+export type SlotKind = 'folder' | 'raw' | 'stand-in';
 
 export type VerdictKind = 'Sham' | 'Shaky' | 'Slow' | 'Unproven' | 'Sound';
 
@@ -498,6 +500,28 @@ export interface CoreProps {
     summary: string;
     caption: string;
     trace: TraceProps | null;
+    wrapFrom: number | null;
+    exact: boolean;
+    points: number | null;
+    means: string[];
+    proves: string;
+    leaves: string[];
+    alarmAt: number | null;
+}
+
+export interface ErasureProps {
+    on: string;
+    what: string;
+    path: string;
+    size: string;
+    person: string;
+    why: string | null;
+}
+
+export interface LeftProps {
+    run: number;
+    where: string;
+    again: boolean;
 }
 
 export interface PatchProps {
@@ -505,6 +529,20 @@ export interface PatchProps {
     offset: number;
     length: number;
     source: number | null;
+}
+
+export interface SchoolProps {
+    expected: string;
+    writes: string;
+    proves: string;
+    leaves: string;
+}
+
+export interface SchoolsProps {
+    proof: SchoolProps;
+    screen: SchoolProps;
+    recommended: string;
+    reason: string;
 }
 
 export interface TraceProps {
@@ -586,7 +624,8 @@ export interface ShelfProps {
 export interface SlotProps {
     id: number;
     name: string;
-    standIn: boolean;
+    kind: SlotKind;
+    device: string | null;
     refusal: string | null;
     chain: string;
     pinch: string;

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Console\MediumAtHand;
+use App\Console\ProofsMedium;
+use App\Console\TerminalWatch;
+use App\Runs\Bench;
+use App\Runs\CheckpointFile;
+use App\Runs\RunKind;
+use InvalidArgumentException;
+use Tally\Probe\Screen\QuickScreen;
+use Tally\Probe\Screen\ScreenPlan;
+use Tally\Quantity\Bytes;
+
+/** Exit codes: 0 all places hold, 1 some do not, 2 could not run (to the end). */
+final class ScreenCommand extends ProofsMedium
+{
+    protected $signature = 'tally:screen
+        {path : The folder where the card is mounted, with --raw a device or an image, or stand-in:SPEC}
+        {--raw : Screen the whole medium without its file system; what is on it is lost}
+        {--erase= : With --raw, the path once more}
+        {--why= : Why a medium of another size than its card’s label is to be erased all the same}
+        {--points=256 : How many places to draw, 16 to 4096}
+        {--size= : In a folder, how large the file is in which the places lie; all free space if left out}
+        {--again : Read the places of the last screen once more, after the card was taken out and put in again}
+        {--card= : Tag of the card to file the result under}
+        {--json : Print the result as JSON}';
+
+    protected $description = 'Stamp some places of a card and read them back: minutes instead of hours, and less proven';
+
+    protected function lay(MediumAtHand $medium): Bench
+    {
+        $this->points();
+        if ($this->option('again') === true && ! $medium->isRaw) {
+            throw new InvalidArgumentException('--again goes with --raw: in a folder the file is removed when a screen ends.');
+        }
+
+        return $medium->layForScreen();
+    }
+
+    protected function conduct(MediumAtHand $medium, Bench $bench, TerminalWatch $watch): int
+    {
+        if ($this->option('again') === true) {
+            $kept = CheckpointFile::load($medium->path);
+            if ($kept->get('points') === null) {
+                throw new InvalidArgumentException('What was last done to this medium was no quick screen. Run it without --again.');
+            }
+            $plan = new ScreenPlan(Bytes::of($kept->integer('size')), $kept->integer('points'), (int) $kept->string('imprint')->value());
+            $result = QuickScreen::again($plan, $bench->device, $bench->clock, $watch);
+        } else {
+            $result = QuickScreen::on($bench->device, $bench->clock, $watch, $this->points());
+            if ($medium->isRaw) {
+                $medium->keeper($bench)->put(['size' => $result->size->count, 'points' => $this->points(), 'imprint' => (string) $result->imprint]);
+            }
+        }
+        $watch->finish();
+
+        return $this->conclude($medium, $bench, RunKind::Screen, $result);
+    }
+
+    private function points(): int
+    {
+        $given = $this->option('points');
+        if (! is_string($given) || ! ctype_digit($given) || (int) $given < ScreenPlan::LEAST || (int) $given > ScreenPlan::MOST) {
+            throw new InvalidArgumentException('--points was “'.(is_string($given) ? $given : '').'”: give a whole number from '.ScreenPlan::LEAST.' to '.ScreenPlan::MOST.'.');
+        }
+
+        return (int) $given;
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Runs\Bench;
+use App\Runs\ProofRecord;
+use App\Runs\RunKind;
+use App\Runs\RunState;
+use Tally\Chain\Path;
+use Tally\Pattern\BlockClass;
+use Tally\Probe\Proof\ProofResult;
+use Tally\Quantity\Bytes;
+use Tally\Verdict\Evidence;
+use Tally\Verdict\Judge;
+use Tally\Verdict\Reason;
+use Tally\Verdict\Verdict;
+
+/** What both ways of proving have in common at the terminal: what they tell, as words or JSON, and how they end. */
+abstract class ProofsMedium extends RunsOnMedium
+{
+    protected function conclude(MediumAtHand $medium, Bench $bench, RunKind $kind, ProofResult $result): int
+    {
+        $record = ProofRecord::of($result, $bench->device);
+        $verdict = Judge::judge(new Evidence($this->label($medium, $bench), [], [$record->evidence('this run', Path::unnamed())]));
+        if ($this->option('json') === true) {
+            $this->json([
+                'kind' => $kind->value, ...$record->pack(), 'verdict' => $verdict->kind->value,
+                'reasons' => array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons),
+                'proves' => $record->proves(), 'leaves_open' => $record->leavesOpen(), 'reinsert' => $record->asksForReinsert(), 'stopped' => $result->stopped,
+            ]);
+        } else {
+            $this->tell($record, $verdict);
+        }
+        if ($medium->card !== null) {
+            $state = RunState::ended($result->stopped, $result->cutShort);
+            $this->file($medium->card, $kind, ['size' => $result->size->count, 'runs' => 1, 'raw' => $medium->isRaw], $record->pack(), ['write' => $result->writeTrace, 'read' => $result->readTrace], $state, $result->cutShort ?? $result->note);
+        }
+
+        return $this->exitCode($result, $record);
+    }
+
+    private function exitCode(ProofResult $result, ProofRecord $record): int
+    {
+        if (! $record->bad()->isZero()) {
+            return self::DOES_NOT_HOLD;
+        }
+        if ($result->isComplete() || ($result->screen !== null && ! $result->stopped)) {
+            return self::HOLDS;
+        }
+        $this->complain($result->cutShort ?? $result->note
+            ?? "Stopped: {$record->write->bytes->decimal()} of {$record->size->decimal()} written, {$record->covered()->decimal()} read back. The rest is not proven.");
+
+        return self::COULD_NOT_RUN;
+    }
+
+    private function tell(ProofRecord $record, Verdict $verdict): void
+    {
+        $this->line("{$verdict->kind->value}. ".implode(' ', array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons)));
+        $this->line(sprintf('%-12s %s (%s)', 'tested', $record->size->decimal(), $record->size->binary()));
+        $capacity = $record->diagnosis->capacity;
+        $this->line(sprintf('%-12s %s', 'capacity', $record->isOnlyScreened() ? "not proven; it shows {$record->size->decimal()}" : ($record->diagnosis->exact ? '' : 'about ')."{$capacity->decimal()} ({$capacity->count} bytes)"));
+        if ($record->diagnosis->wrap !== null) {
+            $this->line(sprintf('%-12s %s (%d bytes), from byte %d on', 'starts over', Bytes::of($record->diagnosis->wrap)->decimal(), $record->diagnosis->wrap, $record->diagnosis->wrapFrom ?? 0));
+        }
+        foreach (BlockClass::cases() as $class) {
+            $bytes = Bytes::of($record->classes[$class->value] ?? 0);
+            if (! $bytes->isZero()) {
+                $this->line(sprintf('%-12s %s: %s', $class->value, $bytes->decimal(), $class->meaning()));
+            }
+        }
+        foreach (['written' => $record->write, 'read back' => $record->read] as $way => $passage) {
+            $this->line(sprintf('%-12s %s in %s, %s', $way, $passage->bytes->decimal(), $passage->span->print(), $passage->rate()?->print() ?? 'not measured'));
+        }
+        if ($record->alarmAt !== null) {
+            $alarm = Bytes::of($record->alarmAt)->decimal();
+            $this->line("Ended early: after {$alarm} some of what had been written before had changed. The rest was not written, because nothing more was to be learnt.");
+        }
+        foreach ([$record->diagnosis->condition->because(), ...$record->diagnosis->also] as $sentence) {
+            $this->line($sentence);
+        }
+        $this->line($record->forgot ? 'The host was made to forget the data before it was read back.' : 'This host could not be made to forget the data first: the reading proves little.');
+        if ($record->how !== null) {
+            $this->line("The medium was reached {$record->how}.");
+        }
+        $this->line("Proves: {$record->proves()}");
+        foreach ($record->leavesOpen() as $open) {
+            $this->line("Leaves open: {$open}");
+        }
+    }
+}

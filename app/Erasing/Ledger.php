@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Erasing;
+
+use App\Models\Card;
+use App\Models\Erasure;
+use App\Models\Run;
+use Illuminate\Database\QueryException;
+use RuntimeException;
+use Tally\Quantity\Bytes;
+
+/**
+ * Writes down what is about to be destroyed, before the first byte is. Where the books cannot be reached, into a file that
+ * they take over later: nothing is erased that is written down nowhere.
+ */
+final readonly class Ledger
+{
+    /** @throws RuntimeException when it can be written down nowhere */
+    public static function enter(string $what, string $path, Bytes $bytes, string $person, ?Card $card = null, ?Run $run = null, ?string $why = null): void
+    {
+        $station = config('tally.station');
+        $line = [
+            'card_id' => $card?->id, 'run_id' => $run?->id, 'what' => mb_substr($what, 0, 200), 'path' => mb_substr($path, 0, 500), 'bytes' => $bytes->count,
+            'person' => mb_substr($person, 0, 80), 'station' => mb_substr(is_string($station) ? $station : '', 0, 80),
+            'why' => $why === null || trim($why) === '' ? null : mb_substr(trim($why), 0, 300), 'erased_at' => now()->utc()->format('Y-m-d H:i:s'),
+        ];
+        try {
+            self::takeOver();
+            Erasure::query()->create($line);
+        } catch (QueryException) {
+            $json = json_encode($line, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n";
+            if (file_put_contents(self::file(), $json, FILE_APPEND | LOCK_EX) !== strlen($json)) {
+                throw new RuntimeException('What is to be erased could be written down neither in the books nor in '.self::file().'. Nothing was erased.');
+            }
+        }
+    }
+
+    /** Takes lines over that were written while the books were away. */
+    public static function takeOver(): void
+    {
+        $file = self::file();
+        if (! is_file($file) || ! @rename($file, "{$file}.taking")) {
+            return;
+        }
+        $lines = file("{$file}.taking", FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES);
+        try {
+            foreach ($lines === false ? [] : $lines as $line) {
+                $row = json_decode($line, true);
+                if (is_array($row)) {
+                    Erasure::query()->create(array_filter($row, is_string(...), ARRAY_FILTER_USE_KEY));
+                }
+            }
+        } catch (QueryException $away) {
+            rename("{$file}.taking", $file);
+            throw $away;
+        }
+        unlink("{$file}.taking");
+    }
+
+    public static function file(): string
+    {
+        return storage_path('app/erasures.jsonl');
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Erasing;
+
+use App\Models\Card;
+use App\Models\Slot;
+use App\Models\SlotKind;
+use App\Models\Station;
+use Illuminate\Database\QueryException;
+use Tally\Device\Fault\UnusablePath;
+use Tally\Device\Raw\Guard;
+use Tally\Quantity\Bytes;
+
+/** Who may erase what on this station: the rules of the device, and those of the card in hand. */
+final readonly class Permit
+{
+    /**
+     * @param  string|null  $why  why a device of another size than the label is erased all the same
+     * @param  list<string>|null  $images  folders that images must lie below; null for anywhere but the host's own places
+     *
+     * @throws UnusablePath when the card carries footage that is not secured
+     */
+    public static function guard(string $path, ?Card $card, ?string $why, ?array $images): Guard
+    {
+        self::mustBeSecured($path, $card);
+
+        return new Guard(self::removable(), $card === null ? null : Bytes::of($card->capacity), $why, $images);
+    }
+
+    /** @throws UnusablePath */
+    public static function mustBeSecured(string $path, ?Card $card): void
+    {
+        if ($card !== null && $card->footage > 0) {
+            $footage = Bytes::of($card->footage)->decimal();
+            throw UnusablePath::mustNotErase($path, "{$card->tag} still carries {$footage} of footage that is not secured. Bring it home first, and set its footage to nothing on the Intake page.");
+        }
+    }
+
+    /** @return list<string> the station's list of removable media: those of .env, and the devices of its own slots */
+    public static function removable(): array
+    {
+        $listed = array_values(array_filter((array) config('tally.removable'), is_string(...)));
+        try {
+            $slots = Station::here()?->slots()->where('kind', SlotKind::Raw)->get()->map(fn (Slot $slot): string => $slot->path ?? '')->all() ?? [];
+        } catch (QueryException) {
+            $slots = [];
+        }
+
+        return array_values(array_unique(array_filter([...$listed, ...$slots], fn (string $path): bool => $path !== '')));
+    }
+}

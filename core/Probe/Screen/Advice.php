@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Probe\Screen;
+
+use Tally\Quantity\Span;
+use Tally\Reading\Nature;
+
+/** Which of the two ways of proving suits a card now, and why. */
+final readonly class Advice
+{
+    /** What is done in this time is better done in full. Seconds. */
+    private const SHORT = 3600.0;
+
+    private function __construct(public bool $screenFirst, public string $reason) {}
+
+    /**
+     * @param  Span  $proof  how long a full proof will take
+     * @param  Nature|null  $known  what the proofs so far say of it
+     * @param  bool  $isScreened  whether a screen was passed already
+     */
+    public static function of(Span $proof, Span $screen, ?Nature $known, bool $isScreened): self
+    {
+        return match (true) {
+            $known === Nature::Fake, $known === Nature::Faulty => new self(true, 'It is found out already. Another run only helps if you doubt that one.'),
+            $known === Nature::Whole && ! $isScreened => new self(true, 'It is proven already. A screen is enough to look whether that has changed.'),
+            $isScreened => new self(false, 'The screen was passed, so it is no common fake. Only a full proof says that every block holds.'),
+            $proof->seconds <= self::SHORT => new self(false, "In {$proof->print()} everything is known, and a screen would leave most of it open."),
+            default => new self(true, "A full proof takes {$proof->print()}. Screen it first, in {$screen->print()}: that catches the usual fakes. Then prove it in full when it can be left alone."),
+        };
+    }
+}

@@ -1,0 +1,51 @@
+import { router } from '@inertiajs/react';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { Button } from '../parts/Button';
+import { Sheet } from '../parts/Sheet';
+import type { LeftProps } from '../types/generated/props';
+
+const Row = styled.div`
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: 16px;
+    font-size: 13px;
+    .wrong {
+        color: var(--rust);
+    }
+`;
+
+/** A proof that was stopped, crashed or unplugged can go on from where it was. */
+export function LeftSheet({ left }: { left: LeftProps }) {
+    const [error, setError] = useState<string | undefined>();
+    return (
+        <Sheet title={left.again ? 'Once more' : 'A proof was left'} caption={left.where}>
+            <Row>
+                <div>
+                    {left.again
+                        ? 'Take the card out, count to ten, put it back, then read.'
+                        : 'First it looks for the stamps of that run, so that it goes on with the same card. A new proof begins at the start and removes what the old one wrote.'}
+                    {error === undefined ? null : <p className="wrong">{error}</p>}
+                </div>
+                <Button
+                    quiet={left.again}
+                    onPress={() => {
+                        router.post(
+                            `/runs/${left.run}/go-on`,
+                            { again: left.again },
+                            {
+                                preserveScroll: true,
+                                onError: (errors) => {
+                                    setError(Object.values(errors)[0]);
+                                },
+                            },
+                        );
+                    }}
+                >
+                    {left.again ? 'Read it once more' : 'Go on with that proof'}
+                </Button>
+            </Row>
+        </Sheet>
+    );
+}
