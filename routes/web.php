@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CopyController;
+use App\Http\Controllers\EvidenceController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\InspectController;
 use App\Http\Controllers\IntakeController;
@@ -71,6 +72,9 @@ Route::post('/inspections/{inspection}/withdraw', [InspectController::class, 'wi
 
 Route::get('/measure/{card}', MeasureController::class);
 Route::get('/prove/{card}', ProveController::class);
+Route::get('/prove/{card}/evidence.pdf', [EvidenceController::class, 'sheet']);
+Route::get('/prove/{card}/result.json', [EvidenceController::class, 'result']);
+Route::post('/cards/{card}/results', [EvidenceController::class, 'take']);
 Route::get('/offload/{card}', OffloadController::class);
 
 Route::get('/measure/{card}/typed', [TypedController::class, 'create']);

@@ -10,6 +10,7 @@ use App\Models\Run;
 use App\Runs\ChainRecord;
 use App\Runs\ProofRecord;
 use App\Runs\RunKind;
+use App\Runs\RunSource;
 use App\Runs\SpeedRecord;
 use App\Runs\SustainedRecord;
 use Illuminate\Support\Collection;
@@ -73,7 +74,7 @@ final readonly class CardEvidence
     private static function proofs(Collection $runs): array
     {
         return array_map(
-            fn (Run $run): ProofEvidence => ProofRecord::unpack($run->result ?? new Fluent)->evidence($run->name(), ChainRecord::unpack($run->chain), $run->beside === null),
+            fn (Run $run): ProofEvidence => ProofRecord::unpack($run->result ?? new Fluent)->evidence($run->name().($run->source === RunSource::File ? ", {$run->source->words()}" : ''), ChainRecord::unpack($run->chain), $run->beside === null),
             [...self::ended($runs, RunKind::Screen), ...self::ended($runs, RunKind::Proof)],
         );
     }

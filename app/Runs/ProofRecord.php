@@ -205,6 +205,7 @@ final readonly class ProofRecord
         return match (true) {
             $points !== null => trim(($this->diagnosis->condition === Condition::Whole ? (new Coverage($points))->excluded().' ' : '').(new Coverage($points))->caught()),
             $this->diagnosis->condition === Condition::Unknown => 'Nothing yet.',
+            $this->alarmAt !== null && $this->screen === null && $this->covered()->count < $this->alarmAt => 'Kind and capacity: single places were written and read until both were known'.($this->diagnosis->exact ? ', to the sector.' : ', as well as could be.'),
             default => "{$this->covered()->decimal()} of {$this->size->decimal()} was written and read back, every sector of it.",
         };
     }

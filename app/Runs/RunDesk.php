@@ -130,12 +130,13 @@ final readonly class RunDesk
         if (! $order->kind->isProof()) {
             throw $this->refuse('slot', "{$order->slot->name} holds a raw card, without a file system: only a full proof or a quick screen can be run there.");
         }
-        if (($order->by ?? '') === '') {
-            throw $this->refuse('by', 'Nobody is named. Erasing a card is written down with a name: write yours.');
-        }
         $typed = trim($parameters->string('tag')->value());
-        if (strcasecmp($typed, $card->tag) !== 0) {
-            throw $this->refuse('tag', "Everything on the card is lost. Type the tag of this card to say that it is meant: {$card->tag}.".($typed === '' ? '' : " “{$typed}” was typed."));
+        $wrong = array_filter([
+            'by' => ($order->by ?? '') === '' ? 'Nobody is named. Erasing a card is written down with a name: write yours.' : '',
+            'tag' => strcasecmp($typed, $card->tag) === 0 ? '' : "Everything on the card is lost. Type the tag of this card to say that it is meant: {$card->tag}.".($typed === '' ? '' : " “{$typed}” was typed."),
+        ], fn (string $sentence): bool => $sentence !== '');
+        if ($wrong !== []) {
+            throw ValidationException::withMessages($wrong);
         }
         try {
             Permit::mustBeSecured($card->tag, $card);

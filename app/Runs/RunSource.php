@@ -10,6 +10,8 @@ enum RunSource: string
     case Device = 'device';
     case Typed = 'typed';
     case Stopwatch = 'stopwatch';
+    /** Read in from a result file that was made elsewhere. */
+    case File = 'file';
 
     /** What is added wherever the figure is named; nothing where this program measured. */
     public function words(): string
@@ -18,6 +20,7 @@ enum RunSource: string
             self::Device => '',
             self::Typed => 'typed in',
             self::Stopwatch => 'by stopwatch',
+            self::File => 'from a result file',
         };
     }
 }

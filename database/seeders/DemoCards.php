@@ -22,6 +22,7 @@ use Tally\Label\Family;
 use Tally\Label\Form;
 use Tally\Label\Mark;
 use Tally\Origin\Provenance;
+use Tally\Probe\Screen\ScreenPlan;
 use Tally\Probe\SmallFiles;
 use Tally\Quantity\Bytes;
 
@@ -50,7 +51,7 @@ final class DemoCards extends Seeder
             'QS-015' => [...$tideline, 'footage' => 88, 'serial' => 'MT22-70158', 'back_code' => 'K4 1190', 'rows' => 2,
                 'medium' => 'honest,size=127865454592B,write=121MB/s,read=238MB/s,seed=15', 'runs' => ['speed:Tray 1', 'speed:Tray 2', 'proof:Tray 2', 'speed:Tray 6', 'speed:Tray 3']],
             'QS-021' => ['name' => 'Gullane Prime', 'gb' => 1000, 'bus' => Bus::UhsII, 'marks' => [Mark::U3, Mark::V60], 'read' => 280, 'write' => 150, 'price' => '139.00 EUR', 'seller' => 'boot sale, harbour', 'provenance' => Provenance::Marketplace,
-                'medium' => 'drops,size=1TB,true=60.1GB,write=71MB/s,read=90MB/s,seed=21', 'runs' => ['speed:Tray 1', 'proof:Tray 1']],
+                'medium' => 'drops,size=1TB,true=60.1GB,write=71MB/s,read=90MB/s,seed=21', 'runs' => ['speed:Tray 1', 'proof:Tray 1:look-back']],
             'QS-022' => [...$seaWall, 'gb' => 64, 'footage' => 41, 'rows' => 1, 'price' => '21.50 EUR', 'serial' => 'HS-411-0221', 'back_code' => 'P9 0077',
                 'medium' => 'honest,size=63864569856B,write=86.4MB/s,read=93MB/s,seed=22', 'runs' => ['speed:Tray 3', 'proof:Tray 3', 'speed:Tray 2', 'speed:Tray 6', 'speed:Tray 1']],
             'QS-023' => ['name' => 'Pellworth Drift', 'form' => Form::MicroSd, 'gb' => 64, 'bus' => Bus::UhsI, 'marks' => [Mark::U3], 'read' => 100, 'price' => '17.90 EUR', 'seller' => 'Quay Street Photo',
@@ -64,7 +65,7 @@ final class DemoCards extends Seeder
             'QS-028' => ['name' => 'Tindle Rush', 'gb' => 256, 'bus' => Bus::UhsI, 'marks' => [Mark::U3, Mark::V30], 'read' => 170, 'write' => 90, 'rows' => 1, 'footage' => 110, 'price' => '74.00 EUR', 'seller' => 'Quay Street Photo',
                 'medium' => 'honest,size=256GB,write=84MB/s,read=164MB/s,seed=28', 'runs' => ['speed:Tray 3', 'speed:Tray 4', 'proof:Tray 4']],
             'QS-031' => ['name' => 'Corvane Glide', 'gb' => 128, 'bus' => Bus::UhsII, 'marks' => [Mark::V90], 'read' => 300, 'write' => 260, 'rows' => 1, 'price' => '119.00 EUR', 'seller' => 'market stall, pier', 'provenance' => Provenance::Marketplace],
-            'QS-032' => [...$seaWall, 'gb' => 256, 'price' => '82.00 EUR', 'medium' => 'honest,size=256GB,write=12.1MB/s,read=21MB/s,seed=32', 'runs' => ['speed:Tray 3']],
+            'QS-032' => [...$seaWall, 'gb' => 256, 'price' => '82.00 EUR', 'medium' => 'honest,size=256GB,write=12.1MB/s,read=21MB/s,seed=32', 'runs' => ['speed:Tray 3', 'screen:Tray 3']],
             'QS-033' => ['name' => 'Gullane Prime', 'gb' => 32, 'family' => Family::Sdhc, 'bus' => Bus::UhsI, 'marks' => [Mark::C10, Mark::U1], 'read' => 90, 'provenance' => null],
             'QS-034' => [...$classic, 'medium' => 'wraps,size=31914983424B,true=7977041920B,write=19.7MB/s,read=83MB/s,seed=34', 'runs' => ['proof:Tray 3']],
             'QS-035' => [...$classic],
@@ -87,6 +88,8 @@ final class DemoCards extends Seeder
                 'medium' => 'honest,size=128GB,write=52MB/s,read=88MB/s,seed=41', 'runs' => ['speed:Tray 3', 'files:Tray 3']],
             'QS-042' => ['name' => 'Marrowick Tideline', 'gb' => 256, 'bus' => Bus::UhsII, 'marks' => [Mark::U3, Mark::V60], 'read' => 250, 'write' => 130, 'price' => '38.00 EUR', 'seller' => 'Fathom Goods', 'provenance' => Provenance::Marketplace],
             'QS-043' => ['name' => 'Osker Halyard, sample', 'form' => Form::CFexpressB, 'gb' => 512, 'family' => null, 'bus' => Bus::CFexpress4B, 'marks' => [], 'read' => 3400, 'write' => 2800, 'provenance' => Provenance::Sample],
+            // Small enough to try raw runs on: its slot holds an image, and erasing it hurts nobody.
+            'QS-045' => ['name' => 'Pellworth Primer', 'mb' => 512, 'family' => Family::Sd, 'bus' => null, 'marks' => [], 'price' => '4.00 EUR', 'provenance' => Provenance::Lent],
             'QS-044' => ['name' => 'Osker Bollard', 'form' => Form::Xqd, 'gb' => 120, 'family' => null, 'bus' => Bus::Xqd2, 'marks' => [], 'read' => 440, 'write' => 400, 'provenance' => Provenance::Lent],
         ];
     }
@@ -98,7 +101,7 @@ final class DemoCards extends Seeder
         $rate = fn (string $field): ?float => is_int($of[$field] ?? null) ? $of[$field] * 1e6 : null;
         $price = is_string($of['price'] ?? null) ? Price::parse($of['price'], 'EUR') : null;
         $card = Card::query()->create([
-            'tag' => $tag, 'name' => $of['name'], 'form' => $of['form'] ?? Form::Sd, 'capacity' => $bytes('gb'),
+            'tag' => $tag, 'name' => $of['name'], 'form' => $of['form'] ?? Form::Sd, 'capacity' => $bytes('gb') + (is_int($of['mb'] ?? null) ? $of['mb'] * 1_000_000 : 0),
             'family' => array_key_exists('family', $of) ? $of['family'] : Family::Sdxc, 'bus' => $of['bus'] ?? null, 'marks' => $of['marks'],
             'read' => $rate('read'), 'write' => $rate('write'), 'contact_rows' => $of['rows'] ?? null, 'footage' => $bytes('footage'), 'stand_in' => $of['medium'] ?? null,
             'serial' => $of['serial'] ?? null, 'back_code' => $of['back_code'] ?? null, 'lot' => $of['lot'] ?? null, 'seller' => $of['seller'] ?? null,
@@ -106,12 +109,13 @@ final class DemoCards extends Seeder
             'provenance' => array_key_exists('provenance', $of) ? $of['provenance'] : Provenance::Retail, 'recorded_by' => 'demo',
         ]);
         foreach (is_array($of['runs'] ?? null) ? $of['runs'] : [] as $run) {
-            [$kind, $slot] = [...explode(':', is_string($run) ? $run : '', 2), ''];
-            $this->conduct($card->refresh(), RunKind::from($kind), $slot);
+            [$kind, $slot, $way] = [...explode(':', is_string($run) ? $run : '', 3), '', ''];
+            $this->conduct($card->refresh(), RunKind::from($kind), $slot, $way === 'look-back');
         }
     }
 
-    private function conduct(Card $card, RunKind $kind, string $slotName): void
+    /** @param  bool  $lookBack  whether a proof may end early; most here make the whole map, so that there is something to see */
+    private function conduct(Card $card, RunKind $kind, string $slotName, bool $lookBack): void
     {
         $slot = Slot::query()->with(['reader.slots', 'reader.cable', 'port.host'])->where('name', $slotName)->firstOrFail();
         $chain = Rig::chain($card, $slot) ?? throw new LogicException("{$card->tag} does not fit {$slotName}.");
@@ -122,7 +126,8 @@ final class DemoCards extends Seeder
             'parameters' => match ($kind) {
                 RunKind::Speed => ['size' => Bytes::gigabytes(1)->count, 'runs' => 5],
                 RunKind::Files => ['size' => 0, 'files' => SmallFiles::FILES, 'runs' => SmallFiles::ROUNDS],
-                default => ['size' => 0, 'runs' => 1],
+                RunKind::Screen => ['size' => 0, 'runs' => 1, 'points' => ScreenPlan::POINTS],
+                default => ['size' => 0, 'runs' => 1, 'whole_map' => ! $lookBack],
             },
             'recorded_by' => 'demo',
         ]);

@@ -133,6 +133,7 @@ final class DemoGear extends Seeder
             ['Tray 6', SlotKind::StandIn, 'R6', 'port 2', null],
             ['Bay 1', SlotKind::Folder, 'R1', 'port 3', base_path('.run/cards/bay-1')],
             ['Bay 2', SlotKind::Folder, 'R3', 'port 3', base_path('.run/cards/bay-2')],
+            ['Raw 1', SlotKind::Raw, 'R3', 'port 3', base_path('.run/cards/raw-1.img')],
         ];
         foreach ($slots as [$slot, $kind, $reader, $port, $path]) {
             Slot::query()->create([

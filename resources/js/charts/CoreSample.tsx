@@ -46,7 +46,7 @@ export function Textures() {
 }
 
 const Frame = styled.div`
-    outline-offset: 3px;
+    outline-offset: -1px;
     overflow: hidden;
     svg {
         touch-action: pan-y;
@@ -266,15 +266,32 @@ function Ribbon({ x, y, core, view }: { x: ScaleLinear<number, number>; y: numbe
                 strokeDasharray="3 3"
             />
             {visible(core.patches, x(view.to) - x(view.from), view).map((patch) => (
-                <Piece key={`${patch.class}${patch.offset}`} patch={patch} x={x} y={y} />
+                <Piece
+                    key={`${patch.class}${patch.offset}`}
+                    patch={patch}
+                    x={x}
+                    y={y}
+                    least={core.points === null && core.alarmAt === null ? 1 : 0.5}
+                />
             ))}
         </g>
     );
 }
 
-function Piece({ patch, x, y }: { patch: PatchProps; x: ScaleLinear<number, number>; y: number }) {
+/** `least` is how narrow a good one may be: where only places were looked at, the gaps between them are what matters. */
+function Piece({
+    patch,
+    x,
+    y,
+    least,
+}: {
+    patch: PatchProps;
+    x: ScaleLinear<number, number>;
+    y: number;
+    least: number;
+}) {
     const from = x(patch.offset);
-    const width = Math.max(x(patch.offset + patch.length) - from, patch.class === 'holds' ? 1 : 2.5);
+    const width = Math.max(x(patch.offset + patch.length) - from, patch.class === 'holds' ? least : 2.5);
     const notch = patch.class === 'scrambled' || patch.class === 'unreadable';
     return (
         <g>

@@ -10,7 +10,7 @@ import type { Order } from './useOrder';
 
 const Row = styled.div`
     display: grid;
-    grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr) minmax(0, 0.6fr);
+    grid-template-columns: minmax(0, 1.3fr) minmax(0, 0.8fr) minmax(0, 0.9fr);
     gap: 10px 22px;
     padding-bottom: 4px;
     > .whole {

@@ -46,6 +46,15 @@ export function Meaning({ core }: { core: CoreProps }) {
     );
 }
 
+const Fold = styled.details`
+    font-size: 12.5px;
+    margin-top: 8px;
+    summary {
+        cursor: pointer;
+        color: var(--pencil);
+    }
+`;
+
 /** More rows than this are in the result file. */
 const MOST = 40;
 
@@ -56,7 +65,7 @@ export function BadPlaces({ core }: { core: CoreProps }) {
         return null;
     }
     return (
-        <details>
+        <Fold>
             <summary>
                 {bad.length === 1 ? 'The bad place' : `The ${grouped(bad.length)} bad places`}, by address
             </summary>
@@ -85,6 +94,6 @@ export function BadPlaces({ core }: { core: CoreProps }) {
                     ) : null}
                 </tbody>
             </Ruled>
-        </details>
+        </Fold>
     );
 }

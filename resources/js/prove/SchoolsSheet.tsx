@@ -34,7 +34,7 @@ const Pair = styled(RadioGroup)`
         font-size: 14px;
         font-stretch: 84%;
     }
-    .mark {
+    .dot {
         display: inline-block;
         width: 1.1em;
         font-family: var(--figures);
@@ -102,7 +102,7 @@ function Way({
         <RadioField value={value}>
             <RadioButton>
                 <div>
-                    <span className="mark" aria-hidden="true">
+                    <span className="dot" aria-hidden="true">
                         {chosen === value ? '●' : '○'}
                     </span>
                     <b>{NAMES[value]}</b>

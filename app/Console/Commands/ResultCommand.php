@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Console\MediumAtHand;
+use App\EvidenceFile\NotAResult;
+use App\EvidenceFile\ResultReader;
+use App\Models\Card;
+use Illuminate\Console\Command;
+use Illuminate\Support\Fluent;
+
+/** Exit codes: 0 it is what it was, 2 it is not, or cannot be used. */
+final class ResultCommand extends Command
+{
+    protected $signature = 'tally:result
+        {file : A result file, as the Prove page hands it out}
+        {--take : File its runs under its card, where they are not in the books yet}';
+
+    protected $description = 'Check a result file against its hashes, and read it back in';
+
+    public function handle(): int
+    {
+        $path = $this->argument('file');
+        $json = is_file($path) && filesize($path) <= ResultReader::MOST ? file_get_contents($path) : false;
+        if ($json === false) {
+            $this->error("“{$path}” is no file that can be read, or larger than 64 MB. Give a result file.");
+
+            return 2;
+        }
+        try {
+            $result = ResultReader::read($json);
+            $this->line("{$result->tag}, {$result->label}: made {$result->madeAt}, unchanged since. SHA-256 {$result->hash}");
+            foreach ($result->runs as $run) {
+                $run = new Fluent($run);
+                $this->line("  run {$run->integer('id')}  {$run->string('kind')}  {$run->string('state')}  {$run->string('hash')}");
+            }
+            if ($this->option('take') === true) {
+                $card = Card::query()->where('tag', $result->tag)->first() ?? throw NotAResult::because("no card is tagged {$result->tag} here. Enter it on the Intake page first.");
+                $this->line($result->take($card, MediumAtHand::person()).' runs taken over.');
+            }
+        } catch (NotAResult $fault) {
+            $this->error($fault->getMessage());
+
+            return 2;
+        }
+
+        return 0;
+    }
+}

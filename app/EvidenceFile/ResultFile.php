@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\EvidenceFile;
+
+use App\Evidence\CardEvidence;
+use App\Models\Card;
+use App\Models\Erasure;
+use App\Models\Inspection;
+use App\Models\Run;
+use App\Models\RunSample;
+use Tally\Label\Mark;
+use Tally\Verdict\Judge;
+use Tally\Verdict\Reason;
+
+/** Everything that is known of a card, as one open file with a hash. Its schema is docs/result.schema.json. */
+final readonly class ResultFile
+{
+    public const FORMAT = 'gritty-tally-result';
+
+    public const VERSION = 1;
+
+    /** @return array<string, mixed> */
+    public static function of(Card $card): array
+    {
+        $runs = CardEvidence::runs($card);
+        $verdict = Judge::judge(CardEvidence::of($card, $runs));
+        $file = [
+            'format' => self::FORMAT,
+            'version' => self::VERSION,
+            'made_at' => now()->utc()->format('Y-m-d\TH:i:s\Z'),
+            'card' => self::card($card),
+            'inspection' => self::inspection($card),
+            'runs' => array_values($runs->reject(fn (Run $run): bool => $run->state->isGoing())->map(self::run(...))->all()),
+            'erasures' => self::erasures($card),
+            'verdict' => [
+                'kind' => $verdict->kind->value,
+                'reasons' => array_map(fn (Reason $reason): array => ['bearing' => $reason->bearing->value, 'says' => $reason->sentence(), 'evidence' => $reason->evidence], $verdict->reasons),
+                'next' => $verdict->next->words(),
+            ],
+        ];
+
+        return [...$file, 'hash' => self::hash($file)];
+    }
+
+    /**
+     * Of all but itself and the moment it was made, so that it stays the same until something is added.
+     *
+     * @param  array<mixed>  $file
+     */
+    public static function hash(array $file): string
+    {
+        return Canonical::hash(array_diff_key($file, ['hash' => true, 'made_at' => true]));
+    }
+
+    /** @return array<string, mixed> */
+    private static function card(Card $card): array
+    {
+        return [
+            'tag' => $card->tag, 'name' => $card->name, 'label' => $card->line, 'form' => $card->form->value, 'capacity' => $card->capacity,
+            'family' => $card->family?->value, 'bus' => $card->bus?->value, 'marks' => array_map(fn (Mark $mark): string => $mark->value, array_values($card->marks->all())),
+            'read' => $card->read, 'write' => $card->write, 'sustained' => $card->sustained, 'serial' => $card->serial, 'back_code' => $card->back_code, 'lot' => $card->lot,
+            'price' => $card->price === null ? null : ['minor' => $card->price, 'currency' => $card->currency], 'seller' => $card->seller, 'order' => $card->order_no,
+            'bought_on' => $card->bought_on?->format('Y-m-d'), 'provenance' => $card->provenance?->value,
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function inspection(Card $card): array
+    {
+        return array_values($card->inspections()->get()->map(fn (Inspection $one): array => [
+            'question' => $one->question->value, 'answer' => $one->answer, 'withdrawn' => $one->withdrawn, 'by' => $one->seen_by,
+            'on' => $one->created_at->utc()->format('Y-m-d\TH:i:s\Z'),
+        ])->all());
+    }
+
+    /** @return array<string, mixed> */
+    private static function run(Run $run): array
+    {
+        $result = $run->result?->toArray();
+        $sample = RunSample::query()->find($run->id);
+
+        return [
+            'id' => $run->id, 'kind' => $run->kind->value, 'state' => $run->state->value, 'source' => $run->source->value, 'counts' => $run->counts(),
+            'void' => $run->void?->reason, 'beside' => $run->beside, 'by' => $run->recorded_by, 'message' => $run->message,
+            'started_at' => $run->started_at?->utc()->format('Y-m-d\TH:i:s\Z'), 'ended_at' => $run->ended_at?->utc()->format('Y-m-d\TH:i:s\Z'),
+            'chain' => $run->chain->toArray(), 'parameters' => $run->parameters->toArray(), 'result' => $result, 'traces' => $sample?->traces,
+            'hash' => $result === null ? null : Canonical::hash($result),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function erasures(Card $card): array
+    {
+        return array_values(Erasure::query()->where('card_id', $card->id)->orderBy('id')->get()->map(fn (Erasure $line): array => [
+            'on' => $line->erased_at->utc()->format('Y-m-d\TH:i:s\Z'), 'what' => $line->what, 'path' => $line->path, 'bytes' => $line->bytes,
+            'by' => $line->person, 'station' => $line->station, 'why' => $line->why,
+        ])->all());
+    }
+}
