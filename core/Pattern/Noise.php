@@ -22,6 +22,12 @@ final readonly class Noise implements Data
         return $this->bitsASector * intdiv($this->length() + Appraiser::SECTOR - 1, Appraiser::SECTOR);
     }
 
+    /** A part of it, in whole sectors. */
+    public function part(int $from, int $length): self
+    {
+        return new self($this->written->imprint->stretch($this->written->address + $from, $length), $this->bitsASector);
+    }
+
     public function bytes(): string
     {
         $bytes = $this->written->bytes();

@@ -12,6 +12,18 @@ enum Behaviour: string
     case Wraps = 'wraps';
     /** It keeps the first part and drops the rest. */
     case Drops = 'drops';
+    /** It gives back the first lap for every address, and takes nothing more once that is full. */
+    case Keeps = 'keeps';
+    /** It keeps the first part and spoils what comes after. */
+    case Corrupts = 'corrupts';
+    /** It keeps the first part and answers with errors after. */
+    case Refuses = 'refuses';
     /** It has scattered bad patches. */
     case Patchy = 'patchy';
+
+    /** Whether it is less than it shows. */
+    public function isFake(): bool
+    {
+        return $this !== self::Honest && $this !== self::Patchy;
+    }
 }

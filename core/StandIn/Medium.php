@@ -19,6 +19,8 @@ final readonly class Medium
      * @param  Rate|null  $fast  write speed into that cache
      * @param  int  $patches  bad patches, for a patchy medium
      * @param  float  $jitter  relative standard deviation between runs
+     * @param  Bytes|null  $spared  of one that starts over: the first part, which is not written over
+     * @param  Bytes|null  $remembers  how much of what it was given last it answers right until it is taken out, whatever it is
      * @param  float  $fade  share of its write speed that it has lost to heat at the end of a whole card
      */
     public function __construct(
@@ -33,7 +35,12 @@ final readonly class Medium
         public float $jitter = 0.01,
         public int $seed = 1,
         public float $fade = 0.0,
+        public ?Bytes $spared = null,
+        public ?Bytes $remembers = null,
     ) {
+        if ($spared !== null && $spared->count >= $true->count) {
+            throw new InvalidArgumentException("What a stand-in spares must be less than its true size; {$spared->decimal()} of {$true->decimal()} was given.");
+        }
         if ($true->isZero() || $true->count > $shown->count) {
             throw new InvalidArgumentException("A stand-in’s true size must be above nothing and at most the size it shows; {$true->decimal()} of {$shown->decimal()} was given.");
         }
@@ -49,12 +56,12 @@ final readonly class Medium
     {
         $parts = array_map(trim(...), explode(',', $line));
         $behaviour = Behaviour::tryFrom(array_shift($parts))
-            ?? throw new InvalidArgumentException("“{$line}” does not begin with what the stand-in does: honest, wraps, drops or patchy.");
+            ?? throw new InvalidArgumentException("“{$line}” does not begin with what the stand-in does: honest, wraps, keeps, drops, corrupts, refuses or patchy.");
         $given = [];
         foreach ($parts as $part) {
             [$key, $value] = [...explode('=', $part, 2), ''];
-            if (! in_array($key, ['size', 'true', 'write', 'read', 'cache', 'fast', 'patches', 'seed', 'fade'], true) || $value === '') {
-                throw new InvalidArgumentException("“{$part}” is not a part of a stand-in: give size, true, write, read, cache, fast, fade, patches or seed, as in size=32GB.");
+            if (! in_array($key, ['size', 'true', 'write', 'read', 'cache', 'fast', 'patches', 'seed', 'fade', 'spared', 'remembers'], true) || $value === '') {
+                throw new InvalidArgumentException("“{$part}” is not a part of a stand-in: give size, true, write, read, cache, fast, fade, patches, spared, remembers or seed, as in size=32GB.");
             }
             $given[$key] = $value;
         }
@@ -64,7 +71,7 @@ final readonly class Medium
             return new self(
                 $behaviour,
                 $shown,
-                isset($given['true']) ? Bytes::parse($given['true']) : Bytes::of($behaviour === Behaviour::Wraps || $behaviour === Behaviour::Drops ? intdiv($shown->count, 4) : $shown->count),
+                isset($given['true']) ? Bytes::parse($given['true']) : Bytes::of($behaviour->isFake() ? intdiv($shown->count, 4) : $shown->count),
                 Rate::parse($given['write'] ?? '60MB/s'),
                 Rate::parse($given['read'] ?? '90MB/s'),
                 isset($given['cache']) ? Bytes::parse($given['cache']) : null,
@@ -72,6 +79,8 @@ final readonly class Medium
                 max(0, (int) ($given['patches'] ?? ($behaviour === Behaviour::Patchy ? 5 : 0))),
                 seed: (int) ($given['seed'] ?? 1),
                 fade: max(0.0, min(0.9, (float) ($given['fade'] ?? 0))),
+                spared: isset($given['spared']) ? Bytes::parse($given['spared']) : null,
+                remembers: isset($given['remembers']) ? Bytes::parse($given['remembers']) : null,
             );
         } catch (NotAQuantity $e) {
             throw new InvalidArgumentException($e->getMessage(), previous: $e);
@@ -90,6 +99,8 @@ final readonly class Medium
             'fast' => $this->fast === null ? null : round($this->fast->bytesPerSecond).'B/s',
             'fade' => $this->fade > 0 ? (string) $this->fade : null,
             'patches' => $this->patches === 0 ? null : (string) $this->patches,
+            'spared' => $this->spared === null ? null : $this->spared->count.'B',
+            'remembers' => $this->remembers === null ? null : $this->remembers->count.'B',
             'seed' => (string) $this->seed,
         ];
         $line = $this->behaviour->value;

@@ -9,6 +9,8 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\Device\Addressed;
 use Tally\Device\Data;
+use Tally\Device\Fault\CannotRead;
+use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Thermometer;
 use Tally\Pattern\Blank;
 use Tally\Pattern\Imprint;
@@ -26,6 +28,8 @@ final class StandInDevice implements Addressed, Thermometer
     private const REST = 0.25;
 
     private readonly Books $books;
+
+    private readonly ?Remembered $recent;
 
     private readonly Randomizer $chance;
 
@@ -49,7 +53,10 @@ final class StandInDevice implements Addressed, Thermometer
     ) {
         $this->books = new Books;
         $this->chance = new Randomizer(new Xoshiro256StarStar($medium->seed));
-        $this->patches = $this->placePatches();
+        $this->patches = $medium->behaviour === Behaviour::Corrupts
+            ? [['from' => $medium->true->count, 'to' => $medium->shown->count, 'bits' => 4]]
+            : $this->placePatches();
+        $this->recent = $medium->remembers === null ? null : new Remembered($medium->remembers->count);
     }
 
     public function size(): Bytes
@@ -75,14 +82,14 @@ final class StandInDevice implements Addressed, Thermometer
         }
         $this->readSince = 0;
         $this->spend($length, $this->writeTime($length));
-        $true = $this->medium->true->count;
-        if ($this->medium->behaviour === Behaviour::Drops) {
-            $length = min($length, max(0, $true - $offset));
+        if ($this->medium->behaviour === Behaviour::Refuses && $offset + $length > $this->medium->true->count) {
+            throw CannotWrite::at($offset, 'the stand-in', 'there is no memory');
         }
-        for ($done = 0; $done < $length; $done += $part) {
-            $at = ($offset + $done) % $true;
-            $part = min($length - $done, $true - $at);
-            $this->books->put($at, $part, $data->address + $done, $data->imprint);
+        $this->recent?->add($offset, $data);
+        foreach ($this->places($offset, $length, true) as [$done, $part, $at]) {
+            if ($at !== null) {
+                $this->books->put($at, $part, $data->address + $done, $data->imprint);
+            }
         }
     }
 
@@ -90,19 +97,42 @@ final class StandInDevice implements Addressed, Thermometer
     {
         $this->spend($length, $length / $this->through($this->medium->read) * $this->mood);
         $this->readSince += $length;
-        $true = $this->medium->true->count;
+        if ($this->medium->behaviour === Behaviour::Refuses && $offset + $length > $this->medium->true->count) {
+            throw CannotRead::at($offset, $length, 'the stand-in', 'there is no memory');
+        }
         $pieces = [];
-        $kept = $this->medium->behaviour === Behaviour::Drops ? min($length, max(0, $true - $offset)) : $length;
-        for ($done = 0; $done < $kept; $done += $part) {
-            $at = ($offset + $done) % $true;
-            $part = min($kept - $done, $true - $at);
-            $pieces = [...$pieces, ...$this->books->look($at, $part)];
+        foreach ($this->places($offset, $length, false) as [$done, $part, $at]) {
+            $pieces = [...$pieces, ...($at === null ? [new Blank($part)] : $this->books->look($at, $part))];
         }
-        if ($kept < $length) {
-            $pieces[] = new Blank($length - $kept);
-        }
+        $read = $this->spoil($pieces, $offset);
 
-        return new Mosaic($this->spoil($pieces, $offset));
+        return new Mosaic($this->recent === null ? $read : $this->recent->over($read, $offset));
+    }
+
+    /**
+     * Where a range lies in the memory, in as many parts as it takes.
+     *
+     * @return iterable<array{int, int, int|null}> how far into the range, length, place; null where there is no memory
+     */
+    private function places(int $offset, int $length, bool $writing): iterable
+    {
+        [$true, $kind] = [$this->medium->true->count, $this->medium->behaviour];
+        for ($done = 0; $done < $length; $done += $part) {
+            $address = $offset + $done;
+            $left = $length - $done;
+            if ($address < $true || ! in_array($kind, [Behaviour::Wraps, Behaviour::Keeps, Behaviour::Drops], true)) {
+                $part = $address < $true ? min($left, $true - $address) : $left;
+                yield [$done, $part, $address];
+            } elseif ($kind === Behaviour::Drops || ($kind === Behaviour::Keeps && $writing)) {
+                $part = $left;
+                yield [$done, $part, null];
+            } else {
+                $spared = $this->medium->spared->count ?? 0;
+                $at = $spared + ($address - $spared) % ($true - $spared);
+                $part = min($left, $true - $at);
+                yield [$done, $part, $at];
+            }
+        }
     }
 
     public function settle(): void

@@ -44,7 +44,7 @@ final class FullProof
         private readonly ?Keeper $keeper,
     ) {
         $this->writing = new WritePass($device, $clock, $beat, $imprint, $from);
-        $this->reading = new ReadBack($device, $clock, $beat, $imprint, $from, $from->refused);
+        $this->reading = new ReadBack($device, $clock, $beat, $imprint, $from, new Refused($from->refused));
         $this->clock = $clock;
     }
 
@@ -69,9 +69,17 @@ final class FullProof
      */
     public static function continued(Checkpoint $from, Device $device, Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): ProofResult
     {
-        SameCard::mustBe($device, new Imprint($from->imprint, $from->size), $from->allWritten ? $from->size->count : $from->written);
+        SameCard::mustBe($device, new Imprint($from->imprint, $from->size), self::written($from));
 
         return self::from($from, $device, $clock, $observer, $keeper);
+    }
+
+    /** @return list<int> addresses that were surely written: the first, the last, and others in between */
+    private static function written(Checkpoint $from): array
+    {
+        $blocks = intdiv($from->allWritten ? $from->size->count : $from->written, Imprint::BLOCK);
+
+        return $blocks === 0 ? [] : array_values(array_unique(array_map(fn (int $i): int => Imprint::BLOCK * intdiv($i * ($blocks - 1), 16), range(0, 16))));
     }
 
     /** @param  Keeper<Checkpoint>|null  $keeper */
@@ -124,7 +132,7 @@ final class FullProof
     private function checkpoint(int $written, bool $allWritten, int $read): Checkpoint
     {
         return new Checkpoint(
-            $this->imprint->run, $this->imprint->size, $written, $allWritten && ! $this->writing->full, $read, $this->reading->core, $this->writing->refused,
+            $this->imprint->run, $this->imprint->size, $written, $allWritten && ! $this->writing->full, $read, $this->reading->core, $this->writing->refused->all(),
             $this->writing->trace->points(), $this->reading->trace->points(), $this->writing->seconds, $this->reading->seconds, $this->from->lookBack,
         );
     }

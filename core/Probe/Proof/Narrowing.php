@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Probe\Proof;
 
 use Tally\Device\Fault\MediumGone;
+use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
 use Tally\Pattern\Patch;
@@ -25,6 +26,9 @@ final class Narrowing
 
     /** How many places are asked in one go. */
     private const AT_ONCE = 16;
+
+    /** From this share of bad places on, nothing holds. */
+    private const NOTHING = 0.75;
 
     /** A lap found as a multiple of the true one is taken apart by these. */
     private const PRIMES = [2, 3, 5, 7, 11, 13, 17, 19, 23];
@@ -178,13 +182,52 @@ final class Narrowing
                 break;
             }
         }
+        if (! $this->isNothingBehind($bad)) {
+            return null;
+        }
         // The block that holds the end, to the sector.
         $block = $bad - $bad % self::BLOCK;
         $edge = $this->ask([$block], $bad);
         $first = $edge === null ? null : $edge[0]->firstBad();
+        if ($first?->class === BlockClass::Unreadable) {
+            return Diagnosis::found(Condition::Drops, Bytes::of($this->lastAnswer($first)), null, null);
+        }
+        $shift = $first?->shift() ?? 0;
+        if ($first !== null && $shift < 0) {
+            // What lies behind the end is the beginning once more, which no write there reaches.
+            return Diagnosis::repeating(-$shift, $first->offset + $shift);
+        }
         $condition = $class === BlockClass::Scrambled ? Condition::Corrupts : Condition::Drops;
 
         return Diagnosis::found($condition, Bytes::of($first->offset ?? $bad), null, null);
+    }
+
+    /** Whether next to nothing holds from there to the end of the medium: else it was only a bad spot that was met. */
+    private function isNothingBehind(int $bad): bool
+    {
+        $places = $this->between($bad - $bad % self::BLOCK, $this->spots->imprint->size->count);
+        $asked = $this->ask($places, $bad);
+
+        return $asked !== null && count(array_filter($asked, fn (Sample $sample): bool => ! $sample->holds())) >= self::NOTHING * count($asked);
+    }
+
+    /** A device refuses a whole block for the sake of its end: the sectors of it are asked one by one, by halves. */
+    private function lastAnswer(Patch $refused): int
+    {
+        $sector = Appraiser::SECTOR;
+        [$low, $high] = [0, intdiv($refused->length, $sector)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            $at = $refused->offset + $middle * $sector;
+            $this->spots->write([$at], $sector);
+            if ((new Sample($this->spots->look($at, $sector)))->holds()) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return $refused->offset + $low * $sector;
     }
 
     /**
@@ -193,6 +236,10 @@ final class Narrowing
      */
     private static function split(array $samples): ?array
     {
+        // What holds at the very end was written last, and may be answered by a cache.
+        while (count($samples) > 2 && $samples[count($samples) - 1]->holds()) {
+            array_pop($samples);
+        }
         $bad = array_map(fn (Sample $sample): bool => ! $sample->holds(), $samples);
         $count = count($samples);
         [$best, $least, $wrong] = [0, PHP_INT_MAX, count(array_filter($bad, fn (bool $is): bool => ! $is))];
@@ -204,7 +251,7 @@ final class Narrowing
         }
         $behind = array_slice($samples, $best);
         $badBehind = array_values(array_filter($behind, fn (Sample $sample): bool => ! $sample->holds()));
-        if (count($badBehind) < 2 || $least > max(1, 0.08 * $count) || count($badBehind) < 0.75 * count($behind)) {
+        if (count($badBehind) < 2 || $least > max(1, 0.08 * $count) || count($badBehind) < self::NOTHING * count($behind)) {
             return null;
         }
         $classes = array_count_values(array_map(fn (Sample $sample): string => $sample->firstBad()->class->value ?? '', $badBehind));

@@ -21,9 +21,6 @@ use Tally\Probe\Watch\Phase;
 /** The read pass of a full proof: says of every sector what came back. */
 final class ReadBack
 {
-    /** Below this an error is not narrowed down further. */
-    private const LEAST_READ = 4096;
-
     public readonly Trace $trace;
 
     public readonly CoreSample $core;
@@ -35,14 +32,13 @@ final class ReadBack
 
     private readonly Appraiser $appraiser;
 
-    /** @param  array<int, int>  $refused  offset → length of what the device refused to write */
     public function __construct(
         private readonly Device $device,
         private readonly Clock $clock,
         private readonly Pacemaker $beat,
         Imprint $imprint,
         private readonly Checkpoint $from,
-        private readonly array $refused,
+        private readonly Refused $refused,
     ) {
         $this->appraiser = new Appraiser($imprint);
         $this->trace = Trace::continued($from->readTrace, $device->stretch());
@@ -63,10 +59,12 @@ final class ReadBack
                 return false;
             }
             $length = min($this->device->stretch(), $written - $at);
-            if (isset($this->refused[$at])) {
-                $this->core->add(new Patch(BlockClass::Unreadable, $at, $length));
-            } else {
-                $this->look($at, $length);
+            foreach ($this->refused->cut($at, $length) as [$from, $part, $isRefused]) {
+                if ($isRefused) {
+                    $this->core->add(new Patch(BlockClass::Unreadable, $from, $part));
+                } else {
+                    $this->look($from, $part);
+                }
             }
             $this->beat->beat(Phase::Reading, 1, $at + $length, $written, $length);
             $done($at + $length);
@@ -75,18 +73,23 @@ final class ReadBack
         return true;
     }
 
-    /** Reads one stretch; where that fails, halves of it, so that one bad spot does not condemn its neighbours. */
+    /**
+     * Reads one stretch; where that fails, halves of it, so that one bad spot does not condemn its neighbours. Where both
+     * ends fail all of it is taken to: a card tries for seconds before it gives up, and a wide gap would take days.
+     */
     private function look(int $at, int $length): void
     {
         try {
             $data = $this->timed($at, $length);
         } catch (CannotRead) {
-            if ($length <= self::LEAST_READ) {
+            $sector = Appraiser::SECTOR;
+            $last = $at + $length - min($length, $sector);
+            if ($length <= $sector || (! $this->answers($at, $sector) && ! $this->answers($last, $at + $length - $last))) {
                 $this->core->add(new Patch(BlockClass::Unreadable, $at, $length));
 
                 return;
             }
-            $half = max(self::LEAST_READ, intdiv($length, 2 * self::LEAST_READ) * self::LEAST_READ);
+            $half = max($sector, intdiv($length, 2 * $sector) * $sector);
             $this->look($at, $half);
             $this->look($at + $half, $length - $half);
 
@@ -94,6 +97,17 @@ final class ReadBack
         }
         foreach ($this->appraiser->appraise($data, $at) as $patch) {
             $this->core->add($patch);
+        }
+    }
+
+    private function answers(int $at, int $length): bool
+    {
+        try {
+            $this->device->read($at, $length);
+
+            return true;
+        } catch (CannotRead) {
+            return false;
         }
     }
 

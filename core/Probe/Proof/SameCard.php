@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Probe\Proof;
 
-use Random\Engine\Xoshiro256StarStar;
-use Random\Randomizer;
 use Tally\Device\Device;
 use Tally\Device\Fault\MediumGone;
 use Tally\Device\Fault\UnusablePath;
@@ -18,24 +16,23 @@ final readonly class SameCard
 {
     private const LENGTH = 4096;
 
-    private const PLACES = 12;
-
-    /** @throws UnusablePath|MediumGone when it is another, or was written to since */
-    public static function mustBe(Device $device, Imprint $imprint, int $written): void
+    /**
+     * @param  list<int>  $places  addresses that were surely written by then; none where nothing was yet
+     *
+     * @throws UnusablePath|MediumGone when it is another, or was written to since
+     */
+    public static function mustBe(Device $device, Imprint $imprint, array $places): void
     {
         if ($device->size()->count < $imprint->size->count) {
             throw UnusablePath::otherCard("it has {$device->size()->decimal()}, and the proof was of {$imprint->size->decimal()}");
         }
-        $blocks = intdiv($written, Imprint::BLOCK);
-        if ($blocks === 0) {
+        if ($places === []) {
             return;
         }
-        $chance = new Randomizer(new Xoshiro256StarStar($imprint->run));
         $device->forget();
         $spots = new Spots($device, $imprint);
         $ours = 0;
-        for ($i = 0; $i < self::PLACES; $i++) {
-            $place = Imprint::BLOCK * ($i < 2 ? ($i === 0 ? 0 : $blocks - 1) : $chance->getInt(0, $blocks - 1));
+        foreach ($places as $place) {
             $patches = $spots->look($place, self::LENGTH);
             // An echo is a stamp of this run too, of a card that starts over.
             $ours += array_filter($patches, fn (Patch $patch): bool => in_array($patch->class, [BlockClass::Holds, BlockClass::Echoes], true)) === [] ? 0 : 1;

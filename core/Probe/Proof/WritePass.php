@@ -11,6 +11,7 @@ use Tally\Device\Device;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\MediumGone;
+use Tally\Pattern\Appraiser;
 use Tally\Pattern\Imprint;
 use Tally\Probe\Trace;
 use Tally\Probe\Watch\Pacemaker;
@@ -45,8 +46,7 @@ final class WritePass
 
     public ?Alarm $alarm = null;
 
-    /** @var array<int, int> offset → length of what the device refused */
-    public array $refused;
+    public readonly Refused $refused;
 
     /** How far everything is surely on the medium. */
     private int $settled;
@@ -65,7 +65,8 @@ final class WritePass
         private readonly Checkpoint $from,
     ) {
         $this->trace = Trace::continued($from->writeTrace, $device->stretch());
-        [$this->taken, $this->settled, $this->seconds, $this->refused] = [$from->written, $from->written, $from->writing, $from->refused];
+        [$this->taken, $this->settled, $this->seconds] = [$from->written, $from->written, $from->writing];
+        $this->refused = new Refused($from->refused);
         $this->budget = new Budget($clock->now());
         $this->lookBack = $from->lookBack ? new LookBack(new Spots($device, $imprint)) : null;
     }
@@ -192,14 +193,50 @@ final class WritePass
             return true;
         }
         [$offset, $lost] = $fault->range ?? [$at, $length];
-        $this->refused[$offset] = $lost;
         $this->taken -= $fault->range === null ? 0 : $lost;
+        $this->narrow($offset, $lost);
         if ($fault->range !== null && $length > 0) {
             // The stretch just asked for was not begun for the sake of the one before.
-            $this->device->write($at, $this->imprint->stretch($at, $length));
             $this->taken += $length;
+            if (! $this->takes($at, $length)) {
+                $this->taken -= $length;
+                $this->narrow($at, $length);
+            }
         }
 
         return false;
+    }
+
+    /** A refused stretch is written again in halves, so that one bad spot does not condemn its neighbours; where both ends are refused, all of it is taken to be. */
+    private function narrow(int $at, int $length): void
+    {
+        $sector = Appraiser::SECTOR;
+        $last = $at + $length - min($length, $sector);
+        if ($length <= $sector || (! $this->takes($at, $sector) && ! $this->takes($last, $at + $length - $last))) {
+            $this->refused->add($at, $length);
+
+            return;
+        }
+        $half = max($sector, intdiv($length, 2 * $sector) * $sector);
+        foreach ([[$at, $half], [$at + $half, $length - $half]] as [$from, $part]) {
+            if ($this->takes($from, $part)) {
+                $this->taken += $part;
+            } else {
+                $this->narrow($from, $part);
+            }
+        }
+    }
+
+    private function takes(int $at, int $length): bool
+    {
+        try {
+            $this->device->write($at, $this->imprint->stretch($at, $length));
+            // A device that only tells later is asked at once.
+            $this->device->settle();
+
+            return true;
+        } catch (CannotWrite|CannotSettle) {
+            return false;
+        }
     }
 }

@@ -14,8 +14,8 @@ use Tally\Quantity\Bytes;
  * Which places a quick screen stamps, the same ones for the same imprint.
  *
  * Drawn: one at random in each of K equal parts of the medium; these carry the statistics. Besides: both ends, powers of
- * two, and against media that start over a ladder: rungs at even distances to the very end, and a dense stretch at the
- * beginning as long as from one rung to the next. Whatever the lap, one of the rungs falls into that stretch.
+ * two, and against media that start over a ladder: rungs at even distances all along, and a dense stretch at the very end,
+ * twice as long as from one rung to the next. Wherever that stretch truly lies in the memory, it meets a rung there.
  */
 final readonly class ScreenPlan
 {
@@ -25,12 +25,10 @@ final readonly class ScreenPlan
 
     public const MOST = 4096;
 
-    /** A rung and this many bytes of the dense stretch cost about the same, so their products are balanced. */
+    /** A rung costs about as much as this many bytes of the dense stretch, so the two are balanced. */
     private const BALANCE = Imprint::BLOCK;
 
-    /** Up to 12 TB some rung is sure to fall into the dense stretch; on larger media it is likely. */
-    private const MOST_RUNGS = 3000;
-
+    /** Reached at 8 TB. */
     private const MOST_DENSE = 4096 * Imprint::BLOCK;
 
     /** @throws InvalidArgumentException when the number of places is out of range */
@@ -73,32 +71,39 @@ final readonly class ScreenPlan
     {
         $length = $this->length();
         $last = max(0, intdiv($this->size->count, $length) - 1) * $length;
-        $dense = $this->dense();
-        $places = [...$this->drawn(), $last];
+        $step = max(intdiv($this->dense(), 2), $length);
+        $places = [...$this->drawn(), 0];
         for ($power = $length; $power <= $last; $power *= 2) {
             $places[] = $power;
         }
-        $step = max($dense, intdiv($this->size->count, self::MOST_RUNGS));
-        for ($rung = 2 * $step; $rung <= $last; $rung += $step) {
+        for ($rung = $step; $rung <= $last; $rung += $step) {
             $places[] = $rung - $rung % $length;
         }
-        $places = array_values(array_unique(array_filter($places, fn (int $place): bool => $place >= $dense)));
+        $places = array_values(array_unique(array_filter($places, fn (int $place): bool => $place + $length <= $this->denseFrom())));
         sort($places);
 
         return $places;
     }
 
-    /** @return int bytes from the start that are written without a gap: whole blocks */
-    public function dense(): int
+    /** Where the dense stretch begins: at a block of the pattern. */
+    public function denseFrom(): int
     {
-        $blocks = max(1, intdiv((int) sqrt($this->size->count * (float) self::BALANCE), Imprint::BLOCK));
+        $from = max(0, $this->size->count - $this->dense());
 
-        return min($this->size->count, $blocks * Imprint::BLOCK, self::MOST_DENSE);
+        return $from - $from % Imprint::BLOCK;
+    }
+
+    /** @return int bytes to the end that are written without a gap, or a little more */
+    private function dense(): int
+    {
+        $even = 2 * (int) sqrt($this->size->count / 2 * (float) self::BALANCE);
+
+        return min($this->size->count, max(2 * Imprint::BLOCK, min($even, self::MOST_DENSE)));
     }
 
     /** Bytes that are written, and read back, in all. */
     public function total(): Bytes
     {
-        return Bytes::of($this->dense() + count($this->places()) * $this->length());
+        return Bytes::of($this->size->count - $this->denseFrom() + count($this->places()) * $this->length());
     }
 }

@@ -198,9 +198,9 @@ final class FullProofTest extends TestCase
         $device = self::troubled();
         $device->unreadable = [[10_000_000, 10_000_100]];
         $core = FullProof::on($device, new HostClock)->core;
-        self::assertSame(4096, $core->bytes(BlockClass::Unreadable));
-        self::assertSame(64_000_000 - 4096, $core->bytes(BlockClass::Holds));
-        self::assertSame(10_000_000 - 10_000_000 % 4096, $core->firstBad());
+        self::assertSame(512, $core->bytes(BlockClass::Unreadable));
+        self::assertSame(64_000_000 - 512, $core->bytes(BlockClass::Holds));
+        self::assertSame(10_000_000 - 10_000_000 % 512, $core->firstBad());
     }
 
     public function test_places_that_cannot_be_written_count_as_unreadable_and_the_proof_goes_on(): void
