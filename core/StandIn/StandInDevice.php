@@ -29,7 +29,7 @@ final class StandInDevice implements Addressed, Thermometer
 
     private readonly Books $books;
 
-    private readonly ?Remembered $recent;
+    private ?Remembered $recent;
 
     private readonly Randomizer $chance;
 
@@ -147,6 +147,15 @@ final class StandInDevice implements Addressed, Thermometer
         $this->mood = max(0.5, 1 + $this->medium->jitter * sqrt(-2 * log($u)) * cos(2 * M_PI * $v));
 
         return true;
+    }
+
+    /** The same medium after it was without power: what it only remembered is gone. */
+    public function takenOutAndIn(): self
+    {
+        $again = clone $this;
+        $again->recent = $this->medium->remembers === null ? null : new Remembered($this->medium->remembers->count);
+
+        return $again;
     }
 
     /** From a cool room up to what the trade sees under long load, as far as it has faded; one that does not fade stays lukewarm. */

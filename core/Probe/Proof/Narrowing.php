@@ -185,10 +185,14 @@ final class Narrowing
         if (! $this->isNothingBehind($bad)) {
             return null;
         }
-        // The block that holds the end, to the sector.
+        // The end lies in the last block that seemed to hold, of which perhaps only the beginning was looked at, or right behind it. To the sector.
         $block = $bad - $bad % self::BLOCK;
-        $edge = $this->ask([$block], $bad);
-        $first = $edge === null ? null : $edge[0]->firstBad();
+        foreach ($this->ask($block === 0 ? [0] : [$block - self::BLOCK, $block], $bad) ?? [] as $sample) {
+            $first = $sample->firstBad();
+            if ($first !== null) {
+                break;
+            }
+        }
         if ($first?->class === BlockClass::Unreadable) {
             return Diagnosis::found(Condition::Drops, Bytes::of($this->lastAnswer($first)), null, null);
         }

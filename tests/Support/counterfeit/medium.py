@@ -1,14 +1,16 @@
 """A made-up card for nbdkit's Python plugin: it shows one size, has another, and lies about it in one of several ways.
 
-Parameters: size, true, from (bytes spared at the start), cache (bytes that it answers from what it was last given), kind.
+Parameters: kind, size, true, from (bytes spared at the start), cache (bytes that it answers from what it was last given),
+seed, delay (milliseconds a request).
 Source of the interface: nbdkit-python-plugin(3), API version 2.
 """
 import nbdkit
 import random
+import time
 
 API_VERSION = 2
 kind = "honest"
-number = {"size": 1 << 26, "true": 0, "from": 0, "cache": 0, "seed": 1}
+number = {"size": 1 << 26, "true": 0, "from": 0, "cache": 0, "seed": 1, "delay": 0}
 memory = bytearray()
 cached = {}
 bad = []
@@ -60,6 +62,7 @@ def place(at, length, writing):
 
 def pwrite(h, buf, offset, flags):
     data = bytes(buf)
+    time.sleep(number["delay"] / 1000)
     if kind == "refuses" and offset + len(data) > number["true"]:
         raise OSError(5, "no memory there")
     at = 0
@@ -84,6 +87,7 @@ def nothing(at, length):
 
 def pread(h, buf, offset, flags):
     length = len(buf)
+    time.sleep(number["delay"] / 1000)
     if kind == "refuses" and offset + length > number["true"]:
         raise OSError(5, "no memory there")
     data = bytearray()

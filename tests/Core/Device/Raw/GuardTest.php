@@ -41,27 +41,11 @@ final class GuardTest extends TestCase
     private function host(): string
     {
         $root = $this->folder();
-        $disk = function (string $name, string $numbers, array $parts = [], array $holders = []) use ($root): void {
-            $folder = "{$root}/sys/devices/{$name}";
-            mkdir("{$folder}/holders", recursive: true);
-            file_put_contents("{$folder}/dev", "{$numbers}\n");
-            @mkdir("{$root}/sys/dev/block", recursive: true);
-            symlink($folder, "{$root}/sys/dev/block/{$numbers}");
-            foreach ($parts as $part => $number) {
-                mkdir("{$folder}/{$part}/holders", recursive: true);
-                file_put_contents("{$folder}/{$part}/dev", "{$number}\n");
-                file_put_contents("{$folder}/{$part}/partition", "1\n");
-                symlink("{$folder}/{$part}", "{$root}/sys/dev/block/{$number}");
-            }
-            foreach ($holders as $holder) {
-                symlink("{$root}/sys/devices/{$holder}", "{$folder}/".(array_key_first($parts) ?? '').'/holders/'.$holder);
-            }
-        };
-        $disk('dm-0', '254:0');
-        $disk('sda', '8:0', ['sda1' => '8:1', 'sda2' => '8:2']);
-        $disk('sdb', '8:16', ['sdb1' => '8:17']);
-        $disk('sdc', '8:32', ['sdc1' => '8:33']);
-        $disk('sdd', '8:48', ['sdd1' => '8:49'], ['dm-0']);
+        self::disk($root, 'dm-0', '254:0');
+        self::disk($root, 'sda', '8:0', ['sda1' => '8:1', 'sda2' => '8:2']);
+        self::disk($root, 'sdb', '8:16', ['sdb1' => '8:17']);
+        self::disk($root, 'sdc', '8:32', ['sdc1' => '8:33']);
+        self::disk($root, 'sdd', '8:48', ['sdd1' => '8:49'], ['dm-0']);
         mkdir("{$root}/proc/self", recursive: true);
         file_put_contents("{$root}/proc/self/mountinfo", implode("\n", [
             '22 1 8:2 / / rw,relatime shared:1 - ext4 /dev/sda2 rw',
@@ -71,6 +55,28 @@ final class GuardTest extends TestCase
         file_put_contents("{$root}/proc/swaps", "Filename Type Size Used Priority\n");
 
         return $root;
+    }
+
+    /**
+     * @param  array<string, string>  $parts  name → device numbers
+     * @param  list<string>  $holders  volumes on its first part
+     */
+    private static function disk(string $root, string $name, string $numbers, array $parts = [], array $holders = []): void
+    {
+        $folder = "{$root}/sys/devices/{$name}";
+        mkdir("{$folder}/holders", recursive: true);
+        file_put_contents("{$folder}/dev", "{$numbers}\n");
+        @mkdir("{$root}/sys/dev/block", recursive: true);
+        symlink($folder, "{$root}/sys/dev/block/{$numbers}");
+        foreach ($parts as $part => $number) {
+            mkdir("{$folder}/{$part}/holders", recursive: true);
+            file_put_contents("{$folder}/{$part}/dev", "{$number}\n");
+            file_put_contents("{$folder}/{$part}/partition", "1\n");
+            symlink("{$folder}/{$part}", "{$root}/sys/dev/block/{$number}");
+        }
+        foreach ($holders as $holder) {
+            symlink("{$root}/sys/devices/{$holder}", "{$folder}/".(array_key_first($parts) ?? '').'/holders/'.$holder);
+        }
     }
 
     public function test_the_kernel_tells_what_belongs_together_and_what_is_in_use(): void

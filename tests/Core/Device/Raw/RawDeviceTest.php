@@ -26,7 +26,7 @@ final class RawDeviceTest extends TestCase
         $path = $this->folder($under).'/card.img';
         $handle = fopen($path, 'w');
         self::assertNotFalse($handle);
-        ftruncate($handle, $bytes);
+        ftruncate($handle, max(0, $bytes));
         fclose($handle);
 
         return $path;

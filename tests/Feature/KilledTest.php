@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+use Tests\Support\Counterfeit;
+
+/** A proof in the terminal, killed with -9 at random moments and continued, against a counterfeit of other people's parts. */
+final class KilledTest extends TestCase
+{
+    use Counterfeit;
+
+    private const MIB = 1_048_576;
+
+    private const TIMES = 50;
+
+    private ?string $storage = null;
+
+    public function test_killed_fifty_times_it_comes_to_the_same_end(): void
+    {
+        $path = $this->counterfeit('spots', 192 * self::MIB, ['delay' => 4]);
+        $reference = $this->finished($path, []);
+        $killed = 0;
+        $resumed = false;
+        $moments = [];
+        while ($killed < self::TIMES) {
+            $process = $this->prove($path, $resumed ? ['--resume'] : []);
+            $process->start();
+            // The program itself takes about a fifth of a second to begin.
+            $moments[] = $wait = random_int(150_000, 900_000);
+            usleep($wait);
+            $killed += $process->isRunning() ? 1 : 0;
+            $process->signal(SIGKILL);
+            $process->wait();
+            // Nothing to go on from before the first checkpoint: then it begins anew, as a person would.
+            $resumed = $this->hasCheckpoint($path);
+        }
+        $result = $this->finished($path, $resumed ? ['--resume'] : []);
+        $told = 'killed after '.implode(', ', array_map(fn (int $wait): string => round($wait / 1000).' ms', $moments));
+        foreach (['size', 'capacity', 'holds', 'classes', 'condition', 'wrong_bits', 'patches', 'verdict'] as $key) {
+            self::assertSame($reference[$key] ?? 'none', $result[$key] ?? 'nothing', "{$key}, {$told}");
+        }
+        self::assertSame(40, $result['wrong_bits'] ?? null);
+        // Each time it was begun is in the ledger: here in the file that the books take over, since they did not answer.
+        $ledger = file("{$this->storage()}/app/erasures.jsonl");
+        self::assertNotFalse($ledger);
+        self::assertGreaterThan(10, count(array_filter($ledger, fn (string $line): bool => str_contains($line, 'continued'))));
+    }
+
+    /** Of its own, so that what is kept on this machine is left alone. */
+    private function storage(): string
+    {
+        $this->storage ??= $this->folder();
+        @mkdir("{$this->storage}/app");
+        @mkdir("{$this->storage}/framework/cache", recursive: true);
+        @mkdir("{$this->storage}/logs");
+
+        return $this->storage;
+    }
+
+    private function hasCheckpoint(string $path): bool
+    {
+        return is_file($this->storage().'/app/proofs/'.hash('sha256', (string) realpath($path)).'.json');
+    }
+
+    /** @param  list<string>  $more */
+    private function prove(string $path, array $more): Process
+    {
+        return new Process([PHP_BINARY, 'artisan', 'tally:prove', $path, '--raw', "--erase={$path}", '--json', ...$more], dirname(__DIR__, 2), ['DB_PORT' => '1', 'LARAVEL_STORAGE_PATH' => $this->storage()], timeout: 120);
+    }
+
+    /**
+     * @param  list<string>  $more
+     * @return array<mixed>
+     */
+    private function finished(string $path, array $more): array
+    {
+        $process = $this->prove($path, $more);
+        $process->run();
+        $json = json_decode($process->getOutput(), true);
+        self::assertIsArray($json, $process->getErrorOutput());
+
+        return $json;
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Closure;
+use Tally\Probe\Proof\Checkpoint;
+use Tally\Probe\Watch\Keeper;
+
+/**
+ * Keeps every so-manieth checkpoint, as it would lie in a file.
+ *
+ * @implements Keeper<Checkpoint>
+ */
+final class CheckpointInHand implements Keeper
+{
+    public ?string $json = null;
+
+    private int $asked = 0;
+
+    public function __construct(private readonly int $every) {}
+
+    public function keep(Closure $soFar): void
+    {
+        if ($this->asked++ % $this->every === 0) {
+            $this->json = json_encode($soFar()->pack(), JSON_THROW_ON_ERROR);
+        }
+    }
+}
