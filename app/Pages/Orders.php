@@ -39,14 +39,20 @@ use Tally\Verdict\SpeedEvidence;
 /** What can be ordered for a card, and what is on its way. */
 final readonly class Orders
 {
+    /** @return Collection<int, Slot> of the station, with all that a chain needs */
+    public static function slots(?Station $station): Collection
+    {
+        return $station === null ? new Collection : $station->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->orderBy('id')->get()->toBase();
+    }
+
     /**
+     * @param  Collection<int, Slot>  $slots  as of slots()
      * @param  Collection<int, Run>  $before  the card's runs so far
      * @param  Bytes  $size  of each run
      */
-    public static function for(Card $card, ?Station $station, Collection $before, Bytes $size, int $runs): OrderProps
+    public static function for(Card $card, Collection $slots, Collection $before, Bytes $size, int $runs): OrderProps
     {
         $speeds = CardEvidence::speeds($card, $before);
-        $slots = $station === null ? new Collection : $station->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->orderBy('id')->get()->toBase();
         $rows = $slots->map(fn (Slot $slot): array => ['slot' => $slot, 'path' => Rig::chain($card, $slot)])
             ->sortByDesc(fn (array $row): float => $row['path']?->usable()->bytesPerSecond ?? 0.0);
 
@@ -104,11 +110,11 @@ final readonly class Orders
     /**
      * Both ways of proving side by side, as they would go where the card was last, or where it goes best.
      *
+     * @param  Collection<int, Slot>  $slots  as of slots()
      * @param  Collection<int, Run>  $before
      */
-    public static function schools(Card $card, ?Station $station, Collection $before): ?SchoolsProps
+    public static function schools(Card $card, Collection $slots, Collection $before): ?SchoolsProps
     {
-        $slots = $station === null ? new Collection : $station->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->orderBy('id')->get()->toBase();
         $last = $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id;
         // Where it was last counts before what is fast.
         $path = $slots->sortByDesc(fn (Slot $slot): float => ($slot->id === $last ? 1e15 : 0.0) + (Rig::chain($card, $slot)?->usable()->bytesPerSecond ?? 0.0))

@@ -17,7 +17,7 @@ final class OrdersTest extends TestCase
 {
     private function offer(Card $card, int $gigabytes = 1, int $runs = 5): OrderProps
     {
-        return Orders::for($card, $this->station(), CardEvidence::runs($card), Bytes::gigabytes($gigabytes), $runs);
+        return Orders::for($card, Orders::slots($this->station()), CardEvidence::runs($card), Bytes::gigabytes($gigabytes), $runs);
     }
 
     private static function slotOf(OrderProps $order, string $name): SlotProps

@@ -25,12 +25,16 @@ final class StationCommand extends Command
 
     protected $signature = 'tally:station
         {--once : Take one waiting run, then end}
-        {--lane= : Be the one worker of this lane; 0 measures, the others prove}';
+        {--lane= : Be the one worker of this lane; 0 measures, the others prove}
+        {--under= : The process that superintends this worker; without it the worker ends}';
 
     protected $description = 'Carry out the runs that wait for this station';
 
     /** A worker that cannot even begin is not started again at once. Seconds. */
     private const BREATHER = 3.0;
+
+    /** How often a worker is told to end before it is ended: a minute, in which a run can settle what it wrote. */
+    private const PATIENCE = 240;
 
     private float $seen = 0.0;
 
@@ -56,12 +60,13 @@ final class StationCommand extends Command
             return $this->superintend();
         }
         $this->closeInterrupted($station, $lane);
-        $parent = posix_getppid();
-        $queue->looping(function () use ($station, $lane, $parent): bool {
+        $under = $this->option('under');
+        $queue->looping(function () use ($station, $under): void {
             $this->show($station);
-
             // A worker whose superintendent is gone makes room for those of the next one.
-            return $lane === null || posix_getppid() === $parent || posix_kill(posix_getpid(), SIGTERM) === false;
+            if (is_string($under) && posix_getppid() !== (int) $under) {
+                exit(self::SUCCESS);
+            }
         });
         config(['tally.lane' => $lane]);
         $queues = match ($lane) {
@@ -92,20 +97,24 @@ final class StationCommand extends Command
         while (! $this->ended) {
             for ($lane = self::MEASURING; $lane <= (is_int($proofs) ? $proofs : 1); $lane++) {
                 if (! isset($lanes[$lane]) || (! $lanes[$lane]->isRunning() && microtime(true) - $lanes[$lane]->getStartTime() > self::BREATHER)) {
-                    $lanes[$lane] = new Process([PHP_BINARY, base_path('artisan'), 'tally:station', "--lane={$lane}"], base_path(), timeout: null);
+                    $lanes[$lane] = new Process([PHP_BINARY, base_path('artisan'), 'tally:station', "--lane={$lane}", '--under='.getmypid()], base_path(), timeout: null);
                     $lanes[$lane]->disableOutput();
                     $lanes[$lane]->start();
                 }
             }
             usleep(500_000);
         }
-        foreach ($lanes as $worker) {
-            if ($worker->isRunning()) {
-                $worker->signal(SIGTERM);
+        // More than once: one that is just being started may not hear the first.
+        for ($tries = 0; $tries < self::PATIENCE && array_filter($lanes, fn (Process $worker): bool => $worker->isRunning()) !== []; $tries++) {
+            foreach ($lanes as $worker) {
+                if ($worker->isRunning()) {
+                    posix_kill((int) $worker->getPid(), SIGTERM);
+                }
             }
+            usleep(250_000);
         }
         foreach ($lanes as $worker) {
-            $worker->wait();
+            $worker->stop(0);
         }
 
         return self::SUCCESS;

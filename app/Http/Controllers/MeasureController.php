@@ -28,7 +28,7 @@ final readonly class MeasureController
             'course' => CoursePage::of($card, $runs),
             'runs' => MeasurePage::table($card, $runs),
             'going' => Orders::going($runs),
-            'order' => Orders::for($card, Station::here(), $runs, Bytes::gigabytes(1), 5),
+            'order' => Orders::for($card, Orders::slots(Station::here()), $runs, Bytes::gigabytes(1), 5),
             'margin' => Margin::at('measure', $card, $runs),
         ]);
     }

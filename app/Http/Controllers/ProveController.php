@@ -22,16 +22,17 @@ final readonly class ProveController
     public function __invoke(Request $request, Card $card): Response
     {
         $runs = CardEvidence::runs($card);
+        $slots = Orders::slots(Station::here());
 
         return Inertia::render('Prove', [
             'card' => LabelWords::card($card),
             'core' => ProvePage::core($card, $runs),
             'left' => ProvePage::left($runs),
-            'schools' => Orders::schools($card, Station::here(), $runs),
+            'schools' => Orders::schools($card, $slots, $runs),
             'erasures' => ProvePage::erasures($card),
             'by' => Person::of($request) ?? '',
             'going' => Orders::going($runs),
-            'order' => Orders::for($card, Station::here(), $runs, Bytes::of($card->capacity), 1),
+            'order' => Orders::for($card, $slots, $runs, Bytes::of($card->capacity), 1),
             'margin' => Margin::at('prove', $card, $runs),
         ]);
     }

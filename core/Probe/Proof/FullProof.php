@@ -126,6 +126,9 @@ final class FullProof
 
     private function keep(int $written, bool $allWritten, int $read): void
     {
+        if ($written === 0) {
+            return;
+        }
         $this->keeper?->keep(fn (): Checkpoint => $this->checkpoint($written, $allWritten, $read));
     }
 

@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\EvidenceFile\NotAResult;
+use App\EvidenceFile\ResultFile;
+use App\EvidenceFile\ResultReader;
+use App\Models\Card;
+use App\Models\Run;
+use App\Runs\RunSource;
+use Illuminate\Http\UploadedFile;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Process\Process;
+use Tally\Verdict\VerdictKind;
+use Tests\Support\TemporaryFolder;
+use Tests\TestCase;
+
+/** What is handed on about a card, and that it can be checked and read back in. */
+final class EvidenceFileTest extends TestCase
+{
+    use TemporaryFolder;
+
+    private function sham(): Card
+    {
+        $card = $this->card(['stand_in' => 'wraps,size=32GB,true=8GB', 'serial' => 'S-1', 'price' => 950, 'currency' => 'EUR', 'seller' => 'Quay']);
+        $this->conduct($card, 'speed', 'Tray 3');
+        $this->conduct($card, 'proof', 'Tray 3');
+        $this->conduct($card, 'screen', 'Tray 3');
+
+        return $card->refresh();
+    }
+
+    private function fileOf(Card $card): string
+    {
+        $json = $this->get("/prove/{$card->tag}/result.json")->assertOk()->assertHeader('Content-Type', 'application/json')->getContent();
+
+        return $json === false ? '' : $json;
+    }
+
+    public function test_the_file_is_as_its_schema_says(): void
+    {
+        // The schema is held against the file by a general-purpose validator, opis/json-schema.
+        $schema = (string) file_get_contents(base_path('docs/result.schema.json'));
+        foreach ([$this->sham(), $this->card(['tag' => 'T-2', 'stand_in' => null])] as $card) {
+            $result = (new Validator)->validate(json_decode($this->fileOf($card)), $schema);
+            $error = $result->error();
+            self::assertTrue($result->isValid(), $error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error)));
+        }
+        $wrong = json_decode($this->fileOf(Card::query()->firstOrFail()), true);
+        self::assertIsArray($wrong);
+        foreach (['hash' => 'short', 'version' => 'one', 'runs' => 'none'] as $key => $value) {
+            self::assertFalse((new Validator)->validate(json_decode((string) json_encode([...$wrong, $key => $value])), $schema)->isValid(), $key);
+        }
+    }
+
+    public function test_the_sheet_is_one_page_that_says_what_matters(): void
+    {
+        $card = $this->sham();
+        $pdf = $this->get("/prove/{$card->tag}/evidence.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+        self::assertNotFalse($pdf);
+        file_put_contents($file = $this->folder().'/sheet.pdf', $pdf);
+        // Read by poppler, somebody else's program.
+        $info = new Process(['pdfinfo', $file]);
+        $info->mustRun();
+        self::assertMatchesRegularExpression('/Pages:\s+1\n/', $info->getOutput());
+        $text = new Process(['pdftotext', '-layout', $file, '-']);
+        $text->mustRun();
+        $words = (string) preg_replace('/\s+/', ' ', $text->getOutput());
+        $decoded = json_decode($this->fileOf($card), true);
+        self::assertIsArray($decoded);
+        $hashes = array_column(is_array($decoded['runs']) ? $decoded['runs'] : [], 'hash');
+        self::assertCount(3, $hashes);
+        foreach (['SHAM', 'Keeps 8 GB of the 32 GB', 'serial S-1', '9.50 EUR', 'label 32 GB', 'It starts over every 8 GB (8000000000 bytes), from byte 0 on.', 'What this does not prove', 'quick screen', ...$hashes, $decoded['hash']] as $what) {
+            self::assertIsString($what);
+            self::assertStringContainsString($what, $words);
+        }
+    }
+
+    public function test_the_sheet_stays_one_page_however_much_is_known(): void
+    {
+        $card = $this->card(['name' => str_repeat('Long name ', 7), 'stand_in' => 'patchy,size=32GB,patches=900']);
+        for ($i = 0; $i < 12; $i++) {
+            $this->conduct($card, $i % 2 === 0 ? 'speed' : 'proof', 'Tray 3');
+        }
+        file_put_contents($file = $this->folder().'/sheet.pdf', (string) $this->get("/prove/{$card->tag}/evidence.pdf")->getContent());
+        $info = new Process(['pdfinfo', $file]);
+        $info->mustRun();
+        self::assertMatchesRegularExpression('/Pages:\s+1\n/', $info->getOutput());
+    }
+
+    public function test_the_hash_stays_until_something_is_added(): void
+    {
+        $card = $this->sham();
+        $first = ResultFile::of($card);
+        $this->travel(2)->hours();
+        self::assertSame($first['hash'], ResultFile::of($card)['hash']);
+        $this->conduct($card, 'speed', 'Tray 3');
+        self::assertNotSame($first['hash'], ResultFile::of($card)['hash']);
+    }
+
+    public function test_it_is_read_back_in_and_gives_the_same_verdict(): void
+    {
+        $card = $this->sham();
+        $json = $this->fileOf($card);
+        $before = $card->runs()->orderBy('id')->get()->map(fn (Run $run): array => [$run->kind, $run->result?->toArray()])->all();
+        $card->runs()->each(function (Run $run): void {
+            $run->sample()->delete();
+            $run->delete();
+        });
+        self::assertSame(3, ResultReader::read($json)->take($card, 'Wren'));
+        $after = $card->runs()->orderBy('id')->get();
+        self::assertEquals($before, $after->map(fn (Run $run): array => [$run->kind, $run->result?->toArray()])->all());
+        self::assertSame([RunSource::File], $after->map(fn (Run $run): RunSource => $run->source)->unique()->values()->all());
+        self::assertSame(VerdictKind::Sham, $card->refresh()->verdict);
+        self::assertSame(0, ResultReader::read($json)->take($card, 'Wren'), 'what is in the books is not filed twice');
+        $this->get("/prove/{$card->tag}")->assertOk();
+    }
+
+    public function test_it_is_read_in_on_the_page(): void
+    {
+        $card = $this->sham();
+        $json = $this->fileOf($card);
+        $run = $card->runs()->latest('id')->firstOrFail();
+        $run->sample()->delete();
+        $run->delete();
+        $this->post("/cards/{$card->tag}/results", ['result' => UploadedFile::fake()->createWithContent('result.json', $json)])->assertSessionHasNoErrors();
+        self::assertSame(3, $card->runs()->count());
+        $this->post("/cards/{$card->tag}/results", ['result' => UploadedFile::fake()->createWithContent('result.json', $json)])
+            ->assertSessionHasErrors(['result' => 'Every run of that file is in the books already: nothing was added.']);
+        $this->post("/cards/{$card->tag}/results")->assertSessionHasErrors(['result' => 'No result file was given. Choose one that was made here or elsewhere by this program (result-….json).']);
+    }
+
+    /** @return iterable<string, array{callable(string): string, string}> */
+    public static function spoilt(): iterable
+    {
+        yield 'no JSON' => [fn (string $json): string => substr($json, 0, -9), 'it is no JSON'];
+        yield 'another format' => [fn (): string => '{"format":"other"}', 'it does not say that it is one'];
+        yield 'a list' => [fn (): string => '[1,2]', 'it does not say that it is one'];
+        yield 'a later version' => [fn (string $json): string => str_replace('"version":1', '"version":2', $json), 'its version is 2, and this program reads version 1'];
+        yield 'one byte of a result' => [fn (string $json): string => str_replace('"capacity":8000000000', '"capacity":8000000001', $json), 'it was changed since it was made'];
+        yield 'the verdict' => [fn (string $json): string => str_replace('"kind":"Sham"', '"kind":"Sound"', $json), 'it was changed since it was made'];
+        yield 'no hash' => [fn (string $json): string => (string) preg_replace('/,"hash":"[0-9a-f]{64}"}$/', '}', $json), 'it was changed since it was made'];
+    }
+
+    /** @param  callable(string): string  $spoil */
+    #[DataProvider('spoilt')]
+    public function test_a_file_that_was_changed_is_refused(callable $spoil, string $words): void
+    {
+        $card = $this->sham();
+        $this->expectException(NotAResult::class);
+        $this->expectExceptionMessage($words);
+        ResultReader::read($spoil($this->fileOf($card)))->take($card, 'Wren');
+    }
+
+    public function test_a_file_about_another_card_is_refused(): void
+    {
+        $json = $this->fileOf($this->sham());
+        $this->expectExceptionMessage('it is about T-1 (32 GB · SDHC UHS-I · U1), not about T-2.');
+        ResultReader::read($json)->take($this->card(['tag' => 'T-2']), 'Wren');
+    }
+
+    public function test_the_terminal_checks_it_and_takes_it_over(): void
+    {
+        $card = $this->sham();
+        file_put_contents($file = $this->folder().'/result.json', $this->fileOf($card));
+        $this->command('tally:result', ['file' => $file])->expectsOutputToContain('unchanged since')->assertExitCode(0);
+        $run = $card->runs()->latest('id')->firstOrFail();
+        $run->sample()->delete();
+        $run->delete();
+        $this->command('tally:result', ['file' => $file, '--take' => true])->expectsOutputToContain('1 runs taken over')->assertExitCode(0);
+        file_put_contents($file, '{}');
+        $this->command('tally:result', ['file' => $file])->assertExitCode(2);
+        $this->command('tally:result', ['file' => '/nowhere'])->expectsOutputToContain('is no file that can be read')->assertExitCode(2);
+    }
+}
