@@ -73,7 +73,7 @@ final class SustainedTest extends TestCase
         $card = $this->card();
         $order = ['kind' => 'sustained', 'slot' => $this->slot('Tray 3')->id, 'size' => 'a lot'];
         $this->post("/cards/{$card->tag}/runs", $order)->assertSessionHasErrors('size');
-        $this->post("/cards/{$card->tag}/runs", [...$order, 'kind' => 'sprint', 'size' => null])->assertSessionHasErrors(['kind' => 'What to run was “sprint”: a speed run, a sustained run, small files or a full proof can be ordered.']);
+        $this->post("/cards/{$card->tag}/runs", [...$order, 'kind' => 'sprint', 'size' => null])->assertSessionHasErrors(['kind' => 'What to run was “sprint”: a speed run, a sustained run, small files, a full proof or a quick screen can be ordered.']);
         $this->assertDatabaseCount('runs', 0);
     }
 

@@ -10,6 +10,8 @@ use RuntimeException;
 use Tally\Device\FileAdvice;
 use Tally\Device\FolderDevice;
 use Tally\Device\HostClock;
+use Tally\Device\Raw\Guard;
+use Tally\Device\Raw\RawDevice;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
@@ -22,10 +24,13 @@ final class EngineBenchCommand extends Command
     protected $signature = 'bench:engine
         {--at=/tmp : Folder to measure in}
         {--size=1GiB : How much to write each time}
+        {--raw : Through an image of a raw medium, and dd past the host’s cache where that can be}
         {--rounds=7 : How many rounds}
         {--json : Print the ratios as JSON}';
 
     protected $description = 'Compare writing and checking the pattern with dd, as median ratios (1 is as fast as dd)';
+
+    private string $manner = '';
 
     public function handle(FileAdvice $advice): int
     {
@@ -62,6 +67,10 @@ final class EngineBenchCommand extends Command
             ? json_encode($medians, JSON_THROW_ON_ERROR)
             : sprintf('median of %d: write %.2f, verify %.2f of dd on %s; most memory %s', $rounds, $medians['write'], $medians['verify'], $size->binary(), Bytes::of(memory_get_peak_usage(true))->binary()));
 
+        if ($this->manner !== '' && $this->option('json') !== true) {
+            $this->line("The image was reached {$this->manner}.");
+        }
+
         return self::SUCCESS;
     }
 
@@ -71,14 +80,29 @@ final class EngineBenchCommand extends Command
         $file = escapeshellarg($path = "{$at}/gritty-tally-bench-".getmypid());
         $count = intdiv($size->count, Imprint::BLOCK);
         try {
-            $write = $this->timed("dd if=/dev/zero of={$file} bs=1M count={$count} conv=fdatasync");
+            [$out, $in] = ['', ''];
+            if ($this->option('raw') === true) {
+                $this->lay($path, $size);
+                exec("dd if=/dev/zero of={$file} bs=1M count=1 oflag=direct conv=notrunc 2>&1", $output, $code);
+                [$out, $in] = $code === 0 ? [',notrunc oflag=direct', ' iflag=direct'] : [',notrunc', ''];
+            }
+            $write = $this->timed("dd if=/dev/zero of={$file} bs=1M count={$count} conv=fdatasync{$out}");
             $advice->forget($path);
-            $verify = $this->timed("dd if={$file} of=/dev/null bs=1M");
+            $verify = $this->timed("dd if={$file} of=/dev/null bs=1M{$in}");
         } finally {
             @unlink($path);
         }
 
         return ['write' => $write, 'verify' => $verify];
+    }
+
+    private function lay(string $path, Bytes $size): void
+    {
+        $image = fopen($path, 'c');
+        if ($image === false || ! ftruncate($image, max(0, $size->count))) {
+            throw new RuntimeException("No image could be made at {$path}.");
+        }
+        fclose($image);
     }
 
     private function timed(string $command): float
@@ -93,7 +117,14 @@ final class EngineBenchCommand extends Command
     private function engine(string $at, Bytes $size): array
     {
         $clock = new HostClock;
-        $device = FolderDevice::open($at, $size);
+        $image = "{$at}/gritty-tally-bench-".getmypid();
+        if ($this->option('raw') === true) {
+            $this->lay($image, $size);
+            $device = RawDevice::open($image, new Guard([]));
+            $this->manner = $device->manner();
+        } else {
+            $device = FolderDevice::open($at, $size);
+        }
         try {
             $imprint = Imprint::random($size);
             $began = $clock->now();
@@ -113,7 +144,8 @@ final class EngineBenchCommand extends Command
 
             return ['write' => $write, 'verify' => $clock->now() - $began];
         } finally {
-            $device->clear();
+            $device instanceof FolderDevice ? $device->clear() : $device->close();
+            @unlink($image);
         }
     }
 }

@@ -41,6 +41,7 @@ final class DirectFile
     private const CALLS = <<<'C'
         int open(const char *path, int flags);
         int close(int fd);
+        long pwrite(int fd, const char *bytes, size_t length, long offset);
         int fsync(int fd);
         int flock(int fd, int operation);
         long lseek(int fd, long offset, int whence);
@@ -56,6 +57,9 @@ final class DirectFile
     /** The transfer on its way. */
     private ?CData $pending = null;
 
+    /** @var array{int, int}|null of a transfer that took place at once: bytes moved, number of the error */
+    private ?array $done = null;
+
     private ?CData $memory = null;
 
     /** Where a page begins in that memory. */
@@ -69,8 +73,12 @@ final class DirectFile
 
     private function __construct(private readonly FFI $c, private readonly int $fd, private readonly int $plain, public readonly bool $isDirect) {}
 
-    /** @throws UnusablePath when it cannot be opened for reading and writing */
-    public static function open(string $path): self
+    /**
+     * @param  bool  $past  whether to go past the host's cache, where that can be
+     *
+     * @throws UnusablePath when it cannot be opened for reading and writing
+     */
+    public static function open(string $path, bool $past = true): self
     {
         try {
             $c = FFI::cdef(self::CALLS);
@@ -84,7 +92,7 @@ final class DirectFile
             throw UnusablePath::cannotOpen($path, $c->__errno_location()[0]); // @phpstan-ignore method.notFound, offsetAccess.nonOffsetAccessible, argument.type
         }
         // Through the open file, not the path: whatever the path leads to by now, this is the same device.
-        $direct = $c->open("/proc/self/fd/{$plain}", self::READ_WRITE | self::CLOSE_ON_EXEC | self::DIRECT); // @phpstan-ignore method.notFound
+        $direct = $past ? $c->open("/proc/self/fd/{$plain}", self::READ_WRITE | self::CLOSE_ON_EXEC | self::DIRECT) : -1; // @phpstan-ignore method.notFound
 
         return is_int($direct) && $direct >= 0 ? new self($c, $direct, $plain, true) : new self($c, $plain, $plain, false);
     }
@@ -112,6 +120,13 @@ final class DirectFile
     /** Sends bytes on their way. The transfer before must have been waited for. */
     public function beginWriting(int $offset, string $bytes, bool $aligned = true): void
     {
+        if (! $this->isDirect) {
+            // Into the host's cache it goes at once: handing it to another thread would cost more.
+            $moved = $this->c->pwrite($this->plain, $bytes, strlen($bytes), $offset); // @phpstan-ignore method.notFound
+            $this->done = is_int($moved) && $moved >= 0 ? [$moved, 0] : [0, $this->errno()];
+
+            return;
+        }
         $this->makeRoom(strlen($bytes));
         FFI::memcpy($this->buffer(), $bytes, strlen($bytes));
         $this->begin('write', $offset, strlen($bytes), $aligned);
@@ -126,6 +141,11 @@ final class DirectFile
     /** @return array{int, int} bytes moved, and the number of the error; 0 for none */
     public function await(): array
     {
+        if ($this->done !== null) {
+            [$done, $this->done] = [$this->done, null];
+
+            return $done;
+        }
         if ($this->pending === null) {
             return [0, 0];
         }
@@ -204,6 +224,13 @@ final class DirectFile
             $this->buffer = FFI::addr($this->memory[$pad]); // @phpstan-ignore argument.type
             $this->room = $length;
         }
+    }
+
+    private function errno(): int
+    {
+        $errno = $this->c->__errno_location()[0]; // @phpstan-ignore method.notFound, offsetAccess.nonOffsetAccessible
+
+        return is_int($errno) ? $errno : 5;
     }
 
     private function buffer(): CData

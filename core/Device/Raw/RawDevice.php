@@ -60,7 +60,8 @@ final class RawDevice implements Addressed
             throw UnusablePath::noMedium($path);
         }
         $guard->admitPath($path, $real);
-        $file = DirectFile::open($real);
+        $isInMemory = @filetype($real) === 'file' && Mount::of(dirname($real))->isInMemory();
+        $file = DirectFile::open($real, ! $isInMemory);
         // From here on it is the open file that is asked, not the path.
         $target = Target::of($real, $file->stat() ?? []);
         if (! $file->lock()) {
@@ -72,7 +73,7 @@ final class RawDevice implements Addressed
             throw UnusablePath::turned($path);
         }
 
-        return new self($file, $target, $path, $size, $target->isRegular && Mount::of(dirname($real))->isInMemory());
+        return new self($file, $target, $path, $size, $isInMemory);
     }
 
     public function size(): Bytes
@@ -88,8 +89,9 @@ final class RawDevice implements Addressed
     /** How it is read and written, in words. */
     public function manner(): string
     {
-        return ($this->file->isDirect ? 'past the host’s cache' : 'through the host’s cache, which is dropped before reading')
-            .', a second core moving the bytes while the first makes and checks the pattern';
+        return $this->file->isDirect
+            ? 'past the host’s cache, a second core moving the bytes while the first makes and checks the pattern'
+            : 'through the host’s cache, which is dropped before reading; a second core fetches the next bytes while the first checks the pattern';
     }
 
     public function write(int $offset, Data $data): void
