@@ -32,7 +32,7 @@ final class TerminalWatch implements Observer
             $this->bar->start();
         }
         $share = $progress->share();
-        $left = $share > 0.005 ? Span::seconds($progress->seconds * (1 - $share) / $share)->print().' left' : '';
+        $left = $progress->left() === null ? '' : Span::seconds($progress->left())->print().' left';
         $rate = $progress->rate === null ? '' : Rate::bytesPerSecond($progress->rate)->print();
         $this->bar->setMessage(sprintf('%-8s run %d  %-12s %-14s', $progress->phase->value, $progress->run, $rate, $left));
         $this->bar->setProgress((int) (1000 * $share));

@@ -29,9 +29,8 @@ final readonly class ProgressRecord
     public static function of(Progress $progress): self
     {
         $share = $progress->share();
-        $left = $share > 0.005 ? $progress->seconds * (1 - $share) / $share : null;
 
-        return new self($progress->phase->value, $progress->run, $progress->at, $progress->of, $share, $progress->rate, $left);
+        return new self($progress->phase->value, $progress->run, $progress->at, $progress->of, $share, $progress->rate, $progress->left());
     }
 
     /** @param  Fluent<string, mixed>  $record */

@@ -34,6 +34,7 @@ final class FileAdvice
             $this->kernel = FFI::cdef(<<<'C'
                 int open(const char *path, int flags);
                 int close(int fd);
+                int fsync(int fd);
                 int fallocate(int fd, int mode, long offset, long length);
                 int posix_fadvise(int fd, long offset, long length, int advice);
                 int sync_file_range(int fd, long offset, long length, unsigned int flags);
@@ -52,6 +53,29 @@ final class FileAdvice
             return;
         }
         $this->advise($file, fn (FFI $kernel, int $fd): mixed => $kernel->posix_fadvise($fd, 0, 0, self::WILL_NOT_NEED)); // @phpstan-ignore method.notFound
+    }
+
+    /**
+     * Drops what the host keeps of a device below its file system, and of the file behind it if it is a loop device.
+     *
+     * @return bool false where this user may not, or where the cache stays for another reason
+     */
+    public function forgetDevice(string $device): bool
+    {
+        $backing = trim((string) @file_get_contents('/sys/class/block/'.basename($device).'/loop/backing_file'));
+
+        return @filetype($device) === 'block' && $this->settleAndForget($device) && ($backing === '' || $this->settleAndForget($backing));
+    }
+
+    private function settleAndForget(string $path): bool
+    {
+        $done = -1;
+        $this->advise($path, function (FFI $kernel, int $fd) use (&$done): void {
+            $kernel->fsync($fd); // @phpstan-ignore method.notFound
+            $done = $kernel->posix_fadvise($fd, 0, 0, self::WILL_NOT_NEED); // @phpstan-ignore method.notFound
+        });
+
+        return $done === 0;
     }
 
     /** This much will be written: room can be found in one piece. The file does not look any longer for it. */

@@ -176,7 +176,7 @@ final class FolderDevice implements Device
             $this->advice->forget($this->folder->file($number));
         }
 
-        return ! $this->mount->isInMemory();
+        return ! $this->mount->isInMemory() && (! $this->mount->hasCacheBelow() || $this->advice->forgetDevice($this->mount->source));
     }
 
     /** Removes all that this device wrote. Safe to call twice. */

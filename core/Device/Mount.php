@@ -9,7 +9,8 @@ use Tally\Quantity\Bytes;
 /** The file system that a folder lies on. Source: proc(5), /proc/self/mountinfo. */
 final readonly class Mount
 {
-    private function __construct(public string $point, public string $type, public bool $readOnly) {}
+    /** @param  string  $source  the device behind it, or a name */
+    private function __construct(public string $point, public string $type, public bool $readOnly, public string $source = '') {}
 
     public static function of(string $folder): self
     {
@@ -22,7 +23,7 @@ final readonly class Mount
             $within = $point === '/' || $folder === $point || str_starts_with($folder, $point.'/');
             // Later lines lie on top of earlier ones at the same point.
             if ($within && strlen($point) >= strlen($best->point)) {
-                $best = new self($point, explode(' ', $after)[0], in_array('ro', explode(',', $fields[5] ?? ''), true));
+                $best = new self($point, explode(' ', $after)[0], in_array('ro', explode(',', $fields[5] ?? ''), true), stripcslashes(explode(' ', $after)[1] ?? ''));
             }
         }
 
@@ -33,6 +34,12 @@ final readonly class Mount
     public function isInMemory(): bool
     {
         return in_array($this->type, ['tmpfs', 'ramfs', 'devtmpfs'], true);
+    }
+
+    /** A file system that is a program, or one on a loop device: between its files and the medium lies another cache, which they do not know of. */
+    public function hasCacheBelow(): bool
+    {
+        return str_starts_with($this->type, 'fuse') || str_starts_with($this->source, '/dev/loop');
     }
 
     public function total(): Bytes

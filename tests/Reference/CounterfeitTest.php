@@ -6,6 +6,7 @@ namespace Tests\Reference;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tally\Device\FolderDevice;
 use Tally\Device\HostClock;
 use Tally\Device\Raw\Guard;
 use Tally\Device\Raw\RawDevice;
@@ -79,6 +80,45 @@ final class CounterfeitTest extends TestCase
     {
         $result = $this->on('drops', ['true' => 32 * self::MIB + 512, 'cache' => 6 * self::MIB], fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock));
         self::assertSame([Condition::Drops, 32 * self::MIB + 512], [$result->diagnosis->condition, $result->diagnosis->capacity->count]);
+    }
+
+    /** @return iterable<string, array{string, array<string, int|string>, Condition, int|null}> kind, traits, condition, lap */
+    public static function mounted(): iterable
+    {
+        yield 'honest' => ['honest', [], Condition::Whole, null];
+        yield 'drops' => ['drops', ['true' => 48 * self::MIB], Condition::Drops, null];
+        // The first part is spared, or the file system itself would be written over.
+        yield 'wraps' => ['wraps', ['true' => 48 * self::MIB, 'from' => 12 * self::MIB], Condition::Wraps, 36 * self::MIB];
+        yield 'corrupts' => ['corrupts', ['true' => 48 * self::MIB], Condition::Corrupts, null];
+    }
+
+    /** @param  array<string, int|string>  $traits */
+    #[DataProvider('mounted')]
+    public function test_a_proof_in_a_mounted_folder_names_the_kind(string $kind, array $traits, Condition $condition, ?int $lap): void
+    {
+        $image = $this->counterfeit($kind, 96 * self::MIB, $traits);
+        $point = $this->folder();
+        exec('losetup -f --show '.escapeshellarg($image).' 2>/dev/null', $lines, $code);
+        $loop = escapeshellarg($lines[0] ?? '');
+        if ($code !== 0) {
+            self::markTestSkipped('This machine gives no loop device.');
+        }
+        try {
+            exec("(mkfs.exfat {$loop} && mount.exfat-fuse {$loop} ".escapeshellarg($point).') >/dev/null 2>&1', $ignored, $code);
+            if ($code !== 0) {
+                self::markTestSkipped('This machine mounts no exFAT.');
+            }
+            $device = FolderDevice::open($point);
+            $result = FullProof::on($device, new HostClock);
+            $device->clear();
+            self::assertTrue($result->forgot);
+            self::assertSame([$condition, $lap], [$result->diagnosis->condition, $result->diagnosis->wrap]);
+            // What the file system takes for itself is not the files'.
+            $true = is_int($traits['true'] ?? null) ? $traits['true'] : 96 * self::MIB;
+            self::assertEqualsWithDelta($true, $result->diagnosis->capacity->count, 6 * self::MIB);
+        } finally {
+            exec('umount '.escapeshellarg($point)." 2>/dev/null; losetup -d {$loop}");
+        }
     }
 
     /**

@@ -64,7 +64,7 @@ final class FolderFiles implements FileStore
             $this->advice->forget($this->folder->file($number));
         }
 
-        return ! $this->mount->isInMemory();
+        return ! $this->mount->isInMemory() && (! $this->mount->hasCacheBelow() || $this->advice->forgetDevice($this->mount->source));
     }
 
     public function clear(): void

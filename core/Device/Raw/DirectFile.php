@@ -60,6 +60,11 @@ final class DirectFile
     /** @var array{int, int}|null of a transfer that took place at once: bytes moved, number of the error */
     private ?array $done = null;
 
+    /** @var resource|null to read out of the host's cache */
+    private $stream = null;
+
+    private string $atOnce = '';
+
     private ?CData $memory = null;
 
     /** Where a page begins in that memory. */
@@ -134,6 +139,11 @@ final class DirectFile
 
     public function beginReading(int $offset, int $length, bool $aligned = true): void
     {
+        if (! $this->isDirect) {
+            $this->readAtOnce($offset, $length);
+
+            return;
+        }
         $this->makeRoom($length);
         $this->begin('read', $offset, $length, $aligned);
     }
@@ -165,6 +175,10 @@ final class DirectFile
 
     public function bytes(int $length): string
     {
+        if (! $this->isDirect) {
+            return $this->atOnce;
+        }
+
         return FFI::string($this->buffer(), max(0, $length));
     }
 
@@ -192,6 +206,9 @@ final class DirectFile
         $this->await();
         foreach (array_unique([$this->fd, $this->plain]) as $fd) {
             $this->c->close($fd); // @phpstan-ignore method.notFound
+        }
+        if ($this->stream !== null) {
+            fclose($this->stream);
         }
         $this->closed = true;
     }
@@ -224,6 +241,31 @@ final class DirectFile
             $this->buffer = FFI::addr($this->memory[$pad]); // @phpstan-ignore argument.type
             $this->room = $length;
         }
+    }
+
+    /** Out of the host's cache it comes at once, and straight into a string: no thread and no second copy. */
+    private function readAtOnce(int $offset, int $length): void
+    {
+        if ($this->stream === null) {
+            $stream = fopen("/proc/self/fd/{$this->plain}", 'rb');
+            if ($stream === false) {
+                $this->done = [0, 5];
+
+                return;
+            }
+            stream_set_read_buffer($stream, 0);
+            $this->stream = $stream;
+        }
+        fseek($this->stream, $offset);
+        $bytes = @fread($this->stream, max(1, $length));
+        while ($bytes !== false && strlen($bytes) < $length) {
+            $more = @fread($this->stream, max(1, $length - strlen($bytes)));
+            if ($more === false || $more === '') {
+                break;
+            }
+            $bytes .= $more;
+        }
+        [$this->atOnce, $this->done] = $bytes === false ? ['', [0, 5]] : [$bytes, [strlen($bytes), 0]];
     }
 
     private function errno(): int

@@ -91,7 +91,7 @@ final class RawDevice implements Addressed
     {
         return $this->file->isDirect
             ? 'past the host’s cache, a second core moving the bytes while the first makes and checks the pattern'
-            : 'through the host’s cache, which is dropped before reading; a second core fetches the next bytes while the first checks the pattern';
+            : 'through the host’s cache, which is dropped before reading';
     }
 
     public function write(int $offset, Data $data): void
@@ -115,7 +115,7 @@ final class RawDevice implements Addressed
         $this->fetching = null;
         $bytes = $this->fetched($offset, $length);
         $next = min($length, $this->size->count - $offset - $length);
-        if ($this->lastRead === $offset && $next > 0) {
+        if ($this->lastRead === $offset && $next > 0 && $this->file->isDirect) {
             $this->file->beginReading($offset + $length, $next);
             $this->fetching = [$offset + $length, $next];
         }

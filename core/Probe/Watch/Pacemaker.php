@@ -13,6 +13,8 @@ final class Pacemaker
 
     private float $last;
 
+    private readonly int $before;
+
     /**
      * @param  int  $total  bytes of all phases of all runs
      * @param  int  $done  of them, what was done before, in a run that is continued
@@ -23,6 +25,7 @@ final class Pacemaker
         private int $total,
         private int $done = 0,
     ) {
+        $this->before = $done;
         $this->began = $this->last = $clock->now();
     }
 
@@ -33,7 +36,7 @@ final class Pacemaker
         $this->done += $moved;
         $rate = $moved > 0 && $now > $this->last ? $moved / ($now - $this->last) : null;
         $this->last = $now;
-        $this->observer->progress(new Progress($phase, $run, $at, $of, $this->done, $this->total, $now - $this->began, $rate));
+        $this->observer->progress(new Progress($phase, $run, $at, $of, $this->done, $this->total, $now - $this->began, $rate, $this->before));
     }
 
     /** Fewer bytes than planned will be moved. */

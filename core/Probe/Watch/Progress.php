@@ -14,6 +14,7 @@ final readonly class Progress
      * @param  int  $done  bytes of all phases of all runs done
      * @param  int  $total  bytes of all phases of all runs
      * @param  float  $seconds  of the device's clock since the run began
+     * @param  int  $before  of what is done, what an earlier part of this run had done: it tells nothing of the speed now
      * @param  float|null  $rate  bytes a second of the last moment; null before anything moved
      */
     public function __construct(
@@ -25,10 +26,19 @@ final readonly class Progress
         public int $total,
         public float $seconds,
         public ?float $rate,
+        public int $before = 0,
     ) {}
 
     public function share(): float
     {
         return $this->total === 0 ? 0.0 : $this->done / $this->total;
+    }
+
+    /** @return float|null seconds, at the mean speed so far; null before that can be told */
+    public function left(): ?float
+    {
+        $fresh = $this->done - $this->before;
+
+        return $fresh > 0.005 * $this->total ? $this->seconds * ($this->total - $this->done) / $fresh : null;
     }
 }

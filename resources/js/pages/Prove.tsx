@@ -2,7 +2,7 @@ import { Head } from '@inertiajs/react';
 import styled from 'styled-components';
 import { CoreSample } from '../charts/CoreSample';
 import { Trace } from '../charts/Trace';
-import { binarySize, grouped } from '../format';
+import { binarySize, grouped, size } from '../format';
 import { Margin } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
@@ -14,6 +14,7 @@ import { useFollow } from '../parts/useFollow';
 import { ErasureRows } from '../prove/ErasureRows';
 import { LeftSheet } from '../prove/LeftSheet';
 import { BadPlaces, Meaning } from '../prove/Meaning';
+import { ReadInSheet } from '../prove/ReadInSheet';
 import { SchoolsSheet } from '../prove/SchoolsSheet';
 import type {
     CardProps,
@@ -91,11 +92,14 @@ function Surface({ card, core, left, schools, erasures, by, going, order, margin
                 ) : null}
                 {going === null ? <OrderPanel kind="proof" order={order} state={state} /> : null}
                 <ErasureRows erasures={erasures} />
+                {going === null ? <ReadInSheet tag={card.tag} /> : null}
             </main>
             <Margin margin={margin} here={`/prove/${card.tag}`} />
         </>
     );
 }
+
+const FAKE = ['wraps', 'drops', 'corrupts'];
 
 const WORDS = {
     proof: { first: 'Prove this card', again: 'Prove again' },
@@ -141,6 +145,23 @@ function Core({ core, tag }: { core: CoreProps; tag: string }) {
                                 <td>{row.meaning}</td>
                             </tr>
                         ))}
+                    {FAKE.includes(core.condition) ? (
+                        <tr>
+                            <td>
+                                <b>really has</b>
+                            </td>
+                            <td className="n" title={binarySize(core.capacity)}>
+                                {core.exact ? '' : 'about '}
+                                {size(core.capacity)}
+                            </td>
+                            <td className="n">{grouped(core.capacity)}</td>
+                            <td>
+                                {core.wrap === null
+                                    ? 'true capacity: where its memory ends'
+                                    : `true capacity; it starts over every ${size(core.wrap, 4)}`}
+                            </td>
+                        </tr>
+                    ) : null}
                 </tbody>
             </Ruled>
             <Meaning core={core} />

@@ -9,7 +9,7 @@ const Look = styled.div`
     p {
         margin: 3px 0;
     }
-    h3 {
+    h2 {
         font-size: 13px;
         font-stretch: 84%;
         margin: 8px 0 2px;
@@ -34,9 +34,9 @@ export function Meaning({ core }: { core: CoreProps }) {
                     was not written, because nothing more was to be learnt.
                 </p>
             )}
-            <h3>What it proves</h3>
+            <h2>What it proves</h2>
             <p>{core.proves}</p>
-            <h3>What it leaves open</h3>
+            <h2>What it leaves open</h2>
             <ul>
                 {core.leaves.map((sentence) => (
                     <li key={sentence}>{sentence}</li>
