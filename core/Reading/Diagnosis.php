@@ -58,14 +58,14 @@ final readonly class Diagnosis
         return match (true) {
             $core->covered() === 0 => new self(Condition::Unknown, Bytes::of(0), null),
             $core->bad() === 0 => new self(Condition::Whole, $holds, null),
-            default => self::wraps($core, $whole) ?? self::ends($core) ?? new self(Condition::Faulty, $holds, null, also: Spread::of($core)->sentences()),
+            default => self::wraps($core, $whole) ?? self::ends($core) ?? new self(Condition::Faulty, $holds, null, also: [...Spread::of($core)->sentences(), ...self::isMuch($core->bad(), $core->covered()) ? ['So much of it is bad that it is of no use at its size: dying, or a fake of a kind that is not told apart here.'] : []]),
         };
     }
 
-    /** @param  list<string>  $also */
-    public function and(array $also): self
+    /** Whether so much is bad that what holds is less than a card of its size has: house rule. */
+    public static function isMuch(int $bad, int $covered): bool
     {
-        return new self($this->condition, $this->capacity, $this->wrap, $this->wrapFrom, $this->exact, [...$this->also, ...$also]);
+        return $bad > 0.07 * $covered;
     }
 
     public function nature(): Nature

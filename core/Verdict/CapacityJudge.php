@@ -7,6 +7,7 @@ namespace Tally\Verdict;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
 use Tally\Reading\Coverage;
+use Tally\Reading\Diagnosis;
 
 /** What the proofs of a card say about its capacity. */
 final readonly class CapacityJudge
@@ -59,7 +60,7 @@ final readonly class CapacityJudge
             $condition === Condition::Corrupts && ! $full => new Reason(VerdictKind::Sham, $keeps,
                 'on its label: what comes after that is spoilt.', $proof->source()),
             $condition !== Condition::Whole => new Reason(VerdictKind::Shaky, "{$proof->bad->decimal()} of {$proof->covered->decimal()} came back wrong.",
-                'Bad spots, not a false size: a faulty card. Do not use it.', $proof->source()),
+                Diagnosis::isMuch($proof->bad->count, $proof->covered->count) ? 'That much is no spot any more: a dying card, or a fake of a kind that is not told apart. Do not use it.' : 'Bad spots, not a false size: a faulty card. Do not use it.', $proof->source()),
             $proof->shown !== null && $proof->shown->shareOf($label) < self::FULL => new Reason(VerdictKind::Sham, "Shows only {$proof->shown->decimal()} of the {$label->decimal()}",
                 'on its label, to any computer.', $proof->source()),
             ! $proof->forgot => new Reason(VerdictKind::Unproven, 'Capacity not proven here.',

@@ -100,4 +100,54 @@ final class CoreSampleTest extends TestCase
         $core->add(new Patch(BlockClass::Scrambled, 15_999_990_000, 10_000));
         self::assertSame([Condition::Wraps, 8_000_000_000], [Diagnosis::of($core)->condition, Diagnosis::of($core)->wrap]);
     }
+
+    public function test_every_other_stripe_lost_is_no_spot_and_no_end(): void
+    {
+        $core = new CoreSample;
+        for ($i = 0; $i < 100; $i++) {
+            $core->add(new Patch($i % 2 === 0 ? BlockClass::Holds : BlockClass::Blank, $i * 1_048_576, 1_048_576));
+        }
+        $diagnosis = Diagnosis::of($core);
+        self::assertSame([Condition::Faulty, 50 * 1_048_576], [$diagnosis->condition, $diagnosis->capacity->count]);
+        self::assertStringContainsString('or a fake of a kind that is not told apart here', implode(' ', $diagnosis->also));
+    }
+
+    public function test_errors_that_lie_together_are_told_from_ones_that_scatter(): void
+    {
+        foreach (['lie close together' => fn (int $i): int => 500 + $i, 'are scattered' => fn (int $i): int => 37 * $i] as $words => $place) {
+            $core = new CoreSample;
+            $at = 0;
+            for ($i = 0; $i < 25; $i++) {
+                $next = $place($i) * 1_048_576;
+                if ($next > $at) {
+                    $core->add(new Patch(BlockClass::Holds, $at, $next - $at));
+                }
+                $core->add(new Patch(BlockClass::Scrambled, $next, 512, wrongBits: 2));
+                $at = $next + 512;
+            }
+            $core->add(new Patch(BlockClass::Holds, $at, 1_048_576_000 - $at));
+            $said = implode(' ', Diagnosis::of($core)->also);
+            self::assertStringContainsString($words, $said);
+            self::assertStringContainsString('single bits tip over', $said);
+        }
+    }
+
+    public function test_rubbish_is_told_from_bits_that_tip_over(): void
+    {
+        $core = new CoreSample;
+        $core->add(new Patch(BlockClass::Holds, 0, 1_048_576_000));
+        $core->add(new Patch(BlockClass::Scrambled, 1_048_576_000, 512, wrongBits: 2040));
+        $core->add(new Patch(BlockClass::Holds, 1_048_576_512, 1_048_576_000));
+        self::assertStringContainsString('about half of its bits differ', implode(' ', Diagnosis::of($core)->also));
+        self::assertStringContainsString('lie in one place', implode(' ', Diagnosis::of($core)->also));
+    }
+
+    public function test_a_stray_echo_does_not_hide_the_lap(): void
+    {
+        $core = new CoreSample;
+        $core->add(new Patch(BlockClass::Echoes, 0, 8_000_000_000, 8_000_000_000));
+        $core->add(new Patch(BlockClass::Echoes, 8_000_000_000, 512, 8_000_123_904));
+        $core->add(new Patch(BlockClass::Holds, 8_000_000_512, 7_999_999_488));
+        self::assertSame([Condition::Wraps, 8_000_000_000], [Diagnosis::of($core)->condition, Diagnosis::of($core)->wrap]);
+    }
 }
