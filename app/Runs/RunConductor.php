@@ -182,6 +182,9 @@ final readonly class RunConductor
                 ? FullProof::on($bench->device, $bench->clock, $watch, $size === 0 ? null : Bytes::of($size), ! $run->parameters->boolean('whole_map'), $keeper)
                 : FullProof::continued($from, $bench->device, $bench->clock, $watch, $keeper);
             $isOver = ! $result->stopped && $result->cutShort === null;
+            if ($result->checkpoint() !== null) {
+                $run->forceFill(['checkpoint' => $result->checkpoint()->pack()]);
+            }
             $this->file($run, ProofRecord::of($result, $bench->device)->pack(), ['write' => $result->writeTrace, 'read' => $result->readTrace], $result->stopped, $result->cutShort, $result->note);
         } finally {
             $isOver || ! $this->hasCheckpoint($run) ? $bench->clear() : $bench->leave();

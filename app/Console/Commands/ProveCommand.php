@@ -55,6 +55,9 @@ final class ProveCommand extends ProofsMedium
             ? FullProof::on($bench->device, $bench->clock, $watch, $medium->size, $this->option('whole-map') !== true, $keeper)
             : FullProof::continued($this->from, $bench->device, $bench->clock, $watch, $keeper);
         $watch->finish();
+        if ($medium->isRaw && $result->checkpoint() !== null) {
+            $medium->keeper($bench)->put(['checkpoint' => $result->checkpoint()->pack()]);
+        }
         if (! $medium->isRaw && $result->stopped && $this->option('keep') === true) {
             $this->complain('Its files stay in the folder. Go on with --resume; the next run there without it removes them.');
             $bench->leave();

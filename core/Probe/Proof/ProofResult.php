@@ -44,4 +44,12 @@ final readonly class ProofResult
     {
         return $this->core->covered() === $this->size->count;
     }
+
+    /** @return Checkpoint|null of a full proof that came to its end: from it all can be read back once more */
+    public function checkpoint(): ?Checkpoint
+    {
+        return $this->screen === null && $this->isComplete()
+            ? new Checkpoint($this->imprint, $this->size, $this->size->count, true, $this->size->count, writing: $this->write->span->seconds, writeTrace: $this->writeTrace)
+            : null;
+    }
 }
