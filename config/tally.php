@@ -12,8 +12,9 @@ return [
         base_path('.run/cards'),
     ])),
 
-    // Devices that raw runs may erase, besides those of this station's raw slots: paths or patterns such as /dev/disk/by-id/usb-*.
-    'removable' => array_values(array_filter(explode(':', is_string($removable = env('TALLY_REMOVABLE', '')) ? $removable : ''))),
+    // Devices that raw runs may erase, besides those of this station's raw slots: paths or patterns
+    // such as /dev/disk/by-id/usb-*, divided by commas, since the names there hold colons.
+    'removable' => array_values(array_filter(array_map(trim(...), explode(',', is_string($removable = env('TALLY_REMOVABLE', '')) ? $removable : '')))),
 
     // Proofs that may go on at once on this station, each with a worker of its own.
     'proofs_at_once' => max(1, (int) (is_numeric($proofs = env('TALLY_PROOFS_AT_ONCE', 3)) ? $proofs : 3)),

@@ -115,9 +115,9 @@ function Core({ core, tag }: { core: CoreProps; tag: string }) {
                 caption={
                     arcs
                         ? 'each arc joins an address to the one whose data it gave back'
-                        : core.points === null
+                        : core.points === null && core.alarmAt === null
                           ? 'the whole card as one line'
-                          : 'only the places that were stamped'
+                          : 'only the places that were looked at'
                 }
                 aside={core.grain === 0 ? '' : `patches under ${grouped(core.grain)} bytes are drawn together`}
             >
