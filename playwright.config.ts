@@ -1,8 +1,6 @@
 import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
-    // The machine is shared with the station's workers: what fails once and then passes is reported as flaky.
-    retries: 1,
     testDir: 'tests/Browser',
     timeout: 90_000,
     // A machine that does other things besides may be slow to answer.

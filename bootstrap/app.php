@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\KeepSession;
 use App\Http\Middleware\OnlyThisMachine;
 use App\Http\Middleware\ShareFrame;
 use App\Http\Trouble;
@@ -10,13 +11,14 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Session\Middleware\StartSession;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php')
     ->withCommands([__DIR__.'/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(OnlyThisMachine::class);
-        $middleware->web(append: [ShareFrame::class]);
+        $middleware->web(append: [ShareFrame::class], replace: [StartSession::class => KeepSession::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->render(fn (Throwable $fault, Request $request): ?Response => Trouble::page($fault, $request));

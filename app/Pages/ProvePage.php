@@ -8,6 +8,7 @@ use App\Models\Card;
 use App\Models\Erasure;
 use App\Models\Run;
 use App\Models\RunSample;
+use App\Models\SlotKind;
 use App\Props\Prove\ClassProps;
 use App\Props\Prove\CoreProps;
 use App\Props\Prove\ErasureProps;
@@ -79,9 +80,17 @@ final readonly class ProvePage
         return new LeftProps($run->id, $where, $run->canReadAgain());
     }
 
-    /** @return list<ErasureProps> the newest first */
-    public static function erasures(Card $card): array
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return list<ErasureProps> the newest first
+     */
+    public static function erasures(Card $card, Collection $runs): array
     {
+        // Only a raw run erases, or one from the terminal, which has no slot.
+        if (! $runs->contains(fn (Run $run): bool => $run->kind->isProof() && ($run->slot === null || $run->slot->kind === SlotKind::Raw))) {
+            return [];
+        }
+
         return array_values(Erasure::query()->where('card_id', $card->id)->orderByDesc('id')->limit(50)->get()->map(fn (Erasure $line): ErasureProps => new ErasureProps(
             $line->erased_at->format('j M Y H:i').' UTC', $line->what, $line->path, Bytes::of($line->bytes)->decimal(), $line->person, $line->why,
         ))->all());

@@ -147,4 +147,13 @@ final class TypedTest extends TestCase
             ->component('Typed')->has('chain.ports', 9)
             ->where('chain.readers', fn (mixed $readers): bool => str_contains((string) json_encode($readers), 'R3') && ! str_contains((string) json_encode($readers), 'R5')));
     }
+
+    public function test_what_is_asked_while_typing_takes_no_complaint_along(): void
+    {
+        $card = $this->card();
+        $this->post("/cards/{$card->tag}/typed", ['readings' => []])->assertSessionHasErrors('readings');
+        // The question that was on its way is answered between the form and its page.
+        $this->postJson('/typed/check', ['readings' => []])->assertOk();
+        $this->get("/measure/{$card->tag}/typed")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->has('errors.readings'));
+    }
 }

@@ -29,7 +29,7 @@ final readonly class ProveController
             'core' => ProvePage::core($card, $runs),
             'left' => ProvePage::left($runs),
             'schools' => Orders::schools($card, $slots, $runs),
-            'erasures' => ProvePage::erasures($card),
+            'erasures' => ProvePage::erasures($card, $runs),
             'by' => Person::of($request) ?? '',
             'going' => Orders::going($runs),
             'order' => Orders::for($card, $slots, $runs, Bytes::of($card->capacity), 1),
