@@ -14,8 +14,6 @@ final class Budget
 
     private float $next;
 
-    private float $spent = 0.0;
-
     public function __construct(float $now)
     {
         $this->next = $now + self::LEAST;
@@ -29,13 +27,6 @@ final class Budget
     public function spend(float $began, float $now): void
     {
         $took = max(0.0, $now - $began);
-        $this->spent += $took;
         $this->next = $now + max(self::LEAST, $took / self::SHARE);
-    }
-
-    /** @return float seconds */
-    public function spent(): float
-    {
-        return $this->spent;
     }
 }
