@@ -1,15 +1,21 @@
 import { defineConfig } from '@playwright/test';
 
+/** The real application with a station and a database of its own, so that what one test changes is no surprise to another. */
+const app = (name: string, port: number) => ({
+    command: `tests/Browser/app ${name} ${port}`,
+    url: `http://127.0.0.1:${port}/intake`,
+    timeout: 60_000,
+    gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5000 },
+});
+
 export default defineConfig({
     testDir: 'tests/Browser',
     timeout: 90_000,
     // A machine that does other things besides may be slow to answer.
     expect: { timeout: 10_000 },
-    // One worker of the station, one browser: the tests share both.
-    workers: 1,
+    workers: 2,
     reporter: [['list']],
     use: {
-        baseURL: 'http://127.0.0.1:8471',
         viewport: { width: 1280, height: 800 },
         launchOptions: {
             executablePath: '/usr/bin/chromium',
@@ -24,10 +30,10 @@ export default defineConfig({
             ],
         },
     },
-    webServer: {
-        command: 'tests/Browser/app',
-        url: 'http://127.0.0.1:8471/intake',
-        timeout: 60_000,
-        gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
-    },
+    // The tests of each share a station and its books, so they go one after another; the two go beside one another.
+    projects: [
+        { name: 'pages', testMatch: 'pages.spec.ts', workers: 1, use: { baseURL: 'http://127.0.0.1:8472' } },
+        { name: 'bench', testIgnore: 'pages.spec.ts', workers: 1, use: { baseURL: 'http://127.0.0.1:8471' } },
+    ],
+    webServer: [app('browser', 8471), app('pages', 8472)],
 });

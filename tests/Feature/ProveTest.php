@@ -198,7 +198,7 @@ final class ProveTest extends TestCase
 
     public function test_a_screen_in_a_folder_lies_in_one_file_and_leaves_nothing(): void
     {
-        $folder = $this->folder(base_path() === '/work/main' ? base_path('.run') : '/tmp');
+        $folder = $this->folder(base_path('.run'));
         config(['tally.folders' => [$folder]]);
         $slot = $this->slot('Bay 1');
         $slot->forceFill(['path' => $folder])->save();
