@@ -121,6 +121,7 @@ final readonly class ProvePage
             Condition::Wraps => self::wraps($record),
             Condition::Drops => "The first {$capacity->decimal()} holds; nothing after that was kept.",
             Condition::Corrupts => "The first {$capacity->decimal()} holds; nearly everything after that came back changed.",
+            Condition::Aliases => ($record->diagnosis->exact ? '' : 'At most about ')."{$capacity->decimal()} holds; of the rest most gave back what was written to other addresses.",
             Condition::Faulty => "{$record->bad()->decimal()} came back wrong, the first at byte ".self::grouped($record->firstBad ?? 0)
                 .($record->wrongBits === 0 ? '.' : '; '.self::grouped($record->wrongBits).' bits are wrong.'),
             Condition::Unknown => 'Nothing was read back.',

@@ -237,6 +237,7 @@ final readonly class ProofRecord
         return match (true) {
             ! $asked => $result->core->firstBad(),
             $result->diagnosis->condition === Condition::Wraps => $result->diagnosis->wrapFrom,
+            $result->diagnosis->condition === Condition::Aliases => $result->core->firstBad(),
             $result->diagnosis->nature() === Nature::Fake => $result->diagnosis->capacity->count,
             default => $result->core->firstBad(),
         };

@@ -15,6 +15,8 @@ enum Condition: string
     case Drops = 'drops';
     /** It keeps the first part and spoils what comes after. */
     case Corrupts = 'corrupts';
+    /** Several addresses share one place of its memory, in no single lap. */
+    case Aliases = 'aliases';
     /** Parts of it are bad, here and there. */
     case Faulty = 'faulty';
     /** Nothing was read back. */
@@ -24,7 +26,7 @@ enum Condition: string
     {
         return match ($this) {
             self::Whole => Nature::Whole,
-            self::Wraps, self::Drops, self::Corrupts => Nature::Fake,
+            self::Wraps, self::Drops, self::Corrupts, self::Aliases => Nature::Fake,
             self::Faulty => Nature::Faulty,
             self::Unknown => Nature::Open,
         };
@@ -38,6 +40,7 @@ enum Condition: string
             self::Wraps => 'A fake, not a fault: a medium that is ill does not give back data from exactly one distance further on.',
             self::Drops => 'A fake, not a fault: everything up to one address holds, and next to nothing behind it does.',
             self::Corrupts => 'A fake, not a fault: everything up to one address holds, and behind it next to nothing comes back as it was written.',
+            self::Aliases => 'A false size, not bad spots: in many places it gives back data of other addresses, so that several addresses share one place. How they do follows no single lap.',
             self::Faulty => 'Faulty, not a fake: bad places lie among good ones, and there is no address from which on nothing holds.',
             self::Unknown => 'Nothing was read back.',
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Reading;
 
+use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
 use Tally\Probe\Proof\CoreSample;
@@ -14,6 +15,12 @@ final readonly class Diagnosis
 {
     /** A lap this many times smaller than the part before it is a scratch block. */
     private const SCRATCH = 1000;
+
+    /** Share of what came from elsewhere that one lap must explain. */
+    private const ONE_LAP = 0.9;
+
+    /** What holds lies before the end of a medium that ends, but for so much. */
+    private const AN_END = 0.9;
 
     /**
      * @param  Bytes  $capacity  true usable bytes: where the last lap of a card that wraps ends in its memory, the first bad offset of one that drops, else what holds
@@ -58,7 +65,7 @@ final readonly class Diagnosis
         return match (true) {
             $core->covered() === 0 => new self(Condition::Unknown, Bytes::of(0), null),
             $core->bad() === 0 => new self(Condition::Whole, $holds, null),
-            default => self::wraps($core, $whole) ?? self::ends($core) ?? new self(Condition::Faulty, $holds, null, also: [...Spread::of($core)->sentences(), ...self::isMuch($core->bad(), $core->covered()) ? ['So much of it is bad that it is of no use at its size: dying, or a fake of a kind that is not told apart here.'] : []]),
+            default => self::wraps($core, $whole) ?? self::aliases($core, $whole) ?? self::ends($core) ?? new self(Condition::Faulty, $holds, null, also: [...Spread::of($core)->sentences(), ...self::isMuch($core->bad(), $core->covered()) ? ['So much of it is bad that it is of no use at its size: dying, or a fake of a kind that is not told apart here.'] : []]),
         };
     }
 
@@ -81,7 +88,7 @@ final readonly class Diagnosis
     private static function wraps(CoreSample $core, bool $whole): ?self
     {
         [$lap, $from, $echoes] = [$core->lap(), $core->firstEcho(), $core->bytes(BlockClass::Echoes)];
-        if ($lap === null || $from === null || $echoes < 0.2 * $core->bad()) {
+        if ($lap === null || $from === null || $echoes < 0.2 * $core->bad() || $core->inLaps() < self::ONE_LAP * $echoes) {
             return null;
         }
         $holds = $core->bytes(BlockClass::Holds);
@@ -95,6 +102,23 @@ final readonly class Diagnosis
         $other = $core->bad() - $echoes;
 
         return self::repeating($lap, $core->laterWins() ? $from : $from - $lap, $whole, $other === 0 ? [] : [Bytes::of($other)->decimal().' of it came back wrong in another way: besides starting over it is faulty, or it drops part of what it is given.']);
+    }
+
+    /** What comes back belongs to other addresses, but not in laps: what is left of the size is what holds. */
+    private static function aliases(CoreSample $core, bool $whole): ?self
+    {
+        if (! $whole || ! self::isMuch($core->bad(), $core->covered()) || 2 * $core->bytes(BlockClass::Echoes) < $core->bad()) {
+            return null;
+        }
+        $end = self::ends($core);
+        if ($end !== null && $end->capacity->count >= self::AN_END * $core->bytes(BlockClass::Holds)) {
+            return null;
+        }
+        $step = $core->lap() ?? 0;
+
+        return new self(Condition::Aliases, Bytes::of($core->bytes(BlockClass::Holds)), null, also: $step < Appraiser::SECTOR || $core->inLaps() < self::ONE_LAP * $core->bytes(BlockClass::Echoes) ? [] : [
+            'All distances between what was asked for and what came are multiples of '.Bytes::of($step)->decimal().'.',
+        ]);
     }
 
     /** Up to one address next to everything holds, from there on next to nothing, but for what a cache may answer at the very end. */
@@ -112,7 +136,7 @@ final readonly class Diagnosis
         }
         $answered = $behind - $badBehind;
         if ($answered >= Imprint::BLOCK) {
-            $also[] = Bytes::of($answered)->decimal().' behind its end came back right, as from a cache inside it. Take it out, put it back and read it again, and that will be gone.';
+            $also[] = Bytes::of($answered)->decimal().' behind its end came back right: from a cache inside it, or from memory that it has there. Take it out, put it back and read it again; what a cache held is gone then.';
         }
         $corrupts = 2 * $core->bytes(BlockClass::Scrambled) > $core->bad();
 

@@ -49,7 +49,7 @@ final readonly class CapacityJudge
         $full = $capacity->shareOf($label) >= self::FULL;
         $condition = $proof->diagnosis->condition;
 
-        $keeps = ($proof->diagnosis->exact ? 'Keeps ' : 'Keeps about ').$capacity->decimal().' of the '.$label->decimal();
+        $keeps = ($proof->diagnosis->exact ? 'Keeps ' : ($condition === Condition::Aliases ? 'Keeps at most about ' : 'Keeps about ')).$capacity->decimal().' of the '.$label->decimal();
 
         return match (true) {
             $condition === Condition::Unknown => new Reason(VerdictKind::Unproven, 'Capacity not proven.', 'The proof was stopped before anything was read back.', $proof->run),
@@ -59,6 +59,8 @@ final readonly class CapacityJudge
                 'on its label: nothing after that is kept.', $proof->source()),
             $condition === Condition::Corrupts && ! $full => new Reason(VerdictKind::Sham, $keeps,
                 'on its label: what comes after that is spoilt.', $proof->source()),
+            $condition === Condition::Aliases && ! $full => new Reason(VerdictKind::Sham, $keeps,
+                'on its label: several addresses share one place, so new clips overwrite old ones.', $proof->source()),
             $condition !== Condition::Whole => new Reason(VerdictKind::Shaky, "{$proof->bad->decimal()} of {$proof->covered->decimal()} came back wrong.",
                 Diagnosis::isMuch($proof->bad->count, $proof->covered->count) ? 'That much is no spot any more: a dying card, or a fake of a kind that is not told apart. Do not use it.' : 'Bad spots, not a false size: a faulty card. Do not use it.', $proof->source()),
             $proof->shown !== null && $proof->shown->shareOf($label) < self::FULL => new Reason(VerdictKind::Sham, "Shows only {$proof->shown->decimal()} of the {$label->decimal()}",

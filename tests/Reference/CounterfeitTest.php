@@ -61,6 +61,25 @@ final class CounterfeitTest extends TestCase
         self::assertLessThan(96 * self::MIB, $result->core->covered());
     }
 
+    /** @return iterable<string, array{string, int, int}> kind, its size or the address line that is missing, what it keeps */
+    public static function mixedUp(): iterable
+    {
+        yield 'an address line that is not connected' => ['line', 4 * self::MIB, 48 * self::MIB];
+        yield 'a low one' => ['line', 8192, 48 * self::MIB];
+        yield 'a mirror' => ['mirror', 32 * self::MIB, 32 * self::MIB];
+        yield 'a shuffle' => ['shuffle', 40 * self::MIB, 40 * self::MIB];
+    }
+
+    #[DataProvider('mixedUp')]
+    public function test_addresses_that_share_a_place_in_no_lap_are_a_fake_of_their_own_kind(string $kind, int $true, int $kept): void
+    {
+        $proof = $this->on($kind, ['true' => $true], fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock));
+        self::assertSame([Condition::Aliases, $kept, null], [$proof->diagnosis->condition, $proof->diagnosis->capacity->count, $proof->diagnosis->wrap]);
+        $screen = $this->on($kind, ['true' => $true], fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock));
+        self::assertSame([Condition::Aliases, false], [$screen->diagnosis->condition, $screen->diagnosis->exact]);
+        self::assertLessThan(0.93 * 96 * self::MIB, $screen->diagnosis->capacity->count);
+    }
+
     public function test_scattered_bad_sectors_are_a_fault_and_no_fake(): void
     {
         $result = $this->on('spots', [], fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock));
@@ -73,7 +92,7 @@ final class CounterfeitTest extends TestCase
     {
         $result = $this->on('drops', ['true' => 32 * self::MIB, 'cache' => 8 * self::MIB], fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock));
         self::assertSame([Condition::Drops, 32 * self::MIB], [$result->diagnosis->condition, $result->diagnosis->capacity->count]);
-        self::assertStringContainsString('as from a cache inside it', implode(' ', $result->diagnosis->also));
+        self::assertStringContainsString('from a cache inside it', implode(' ', $result->diagnosis->also));
     }
 
     public function test_a_quick_screen_pushes_a_cache_aside_before_it_believes_anything(): void

@@ -111,6 +111,12 @@ final class CoreSample
         return $this->shifts->lap();
     }
 
+    /** @return int bytes of echoes that came from a whole number of laps away */
+    public function inLaps(): int
+    {
+        return $this->shifts->inLaps();
+    }
+
     public function firstEcho(): ?int
     {
         return $this->firstEcho;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Probe\Proof;
 
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
 use Tally\Device\Fault\MediumGone;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
@@ -26,6 +28,12 @@ final class Narrowing
 
     /** How many places are asked in one go. */
     private const AT_ONCE = 16;
+
+    /** Where less than this share of what a lap foretells comes true, it is not one lap. */
+    private const ONE_LAP = 0.7;
+
+    /** How many pairs of places are asked for that. */
+    private const PAIRS = 32;
 
     /** From this share of bad places on, nothing holds. */
     private const NOTHING = 0.75;
@@ -74,8 +82,11 @@ final class Narrowing
             }
         }
         $from = $this->lapBegins($witness, $lap);
+        $share = $this->shareThatRepeats($from, $lap);
 
-        return Diagnosis::repeating($lap, $from);
+        return $share < self::ONE_LAP
+            ? Diagnosis::found(Condition::Aliases, Bytes::of((int) ($this->size() - $share * max(0, $this->size() - $from - $lap))), null, null, false)
+            : Diagnosis::repeating($lap, $from);
     }
 
     /**
@@ -105,7 +116,7 @@ final class Narrowing
      */
     private function repeats(int $block, int $distance): ?int
     {
-        $size = $this->spots->imprint->size->count;
+        $size = $this->size();
         $there = $block + $distance - ($block + $distance) % self::BLOCK;
         $pair = array_values(array_filter([$there, $there + self::BLOCK], fn (int $at): bool => $at < $size && $at < $block + $distance + self::BLOCK));
         if ($pair === []) {
@@ -127,6 +138,46 @@ final class Narrowing
         }
 
         return null;
+    }
+
+    /** Of places drawn evenly from all that would be written over from one lap further on, the share that is. */
+    private function shareThatRepeats(int $from, int $lap): float
+    {
+        $first = intdiv($from + self::BLOCK - 1, self::BLOCK);
+        $blocks = intdiv($this->size() - $lap, self::BLOCK) - $first;
+        // So small a part of the medium says nothing of the rest.
+        if ($blocks < self::PAIRS) {
+            return 1.0;
+        }
+        // Drawn, so that they are not in step with what goes by powers of two.
+        $chance = new Randomizer(new Xoshiro256StarStar($this->spots->imprint->run));
+        $shares = [];
+        for ($i = 0; $i < self::PAIRS; $i++) {
+            $block = $chance->getInt(intdiv($i * $blocks, self::PAIRS), intdiv(($i + 1) * $blocks, self::PAIRS) - 1);
+            $shares[] = $this->echoing(self::BLOCK * ($first + $block), $from, $lap);
+        }
+
+        return array_sum($shares) / count($shares);
+    }
+
+    /** @return float share of a block that gives back what is written one lap further on, or the other way about */
+    private function echoing(int $block, int $from, int $lap): float
+    {
+        $there = $block + $lap - $lap % self::BLOCK;
+        // On a medium whose first lap stays, both give back that.
+        $first = $from + ($block - $from) % $lap;
+        $first -= $first % self::BLOCK;
+        // A lap shorter than a block shows within one.
+        $pair = $lap < self::BLOCK ? [$block] : [$block, ...array_filter([$there, $there + self::BLOCK], fn (int $at): bool => $at > $block && $at < $this->size())];
+        $written = array_values(array_unique([$first, $first + self::BLOCK, ...$pair]));
+        $this->spots->write($written, self::BLOCK);
+        $this->pad($written);
+        $echoes = [];
+        foreach ($pair as $at) {
+            $echoes = [...$echoes, ...(new Sample($this->spots->look($at, self::BLOCK)))->echoes()];
+        }
+
+        return min(1.0, array_sum(array_map(fn (Patch $echo): int => $echo->length, $echoes)) / ($lap < self::BLOCK ? self::BLOCK - $lap : self::BLOCK));
     }
 
     /** The first address that is written over from further on: on most it is the very first, on some a first part is spared. */
@@ -197,6 +248,10 @@ final class Narrowing
             return Diagnosis::found(Condition::Drops, Bytes::of($this->lastAnswer($first)), null, null);
         }
         $shift = $first?->shift() ?? 0;
+        if ($first?->offset === 0 && $shift > 0) {
+            // Not an end: something from further on took the place of the very beginning.
+            return null;
+        }
         if ($first !== null && $shift < 0) {
             // What lies behind the end is the beginning once more, which no write there reaches.
             return Diagnosis::repeating(-$shift, $first->offset + $shift);
@@ -209,7 +264,7 @@ final class Narrowing
     /** Whether next to nothing holds from there to the end of the medium: else it was only a bad spot that was met. */
     private function isNothingBehind(int $bad): bool
     {
-        $places = $this->between($bad - $bad % self::BLOCK, $this->spots->imprint->size->count);
+        $places = $this->between($bad - $bad % self::BLOCK, $this->size());
         $asked = $this->ask($places, $bad);
 
         return $asked !== null && count(array_filter($asked, fn (Sample $sample): bool => ! $sample->holds())) >= self::NOTHING * count($asked);
@@ -303,7 +358,7 @@ final class Narrowing
         if ($this->padding === 0) {
             return;
         }
-        $size = $this->spots->imprint->size->count;
+        $size = $this->size();
         $blocks = [];
         // From just behind the first places on: on any medium that kept its beginning, that is memory it has.
         for ($at = 8 * self::BLOCK; $at < $size && count($blocks) < $this->padding; $at += self::BLOCK) {
@@ -317,9 +372,17 @@ final class Narrowing
     /** @param  list<Sample>  $samples */
     private function scattered(array $samples): Diagnosis
     {
-        $holding = count(array_filter($samples, fn (Sample $sample): bool => $sample->holds()));
-        $size = $this->spots->imprint->size->count;
+        $bad = array_filter($samples, fn (Sample $sample): bool => ! $sample->holds());
+        $elsewhere = array_filter($bad, fn (Sample $sample): bool => $sample->echoes() !== []);
+        $isMixed = Diagnosis::isMuch(count($bad), count($samples)) && 2 * count($elsewhere) >= count($bad);
+        $core = Alarm::sample($samples);
+        $holding = $core->bytes(BlockClass::Holds) / max(1, $core->covered());
 
-        return Diagnosis::found(Condition::Faulty, Bytes::of((int) ($size * ($holding / max(1, count($samples))))), null, null, false);
+        return Diagnosis::found($isMixed ? Condition::Aliases : Condition::Faulty, Bytes::of((int) ($this->size() * $holding)), null, null, false);
+    }
+
+    private function size(): int
+    {
+        return $this->spots->imprint->size->count;
     }
 }

@@ -35,6 +35,14 @@ final class Shifts
         return $lap === 0 ? null : $lap;
     }
 
+    /** Bytes that came from a whole number of laps away. */
+    public function inLaps(): int
+    {
+        $lap = $this->lap();
+
+        return $lap === null ? 0 : array_sum(array_filter($this->bytes, fn (int $shift): bool => $shift % $lap === 0, ARRAY_FILTER_USE_KEY));
+    }
+
     /** @return array<int, int> */
     public function all(): array
     {

@@ -6,21 +6,21 @@ export interface ArcPlace {
     to: number;
 }
 
-/** A handful of arcs, each joining an address to the one whose data it gave back; long echoes get more of them. */
+/** A handful of arcs, each joining an address to the one whose data it gave back: at even distances along all that did. */
 export function arcsOf(patches: readonly PatchProps[], most = 14): ArcPlace[] {
     const echoes = patches.filter((patch) => patch.source !== null);
     const total = echoes.reduce((sum, patch) => sum + patch.length, 0);
-    // The longest first, so that a card full of small echoes still shows its main ones.
-    return [...echoes]
-        .sort((a, b) => b.length - a.length)
-        .slice(0, most)
-        .flatMap((patch) => {
-            const count = Math.max(1, Math.round((most * patch.length) / total));
-            return Array.from({ length: count }, (_, i) => {
-                const along = (patch.length * (i + 0.5)) / count;
-                return { from: patch.offset + along, to: (patch.source ?? 0) + along };
-            });
-        });
+    const arcs: ArcPlace[] = [];
+    let before = 0;
+    for (const { offset, length, source } of echoes) {
+        for (let next = total * ((arcs.length + 0.5) / most); next < before + length;) {
+            const along = Math.floor(next - before);
+            arcs.push({ from: offset + along, to: (source ?? 0) + along });
+            next = total * ((arcs.length + 0.5) / most);
+        }
+        before += length;
+    }
+    return arcs;
 }
 
 /** The patches that lie in a view, cut to it; an echo's source is moved along. */

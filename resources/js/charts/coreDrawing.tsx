@@ -262,10 +262,14 @@ export function Pegs({
         wraps: `really ${about}${size(core.capacity)}`,
         drops: `really ${about}${size(core.capacity)}`,
         corrupts: `really ${about}${size(core.capacity)}`,
+        aliases: `${core.exact ? '' : 'at most '}${about}${size(core.capacity)} holds, mixed up`,
         faulty: `${about}${size(core.capacity)} holds, not all`,
         unknown: 'nothing proven',
     };
-    const loose = core.condition === 'faulty' || (core.condition === 'whole' && core.points !== null);
+    const loose =
+        core.condition === 'faulty' ||
+        core.condition === 'aliases' ||
+        (core.condition === 'whole' && core.points !== null);
     const proven = x(loose ? 0 : core.capacity);
     const label = x(core.label);
     const foot = y + RIBBON + 26;

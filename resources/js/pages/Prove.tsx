@@ -99,7 +99,7 @@ function Surface({ card, core, left, schools, erasures, by, going, order, margin
     );
 }
 
-const FAKE = ['wraps', 'drops', 'corrupts'];
+const FAKE = ['wraps', 'drops', 'corrupts', 'aliases'];
 
 const WORDS = {
     proof: { first: 'Prove this card', again: 'Prove again' },
@@ -156,9 +156,11 @@ function Core({ core, tag }: { core: CoreProps; tag: string }) {
                             </td>
                             <td className="n">{grouped(core.capacity)}</td>
                             <td>
-                                {core.wrap === null
-                                    ? 'true capacity: where its memory ends'
-                                    : `true capacity; it starts over every ${size(core.wrap, 4)}`}
+                                {core.condition === 'aliases'
+                                    ? `true capacity: what holds${core.exact ? '' : ', at most'}`
+                                    : core.wrap === null
+                                      ? 'true capacity: where its memory ends'
+                                      : `true capacity; it starts over every ${size(core.wrap, 4)}`}
                             </td>
                         </tr>
                     ) : null}

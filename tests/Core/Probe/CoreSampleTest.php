@@ -92,6 +92,18 @@ final class CoreSampleTest extends TestCase
         self::assertNull($diagnosis->wrap);
     }
 
+    public function test_some_misplaced_blocks_are_a_fault_and_many_a_false_size(): void
+    {
+        foreach ([[70, Condition::Faulty], [4, Condition::Aliases]] as [$every, $condition]) {
+            $core = new CoreSample;
+            for ($i = 0; $i < 700; $i++) {
+                $core->add($i % $every === 0 ? new Patch(BlockClass::Echoes, $i * 1_048_576, 1_048_576, ($i + 1) * 1_048_576) : new Patch(BlockClass::Holds, $i * 1_048_576, 1_048_576));
+            }
+            $diagnosis = Diagnosis::of($core);
+            self::assertSame([$condition, $core->bytes(BlockClass::Holds)], [$diagnosis->condition, $diagnosis->capacity->count]);
+        }
+    }
+
     public function test_a_card_that_wraps_and_has_a_bad_spot_still_wraps(): void
     {
         $core = new CoreSample;

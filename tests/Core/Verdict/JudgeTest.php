@@ -73,6 +73,7 @@ final class JudgeTest extends TestCase
         yield 'only a part was proven' => [VerdictKind::Unproven, Step::Prove, $label, [$good], [self::proof(Condition::Whole, self::GB, self::GB)]];
         yield 'wraps' => [VerdictKind::Sham, Step::SetAside, $label, [$good], [self::proof(Condition::Wraps, 8 * self::GB, bad: 120 * self::GB)]];
         yield 'drops' => [VerdictKind::Sham, Step::SetAside, $label, [$good], [self::proof(Condition::Drops, 60 * self::GB, bad: 68 * self::GB)]];
+        yield 'addresses share places' => [VerdictKind::Sham, Step::SetAside, $label, [$good], [self::proof(Condition::Aliases, 64 * self::GB, bad: 64 * self::GB)]];
         yield 'drops the very end only: a fault' => [VerdictKind::Shaky, Step::SetAside, $label, [$good], [self::proof(Condition::Drops, 126 * self::GB, bad: 2 * self::GB)]];
         yield 'bad spots' => [VerdictKind::Shaky, Step::SetAside, $label, [$good], [self::proof(Condition::Faulty, 127 * self::GB, bad: 141_000_000)]];
         yield 'one bad proof outweighs later good ones' => [VerdictKind::Shaky, Step::SetAside, $label, [$good], [self::proof(Condition::Faulty, 127 * self::GB, bad: 512), $whole]];

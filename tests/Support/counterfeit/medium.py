@@ -46,6 +46,14 @@ def get_size(h):
 def place(at, length, writing):
     """Where a range begins in the memory (None where there is none), and how far that goes on."""
     true, spared = number["true"], number["from"]
+    step = PIECE - at % PIECE
+    if kind == "line":  # an address line that is not connected
+        return at & ~true, min(length, step)
+    if kind == "mirror":  # behind its end it runs back, and so on
+        lap = at % (2 * true)
+        return lap if lap < true else 2 * true - PIECE - lap + 2 * (at % PIECE), min(length, step)
+    if kind == "shuffle":
+        return at if at < true else random.Random(at // PIECE).randrange(true // PIECE) * PIECE + at % PIECE, min(length, step)
     if kind in ("wraps", "first-lap-stays"):
         if at < spared:
             return at, min(length, spared - at)

@@ -2,7 +2,7 @@
 
 export type BlockClass = 'holds' | 'stale' | 'blank' | 'echoes' | 'scrambled' | 'unreadable';
 
-export type Condition = 'whole' | 'wraps' | 'drops' | 'corrupts' | 'faulty' | 'unknown';
+export type Condition = 'whole' | 'wraps' | 'drops' | 'corrupts' | 'aliases' | 'faulty' | 'unknown';
 
 export type SlotKind = 'folder' | 'raw' | 'stand-in';
 
