@@ -49,7 +49,7 @@ final readonly class CapacityJudge
         $full = $capacity->shareOf($label) >= self::FULL;
         $condition = $proof->diagnosis->condition;
 
-        $keeps = ($proof->diagnosis->exact ? 'Keeps ' : ($condition === Condition::Aliases ? 'Keeps at most about ' : 'Keeps about ')).$capacity->decimal().' of the '.$label->decimal();
+        $keeps = ($proof->diagnosis->exact ? 'Keeps ' : 'Keeps about ').$capacity->decimal().' of the '.$label->decimal();
 
         return match (true) {
             $condition === Condition::Unknown => new Reason(VerdictKind::Unproven, 'Capacity not proven.', 'The proof was stopped before anything was read back.', $proof->run),
@@ -59,6 +59,8 @@ final readonly class CapacityJudge
                 'on its label: nothing after that is kept.', $proof->source()),
             $condition === Condition::Corrupts && ! $full => new Reason(VerdictKind::Sham, $keeps,
                 'on its label: what comes after that is spoilt.', $proof->source()),
+            $condition === Condition::Aliases && ! $proof->diagnosis->exact => new Reason(VerdictKind::Sham, "Keeps less than the {$label->decimal()}",
+                'on its label: several addresses share one place, so new clips overwrite old ones. How much less, only a proof of the whole map tells.', $proof->source()),
             $condition === Condition::Aliases && ! $full => new Reason(VerdictKind::Sham, $keeps,
                 'on its label: several addresses share one place, so new clips overwrite old ones.', $proof->source()),
             $condition !== Condition::Whole => new Reason(VerdictKind::Shaky, "{$proof->bad->decimal()} of {$proof->covered->decimal()} came back wrong.",

@@ -13,6 +13,7 @@ use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\MediumGone;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\Imprint;
+use Tally\Probe\Narrowing\Narrowing;
 use Tally\Probe\Trace;
 use Tally\Probe\Watch\Pacemaker;
 use Tally\Probe\Watch\Phase;
