@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CopyController;
+use App\Http\Controllers\ErasedController;
 use App\Http\Controllers\EvidenceController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\InspectController;
@@ -54,6 +55,8 @@ Route::delete('/kit/{kind}/{key}', [KitController::class, 'delete']);
 Route::get('/prices', [PriceController::class, 'show']);
 Route::post('/prices', [PriceController::class, 'store']);
 Route::delete('/prices/{quote}', [PriceController::class, 'delete']);
+
+Route::get('/erased', [ErasedController::class, 'show']);
 
 Route::get('/tags', [TagController::class, 'show']);
 Route::get('/tags/sheet.pdf', [TagController::class, 'pdf']);

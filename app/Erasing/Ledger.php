@@ -7,7 +7,8 @@ namespace App\Erasing;
 use App\Models\Card;
 use App\Models\Erasure;
 use App\Models\Run;
-use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use PDOException;
 use RuntimeException;
 use Tally\Quantity\Bytes;
 
@@ -29,7 +30,7 @@ final readonly class Ledger
         try {
             self::takeOver();
             Erasure::query()->create($line);
-        } catch (QueryException) {
+        } catch (PDOException) {
             $json = json_encode($line, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n";
             if (file_put_contents(self::file(), $json, FILE_APPEND | LOCK_EX) !== strlen($json)) {
                 throw new RuntimeException('What is to be erased could be written down neither in the books nor in '.self::file().'. Nothing was erased.');
@@ -37,30 +38,29 @@ final readonly class Ledger
         }
     }
 
-    /** Takes lines over that were written while the books were away. */
+    /** Takes lines over that were written while the books were away: all of them or none, and none twice at a time. */
     public static function takeOver(): void
     {
-        $file = self::file();
-        if (! is_file($file) || ! @rename($file, "{$file}.taking")) {
+        $handle = is_file(self::file()) ? @fopen(self::file(), 'r+b') : false;
+        if ($handle === false || ! flock($handle, LOCK_EX)) {
             return;
         }
-        $lines = file("{$file}.taking", FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES);
-        try {
-            foreach ($lines === false ? [] : $lines as $line) {
+        $lines = explode("\n", (string) stream_get_contents($handle));
+        DB::transaction(function () use ($lines): void {
+            foreach ($lines as $line) {
                 $row = json_decode($line, true);
                 if (is_array($row)) {
                     Erasure::query()->create(array_filter($row, is_string(...), ARRAY_FILTER_USE_KEY));
                 }
             }
-        } catch (QueryException $away) {
-            rename("{$file}.taking", $file);
-            throw $away;
-        }
-        unlink("{$file}.taking");
+        });
+        ftruncate($handle, 0);
+        fclose($handle);
     }
 
+    /** Of these books alone. */
     public static function file(): string
     {
-        return storage_path('app/erasures.jsonl');
+        return storage_path('app/erasures-'.DB::connection()->getDatabaseName().'.jsonl');
     }
 }

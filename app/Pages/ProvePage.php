@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Card;
-use App\Models\Erasure;
 use App\Models\Run;
 use App\Models\RunSample;
 use App\Models\SlotKind;
+use App\Props\Erased\ErasureProps;
 use App\Props\Prove\ClassProps;
 use App\Props\Prove\CoreProps;
-use App\Props\Prove\ErasureProps;
 use App\Props\Prove\LeftProps;
 use App\Props\Prove\PatchProps;
 use App\Props\Prove\TraceProps;
@@ -91,9 +90,7 @@ final readonly class ProvePage
             return [];
         }
 
-        return array_values(Erasure::query()->where('card_id', $card->id)->orderByDesc('id')->limit(50)->get()->map(fn (Erasure $line): ErasureProps => new ErasureProps(
-            $line->erased_at->format('j M Y H:i').' UTC', $line->what, $line->path, Bytes::of($line->bytes)->decimal(), $line->person, $line->why,
-        ))->all());
+        return ErasedPage::of($card, most: 50);
     }
 
     /** @return list<ClassProps> */

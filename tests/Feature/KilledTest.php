@@ -71,7 +71,7 @@ final class KilledTest extends TestCase
 
     private function ledger(): string
     {
-        return $this->storage().'/app/erasures.jsonl';
+        return $this->storage().'/app/erasures-'.getenv('DB_DATABASE').'.jsonl';
     }
 
     private function checkpoint(string $path): string

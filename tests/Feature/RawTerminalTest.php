@@ -8,6 +8,7 @@ use App\Erasing\Ledger;
 use App\Models\Erasure;
 use App\Models\Run;
 use App\Runs\RunKind;
+use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Process\Process;
 use Tests\Support\TemporaryFolder;
@@ -61,7 +62,7 @@ final class RawTerminalTest extends TestCase
         fclose($handle);
         [$code, $json] = $this->tally(['tally:prove', $path, '--raw', "--erase={$path}", '--again']);
         self::assertSame([1, 20_000_000 - 20_000_000 % 512, 'Shaky'], [$code, $json['first_bad'] ?? null, $json['verdict'] ?? null]);
-        $ledger = file("{$this->storage}/app/erasures.jsonl");
+        $ledger = file("{$this->storage}/app/erasures-".DB::connection()->getDatabaseName().'.jsonl');
         self::assertNotFalse($ledger);
         self::assertCount(2, $ledger);
         self::assertStringContainsString('"person":"wren"', $ledger[0]);
@@ -133,6 +134,6 @@ final class RawTerminalTest extends TestCase
         $line = ['card_id' => null, 'run_id' => null, 'what' => 'full proof', 'path' => '/dev/x', 'bytes' => 5, 'person' => 'wren', 'station' => 'Bench A', 'why' => null, 'erased_at' => '2026-11-01 10:00:00'];
         file_put_contents(Ledger::file(), json_encode($line)."\n");
         Ledger::takeOver();
-        self::assertSame([1, false], [Erasure::query()->where('path', '/dev/x')->count(), is_file(Ledger::file())]);
+        self::assertSame([1, ''], [Erasure::query()->where('path', '/dev/x')->count(), file_get_contents(Ledger::file())]);
     }
 }

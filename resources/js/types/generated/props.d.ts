@@ -120,6 +120,19 @@ export interface LapProps {
     rate: string;
 }
 
+export interface ErasureProps {
+    id: number;
+    on: string;
+    what: string;
+    path: string;
+    size: string;
+    person: string;
+    station: string;
+    why: string | null;
+    tag: string | null;
+    run: number | null;
+}
+
 export interface FrameProps {
     station: string;
     worker: boolean;
@@ -507,15 +520,6 @@ export interface CoreProps {
     proves: string;
     leaves: string[];
     alarmAt: number | null;
-}
-
-export interface ErasureProps {
-    on: string;
-    what: string;
-    path: string;
-    size: string;
-    person: string;
-    why: string | null;
 }
 
 export interface LeftProps {

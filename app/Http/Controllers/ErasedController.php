@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Erasing\Ledger;
+use App\Models\Erasure;
+use App\Pages\ErasedPage;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final readonly class ErasedController
+{
+    public function show(Request $request): Response
+    {
+        Ledger::takeOver();
+        $before = $request->integer('before');
+        $lines = ErasedPage::of(null, $before > 0 ? $before : null);
+
+        return Inertia::render('Erased', [
+            'lines' => $lines,
+            'count' => Erasure::query()->count(),
+            'older' => count($lines) === ErasedPage::AT_ONCE ? $lines[count($lines) - 1]->id : null,
+            'isNewest' => $before <= 0,
+        ]);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Erased;
+
+/** A line of the ledger, in words. */
+final readonly class ErasureProps
+{
+    /**
+     * @param  string|null  $tag  of the card, where it was named
+     * @param  int|null  $run  where the run was filed
+     */
+    public function __construct(
+        public int $id,
+        public string $on,
+        public string $what,
+        public string $path,
+        public string $size,
+        public string $person,
+        public string $station,
+        public ?string $why,
+        public ?string $tag,
+        public ?int $run,
+    ) {}
+}
