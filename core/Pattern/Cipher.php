@@ -42,6 +42,42 @@ final readonly class Cipher
         if ($counters === false) {
             return null;
         }
+
+        return self::told($counters);
+    }
+
+    /**
+     * @param  string  $bytes  at least 47 bytes that did not lie at a multiple of 16
+     * @return Stamp|null of the first byte; null when they are not the pattern at any step
+     */
+    public static function stampOutOfStep(string $bytes): ?Stamp
+    {
+        if (strlen($bytes) < 3 * self::UNIT - 1) {
+            return null;
+        }
+        $steps = '';
+        for ($step = 1; $step < self::UNIT; $step++) {
+            $steps .= substr($bytes, $step, 2 * self::UNIT);
+        }
+        $plain = openssl_decrypt($steps, 'aes-128-ecb', self::KEY, OPENSSL_RAW_DATA | OPENSSL_ZERO_PADDING);
+        for ($step = 1; $plain !== false && $step < self::UNIT; $step++) {
+            $at = 2 * self::UNIT * ($step - 1);
+            if (substr($plain, $at, 8) !== substr($plain, $at + self::UNIT, 8)) {
+                continue;
+            }
+            $counters = unpack('Jrun/Jat/JnextRun/Jnext', $plain, $at);
+            $stamp = $counters === false ? null : self::told($counters);
+            if ($stamp !== null && $stamp->address >= $step) {
+                return new Stamp($stamp->run, $stamp->address - $step);
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  array<mixed>  $counters  two neighbouring units */
+    private static function told(array $counters): ?Stamp
+    {
         ['run' => $run, 'at' => $at, 'nextRun' => $nextRun, 'next' => $next] = $counters;
         if (! is_int($run) || ! is_int($at) || $run !== $nextRun || $next !== $at + 1 || $at < 0 || $at > PHP_INT_MAX >> 4) {
             return null;

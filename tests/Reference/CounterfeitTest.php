@@ -31,6 +31,7 @@ final class CounterfeitTest extends TestCase
         yield 'honest' => ['honest', [], Condition::Whole, 96 * self::MIB, null];
         yield 'wraps at a third' => ['wraps', ['true' => 32 * self::MIB], Condition::Wraps, 32 * self::MIB, 32 * self::MIB];
         yield 'wraps at an odd sector' => ['wraps', ['true' => $odd], Condition::Wraps, $odd, $odd];
+        yield 'wraps at an odd byte' => ['wraps', ['true' => 33_333_333], Condition::Wraps, 33_333_333, 33_333_333];
         yield 'wraps less than twice' => ['wraps', ['true' => 90 * self::MIB - 512], Condition::Wraps, 90 * self::MIB - 512, 90 * self::MIB - 512];
         yield 'wraps after a part that is spared' => ['wraps', ['true' => 40 * self::MIB, 'from' => 10 * self::MIB + 4096], Condition::Wraps, 40 * self::MIB, 30 * self::MIB - 4096];
         yield 'its first lap stays' => ['first-lap-stays', ['true' => $odd], Condition::Wraps, $odd, $odd];

@@ -90,9 +90,11 @@ final readonly class LapSearch
             return null;
         }
         $this->asking->write([$block, ...$pair]);
-        foreach ($this->asking->look($block)->echoes() as $echo) {
+        // A block longer than the lap is written over from two laps further on too, but never from there alone.
+        $echoes = array_values(array_filter($this->asking->look($block)->echoes(), fn (Patch $echo): bool => $echo->shift() > 0 && $echo->shift() % $distance === 0));
+        foreach ($echoes as $echo) {
             if ($echo->shift() === $distance) {
-                return $echo->offset;
+                return $echoes[0]->offset;
             }
         }
         foreach ($pair as $at) {

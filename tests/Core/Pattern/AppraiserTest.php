@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Pattern;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tally\Device\Literal;
 use Tally\Pattern\Appraiser;
@@ -69,10 +70,18 @@ final class AppraiserTest extends TestCase
         self::assertSame(3 * Imprint::BLOCK, $patches[0]->shift());
     }
 
-    public function test_an_echo_that_is_not_in_step_with_the_blocks_is_found_to_the_sector(): void
+    /** @return iterable<string, array{int}> bytes that the data belonged further on */
+    public static function outOfStep(): iterable
     {
-        // As on a card whose lap is no multiple of our block: the data of an address 3 000 320 bytes on.
-        $shift = 3_000_320;
+        yield 'whole units of the cipher' => [3_000_320];
+        for ($more = 1; $more < 16; $more++) {
+            yield "and {$more} bytes" => [3_000_320 + $more];
+        }
+    }
+
+    #[DataProvider('outOfStep')]
+    public function test_an_echo_that_is_not_in_step_with_the_blocks_is_found_to_the_byte(int $shift): void
+    {
         $patches = self::appraise(self::imprint()->range($shift, Imprint::BLOCK));
         self::assertSame(Imprint::BLOCK, array_sum(array_map(fn (Patch $patch): int => $patch->length, $patches)));
         foreach ($patches as $patch) {
