@@ -50,7 +50,9 @@ final readonly class Ledger
             foreach ($lines as $line) {
                 $row = json_decode($line, true);
                 if (is_array($row)) {
-                    Erasure::query()->create(array_filter($row, is_string(...), ARRAY_FILTER_USE_KEY));
+                    // Books that were made anew know neither that card nor that run; what was erased is still to be told.
+                    $known = ['card_id' => Card::query()->whereKey($row['card_id'] ?? 0)->value('id'), 'run_id' => Run::query()->whereKey($row['run_id'] ?? 0)->value('id')];
+                    Erasure::query()->create([...array_filter($row, is_string(...), ARRAY_FILTER_USE_KEY), ...$known]);
                 }
             }
         });

@@ -43,7 +43,7 @@ final readonly class ErasedPage
     {
         return array_values($lines->map(fn (Erasure $line): ErasureProps => new ErasureProps(
             $line->id, $line->erased_at->format('j M Y H:i').' UTC', $line->what, $line->path, Bytes::of($line->bytes)->decimal(),
-            $line->person, $line->station, $line->why, $line->card?->tag, $line->run_id,
+            $line->person, $line->station, $line->why, $line->card?->tag,
         ))->all());
     }
 }

@@ -93,7 +93,8 @@ final readonly class Diagnosis
         }
         $holds = $core->bytes(BlockClass::Holds);
         $expected = $core->laterWins() ? $from + $lap : $from;
-        $slack = max(2 * Imprint::BLOCK, intdiv($core->covered(), 100));
+        // A misplaced block near the end is no lap: it would have to be half of what that lap foretells.
+        $slack = min(max(2 * Imprint::BLOCK, intdiv($core->covered(), 100)), intdiv(max(0, $core->covered() - $expected), 2));
         // A reading that was broken off has not come to the lap that holds.
         $fits = $whole ? $holds <= $expected + $slack && $holds >= 0.5 * $expected - $slack : $echoes >= 0.9 * $core->bad();
         if (! $fits) {

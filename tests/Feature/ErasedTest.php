@@ -60,7 +60,7 @@ final class ErasedTest extends TestCase
 
     public function test_lines_of_a_file_come_in_whole_or_not_at_all(): void
     {
-        $line = fn (string $path): string => json_encode(['card_id' => null, 'what' => 'full proof', 'path' => $path, 'bytes' => 5, 'person' => 'Wren', 'station' => 'Bench A', 'erased_at' => '2026-11-01 10:00:00'], JSON_THROW_ON_ERROR)."\n";
+        $line = fn (string $path, ?int $card = null): string => json_encode(['card_id' => $card, 'what' => 'full proof', 'path' => $path, 'bytes' => 5, 'person' => 'Wren', 'station' => 'Bench A', 'erased_at' => '2026-11-01 10:00:00'], JSON_THROW_ON_ERROR)."\n";
         // The second does not fit into the books.
         file_put_contents(Ledger::file(), $line('/dev/a').$line(str_repeat('x', 900)));
         try {
@@ -69,7 +69,8 @@ final class ErasedTest extends TestCase
         } catch (PDOException) {
             self::assertSame([0, 2], [Erasure::query()->count(), substr_count((string) file_get_contents(Ledger::file()), "\n")]);
         }
-        file_put_contents(Ledger::file(), $line('/dev/a').$line('/dev/b'));
+        // The second is about a card that these books do not have.
+        file_put_contents(Ledger::file(), $line('/dev/a').$line('/dev/b', 999_999));
         $this->get('/erased')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('count', 2));
         Ledger::takeOver();
         self::assertSame([2, ''], [Erasure::query()->count(), file_get_contents(Ledger::file())]);

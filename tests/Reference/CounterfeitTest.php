@@ -81,6 +81,14 @@ final class CounterfeitTest extends TestCase
         self::assertLessThan(0.93 * 96 * self::MIB, $screen->diagnosis->capacity->count);
     }
 
+    public function test_a_misplaced_block_is_a_fault_and_no_fake(): void
+    {
+        foreach ([FullProof::on(...), QuickScreen::on(...)] as $probe) {
+            $result = $this->on('strays', ['true' => 90 * self::MIB], fn (RawDevice $device): ProofResult => $probe($device, new HostClock));
+            self::assertSame([Condition::Faulty, self::MIB], [$result->diagnosis->condition, $result->core->bytes(BlockClass::Echoes)]);
+        }
+    }
+
     public function test_scattered_bad_sectors_are_a_fault_and_no_fake(): void
     {
         $result = $this->on('spots', [], fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock));

@@ -7,10 +7,7 @@ namespace App\Props\Erased;
 /** A line of the ledger, in words. */
 final readonly class ErasureProps
 {
-    /**
-     * @param  string|null  $tag  of the card, where it was named
-     * @param  int|null  $run  where the run was filed
-     */
+    /** @param  string|null  $tag  of the card, where it was named */
     public function __construct(
         public int $id,
         public string $on,
@@ -21,6 +18,5 @@ final readonly class ErasureProps
         public string $station,
         public ?string $why,
         public ?string $tag,
-        public ?int $run,
     ) {}
 }

@@ -19,7 +19,7 @@ final readonly class LapSearch
     /** Where less than this share of what a lap foretells comes true, it is not one lap. */
     private const ONE_LAP = 0.7;
 
-    /** How many pairs of places are asked for that. */
+    /** How many pairs of places are asked for that, where there are as many. */
     private const PAIRS = 32;
 
     /** A lap found as a multiple of the true one is taken apart by these. */
@@ -49,10 +49,15 @@ final readonly class LapSearch
         }
         $from = $this->lapBegins($witness, $lap);
         $share = $this->shareThatRepeats($from, $lap);
+        if ($share >= self::ONE_LAP) {
+            return Diagnosis::repeating($lap, $from);
+        }
+        $lost = (int) ($share * max(0, $this->asking->size() - $from - $lap));
 
-        return $share < self::ONE_LAP
-            ? Diagnosis::found(Condition::Aliases, Bytes::of((int) ($this->asking->size() - $share * max(0, $this->asking->size() - $from - $lap))), null, null, false)
-            : Diagnosis::repeating($lap, $from);
+        // A card can also have misplaced a block or two.
+        return Diagnosis::isMuch($lost, $this->asking->size())
+            ? Diagnosis::found(Condition::Aliases, Bytes::of($this->asking->size() - $lost), null, null, false)
+            : null;
     }
 
     /**
@@ -113,15 +118,15 @@ final readonly class LapSearch
     {
         $first = intdiv($from + Asking::BLOCK - 1, Asking::BLOCK);
         $blocks = intdiv($this->asking->size() - $lap, Asking::BLOCK) - $first;
-        // So small a part of the medium says nothing of the rest.
-        if ($blocks < self::PAIRS) {
+        $pairs = min(self::PAIRS, $blocks);
+        if ($pairs <= 0) {
             return 1.0;
         }
         // Drawn, so that they are not in step with what goes by powers of two.
         $chance = new Randomizer(new Xoshiro256StarStar($this->asking->spots->imprint->run));
         $shares = [];
-        for ($i = 0; $i < self::PAIRS; $i++) {
-            $block = $chance->getInt(intdiv($i * $blocks, self::PAIRS), intdiv(($i + 1) * $blocks, self::PAIRS) - 1);
+        for ($i = 0; $i < $pairs; $i++) {
+            $block = $chance->getInt(intdiv($i * $blocks, $pairs), intdiv(($i + 1) * $blocks, $pairs) - 1);
             $shares[] = $this->echoing(Asking::BLOCK * ($first + $block), $from, $lap);
         }
 

@@ -15,7 +15,7 @@ use Tally\Reading\Diagnosis;
 
 /**
  * From a few places that came back wrong to what the medium is: whether it starts over and at which lap, or where its
- * memory ends. It writes and reads some dozens of blocks more, whatever the size.
+ * memory ends. It writes and reads a few hundred blocks more at most, whatever the size, but for what a cache asks for.
  */
 final readonly class Narrowing
 {

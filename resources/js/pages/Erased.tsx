@@ -35,10 +35,12 @@ export default function Erased({ lines, count, older, isNewest }: Props) {
                 ) : (
                     <Sheet title="Ledger" caption="of all stations">
                         <ErasureRows erasures={lines} ofHouse />
-                        <p style={{ display: 'flex', gap: 18 }}>
-                            {isNewest ? null : <Link href="/erased">The newest</Link>}
-                            {older === null ? null : <Link href={`/erased?before=${older}`}>Older ones</Link>}
-                        </p>
+                        {isNewest && older === null ? null : (
+                            <p style={{ display: 'flex', gap: 18 }}>
+                                {isNewest ? null : <Link href="/erased">The newest</Link>}
+                                {older === null ? null : <Link href={`/erased?before=${older}`}>Older ones</Link>}
+                            </p>
+                        )}
                     </Sheet>
                 )}
             </main>

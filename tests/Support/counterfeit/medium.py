@@ -52,6 +52,8 @@ def place(at, length, writing):
     if kind == "mirror":  # behind its end it runs back, and so on
         lap = at % (2 * true)
         return lap if lap < true else 2 * true - PIECE - lap + 2 * (at % PIECE), min(length, step)
+    if kind == "strays":  # one block lands in the place of another
+        return at + (2 << 20) if at >> 20 == true >> 20 else at, min(length, step)
     if kind == "shuffle":
         return at if at < true else random.Random(at // PIECE).randrange(true // PIECE) * PIECE + at % PIECE, min(length, step)
     if kind in ("wraps", "first-lap-stays"):

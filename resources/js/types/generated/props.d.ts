@@ -130,7 +130,6 @@ export interface ErasureProps {
     station: string;
     why: string | null;
     tag: string | null;
-    run: number | null;
 }
 
 export interface FrameProps {
