@@ -54,6 +54,8 @@ final class RawTerminalTest extends TestCase
         [$code, $json] = $this->tally(['tally:prove', $path, '--raw', "--erase={$path}"]);
         self::assertSame([0, 'proof', 32_000_000, 32_000_000, true, 'Sound'], [$code, $json['kind'] ?? null, $json['holds'] ?? null, $json['capacity'] ?? null, $json['whole'] ?? null, $json['verdict'] ?? null]);
         self::assertTrue($json['reinsert'] ?? null, 'so little could have been answered by a cache');
+        [$code, $told] = $this->tally(['tally:prove', $path, '--raw', "--erase={$path}", '--resume']);
+        self::assertSame([0, 32_000_000, 'Sound'], [$code, $told['holds'] ?? null, $told['verdict'] ?? null]);
         // Taken out and put in, and one byte of it is not what it was.
         $handle = fopen($path, 'r+');
         self::assertNotFalse($handle);
@@ -64,7 +66,7 @@ final class RawTerminalTest extends TestCase
         self::assertSame([1, 20_000_000 - 20_000_000 % 512, 'Shaky'], [$code, $json['first_bad'] ?? null, $json['verdict'] ?? null]);
         $ledger = file("{$this->storage}/app/erasures-".DB::connection()->getDatabaseName().'.jsonl');
         self::assertNotFalse($ledger);
-        self::assertCount(2, $ledger);
+        self::assertCount(3, $ledger);
         self::assertStringContainsString('"person":"wren"', $ledger[0]);
     }
 

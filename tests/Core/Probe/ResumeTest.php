@@ -89,6 +89,22 @@ final class ResumeTest extends TestCase
         self::assertTrue($result->isComplete());
     }
 
+    #[DataProvider('media')]
+    public function test_one_that_came_to_its_end_tells_the_same_when_it_is_gone_on_from(string $line): void
+    {
+        $clock = new StandInClock;
+        $device = new StandInDevice(Medium::parse($line), $clock);
+        $whole = FullProof::on($device, $clock, lookBack: false);
+        // As after a kill between the last checkpoint and the telling.
+        $kept = self::loaded(json_encode($whole->checkpoint()?->pack(), JSON_THROW_ON_ERROR));
+        self::assertNotNull($kept);
+        $told = FullProof::continued($kept, $device, $clock);
+        self::assertEquals([$whole->core, $whole->diagnosis, false], [$told->core, $told->diagnosis, $told->stopped]);
+        self::assertEqualsWithDelta($whole->read->span->seconds, $told->read->span->seconds, 1e-6);
+        $again = FullProof::continued($kept->readAnew(), $device, $clock);
+        self::assertEquals($whole->diagnosis, $again->diagnosis);
+    }
+
     public function test_what_is_kept_comes_back_as_it_was(): void
     {
         $keeper = new CheckpointInHand(1);
