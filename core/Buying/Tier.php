@@ -45,6 +45,12 @@ final readonly class Tier
         return array_map(fn (int $floor): self => new self($floor), $floors);
     }
 
+    /** Whether a mark of SD cards promises just this floor. */
+    public function isSecureDigital(): bool
+    {
+        return array_filter(Mark::cases(), fn (Mark $mark): bool => (int) $mark->floor()->megabytes() === $this->floor && $mark->isSecureDigital()) !== [];
+    }
+
     /** `V30, U3: 30 MB/s and up` */
     public function words(): string
     {

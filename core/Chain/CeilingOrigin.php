@@ -12,7 +12,18 @@ enum CeilingOrigin: string
     /** What the trade sees; no source. */
     case Practice = 'practice';
     /** The house's own measurement. It wins once it exists. */
-    case Measurement = 'own measurement';
+    case Measurement = 'measurement';
     /** What a label or an owner says, not measured. */
     case Claim = 'claim';
+
+    public function words(): string
+    {
+        return $this === self::Measurement ? 'own measurement' : $this->value;
+    }
+
+    /** Where many stand side by side. */
+    public function brief(): string
+    {
+        return $this === self::Measurement ? 'measured' : $this->value;
+    }
 }

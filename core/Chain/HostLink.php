@@ -46,29 +46,29 @@ enum HostLink: string
     public function ofCamera(): Link
     {
         $ceiling = $this->ceiling();
-        $practical = Rate::megabytesPerSecond(min(65, $ceiling->usable()->megabytes()));
+        $most = min(65, $ceiling->usable()->megabytes());
 
-        return new Link("a camera on {$this->label()}", new Ceiling($ceiling->nominal, $practical, 'a camera as reader, often 65–250 MB/s: 65 until it is measured'));
+        return new Link("a camera on {$this->label()}", new Ceiling($ceiling->nominal, Practice::megabytes(min($most, $ceiling->least()?->megabytes() ?? $most), $most), 'a camera as reader, often 65–250 MB/s: 65 until it is measured'));
     }
 
     /**
      * Nominal: line rate × line coding (USB 3.2, SATA 3 specifications; IEEE 802.3 for Ethernet); the two 40 Gb/s links
-     * are from memory. Practical: the upper end of what the trade sees; common practice, no source.
+     * are from memory. Practice: the range that the trade sees; common practice, no source.
      */
     public function ceiling(): Ceiling
     {
-        [$nominal, $practical, $source] = match ($this) {
-            self::Usb2 => [Rate::megabitsPerSecond(480), 40, 'USB 2.0 specification'],
-            self::UsbGen1 => [LineCoding::EightTen->payload(5), 450, 'USB 3.2 specification, 8b/10b'],
-            self::UsbGen2 => [LineCoding::OneThirtyTwo->payload(10), 1050, 'USB 3.2 specification, 128b/132b'],
-            self::UsbGen2x2 => [LineCoding::OneThirtyTwo->payload(10, 2), 2100, 'USB 3.2 specification, 128b/132b, two lanes'],
-            self::Thunderbolt => [Rate::megabytesPerSecond(3938), 3000, 'from memory: 32 Gb/s PCIe share'],
-            self::Usb4 => [Rate::megabytesPerSecond(4850), 3800, 'from memory'],
-            self::Sata3 => [LineCoding::EightTen->payload(6), 560, 'SATA 3 specification, 8b/10b'],
-            self::Gigabit => [Rate::megabitsPerSecond(1000), 118, 'IEEE 802.3'],
-            self::TenGigabit => [Rate::megabitsPerSecond(10000), 1150, 'IEEE 802.3'],
+        [$nominal, $low, $high, $source] = match ($this) {
+            self::Usb2 => [Rate::megabitsPerSecond(480), 30, 40, 'USB 2.0 specification'],
+            self::UsbGen1 => [LineCoding::EightTen->payload(5), 400, 450, 'USB 3.2 specification, 8b/10b'],
+            self::UsbGen2 => [LineCoding::OneThirtyTwo->payload(10), 950, 1050, 'USB 3.2 specification, 128b/132b'],
+            self::UsbGen2x2 => [LineCoding::OneThirtyTwo->payload(10, 2), 1900, 2100, 'USB 3.2 specification, 128b/132b, two lanes'],
+            self::Thunderbolt => [Rate::megabytesPerSecond(3938), 2700, 3000, 'from memory: 32 Gb/s PCIe share'],
+            self::Usb4 => [Rate::megabytesPerSecond(4850), 2900, 3800, 'from memory'],
+            self::Sata3 => [LineCoding::EightTen->payload(6), 520, 560, 'SATA 3 specification, 8b/10b'],
+            self::Gigabit => [Rate::megabitsPerSecond(1000), 110, 118, 'IEEE 802.3'],
+            self::TenGigabit => [Rate::megabitsPerSecond(10000), 1000, 1150, 'IEEE 802.3'],
         };
 
-        return new Ceiling($nominal, Rate::megabytesPerSecond($practical), $source);
+        return new Ceiling($nominal, Practice::megabytes($low, $high), $source);
     }
 }

@@ -14,7 +14,7 @@ final readonly class Path
     public array $links;
 
     /** Faster than anything there is, in bytes a second: the ceiling of a link that nobody knows. */
-    private const ENDLESS = 1e15;
+    public const ENDLESS = 1e15;
 
     /**
      * @param  list<Link>  $links
@@ -31,16 +31,27 @@ final readonly class Path
         return new self([new Link('a chain nobody named', new Ceiling(Rate::bytesPerSecond(self::ENDLESS), null, 'unknown'))], false);
     }
 
-    /** Whether a speed is within reach in practice: if not, a shortfall says nothing of the card. */
-    public function couldShow(Rate $rate): bool
+    /** @return Practice|null the range that it gives in practice; null where a link of it is not known */
+    public function practice(): ?Practice
     {
-        return $this->isNamed && ! $this->usable()->isBelow($rate);
+        $lows = array_map(fn (Link $link): ?Rate => $link->ceiling->least(), $this->links);
+        $least = $lows[0];
+        foreach ($lows as $low) {
+            $least = $least === null || $low === null ? null : ($low->isBelow($least) ? $low : $least);
+        }
+
+        return ! $this->isNamed || $least === null ? null : new Practice($least, $this->usable());
     }
 
     /** Why a shortfall is not the card’s. */
     public function excuse(): string
     {
-        return $this->isNamed ? "The slowest link is {$this->pinch()->describe()}." : 'Nobody named the chain that it was measured on.';
+        if (! $this->isNamed) {
+            return 'Nobody named the chain that it was measured on.';
+        }
+        $range = $this->practice();
+
+        return $range === null ? "The slowest link is {$this->pinch()->describe()}." : "This chain gives {$range->print()} in practice; its slowest link is {$this->pinch()->name}.";
     }
 
     /** The link whose usable rate is lowest; the first of equals, since the data meets it first. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tally\Inspection;
 
+use Tally\Label\About;
 use Tally\Label\Form;
 use Tally\Label\Label;
-use Tally\Verdict\VerdictKind;
 
 /** What to look at on a card before and while it is plugged in, one thing at a time, in working order. */
 enum Question: string
@@ -78,28 +78,28 @@ enum Question: string
             self::Outline => [new Answer('a', 'type A, the smallest'), new Answer('b', 'type B, the size of XQD'), new Answer('c', 'type C, the largest'), self::unsure()],
             self::Print => [
                 new Answer('clean', 'sharp and as it should be'),
-                new Answer('smudged', 'smudged, crooked or pale', 'The print is smudged, crooked or pale.', VerdictKind::Unproven),
-                new Answer('misspelt', 'a word or mark is wrong', 'A word or a mark on it is drawn wrong.', VerdictKind::Unproven),
-                new Answer('sticker', 'a sticker over other print', 'A sticker covers other print: it may have been relabelled.', VerdictKind::Unproven),
+                new Answer('smudged', 'smudged, crooked or pale', 'The print is smudged, crooked or pale.', Weight::Doubt),
+                new Answer('misspelt', 'a word or mark is wrong', 'A word or a mark on it is drawn wrong.', Weight::Doubt),
+                new Answer('sticker', 'a sticker over other print', 'A sticker covers other print: it may have been relabelled.', Weight::Doubt),
             ],
             self::Shell => [
                 new Answer('whole', 'whole and clean'),
-                new Answer('worn', 'worn, but whole', 'The shell is worn.', VerdictKind::Unproven),
-                new Answer('cracked', 'cracked, bent or coming apart', 'The shell is cracked, bent or coming apart: it can break off inside a slot. Do not put it in.', VerdictKind::Shaky),
+                new Answer('worn', 'worn, but whole', 'The shell is worn.', Weight::Doubt),
+                new Answer('cracked', 'cracked, bent or coming apart', 'The shell is cracked, bent or coming apart: it can break off inside a slot. Do not put it in.', Weight::Trouble),
             ],
             self::LockSlider => [
                 new Answer('firm', 'it clicks and stays'),
-                new Answer('loose', 'it is loose or slips', 'The lock slider slips: the card can lock itself while recording.', VerdictKind::Unproven),
-                new Answer('missing', 'it is broken off', 'The lock slider is broken off: many slots take the card for locked.', VerdictKind::Unproven),
+                new Answer('loose', 'it is loose or slips', 'The lock slider slips: the card can lock itself while recording.', Weight::Doubt),
+                new Answer('missing', 'it is broken off', 'The lock slider is broken off: many slots take the card for locked.', Weight::Doubt),
             ],
-            self::Serial => [new Answer('typed', 'yes, type it', asksCode: true), new Answer('none', 'there is none'), new Answer('unreadable', 'it was rubbed off', 'The serial number was rubbed off.', VerdictKind::Unproven)],
+            self::Serial => [new Answer('typed', 'yes, type it', asksCode: true), new Answer('none', 'there is none'), new Answer('unreadable', 'it was rubbed off', 'The serial number was rubbed off.', Weight::Doubt)],
             self::BackCode => [new Answer('typed', 'yes, type it', asksCode: true), new Answer('none', 'there is none'), new Answer('unreadable', 'it cannot be read')],
             self::Seating => [
                 new Answer('found', 'it seats and is found'),
-                new Answer('stiff', 'it goes in stiffly', 'It went in stiffly.', VerdictKind::Unproven),
-                new Answer('pressed', 'only while I press on it', 'It is found only while somebody presses on it.', VerdictKind::Shaky),
-                new Answer('lost', 'it comes and goes', 'Its contact comes and goes.', VerdictKind::Shaky),
-                new Answer('not-found', 'it is not found', 'It was not found.', VerdictKind::Unproven),
+                new Answer('stiff', 'it goes in stiffly', 'It went in stiffly.', Weight::Doubt),
+                new Answer('pressed', 'only while I press on it', 'It is found only while somebody presses on it.', Weight::Trouble),
+                new Answer('lost', 'it comes and goes', 'Its contact comes and goes.', Weight::Trouble),
+                new Answer('not-found', 'it is not found', 'It was not found.', Weight::Doubt),
             ],
         };
     }
@@ -122,6 +122,14 @@ enum Question: string
             self::Connector => 'CompactFlash Association specifications, from memory',
             self::Outline => 'CFexpress specification, outlines; figures from memory',
             default => 'common practice, no source',
+        };
+    }
+
+    public function about(): About
+    {
+        return match ($this) {
+            self::Seating, self::Shell, self::LockSlider => About::Contact,
+            default => About::Label,
         };
     }
 

@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace Tally\Inspection;
 
-use Tally\Verdict\Reason;
-use Tally\Verdict\VerdictKind;
-
 /**
  * Is it the card or the reader? A card that is not found in two readers is to blame itself; in one, either may be.
  */
 final readonly class SeatingTrouble
 {
+    /**
+     * @param  non-empty-list<string>  $readers  in which it was not found
+     * @param  Seen  $last  the answer that settled it
+     */
+    private function __construct(public array $readers, public Seen $last) {}
+
     /** @param  list<Seen>  $seen  every seating answer of a card, in any reader */
-    public static function reason(array $seen): ?Reason
+    public static function among(array $seen): ?self
     {
         $readers = [];
         $last = null;
@@ -24,8 +27,6 @@ final readonly class SeatingTrouble
             }
         }
 
-        return $last === null || count($readers) < 2 ? null : new Reason(
-            VerdictKind::Shaky, 'It was not found in '.implode(' and ', array_keys($readers)).':', 'two readers cannot both be wrong.', $last->source(),
-        );
+        return $last === null || count($readers) < 2 ? null : new self(array_map(strval(...), array_keys($readers)), $last);
     }
 }

@@ -7,9 +7,6 @@ namespace Tally\Inspection;
 use Tally\Label\Finding;
 use Tally\Label\Form;
 use Tally\Label\Label;
-use Tally\Label\Severity;
-use Tally\Verdict\Reason;
-use Tally\Verdict\VerdictKind;
 
 /** One answer of an inspection, by whom and when. */
 final readonly class Seen
@@ -32,18 +29,17 @@ final readonly class Seen
     {
         $other = $this->otherForm($label->form);
         if ($other !== null) {
-            return new Finding("seen-{$this->question->value}", Severity::Contradiction, "The label says {$label->form->label()}; what was seen is {$other}.", $this->source());
+            return Finding::contradiction("seen-{$this->question->value}", "The label says {$label->form->label()}; what was seen is {$other}.", $this->source());
         }
 
-        return $this->answer->bearing !== VerdictKind::Unproven ? null
-            : new Finding("seen-{$this->question->value}", Severity::Doubt, $this->sentence(), $this->source());
+        return $this->answer->weight !== Weight::Doubt ? null
+            : Finding::doubt("seen-{$this->question->value}", $this->sentence(), $this->source())->about($this->question->about());
     }
 
-    /** Trouble that strikes a card out by itself. */
-    public function reason(): ?Reason
+    /** Whether it strikes the card out by itself. */
+    public function isTrouble(): bool
     {
-        return $this->answer->bearing !== VerdictKind::Shaky ? null
-            : new Reason(VerdictKind::Shaky, $this->sentence(), '', $this->source());
+        return $this->answer->weight === Weight::Trouble;
     }
 
     public function source(): string
@@ -51,7 +47,8 @@ final readonly class Seen
         return "seen by {$this->by} on {$this->on}".($this->reader === null ? '' : " in {$this->reader}").'; '.$this->question->source();
     }
 
-    private function sentence(): string
+    /** The answer as it is said of the card, with the reader it was seen in. */
+    public function sentence(): string
     {
         return $this->reader === null ? $this->answer->says : rtrim($this->answer->says, '.')." in {$this->reader}.";
     }

@@ -6,14 +6,16 @@ namespace Tally\Label;
 
 use Tally\Chain\Ceiling;
 use Tally\Chain\LineCoding;
+use Tally\Chain\Practice;
 use Tally\Quantity\Rate;
 
 /**
  * The bus between a card and its reader, slowest first within a form.
  *
  * Source of nominal ceilings: SD Association physical-layer simplified specification, bus modes; CompactFlash
- * Association specifications; CFexpress specification, lanes × PCIe generation. Practical ceilings: upper end of what
- * the trade sees; common practice, no source.
+ * Association specifications; CFexpress specification, lanes × PCIe generation. Practice: the range that the trade
+ * sees; common practice, no source. Where nobody has told of a bus, it is taken to give at least what the slower one
+ * of its family does: house rule.
  */
 enum Bus: string
 {
@@ -64,31 +66,31 @@ enum Bus: string
 
     public function ceiling(): Ceiling
     {
-        [$nominal, $practical] = match ($this) {
-            self::SdDefault => [Rate::megabytesPerSecond(12.5), null],
-            self::SdHighSpeed => [Rate::megabytesPerSecond(25), 23],
-            self::UhsI => [Rate::megabytesPerSecond(104), 95],
-            self::UhsIDouble => [Rate::megabytesPerSecond(208), 170],
-            self::UhsII => [Rate::megabytesPerSecond(312), 290],
-            self::UhsIII => [Rate::megabytesPerSecond(624), null],
-            self::ExpressGen3 => [LineCoding::OneThirty->payload(8), null],
-            self::ExpressGen4 => [LineCoding::OneThirty->payload(16), null],
-            self::ExpressGen4x2 => [LineCoding::OneThirty->payload(16, 2), null],
-            self::Udma6 => [Rate::megabytesPerSecond(133), null],
-            self::Udma7 => [Rate::megabytesPerSecond(167), 155],
-            self::CFast2 => [LineCoding::EightTen->payload(6), 540],
-            self::Xqd1 => [LineCoding::EightTen->payload(2.5), null],
-            self::Xqd2 => [LineCoding::EightTen->payload(5), 440],
-            self::CFexpress2A => [LineCoding::OneThirty->payload(8), 800],
-            self::CFexpress4A => [LineCoding::OneThirty->payload(16), null],
-            self::CFexpress2B => [LineCoding::OneThirty->payload(8, 2), 1600],
-            self::CFexpress4B => [LineCoding::OneThirty->payload(16, 2), null],
-            self::CFexpress2C => [LineCoding::OneThirty->payload(8, 4), null],
-            self::CFexpress4C => [LineCoding::OneThirty->payload(16, 4), null],
-            self::Sata => [LineCoding::EightTen->payload(6), 560],
+        [$nominal, $low, $high] = match ($this) {
+            self::SdDefault => [Rate::megabytesPerSecond(12.5), 10, null],
+            self::SdHighSpeed => [Rate::megabytesPerSecond(25), 10, 23],
+            self::UhsI => [Rate::megabytesPerSecond(104), 85, 95],
+            self::UhsIDouble => [Rate::megabytesPerSecond(208), 150, 170],
+            self::UhsII => [Rate::megabytesPerSecond(312), 200, 290],
+            self::UhsIII => [Rate::megabytesPerSecond(624), 200, null],
+            self::ExpressGen3 => [LineCoding::OneThirty->payload(8), 650, null],
+            self::ExpressGen4 => [LineCoding::OneThirty->payload(16), 650, null],
+            self::ExpressGen4x2 => [LineCoding::OneThirty->payload(16, 2), 1200, null],
+            self::Udma6 => [Rate::megabytesPerSecond(133), 90, null],
+            self::Udma7 => [Rate::megabytesPerSecond(167), 90, 155],
+            self::CFast2 => [LineCoding::EightTen->payload(6), 450, 540],
+            self::Xqd1 => [LineCoding::EightTen->payload(2.5), 160, null],
+            self::Xqd2 => [LineCoding::EightTen->payload(5), 320, 440],
+            self::CFexpress2A => [LineCoding::OneThirty->payload(8), 650, 800],
+            self::CFexpress4A => [LineCoding::OneThirty->payload(16), 650, null],
+            self::CFexpress2B => [LineCoding::OneThirty->payload(8, 2), 1200, 1600],
+            self::CFexpress4B => [LineCoding::OneThirty->payload(16, 2), 2300, null],
+            self::CFexpress2C => [LineCoding::OneThirty->payload(8, 4), 1200, null],
+            self::CFexpress4C => [LineCoding::OneThirty->payload(16, 4), 2300, null],
+            self::Sata => [LineCoding::EightTen->payload(6), 520, 560],
         };
 
-        return new Ceiling($nominal, $practical === null ? null : Rate::megabytesPerSecond($practical), $this->source());
+        return new Ceiling($nominal, Practice::megabytes($low, $high), $this->source());
     }
 
     public function source(): string

@@ -4,19 +4,39 @@ declare(strict_types=1);
 
 namespace Tally\Label;
 
-/** One thing a label says that does not fit, or does not say. */
+/** One thing that does not fit, or that a label does not say. What it weighs in a verdict follows from its severity alone. */
 final readonly class Finding
 {
     /**
      * @param  string  $id  stable, in kebab case, so that a house can refer to the rule
-     * @param  bool  $convicts  whether a contradiction of this kind says by itself that the card is not what its label says;
-     *                          one with the market alone does not
+     * @param  string  $reason  a sentence
+     * @param  About  $about  what it is a finding about
      */
     public function __construct(
         public string $id,
         public Severity $severity,
         public string $reason,
         public string $source,
-        public bool $convicts = true,
+        public About $about = About::Label,
     ) {}
+
+    public static function note(string $id, string $reason, string $source): self
+    {
+        return new self($id, Severity::Note, $reason, $source);
+    }
+
+    public static function doubt(string $id, string $reason, string $source): self
+    {
+        return new self($id, Severity::Doubt, $reason, $source);
+    }
+
+    public static function contradiction(string $id, string $reason, string $source): self
+    {
+        return new self($id, Severity::Contradiction, $reason, $source);
+    }
+
+    public function about(About $about): self
+    {
+        return new self($this->id, $this->severity, $this->reason, $this->source, $about);
+    }
 }

@@ -42,6 +42,32 @@ final readonly class Label
         return $top;
     }
 
+    /** The same label on a card whose contacts somebody counted. */
+    public function withContactRows(int $rows): self
+    {
+        return new self($this->form, $this->capacity, $this->family, $this->bus, $this->marks, $this->read, $this->write, $this->times, $rows, $this->sustained);
+    }
+
+    /** @return list<Mark> one mark for each floor that is promised, the highest first */
+    public function floors(): array
+    {
+        $floors = [];
+        foreach ($this->marks as $mark) {
+            $floors[(int) $mark->floor()->megabytes()] = $mark;
+        }
+        krsort($floors);
+
+        return array_values($floors);
+    }
+
+    /** @return Mark|null the highest mark of a kind: `C`, `U`, `V` */
+    public function highest(string $kind): ?Mark
+    {
+        $of = array_filter($this->marks, fn (Mark $mark): bool => preg_match("/^{$kind}\\d/", $mark->value) === 1);
+
+        return (new self($this->form, $this->capacity, marks: array_values($of)))->topMark();
+    }
+
     /** The read speed claimed, whether printed as a speed or as an ×-rating (which speaks of reading). */
     public function readClaim(): ?Rate
     {
@@ -56,11 +82,8 @@ final readonly class Label
      */
     public function possibleBuses(): array
     {
-        $claim = $this->readClaim();
-        $beyond = $this->bus === Bus::UhsI && $claim !== null && Bus::UhsI->ceiling()->nominal->isBelow($claim);
-
         return match (true) {
-            $beyond => [Bus::UhsIDouble],
+            $this->isOneRow() => [$this->isBeyond(Bus::UhsI) ? Bus::UhsIDouble : Bus::UhsI],
             $this->bus !== null => [$this->bus],
             default => $this->form->buses(),
         };
@@ -68,11 +91,79 @@ final readonly class Label
 
     /**
      * @param  list<Bus>  $slot  the buses a reader's slot supports
-     * @return Bus|null the fastest bus the card may settle on there; null when it does not work there
+     * @return Bus|null the fastest bus the card may settle on there, for planning; null when it does not work there
      */
     public function settleIn(array $slot): ?Bus
     {
         return Bus::fastestSettled($this->possibleBuses(), $slot);
+    }
+
+    /**
+     * The fastest bus there is between the two, for asking what is too fast to be true: a UHS-I card may know the double
+     * rate of a slot without printing it.
+     *
+     * @param  list<Bus>|null  $slot  the buses of the slot; null where nobody named it
+     */
+    public function fastestIn(?array $slot): ?Bus
+    {
+        $own = $this->possibleBuses();
+
+        return $slot === null ? Bus::fastestSettled($own, $own) : Bus::fastestSettled(in_array(Bus::UhsI, $own, true) ? [...$own, Bus::UhsIDouble] : $own, $slot);
+    }
+
+    /**
+     * The slowest bus that is plausible between the two, for asking whose fault a shortfall is.
+     *
+     * @param  list<Bus>  $slot  the buses of the slot
+     */
+    public function slowestIn(array $slot): ?Bus
+    {
+        return $this->slowestBus()->settleWith($slot);
+    }
+
+    /** A bus that nobody printed is the slowest one that carries all that is printed and seen. */
+    private function slowestBus(): Bus
+    {
+        if ($this->bus !== null || $this->isOneRow()) {
+            return $this->possibleBuses()[0];
+        }
+        $buses = $this->form->buses();
+        if ($this->form->isSecureDigital()) {
+            $marked = array_values(array_filter(Bus::cases(), fn (Bus $bus): bool => $this->marksStandOn($bus)));
+            $rows = fn (Bus $bus): bool => $this->contactRows === null || $bus->contactRows() === $this->contactRows;
+            // Slower than UHS-I is no card that is measured for its speed.
+            $buses = array_values(array_filter($buses, fn (Bus $bus): bool => in_array($bus, $marked, true) && $rows($bus) && $bus !== Bus::SdDefault && $bus !== Bus::SdHighSpeed));
+        }
+        foreach ($buses as $bus) {
+            if (! $this->isBeyond($bus)) {
+                return $bus;
+            }
+        }
+
+        return $buses[count($buses) - 1] ?? $this->form->usualBus();
+    }
+
+    private function isOneRow(): bool
+    {
+        return $this->form->isSecureDigital() && ($this->bus === Bus::UhsI || ($this->bus === null && $this->contactRows === 1));
+    }
+
+    /** Whether a speed is printed that a bus cannot carry. Makers round the ceiling itself: 984.6 is printed as 985. */
+    public function isBeyond(Bus $bus): bool
+    {
+        $most = $bus->ceiling()->nominal->megabytes();
+        foreach ([$this->readClaim(), $this->write, $this->sustained] as $claim) {
+            if ($claim !== null && $claim->megabytes() > max($most, round($most))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function marksStandOn(Bus $bus): bool
+    {
+        return array_filter($this->marks, fn (Mark $mark): bool => ! $mark->isDefinedOver($bus)) === [];
     }
 
     /** `SD with UHS-II`, or the form alone when no bus is printed. */

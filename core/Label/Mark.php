@@ -65,4 +65,16 @@ enum Mark: string
             default => [],
         };
     }
+
+    /** Whether it can only stand on a card with a second row of contacts. */
+    public function needsTwoRows(): bool
+    {
+        return $this->buses() !== [] && array_filter($this->buses(), fn (Bus $bus): bool => $bus->contactRows() !== 2) === [];
+    }
+
+    /** Whether the mark says anything over this bus. */
+    public function isDefinedOver(Bus $bus): bool
+    {
+        return $this->buses() === [] || in_array($bus, $this->buses(), true);
+    }
 }

@@ -6,8 +6,8 @@ namespace Tally\Origin;
 
 use Tally\Buying\Price;
 use Tally\Buying\Reference;
+use Tally\Label\About;
 use Tally\Label\Finding;
-use Tally\Label\Severity;
 use Tally\Quantity\Bytes;
 
 /** Reads where a card comes from against the other cards of the house and against what such cards cost. */
@@ -31,11 +31,11 @@ final readonly class OriginFindings
     {
         $findings = [];
         if ($sisters->sameSerial !== []) {
-            $findings[] = new Finding('serial-met-before', Severity::Contradiction,
-                "The serial {$origin->serial} is on ".self::tags($sisters->sameSerial).' too: makers number every card once. One is a copy, or one card was entered twice.', self::PRACTICE);
+            $findings[] = Finding::doubt('serial-met-before',
+                "The serial {$origin->serial} is on ".self::tags($sisters->sameSerial).' too: makers number every card once. One is a copy, or one card was entered twice: look at both.', self::PRACTICE);
         }
         if ($sisters->sameBackCode !== []) {
-            $findings[] = new Finding('back-code-met-before', Severity::Doubt,
+            $findings[] = Finding::doubt('back-code-met-before',
                 "The back code {$origin->backCode} is on ".self::tags($sisters->sameBackCode).' too: the same card under another sticker, or the same factory lot.', self::PRACTICE);
         }
 
@@ -59,12 +59,11 @@ final readonly class OriginFindings
         }
         $share = $price->perGigabyte($capacity)->dividedBy($reference->perGigabyte);
         $percent = round(100 * $share->toFloat(), 1);
-        $count = $reference->quotes === 1 ? 'one quote' : "the median of {$reference->quotes} quotes";
-        $sentence = Price::printPerGigabyte($price->perGigabyte($capacity), $price->currency)." is {$percent} % of what such cards cost here, {$reference->print()} ({$count}).";
+        $sentence = Price::printPerGigabyte($price->perGigabyte($capacity), $price->currency)." is {$percent} % of what such cards cost here, {$reference->print()} (the median of {$reference->quotes} quotes for {$reference->range()}).";
 
         return match (true) {
-            $share->isLessThan('1/4') => [new Finding('price-far-under-market', Severity::Contradiction, "{$sentence} Nobody sells a good card at that.", self::PRACTICE, convicts: false)],
-            $share->isLessThan('1/2') => [new Finding('price-under-market', Severity::Doubt, "{$sentence} Too good to be true until it is proven.", self::PRACTICE)],
+            $share->isLessThan('1/4') => [Finding::doubt('price-far-under-market', "{$sentence} A reason to prove it first of all; a price alone convicts no card.", self::PRACTICE)->about(About::Price)],
+            $share->isLessThan('1/2') => [Finding::note('price-under-market', "{$sentence} A reason to prove it early.", self::PRACTICE)->about(About::Price)],
             default => [],
         };
     }
@@ -72,7 +71,7 @@ final readonly class OriginFindings
     /** @return list<Finding> */
     private static function lot(Origin $origin, Sisters $sisters): array
     {
-        return $origin->lot === null || $sisters->otherSham === 0 ? [] : [new Finding('bad-sister', Severity::Doubt,
+        return $origin->lot === null || $sisters->otherSham === 0 ? [] : [Finding::doubt('bad-sister',
             "{$sisters->lotSham} of {$sisters->lotSize} from lot {$origin->lot} ".($sisters->lotSham === 1 ? 'is' : 'are').' Sham: prove this one in full before it is used.', self::PRACTICE)];
     }
 
@@ -80,8 +79,8 @@ final readonly class OriginFindings
     private static function provenance(Origin $origin): array
     {
         return match ($origin->provenance) {
-            null => [new Finding('provenance-unknown', Severity::Note, 'Nobody recorded where it came from.', self::PRACTICE)],
-            Provenance::Sample => [new Finding('pre-production', Severity::Note, 'A sample from before it was sold: the ones in the shops may differ.', self::PRACTICE)],
+            null => [Finding::note('provenance-unknown', 'Nobody recorded where it came from.', self::PRACTICE)],
+            Provenance::Sample => [Finding::note('pre-production', 'A sample from before it was sold: the ones in the shops may differ.', self::PRACTICE)],
             default => [],
         };
     }

@@ -97,6 +97,20 @@ final readonly class Rate
         }.' MB/s';
     }
 
+    /** The same, never rounded up: for a figure that is held against a promise. */
+    public function printDown(): string
+    {
+        $digits = match (true) {
+            $this->megabytes() >= 1000 => 1,
+            $this->megabytes() >= 100 => 10,
+            default => 100,
+        };
+        // A hair's breadth is for figures such as 59.99, which have no exact binary form.
+        $down = floor($this->megabytes() * $digits + 1e-6) / $digits;
+
+        return $down <= 0 ? $this->print() : self::megabytesPerSecond($down)->print();
+    }
+
     /** With every digit down to one byte a second, so that it parses back to just this. */
     public function exact(): string
     {

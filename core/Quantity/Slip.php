@@ -58,6 +58,28 @@ enum Slip: string
         };
     }
 
+    /** `8 times`, for setting before the figure that it was made of. */
+    public function timesWords(): string
+    {
+        return match ($this) {
+            self::MegabytesAsMegabits => 'an eighth of',
+            default => rtrim(rtrim(number_format($this->ratio(), 4, '.', ''), '0'), '.').' times',
+        };
+    }
+
+    /** Which unit seems to have been taken for which. */
+    public function taken(): string
+    {
+        return match ($this) {
+            self::MegabitsAsMegabytes => 'megabits read as megabytes',
+            self::MegabytesAsMegabits => 'megabytes read as megabits',
+            self::GibAsGb => 'GiB read as GB',
+            self::GbAsGib => 'GB read as GiB',
+            self::MibAsMb => 'MiB read as MB',
+            self::MbAsMib => 'MB read as MiB',
+        };
+    }
+
     /** The size that was meant, where the size is what slipped; else the one that was given. */
     public function meant(Bytes $given): Bytes
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
+use Brick\Math\BigRational;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tally\Buying\NotAPrice;
@@ -48,7 +49,7 @@ final class BuyingTest extends TestCase
         Price::currency($given);
     }
 
-    /** @return iterable<string, array{list<int>, string}> prices for 100 GB, median for one. Worked by hand. */
+    /** @return iterable<string, array{non-empty-list<int>, string}> prices for 100 GB, median for one. Worked by hand. */
     public static function medians(): iterable
     {
         yield 'one' => [[40], '0.400'];
@@ -58,14 +59,14 @@ final class BuyingTest extends TestCase
         yield 'five of which three are equal' => [[10, 30, 30, 30, 99], '0.300'];
     }
 
-    /** @param  list<int>  $prices */
+    /** @param  non-empty-list<int>  $prices */
     #[DataProvider('medians')]
     public function test_the_median_of_prices(array $prices, string $median): void
     {
         $tier = Tier::tryFrom(30) ?? self::fail('no such tier');
-        $quotes = array_map(fn (int $price): Quote => new Quote(Form::Sd, $tier, Bytes::gigabytes(100), Price::parse("{$price} EUR", 'EUR')), $prices);
-        shuffle($quotes);
-        self::assertSame("{$median} EUR/GB", Reference::from($quotes, Form::Sd, $tier, 'EUR')?->print());
+        $each = array_map(fn (int $price): BigRational => (new Quote(Form::Sd, $tier, Bytes::gigabytes(100), Price::parse("{$price} EUR", 'EUR')))->perGigabyte(), $prices);
+        shuffle($each);
+        self::assertSame("{$median} EUR/GB", Price::printPerGigabyte(Reference::median($each), 'EUR'));
     }
 
     public function test_a_gigabyte_is_a_billion_bytes_whatever_the_card_holds(): void

@@ -72,9 +72,19 @@ final readonly class SpeedRuns
                 default => 'write',
             };
             $between = substr($line, $end, $at - $end);
+            $isJoined = $tokens !== [] && preg_match(self::BETWEEN, $between) === 1;
+            $isBetweenFigures = $isJoined && $tokens[count($tokens) - 1]->isFigure() && preg_match('~^[\s:=]*\d~', substr($line, $at + strlen($text))) === 1;
+            if ($kind === 'sustained' && $isBetweenFigures && preg_match('~^(writ\w+ )(.+)$~is', $text, $two) === 1) {
+                // `1400MB/s write sustained 850MB/s`: the first word belongs to the figure before, the second to the one behind.
+                $tokens[] = new SpeedToken('write', $at, $two[1], '', '', true, false);
+                $tokens[] = new SpeedToken('sustained', $at + strlen($two[1]), $two[2], '', '', true, false);
+                $end = $at + strlen($text);
+
+                continue;
+            }
             $tokens[] = new SpeedToken(
                 $kind, $at, $text, $got('number').$got('digits'), $got('unit'),
-                $tokens !== [] && preg_match(self::BETWEEN, $between) === 1,
+                $isJoined,
                 trim($between) === '/',
             );
             $end = $at + strlen($text);

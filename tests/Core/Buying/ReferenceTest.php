@@ -23,7 +23,7 @@ final class ReferenceTest extends TestCase
 
     private static function reference(Quote ...$quotes): ?Reference
     {
-        return Reference::from(array_values($quotes), Form::Sd, Tier::of(new Label(Form::Sd, Bytes::gigabytes(64), marks: [Mark::U3])), 'EUR');
+        return Reference::from(array_values($quotes), Form::Sd, Tier::of(new Label(Form::Sd, Bytes::gigabytes(64), marks: [Mark::U3])), 'EUR', Bytes::gigabytes(100));
     }
 
     public function test_no_quote_is_no_reference(): void
@@ -35,8 +35,23 @@ final class ReferenceTest extends TestCase
     public function test_the_median_of_the_same_form_tier_and_currency(): void
     {
         self::assertSame('0.300 EUR/GB', self::reference(self::quote('30'), self::quote('10'), self::quote('900'), self::quote('1', tier: 60))?->print());
-        self::assertSame('0.200 EUR/GB', self::reference(self::quote('30'), self::quote('10'))?->print());
-        self::assertSame('0.100 EUR/GB', self::reference(self::quote('6.40', gb: 64))?->print());
+        self::assertSame('0.200 EUR/GB', self::reference(self::quote('30'), self::quote('10'), self::quote('900'), self::quote('1'))?->print());
+    }
+
+    public function test_fewer_than_three_quotes_are_no_market(): void
+    {
+        self::assertNull(self::reference(self::quote('30'), self::quote('10')));
+        self::assertSame(3, self::reference(self::quote('30'), self::quote('10'), self::quote('20'))?->quotes);
+    }
+
+    public function test_only_quotes_of_half_to_twice_the_capacity_tell_anything(): void
+    {
+        $two = [self::quote('30'), self::quote('30')];
+        self::assertNotNull(self::reference(...[...$two, self::quote('15', gb: 50)]));
+        self::assertNotNull(self::reference(...[...$two, self::quote('60', gb: 200)]));
+        self::assertNull(self::reference(...[...$two, self::quote('15', gb: 49)]));
+        self::assertNull(self::reference(...[...$two, self::quote('60', gb: 201)]));
+        self::assertSame('50 GB to 200 GB', self::reference(...[...$two, self::quote('30')])?->range());
     }
 
     public function test_marks_of_equal_floors_are_one_tier(): void

@@ -10,13 +10,14 @@ use Tally\Chain\Ceiling;
 use Tally\Chain\HostLink;
 use Tally\Chain\Link;
 use Tally\Chain\Path;
+use Tally\Chain\Practice;
 use Tally\Quantity\Rate;
 
 final class PathTest extends TestCase
 {
     private static function link(string $name, float $nominal, ?float $practical = null): Link
     {
-        return new Link($name, new Ceiling(Rate::megabytesPerSecond($nominal), $practical === null ? null : Rate::megabytesPerSecond($practical), 'test'));
+        return new Link($name, new Ceiling(Rate::megabytesPerSecond($nominal), $practical === null ? null : Practice::megabytes(0.8 * $practical, $practical), 'test'));
     }
 
     public function test_it_is_as_fast_as_its_slowest_link(): void
@@ -50,6 +51,33 @@ final class PathTest extends TestCase
     {
         $this->expectException(InvalidArgumentException::class);
         new Path([]);
+    }
+
+    public function test_its_practice_is_a_range_and_the_lowest_low_end_need_not_be_the_pinch(): void
+    {
+        $path = new Path([self::link('a', 500, 400), new Link('b', new Ceiling(Rate::megabytesPerSecond(500), Practice::megabytes(200, 450), 'test'))]);
+        self::assertSame('a', $path->pinch()->name);
+        self::assertSame('200–400 MB/s', $path->practice()?->print());
+        self::assertNull($path->with(self::link('c', 900))->practice(), 'of a link that nobody knows nothing is promised');
+        self::assertNull(Path::unnamed()->practice());
+    }
+
+    public function test_a_path_stays_unnamed_with_more_links(): void
+    {
+        self::assertFalse(Path::unnamed()->with(self::link('drive', 60, 40))->isNamed);
+    }
+
+    public function test_links_in_series_give_no_more_than_the_least_of_each_end(): void
+    {
+        $slowest = Link::slowest(self::link('a', 500, 400), new Link('b', new Ceiling(Rate::megabytesPerSecond(500), Practice::megabytes(200, 450), 'test')));
+        self::assertSame(['a', '200–400 MB/s'], [$slowest->name, $slowest->ceiling->practice?->print()]);
+    }
+
+    public function test_a_measurement_wins_and_never_raises_what_is_sure(): void
+    {
+        $link = HostLink::Usb2->ceiling();
+        self::assertSame('30–45 MB/s', $link->measuredAs(Rate::megabytesPerSecond(45), 'here')->practice?->print());
+        self::assertSame('22 MB/s', $link->measuredAs(Rate::megabytesPerSecond(22), 'here')->practice?->print());
     }
 
     public function test_host_links_give_less_in_practice_than_on_paper(): void

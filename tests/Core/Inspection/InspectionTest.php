@@ -6,6 +6,7 @@ namespace Tests\Core\Inspection;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tally\Evidence\Evidence;
 use Tally\Inspection\Question;
 use Tally\Inspection\Seen;
 use Tally\Label\Bus;
@@ -13,7 +14,6 @@ use Tally\Label\Form;
 use Tally\Label\Label;
 use Tally\Label\Severity;
 use Tally\Quantity\Bytes;
-use Tally\Verdict\Evidence;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Step;
 use Tally\Verdict\VerdictKind;
@@ -110,7 +110,7 @@ final class InspectionTest extends TestCase
     {
         $verdict = Judge::judge(new Evidence(new Label(Form::CFexpressB, Bytes::gigabytes(325), bus: Bus::CFexpress2B), seen: [self::seen(Question::Outline, 'c')], looked: false));
         self::assertSame([VerdictKind::Sham, Step::SetAside], [$verdict->kind, $verdict->next]);
-        self::assertSame('The label says CFexpress B; what was seen is CFexpress C.', $verdict->reasons[0]->rest);
+        self::assertSame('The label says CFexpress B; what was seen is CFexpress C.', $verdict->reasons[0]->rest());
         self::assertStringContainsString('seen by Wren on 25 Nov 2026', $verdict->reasons[0]->evidence);
     }
 

@@ -43,6 +43,15 @@ final class ContradictionsTest extends TestCase
         yield 'UHS-I with one row' => ['contact-rows', self::sd(bus: Bus::UhsI, rows: 1), null];
         yield 'Express with one row' => ['contact-rows', self::sd(bus: Bus::ExpressGen3, rows: 1), $no];
 
+        yield 'V90 with one row, no bus' => ['contact-rows', self::sd(marks: [Mark::V90], rows: 1), $no];
+        yield 'V60 with two rows, no bus' => ['contact-rows', self::sd(marks: [Mark::V60], rows: 2), null];
+        yield 'and then no doubt is left' => ['mark-without-bus', self::sd(marks: [Mark::V60], rows: 2), null];
+        yield 'E300 with one row' => ['contact-rows', self::sd(marks: [Mark::E300], rows: 1, write: 400), $no];
+        yield 'a read above 208 with one row' => ['contact-rows', self::sd(read: 209, rows: 1), $no];
+        yield 'a read of 208 with one row' => ['contact-rows', self::sd(read: 208, rows: 1), null];
+        yield 'V30 with one row' => ['contact-rows', self::sd(marks: [Mark::V30], rows: 1), null];
+        yield 'rows of what has none' => ['contact-rows', self::sd(read: 1700, write: 1400, rows: 1, form: Form::CFexpressB), null];
+
         yield 'V60 on UHS-I' => ['mark-on-bus', self::sd(bus: Bus::UhsI, marks: [Mark::V60]), $no];
         yield 'V90 on UHS-I' => ['mark-on-bus', self::sd(bus: Bus::UhsI, marks: [Mark::V90]), $no];
         yield 'V60 on UHS-II' => ['mark-on-bus', self::sd(bus: Bus::UhsII, marks: [Mark::V60]), null];
@@ -90,6 +99,21 @@ final class ContradictionsTest extends TestCase
         yield 'just above UHS-I' => ['needs-matching-reader', self::sd(bus: Bus::UhsI, read: 105), Severity::Note];
         yield 'any reader will do' => ['needs-matching-reader', self::sd(bus: Bus::UhsI, read: 104), null];
 
+        $kept = fn (float $sustained, ?float $write = 1400): Label => new Label(Form::CFexpressB, Bytes::gigabytes(325), bus: Bus::CFexpress2B, marks: [Mark::Vpg400],
+            read: Rate::megabytesPerSecond(1700), write: $write === null ? null : Rate::megabytesPerSecond($write), sustained: Rate::megabytesPerSecond($sustained));
+        yield 'a sustained claim under its class' => ['sustained-under-floor', $kept(399), $no];
+        yield 'a sustained claim at its class' => ['sustained-under-floor', $kept(400), null];
+        yield 'a sustained claim above the write claim' => ['sustained-above-write', $kept(1401), $no];
+        yield 'a sustained claim at the write claim' => ['sustained-above-write', $kept(1400), null];
+        yield 'a sustained claim above the bus' => ['sustained-above-bus', $kept(1970, null), $no];
+        yield 'a sustained claim at the bus' => ['sustained-above-bus', $kept(1969, null), null];
+        yield 'a write claim above the read claim' => ['write-above-read', self::sd(read: 90, write: 91), Severity::Doubt];
+        yield 'a write claim at the read claim' => ['write-above-read', self::sd(read: 90, write: 90), null];
+        yield 'a write claim that UHS-I cannot carry' => ['claim-above-bus', self::sd(bus: Bus::UhsI, read: 104, write: 105), $no];
+        yield 'in a double-rate mode it can' => ['claim-above-bus', self::sd(bus: Bus::UhsI, read: 170, write: 130), null];
+        yield 'C10 beside V30' => ['class-under-mark', self::sd(marks: [Mark::C10, Mark::V30]), Severity::Note];
+        yield 'C10 beside U1' => ['class-under-mark', self::sd(marks: [Mark::C10, Mark::U1]), null];
+
         yield 'write claim under the class' => ['write-under-floor', self::sd(marks: [Mark::V30], write: 29.9), $no];
         yield 'write claim at the class' => ['write-under-floor', self::sd(marks: [Mark::V30], write: 30), null];
         yield 'class without a write claim' => ['write-under-floor', self::sd(marks: [Mark::V30], write: null), null];
@@ -102,7 +126,7 @@ final class ContradictionsTest extends TestCase
         yield 'peaks and a mark' => ['only-peak', self::sd(marks: [Mark::V30]), null];
 
         yield 'U3 with V10' => ['marks-disagree', self::sd(marks: [Mark::U3, Mark::V10]), Severity::Doubt];
-        yield 'U1 with V30' => ['marks-disagree', self::sd(marks: [Mark::U1, Mark::V30]), Severity::Doubt];
+        yield 'a V mark that asks more' => ['marks-disagree', self::sd(marks: [Mark::U1, Mark::V30]), null];
         yield 'U3 with V30' => ['marks-disagree', self::sd(marks: [Mark::U3, Mark::V30]), null];
         yield 'U3 with V90' => ['marks-disagree', self::sd(bus: Bus::UhsII, marks: [Mark::U3, Mark::V90], write: 200), null];
         yield 'U1 with V10' => ['marks-disagree', self::sd(marks: [Mark::U1, Mark::V10]), null];

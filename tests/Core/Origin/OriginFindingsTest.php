@@ -26,30 +26,30 @@ final class OriginFindingsTest extends TestCase
     /** @return list<Finding> */
     private static function findings(?string $price = null, ?string $reference = '100 EUR', ?Provenance $provenance = Provenance::Retail, Sisters $sisters = new Sisters, ?string $lot = 'L7'): array
     {
-        $quote = $reference === null ? [] : [new Quote(Form::Sd, Tier::all()[0], Bytes::gigabytes(100), Price::parse($reference, 'EUR'))];
+        $quotes = $reference === null ? [] : array_fill(0, 3, new Quote(Form::Sd, Tier::all()[0], Bytes::gigabytes(100), Price::parse($reference, 'EUR')));
 
         return OriginFindings::of(
             Bytes::gigabytes(100),
             new Origin('S-1', 'B-1', $lot, $price === null ? null : Price::parse($price, 'EUR'), $provenance),
             $sisters,
-            Reference::from($quote, Form::Sd, Tier::all()[0], 'EUR'),
+            Reference::from($quotes, Form::Sd, Tier::all()[0], 'EUR', Bytes::gigabytes(100)),
         );
     }
 
     /** @return iterable<string, array{list<Finding>, string, Severity|null}> findings, rule, severity or null when it must be silent */
     public static function edges(): iterable
     {
-        yield 'just under half' => [self::findings('49.99'), 'price-under-market', Severity::Doubt];
+        yield 'just under half' => [self::findings('49.99'), 'price-under-market', Severity::Note];
         yield 'half' => [self::findings('50'), 'price-under-market', null];
-        yield 'a quarter' => [self::findings('25'), 'price-under-market', Severity::Doubt];
-        yield 'a quarter is no contradiction' => [self::findings('25'), 'price-far-under-market', null];
-        yield 'just under a quarter' => [self::findings('24.99'), 'price-far-under-market', Severity::Contradiction];
+        yield 'a quarter' => [self::findings('25'), 'price-under-market', Severity::Note];
+        yield 'a quarter is no doubt' => [self::findings('25'), 'price-far-under-market', null];
+        yield 'just under a quarter' => [self::findings('24.99'), 'price-far-under-market', Severity::Doubt];
         yield 'the graver rule alone speaks' => [self::findings('24.99'), 'price-under-market', null];
         yield 'no reference yet' => [self::findings('1', null), 'price-far-under-market', null];
         yield 'reference in another currency' => [self::findings('1', '100 GBP'), 'price-far-under-market', null];
         yield 'no price' => [self::findings(), 'price-under-market', null];
 
-        yield 'serial on another card' => [self::findings(sisters: new Sisters(['A-1'])), 'serial-met-before', Severity::Contradiction];
+        yield 'serial on another card' => [self::findings(sisters: new Sisters(['A-1'])), 'serial-met-before', Severity::Doubt];
         yield 'serial on no other' => [self::findings(), 'serial-met-before', null];
         yield 'back code on another card' => [self::findings(sisters: new Sisters([], ['A-1'])), 'back-code-met-before', Severity::Doubt];
         yield 'back code on no other' => [self::findings(), 'back-code-met-before', null];
@@ -76,7 +76,7 @@ final class OriginFindingsTest extends TestCase
     {
         $reasons = array_map(fn (Finding $finding): string => $finding->reason, self::findings('24', sisters: new Sisters(['A-1', 'A-2', 'A-3', 'A-4'], [], 5, 2, 2)));
         self::assertStringContainsString('The serial S-1 is on A-1, A-2, A-3 and 1 more too', $reasons[0]);
-        self::assertStringContainsString('0.240 EUR/GB is 24 % of what such cards cost here, 1.000 EUR/GB (one quote)', $reasons[1]);
+        self::assertStringContainsString('0.240 EUR/GB is 24 % of what such cards cost here, 1.000 EUR/GB (the median of 3 quotes for 50 GB to 200 GB)', $reasons[1]);
         self::assertStringContainsString('2 of 5 from lot L7 are Sham', $reasons[2]);
     }
 

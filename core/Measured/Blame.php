@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Measured;
+
+use Closure;
+use Tally\Chain\Link;
+use Tally\Chain\Path;
+use Tally\Label\Label;
+use Tally\Quantity\Rate;
+
+/**
+ * Whose fault a shortfall is: a figure that falls short of a promise is the card's only where the chain cannot be what held
+ * it. Handbook § 6 rules 3 and 5; house rules.
+ */
+final readonly class Blame
+{
+    /** A link that gives at least so many times the promise was not what held it. */
+    private const CLEAR = 1.1;
+
+    /** So much of a promise counts as reached: what a reader must have been seen to carry. */
+    public const REACHED = 0.9;
+
+    /** At or under so much of what the chain gives at the least, the chain was not what held it. */
+    private const UNDER = 0.9;
+
+    public Path $path;
+
+    /** @param  list<Reached>|(Closure(): list<Reached>)  $reached  what the house saw its readers carry */
+    public function __construct(private Chain $chain, Label $label, private array|Closure $reached = [])
+    {
+        $this->path = $chain->surest($label);
+    }
+
+    /**
+     * Whether the chain could have shown the promise: every link of it is sure to give more, or the reader was seen to.
+     *
+     * @param  Rate|null  $figure  what came over it instead; a reader that was never seen to carry more clears nothing
+     */
+    public function couldShow(Rate $promise, ?Rate $figure = null): bool
+    {
+        if (! $this->chain->isNamed() || ! $this->path->isNamed) {
+            return false;
+        }
+        $seen = null;
+        foreach ($this->path->links as $i => $link) {
+            $isHost = $i === count($this->path->links) - 1;
+            if ($this->isClear($link, $promise)) {
+                continue;
+            }
+            $seen ??= $this->seen($promise, $figure);
+            if (! self::isCovered($link, $isHost, $seen)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * Whether a figure that falls short of a promise is the card's doing.
+     *
+     * @param  bool  $isBest  whether the card was never seen faster: else something besides the card held this figure
+     */
+    public function isTheCards(Rate $figure, Rate $promise, bool $isBest = true): bool
+    {
+        return $this->couldShow($promise, $figure) || ($isBest && $this->isUnderTheChain($figure));
+    }
+
+    /** Whether the figure is so low that the chain cannot be what held it. */
+    private function isUnderTheChain(Rate $figure): bool
+    {
+        $practice = $this->path->practice();
+
+        return $this->chain->isNamed() && ! $this->chain->isCamera && $practice !== null && $figure->over($practice->low) <= self::UNDER + 1e-9;
+    }
+
+    public function excuse(): string
+    {
+        return match (true) {
+            ! $this->chain->isNamed() => 'Nobody named the chain that it was measured on.',
+            $this->chain->isCamera => 'A camera as reader is often far below its port.',
+            ! $this->path->isNamed => "{$this->chain->describe()} does not take such a card.",
+            default => $this->path->excuse(),
+        };
+    }
+
+    private function isClear(Link $link, Rate $promise): bool
+    {
+        $low = $link->ceiling->least();
+
+        // A hair's breadth is for figures such as 1.1, which have no exact binary form.
+        return ! $this->chain->isCamera && $low !== null && $low->over($promise) >= self::CLEAR - 1e-9;
+    }
+
+    /** @return list<Reached> when the reader was seen to carry enough */
+    private function seen(Rate $promise, ?Rate $figure): array
+    {
+        $reached = $this->reached instanceof Closure ? ($this->reached)() : $this->reached;
+
+        return array_values(array_filter($reached, fn (Reached $one): bool => $one->reader === $this->chain->reader && ($figure === null || $figure->isBelow($one->rate))
+            && $one->rate->over($promise) >= self::REACHED - 1e-9));
+    }
+
+    /**
+     * Whether what was seen may have gone over this link: it cannot have carried more than it does on paper, nor stand in for
+     * a faster link to the host.
+     *
+     * @param  list<Reached>  $seen
+     */
+    private static function isCovered(Link $link, bool $isHost, array $seen): bool
+    {
+        return array_filter($seen, fn (Reached $one): bool => ! $link->ceiling->nominal->isBelow($isHost ? $one->over ?? $one->rate : $one->rate)) !== [];
+    }
+}

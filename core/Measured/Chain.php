@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Measured;
+
+use Tally\Chain\Ceiling;
+use Tally\Chain\HostLink;
+use Tally\Chain\Link;
+use Tally\Chain\Path;
+use Tally\Label\Bus;
+use Tally\Label\Label;
+use Tally\Quantity\Rate;
+
+/**
+ * The chain a figure was measured on, as it was: the reader, what its slot speaks, and its way to the host. On which bus
+ * card and slot settled is no part of it: that is asked anew of every label, since a label may be corrected.
+ */
+final readonly class Chain
+{
+    /**
+     * @param  string|null  $reader  by which it is found again; null where nobody named one
+     * @param  list<Bus>  $slot  what the slot of the reader speaks
+     * @param  Link|null  $host  the way from the reader to the host, as fast as its slowest part; null where nobody named it
+     * @param  bool  $isCamera  whether the reader is a camera, which often gives far less than its port
+     */
+    public function __construct(public ?string $reader, public array $slot, public ?Link $host, public bool $isCamera = false) {}
+
+    /** Nobody told over what a figure was measured. */
+    public static function unnamed(): self
+    {
+        return new self(null, [], null);
+    }
+
+    public static function over(string $reader, Bus $bus, HostLink $host, bool $isCamera = false): self
+    {
+        return new self($reader, [$bus], new Link($host->label(), $host->ceiling()), $isCamera);
+    }
+
+    public function isNamed(): bool
+    {
+        return $this->slot !== [] && $this->host !== null;
+    }
+
+    /** @return Path over the fastest bus that card and slot could share: for planning */
+    public function fastest(Label $label): Path
+    {
+        return $this->path($label->settleIn($this->slot));
+    }
+
+    /** @return Path over the slowest bus that is plausible: for asking whose fault a shortfall is */
+    public function surest(Label $label): Path
+    {
+        return $this->path($label->slowestIn($this->slot));
+    }
+
+    /** What no honest figure of such a card can exceed here, on paper: the lower of what its own bus and the chain carry. */
+    public function mostOnPaper(Label $label): Ceiling
+    {
+        $bus = $label->fastestIn($this->isNamed() ? $this->slot : null);
+        $own = $bus?->ceiling();
+        $host = $this->host?->ceiling;
+
+        return match (true) {
+            $own === null => $host ?? new Ceiling(Rate::bytesPerSecond(Path::ENDLESS), null, 'unknown'),
+            $host === null || ! $host->nominal->isBelow($own->nominal) => $own,
+            default => $host,
+        };
+    }
+
+    /** `R2, USB 10 Gb/s` */
+    public function describe(): string
+    {
+        if (! $this->isNamed()) {
+            return 'a chain nobody named';
+        }
+
+        return implode(', ', array_filter([$this->reader, $this->isCamera ? 'a camera' : null, $this->host?->name], fn (?string $part): bool => $part !== null && $part !== ''));
+    }
+
+    private function path(?Bus $bus): Path
+    {
+        return $bus === null || $this->host === null ? Path::unnamed() : new Path([
+            new Link("{$bus->label()} bus", $bus->ceiling()),
+            new Link($this->describe(), $this->host->ceiling),
+        ]);
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Measured;
+
+use Tally\Quantity\Rate;
+
+/** The most that this house has seen a reader carry, with any card. */
+final readonly class Reached
+{
+    /**
+     * @param  Rate|null  $over  what its link to the host carried on paper then; null where that is not known
+     * @param  string  $how  in which run, for the reason
+     */
+    public function __construct(public string $reader, public Rate $rate, public ?Rate $over = null, public string $how = '') {}
+}
