@@ -2,48 +2,41 @@
 
 declare(strict_types=1);
 
-namespace Tally\Reading;
+namespace Tally\Evidence;
 
-use Tally\Chain\Path;
+use Closure;
 use Tally\Label\Label;
-use Tally\Probe\SpeedPlan;
-use Tally\Quantity\Bytes;
+use Tally\Measured\Blame;
+use Tally\Measured\Chain;
+use Tally\Measured\Reached;
+use Tally\Reading\WayReading;
+use Tally\Record\SpeedRecord;
 
-/** What one speed run says about a card with this label, on this chain, over this region. */
+/** What one speed run says about a card with this label, on the chain it was measured on. */
 final readonly class SpeedReading
 {
-    private function __construct(
-        public ?WayReading $write,
-        public ?WayReading $read,
-        public Path $path,
-        public Bytes $region,
-        public int $wrong,
-        private Bytes $from,
-    ) {}
+    private function __construct(public ?WayReading $write, public ?WayReading $read, public Blame $blame) {}
 
     /**
-     * @param  list<float>  $writes  bytes a second
-     * @param  list<float>  $reads
-     * @param  Bytes  $region  nothing where nobody told how much was moved
-     * @param  int  $wrong  bytes that did not come back as written
-     * @param  Bytes|null  $from  where the region begins; null for the start
-     * @param  list<string>  $disagree  `write`, `read`: which were typed with a size and a time that do not go with the speed
+     * @param  bool  $isTyped  whether somebody typed the figures
+     * @param  list<Reached>|(Closure(): list<Reached>)  $reached  what the house saw its readers carry
      */
-    public static function of(array $writes, array $reads, bool $forgot, Bytes $region, int $wrong, Path $path, ?Label $label, ?Bytes $from = null, array $disagree = []): self
+    public static function of(SpeedRecord $record, Chain $chain, Label $label, bool $isTyped = false, array|Closure $reached = []): self
     {
+        $paper = $chain->mostOnPaper($label)->nominal;
+        $blame = new Blame($chain, $label, $reached);
+        $way = fn (string $name): bool => in_array($name, $record->disagree, true);
+
         return new self(
-            $writes === [] ? null : WayReading::of($writes, $label?->write, $path, true, in_array('write', $disagree, true)),
-            $reads === [] ? null : WayReading::of($reads, $label?->readClaim(), $path, $forgot, in_array('read', $disagree, true)),
-            $path,
-            $region,
-            $wrong,
-            $from ?? Bytes::of(0),
+            $record->writes === [] ? null : WayReading::of($record->writes, $label->write, $paper, true, $way('write'), $isTyped, $blame->isTheCards(...)),
+            $record->reads === [] ? null : WayReading::of($record->reads, $label->readClaim(), $paper, $record->forgot, $way('read'), $isTyped, $blame->isTheCards(...)),
+            $blame,
         );
     }
 
-    /** `first 1 GB`: which region the figures cover */
-    public function covers(): string
+    /** @return array<string, WayReading> by `write` and `read`, what was measured */
+    public function ways(): array
     {
-        return SpeedPlan::covering($this->region, $this->from);
+        return array_filter(['write' => $this->write, 'read' => $this->read], fn (?WayReading $way): bool => $way !== null);
     }
 }

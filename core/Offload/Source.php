@@ -24,4 +24,10 @@ final readonly class Source
         public ?Ceiling $card = null,
         public array $byReader = [],
     ) {}
+
+    /** The bus that it settles on with a reader; null where the reader does not take it. */
+    public function busIn(ReaderGear $reader): ?Bus
+    {
+        return Bus::fastestSettled($this->buses, $reader->buses);
+    }
 }

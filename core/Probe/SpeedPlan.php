@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Probe;
 
-use InvalidArgumentException;
 use Tally\Pattern\Imprint;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
@@ -27,7 +26,7 @@ final readonly class SpeedPlan
      * @param  int  $warmUps  runs before the others that are not counted
      * @param  Span  $pause  after each run, to cool
      *
-     * @throws InvalidArgumentException with a sentence that names the part
+     * @throws UnusablePlan with the part, and a sentence
      */
     public function __construct(
         public Bytes $region,
@@ -39,16 +38,16 @@ final readonly class SpeedPlan
         public Span $pause,
     ) {
         $wrong = match (true) {
-            $region->isZero() => 'A speed run writes some bytes; 0 B were given.',
-            $runs < 1 || $runs > self::MOST_RUNS => "A speed run has 1 to 50 runs; {$runs} were given.",
-            $from->count % Imprint::BLOCK !== 0 => "A region begins at a whole MiB; {$from->exact()} was given.",
-            $block !== null && ! in_array($block->count, array_map(fn (int $power): int => Imprint::BLOCK << $power, range(0, 6)), true) => "A block is 1, 2, 4, 8, 16, 32 or 64 MiB; {$block->exact()} was given.",
-            $warmUps < 0 || $warmUps > self::MOST_WARM_UPS => "There are 0 to 5 warm-up runs; {$warmUps} were given.",
-            $pause->seconds > self::LONGEST_PAUSE => "A pause is an hour at most; {$pause->print()} was given.",
+            $region->isZero() => [PlanPart::Size, 'A speed run writes some bytes; 0 B were given.'],
+            $runs < 1 || $runs > self::MOST_RUNS => [PlanPart::Runs, "A speed run has 1 to 50 runs; {$runs} were given."],
+            $from->count % Imprint::BLOCK !== 0 => [PlanPart::From, "A region begins at a whole MiB; {$from->exact()} was given."],
+            $block !== null && ! in_array($block->count, array_map(fn (int $power): int => Imprint::BLOCK << $power, range(0, 6)), true) => [PlanPart::Block, "A block is 1, 2, 4, 8, 16, 32 or 64 MiB; {$block->exact()} was given."],
+            $warmUps < 0 || $warmUps > self::MOST_WARM_UPS => [PlanPart::WarmUps, "There are 0 to 5 warm-up runs; {$warmUps} were given."],
+            $pause->seconds > self::LONGEST_PAUSE => [PlanPart::Pause, "A pause is an hour at most; {$pause->print()} was given."],
             default => null,
         };
         if ($wrong !== null) {
-            throw new InvalidArgumentException($wrong);
+            throw UnusablePlan::because(...$wrong);
         }
     }
 

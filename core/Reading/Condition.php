@@ -17,6 +17,9 @@ enum Condition: string
     case Corrupts = 'corrupts';
     /** Several addresses share one place of its memory, in no single lap. */
     case Aliases = 'aliases';
+    /** From one address on it answers with errors: at its end, or ill. One look cannot tell. */
+    case Refuses = 'refuses';
+
     /** Parts of it are bad, here and there. */
     case Faulty = 'faulty';
     /** Nothing was read back. */
@@ -27,7 +30,7 @@ enum Condition: string
         return match ($this) {
             self::Whole => Nature::Whole,
             self::Wraps, self::Drops, self::Corrupts, self::Aliases => Nature::Fake,
-            self::Faulty => Nature::Faulty,
+            self::Faulty, self::Refuses => Nature::Faulty,
             self::Unknown => Nature::Open,
         };
     }
@@ -41,8 +44,30 @@ enum Condition: string
             self::Drops => 'A fake, not a fault: everything up to one address holds, and next to nothing behind it does.',
             self::Corrupts => 'A fake, not a fault: everything up to one address holds, and behind it next to nothing comes back as it was written.',
             self::Aliases => 'A false size, not bad spots: in many places it gives back data of other addresses, so that several addresses share one place. How they do follows no single lap.',
+            self::Refuses => 'From one address on it answers with errors, as a medium does at its end, and one that hangs or turned read-only does anywhere. Errors convict nobody: power it down, put it in again, prove it again.',
             self::Faulty => 'Faulty, not a fake: bad places lie among good ones, and there is no address from which on nothing holds.',
             self::Unknown => 'Nothing was read back.',
+        };
+    }
+
+    /** What is said of the part up to its capacity; null where its parts are not told apart by one address. */
+    public function upTo(): ?string
+    {
+        return match ($this) {
+            self::Whole => 'everything holds',
+            self::Drops, self::Corrupts, self::Refuses => 'holds',
+            default => null,
+        };
+    }
+
+    /** What is said of the part behind it. */
+    public function behind(): ?string
+    {
+        return match ($this) {
+            self::Drops => 'nothing kept',
+            self::Corrupts => 'spoilt',
+            self::Refuses => 'errors',
+            default => null,
         };
     }
 }

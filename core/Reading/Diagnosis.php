@@ -56,16 +56,20 @@ final readonly class Diagnosis
             : new self(Condition::Wraps, Bytes::of($from + $lap), $lap, $from, $exact, $also);
     }
 
-    /** @param  Bytes|null  $size  how much there was to read back; null where all of it was */
-    public static function of(CoreSample $core, ?Bytes $size = null): self
+    /**
+     * @param  Bytes|null  $size  how much there was to read back; null where all of it was
+     * @param  Bytes|null  $medium  how much the medium has, where only a part of it was to be read back
+     */
+    public static function of(CoreSample $core, ?Bytes $size = null, ?Bytes $medium = null): self
     {
         $holds = Bytes::of($core->bytes(BlockClass::Holds));
         $whole = $size === null || $core->covered() >= $size->count;
+        $toTheEnd = $whole && ($medium === null || $core->covered() >= $medium->count);
 
         return match (true) {
             $core->covered() === 0 => new self(Condition::Unknown, Bytes::of(0), null),
             $core->bad() === 0 => new self(Condition::Whole, $holds, null),
-            default => self::wraps($core, $whole) ?? self::aliases($core, $whole) ?? self::ends($core) ?? new self(Condition::Faulty, $holds, null, also: [...Spread::of($core)->sentences(), ...self::isMuch($core->bad(), $core->covered()) ? ['So much of it is bad that it is of no use at its size: dying, or a fake of a kind that is not told apart here.'] : []]),
+            default => self::wraps($core, $whole) ?? self::aliases($core, $whole) ?? self::ends($core, $toTheEnd) ?? new self(Condition::Faulty, $holds, null, also: [...Spread::of($core)->sentences(), ...self::isMuch($core->bad(), $core->covered()) ? ['So much of it is bad that it is of no use at its size: dying, or a fake of a kind that is not told apart here.'] : []]),
         };
     }
 
@@ -111,7 +115,7 @@ final readonly class Diagnosis
         if (! $whole || ! self::isMuch($core->bad(), $core->covered()) || 2 * $core->bytes(BlockClass::Echoes) < $core->bad()) {
             return null;
         }
-        $end = self::ends($core);
+        $end = self::ends($core, true);
         if ($end !== null && $end->capacity->count >= self::AN_END * $core->bytes(BlockClass::Holds)) {
             return null;
         }
@@ -122,13 +126,16 @@ final readonly class Diagnosis
         ]);
     }
 
-    /** Up to one address next to everything holds, from there on next to nothing, but for what a cache may answer at the very end. */
-    private static function ends(CoreSample $core): ?self
+    /**
+     * Up to one address next to everything holds, from there on next to nothing, but for what a cache may answer at the very
+     * end. Only where that is the end of the medium is it an end: in a part it is a bad spot.
+     */
+    private static function ends(CoreSample $core, bool $toTheEnd): ?self
     {
         [$edge, $badBefore, $badBehind] = self::edge($core);
         $behind = $core->covered() - $edge;
         $inBetween = $core->lastBadEnd() - $edge;
-        if ($behind < 0.01 * $core->covered() || $badBehind < 0.9 * $inBetween || 2 * $badBehind < $behind || $badBefore > 0.05 * max(1, $edge)) {
+        if (! $toTheEnd || $behind < 0.01 * $core->covered() || $badBehind < 0.9 * $inBetween || 2 * $badBehind < $behind || $badBefore > 0.05 * max(1, $edge)) {
             return null;
         }
         $also = [];
@@ -139,9 +146,14 @@ final readonly class Diagnosis
         if ($answered >= Imprint::BLOCK) {
             $also[] = Bytes::of($answered)->decimal().' behind its end came back right: from a cache inside it, or from memory that it has there. Take it out, put it back and read it again; what a cache held is gone then.';
         }
-        $corrupts = 2 * $core->bytes(BlockClass::Scrambled) > $core->bad();
+        // Errors are no fake's mark: a controller that hangs fails every later access the same way.
+        $condition = match (true) {
+            2 * $core->bytes(BlockClass::Unreadable) > $core->bad() => Condition::Refuses,
+            2 * $core->bytes(BlockClass::Scrambled) > $core->bad() => Condition::Corrupts,
+            default => Condition::Drops,
+        };
 
-        return new self($corrupts ? Condition::Corrupts : Condition::Drops, Bytes::of($edge), null, also: $also);
+        return new self($condition, Bytes::of($edge), null, also: $also);
     }
 
     /** @return array{int, int, int} the address that parts good from bad best, bad bytes before it, bad bytes behind it */

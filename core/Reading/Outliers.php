@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tally\Reading;
 
 /**
- * Readings that lie apart from the others. They are shown and told of, and stay in every mean.
+ * Readings that lie apart from the others. One of five is ringed and left out; more of them are ringed and counted.
  *
  * Source: NIST/SEMATECH e-Handbook of Statistical Methods, 1.3.5.17 (modified z-scores of Iglewicz and Hoaglin, above 3.5).
  */

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Tally\Reading;
 
-use Tally\Chain\Path;
 use Tally\Quantity\Rate;
 
 /**
  * How a measured speed stands to the one on the label. House rule: from 90 % near, from 75 % under, below well short,
- * above 110 % more than it says.
+ * above 110 % more than it says. Nothing is rounded up: 89.6 % is not 90 %.
  */
 enum Standing: string
 {
@@ -19,28 +18,49 @@ enum Standing: string
     case WellShort = 'well-short';
     case NotJudgedHere = 'not-judged-here';
 
-    public static function of(Rate $measured, Rate $claim, Path $path): self
+    public const NEAR = 0.90;
+
+    public const SHORT = 0.75;
+
+    private const ABOVE = 1.10;
+
+    /** A hair's breadth, for shares that have no exact binary form. */
+    private const HAIR = 1e-9;
+
+    /** @param  callable(): bool  $isTheCards  whether a shortfall is the card's doing, and not its chain's: asked only where there is one */
+    public static function of(Rate $measured, Rate $claim, callable $isTheCards): self
     {
         $share = $measured->over($claim);
 
-        // A link that gives less than the claim cannot show a card to be slow; a speed that was reached was reached.
+        // A speed that was reached was reached, whatever the chain.
         return match (true) {
-            $share > 1.10 => self::Above,
-            $share >= 0.90 => self::Near,
-            ! $path->couldShow($claim) => self::NotJudgedHere,
-            $share >= 0.75 => self::Under,
+            $share > self::ABOVE + self::HAIR => self::Above,
+            $share >= self::NEAR - self::HAIR => self::Near,
+            ! $isTheCards() => self::NotJudgedHere,
+            $share >= self::SHORT - self::HAIR => self::Under,
             default => self::WellShort,
         };
+    }
+
+    public function isReached(): bool
+    {
+        return $this === self::Above || $this === self::Near;
     }
 
     public function words(): string
     {
         return match ($this) {
-            self::Above => 'above the label: check the units, or a cache helped',
+            self::Above => 'above the label: a label that asks little',
             self::Near => 'near the label',
             self::Under => 'under the label',
             self::WellShort => 'well short of the label',
             self::NotJudgedHere => 'not judged here',
         };
+    }
+
+    /** @return string `89 %`: the share of a claim, never rounded in the card's favour */
+    public static function percent(Rate $measured, Rate $claim): string
+    {
+        return floor(100 * $measured->over($claim) + self::HAIR).' %';
     }
 }

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace Tally\Record;
 
-use Illuminate\Support\Fluent;
 use Tally\Copy\CopyResult;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
@@ -13,7 +12,7 @@ use Tally\Reading\Copy\FileOverhead;
 use Tally\Reading\Copy\Lap;
 
 /** What is kept of a timed copy. */
-final readonly class CopyRecord
+final readonly class CopyRecord implements Result
 {
     /** More names than this help nobody; how many there are is kept. */
     private const NAMES = 50;
@@ -38,32 +37,37 @@ final readonly class CopyRecord
 
     public static function of(CopyResult $result): self
     {
+        $laps = [Lap::Copied->value => $result->copied->seconds, Lap::Verified->value => $result->verified?->seconds];
+
         return new self(
-            $result->bytes, $result->files,
-            array_filter([Lap::Copied->value => $result->copied->seconds, Lap::Verified->value => $result->verified?->seconds], fn (?float $seconds): bool => $seconds !== null),
+            $result->bytes, $result->files, array_filter($laps, fn (?float $seconds): bool => $seconds !== null),
             count($result->different), array_slice($result->different, 0, self::NAMES), count($result->skipped),
             FileOverhead::of($result->times)?->words(), $result->target, $result->forgot,
         );
     }
 
-    /** @param  Fluent<string, mixed>  $record */
-    public static function unpack(Fluent $record): self
+    /** By stopwatch. */
+    public static function timed(CopyReading $copy): self
+    {
+        return new self($copy->bytes, $copy->files, array_map(fn (Span $span): float => $span->seconds, $copy->laps));
+    }
+
+    public static function unpack(Fields $record): self
     {
         $laps = [];
         foreach (Lap::cases() as $lap) {
-            if ($record->get("laps.{$lap->value}") !== null) {
-                $laps[$lap->value] = $record->float("laps.{$lap->value}");
+            $seconds = $record->fields('laps')->numberOrNull($lap->value);
+            if ($seconds !== null) {
+                $laps[$lap->value] = $seconds;
             }
         }
-        $text = fn (string $key): ?string => is_string($record->get($key)) ? $record->get($key) : null;
 
         return new self(
-            Bytes::of($record->integer('bytes')), $record->get('files') === null ? null : $record->integer('files'), $laps, $record->integer('differing'),
-            array_values(array_filter($record->array('different'), is_string(...))), $record->integer('skipped'), $text('overhead'), $text('target'), $record->boolean('forgot', true),
+            Bytes::of($record->count('bytes', 0)), $record->countOrNull('files'), $laps, $record->count('differing', 0), $record->texts('different'),
+            $record->count('skipped', 0), $record->textOrNull('overhead'), $record->textOrNull('target'), $record->boolean('forgot', true),
         );
     }
 
-    /** @return array<string, mixed> */
     public function pack(): array
     {
         return [

@@ -2,40 +2,38 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace Tally\Record;
 
-use Illuminate\Support\Fluent;
 use Tally\Probe\Passage;
 use Tally\Probe\SmallFilesResult;
 use Tally\Probe\SmallFilesRound;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 
-/** What is kept of a run of small files: the result itself. */
-final readonly class FilesRecord
+/** What is kept of a run of small files. */
+final readonly class FilesRecord implements Result
 {
-    /** @return array<string, mixed> */
-    public static function pack(SmallFilesResult $result): array
-    {
-        return [
-            'files' => $result->files, 'each' => $result->each->count, 'forgot' => $result->forgot, 'wrong' => $result->wrong,
-            'rounds' => array_map(fn (SmallFilesRound $round): array => [
-                $round->manyWritten->span->seconds, $round->oneWritten->span->seconds, $round->manyRead->span->seconds, $round->oneRead->span->seconds,
-            ], $result->rounds),
-        ];
-    }
+    public function __construct(public SmallFilesResult $result) {}
 
-    /** @param  Fluent<string, mixed>  $record */
-    public static function unpack(Fluent $record): SmallFilesResult
+    public static function unpack(Fields $record): self
     {
-        $bytes = Bytes::of($record->integer('files') * $record->integer('each'));
+        $bytes = Bytes::of($record->count('files', 0) * $record->count('each', 0));
         $rounds = [];
-        foreach ($record->array('rounds') as $row) {
-            $row = new Fluent(is_array($row) ? $row : []);
-            $took = fn (int $i): Passage => new Passage($bytes, Span::seconds($row->float((string) $i)));
+        foreach ($record->rows('rounds') as $row) {
+            $took = fn (int $i): Passage => new Passage($bytes, Span::seconds($row->number((string) $i)));
             $rounds[] = new SmallFilesRound($took(0), $took(1), $took(2), $took(3));
         }
 
-        return new SmallFilesResult($record->integer('files'), Bytes::of($record->integer('each')), $rounds, $record->boolean('forgot'), $record->integer('wrong'), false);
+        return new self(new SmallFilesResult($record->count('files', 0), Bytes::of($record->count('each', 0)), $rounds, $record->boolean('forgot'), $record->count('wrong', 0), false));
+    }
+
+    public function pack(): array
+    {
+        return [
+            'files' => $this->result->files, 'each' => $this->result->each->count, 'forgot' => $this->result->forgot, 'wrong' => $this->result->wrong,
+            'rounds' => array_map(fn (SmallFilesRound $round): array => [
+                $round->manyWritten->span->seconds, $round->oneWritten->span->seconds, $round->manyRead->span->seconds, $round->oneRead->span->seconds,
+            ], $this->result->rounds),
+        ];
     }
 }

@@ -2,13 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace Tally\Record;
 
-use Illuminate\Support\Fluent;
-use Tally\Chain\Path;
-use Tally\Device\Addressed;
-use Tally\Device\Device;
-use Tally\Device\Raw\RawDevice;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
 use Tally\Probe\Passage;
@@ -21,21 +16,23 @@ use Tally\Reading\Condition;
 use Tally\Reading\Coverage;
 use Tally\Reading\Diagnosis;
 use Tally\Reading\Nature;
-use Tally\Verdict\ProofEvidence;
 
-/** What is kept of a proof. */
-final readonly class ProofRecord
+/** What is kept of a proof or a quick screen. */
+final readonly class ProofRecord implements Result
 {
     /** No card is known to answer for more than this from a memory of its own: common practice, no source. */
     private const MOST_CACHE = 1_000_000_000;
 
     /**
+     * @param  Bytes  $size  what it was to cover
      * @param  array<string, int>  $classes  bytes by class
      * @param  list<Patch>  $patches
      * @param  int|null  $alarmAt  bytes written when a look back ended the proof early
      * @param  ScreenPlan|null  $screen  of a quick screen
-     * @param  bool  $isWhole  whether all that the medium shows of itself was asked for, with no file system in between
+     * @param  Extent  $extent  how much there was: of the medium itself, or of what a file system gave
      * @param  string|null  $how  how the medium was reached
+     * @param  LongWrite|null  $course  of the write pass; null where none was kept, or of a screen
+     * @param  bool  $reinserted  whether the card was out since the proof before
      */
     public function __construct(
         public int $imprint,
@@ -52,84 +49,60 @@ final readonly class ProofRecord
         public ?string $note,
         public ?int $alarmAt = null,
         public ?ScreenPlan $screen = null,
-        public bool $isWhole = false,
+        public Extent $extent = new Extent(null, false),
         public ?string $how = null,
+        public ?LongWrite $course = null,
+        public bool $reinserted = false,
     ) {}
 
-    /** @param  Device|null  $device  what it was found on */
-    public static function of(ProofResult $result, ?Device $device = null): self
+    /** @param  Extent  $extent  of what it was found on */
+    public static function of(ProofResult $result, Extent $extent, ?string $how = null, bool $reinserted = false): self
     {
         return new self(
-            $result->imprint,
-            $result->size,
-            $result->diagnosis,
-            self::firstBad($result),
-            $result->core->bytesByClass(),
-            $result->core->wrongBits(),
-            $result->core->patches(),
-            $result->core->grain(),
-            $result->write,
-            $result->read,
-            $result->forgot,
-            $result->note,
-            $result->alarmAt,
-            $result->screen,
-            $device instanceof Addressed && $result->size->count === $device->size()->count,
-            $device instanceof RawDevice ? $device->manner() : null,
+            $result->imprint, $result->size, $result->diagnosis, self::firstBad($result), $result->core->bytesByClass(), $result->core->wrongBits(),
+            $result->core->patches(), $result->core->grain(), $result->write, $result->read, $result->forgot, $result->note, $result->alarmAt, $result->screen,
+            $extent, $how, $result->screen === null ? LongWrite::traced($result->writeTrace, $result->floor) : null, $reinserted,
         );
     }
 
     /** What a proof that goes on has found so far, as it is kept in case its worker dies. */
-    public static function soFar(Checkpoint $from, bool $isWhole): self
+    public static function soFar(Checkpoint $from, Extent $extent, bool $reinserted): self
     {
         return new self(
-            $from->imprint, $from->size, Diagnosis::of($from->core, $from->size), $from->core->firstBad(), $from->core->bytesByClass(), $from->core->wrongBits(),
+            $from->imprint, $from->size, Diagnosis::of($from->core, $from->size, $extent->shown), $from->core->firstBad(), $from->core->bytesByClass(), $from->core->wrongBits(),
             $from->core->patches(), $from->core->grain(), new Passage(Bytes::of($from->written), Span::seconds($from->writing)),
-            new Passage(Bytes::of($from->read), Span::seconds($from->reading)), true, null, isWhole: $isWhole,
+            new Passage(Bytes::of($from->read), Span::seconds($from->reading)), true, null, extent: $extent,
+            course: LongWrite::traced($from->writeTrace, $from->lowest()), reinserted: $reinserted,
         );
     }
 
-    /** @param  Fluent<string, mixed>  $record */
-    public static function unpack(Fluent $record): self
+    public static function unpack(Fields $record): self
     {
-        $passage = fn (string $way): Passage => new Passage(Bytes::of($record->integer("{$way}.bytes")), Span::seconds($record->float("{$way}.seconds")));
+        $passage = fn (Fields $way): Passage => new Passage(Bytes::of($way->count('bytes', 0)), Span::seconds($way->number('seconds', 0)));
+        $size = $record->size('size');
         $classes = [];
         foreach (BlockClass::cases() as $class) {
-            $classes[$class->value] = $record->integer("classes.{$class->value}");
+            $classes[$class->value] = $record->fields('classes')->count($class->value, 0);
         }
+        $imprint = $record->integer('imprint', 1);
+        $points = $record->countOrNull('points');
 
         return new self(
-            (int) $record->string('imprint')->value(),
-            Bytes::of($record->integer('size')),
+            $imprint, $size,
             new Diagnosis(
-                Condition::from($record->string('condition')->value()),
-                Bytes::of($record->integer('capacity')),
-                $record->get('wrap') === null ? null : $record->integer('wrap'),
-                $record->get('wrap_from') === null ? null : $record->integer('wrap_from'),
-                $record->boolean('exact', true),
-                array_values(array_filter($record->array('also'), is_string(...))),
+                $record->choice('condition', Condition::class), Bytes::of($record->count('capacity', 0)), $record->countOrNull('wrap'), $record->countOrNull('wrap_from'),
+                $record->boolean('exact', true), $record->texts('also'),
             ),
-            $record->get('first_bad') === null ? null : $record->integer('first_bad'),
-            $classes,
-            $record->integer('wrong_bits'),
-            self::patches($record->array('patches')),
-            $record->integer('grain'),
-            $passage('write'),
-            $passage('read'),
-            $record->boolean('forgot'),
-            $record->get('note') === null ? null : $record->string('note')->value(),
-            $record->get('alarm_at') === null ? null : $record->integer('alarm_at'),
-            $record->get('points') === null ? null : new ScreenPlan(Bytes::of($record->integer('size')), $record->integer('points'), (int) $record->string('imprint')->value()),
-            $record->boolean('whole'),
-            $record->get('how') === null ? null : $record->string('how')->value(),
+            $record->countOrNull('first_bad'), $classes, $record->count('wrong_bits', 0), self::patches($record), $record->count('grain', 0),
+            $passage($record->fields('write')), $passage($record->fields('read')), $record->boolean('forgot'), $record->textOrNull('note'), $record->countOrNull('alarm_at'),
+            $points === null ? null : ($points >= ScreenPlan::LEAST && $points <= ScreenPlan::MOST ? new ScreenPlan($size, $points, $imprint)
+                : throw $record->wrong('points', 'give a whole number from '.ScreenPlan::LEAST.' to '.ScreenPlan::MOST.'.')),
+            Extent::unpack($record, $size), $record->textOrNull('how'),
+            $record->has('course') ? LongWrite::unpack($record->fields('course')) : null, $record->boolean('reinserted'),
         );
     }
 
-    /**
-     * Also the JSON of `tally:prove`, which adds the verdict.
-     *
-     * @return array<string, mixed>
-     */
+    /** Also the JSON of `tally:prove`, which adds the verdict. */
     public function pack(): array
     {
         return [
@@ -144,12 +117,14 @@ final readonly class ProofRecord
             'also' => $this->diagnosis->also,
             'alarm_at' => $this->alarmAt,
             'points' => $this->screen?->points,
-            'whole' => $this->isWhole,
+            ...$this->extent->pack($this->size),
+            'reinserted' => $this->reinserted,
             'how' => $this->how,
             'classes' => $this->classes,
             'condition' => $this->diagnosis->condition->value,
             'write' => self::packPassage($this->write),
             'read' => self::packPassage($this->read),
+            'course' => $this->course?->pack(),
             'forgot' => $this->forgot,
             // Above 2⁵³: a number would be rounded by who reads it in a browser.
             'imprint' => (string) $this->imprint,
@@ -158,6 +133,14 @@ final readonly class ProofRecord
             'patches' => array_map(fn (Patch $patch): array => [$patch->class->value, $patch->offset, $patch->length, $patch->source, $patch->wrongBits], $this->patches),
             'note' => $this->note,
         ];
+    }
+
+    public function withCourse(?LongWrite $course): self
+    {
+        return new self(
+            $this->imprint, $this->size, $this->diagnosis, $this->firstBad, $this->classes, $this->wrongBits, $this->patches, $this->grain, $this->write, $this->read,
+            $this->forgot, $this->note, $this->alarmAt, $this->screen, $this->extent, $this->how, $course, $this->reinserted,
+        );
     }
 
     public function covered(): Bytes
@@ -170,13 +153,20 @@ final readonly class ProofRecord
         return Bytes::of($this->covered()->count - ($this->classes[BlockClass::Holds->value] ?? 0));
     }
 
-    /** @param  bool  $wasAlone  whether nothing else took a part of the link, so that its speed counts too */
-    public function evidence(string $run, Path $path, bool $wasAlone = true): ProofEvidence
+    /** Whether all there was has been written and read back: only then is anything said of the whole card. */
+    public function isWhole(): bool
     {
-        // A screen writes here and there, and a proof that ended early only the beginning: neither tells the speed over the whole card.
-        $write = $wasAlone && $this->screen === null && $this->alarmAt === null ? $this->write->rate() : null;
+        $shown = $this->extent->shown;
 
-        return new ProofEvidence($run, $this->diagnosis, $this->covered(), $this->bad(), $this->forgot, $write, $path, $this->isWhole ? $this->size : null, $this->points());
+        return $this->screen === null && $shown !== null && $this->write->bytes->count >= $shown->count && $this->covered()->count >= $shown->count;
+    }
+
+    /** Whether what it found reaches to the end of all there was: looking back asks places up to there too. */
+    public function reachesTheEnd(): bool
+    {
+        $shown = $this->extent->shown;
+
+        return $shown === null || $this->screen !== null || $this->covered()->count >= $shown->count || ($this->alarmAt !== null && ! $this->extent->isFolder);
     }
 
     /** @return int|null how many places carry the statistics of a screen */
@@ -189,6 +179,12 @@ final readonly class ProofRecord
     public function isOnlyScreened(): bool
     {
         return $this->screen !== null && $this->diagnosis->condition === Condition::Whole;
+    }
+
+    /** Whether the capacity is no one address, behind which nothing is kept. */
+    public function hasLooseCapacity(): bool
+    {
+        return $this->isOnlyScreened() || in_array($this->diagnosis->condition, [Condition::Aliases, Condition::Faulty, Condition::Unknown], true);
     }
 
     /** Whether it could be that a cache inside the card answered for all that was written. */
@@ -217,7 +213,7 @@ final readonly class ProofRecord
             $this->screen === null ? null : 'Every block that was not stamped: a screen does not prove them, a full proof does.',
             $this->screen === null && $this->alarmAt === null && $this->covered()->count < $this->size->count ? 'What was not read back.' : null,
             $this->alarmAt === null ? null : "What lies behind the first {$this->decimal($this->alarmAt)}: nothing more was to be learnt, so it was not written. A proof without looking back makes the whole map.",
-            $this->isWhole ? null : 'What the file system and other files take up, and where on the medium the files lie.',
+            $this->extent->isMedium($this->size) ? null : 'What the file system and other files take up, and where on the medium the files lie.',
             $this->asksForReinsert() ? "A cache inside the card: less than {$this->decimal(self::MOST_CACHE)} was written, so one could have answered for all of it. Take the card out, put it back and read it again." : null,
             $this->forgot ? null : 'Whether it came from the card at all: this host could not be made to forget it.',
             'How long it keeps what is on it, and how it does when it is hot or old.',
@@ -250,23 +246,14 @@ final readonly class ProofRecord
     }
 
     /**
-     * @param  array<mixed>  $rows
      * @return list<Patch>
+     *
+     * @throws NotUsable
      */
-    private static function patches(array $rows): array
+    private static function patches(Fields $record): array
     {
-        $patches = [];
-        foreach ($rows as $row) {
-            $row = new Fluent(is_array($row) ? $row : []);
-            $patches[] = new Patch(
-                BlockClass::from($row->string('0')->value()),
-                $row->integer('1'),
-                $row->integer('2'),
-                $row->get('3') === null ? null : $row->integer('3'),
-                $row->integer('4'),
-            );
-        }
-
-        return $patches;
+        return array_map(fn (Fields $row): Patch => new Patch(
+            $row->choice('0', BlockClass::class), $row->count('1'), $row->count('2'), $row->countOrNull('3'), $row->count('4', 0),
+        ), $record->rows('patches'));
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace Tally\Record;
 
 /** What a run does to a card. */
 enum RunKind: string
@@ -30,5 +30,29 @@ enum RunKind: string
     public function isProof(): bool
     {
         return $this === self::Proof || $this === self::Screen;
+    }
+
+    /** @throws NotUsable when it is no result of this kind */
+    public function result(Fields $record): Result
+    {
+        return match ($this) {
+            self::Speed => SpeedRecord::unpack($record),
+            self::Sustained => SustainedRecord::unpack($record),
+            self::Files => FilesRecord::unpack($record),
+            self::Copy => CopyRecord::unpack($record),
+            self::Proof, self::Screen => ProofRecord::unpack($record),
+        };
+    }
+
+    /** @throws NotUsable when these are no parameters of this kind */
+    public function parameters(Fields $record): Parameters
+    {
+        return match ($this) {
+            self::Speed => $record->has('typed') ? TypedParameters::unpack($record) : SpeedParameters::unpack($record),
+            self::Sustained => SizeParameters::unpack($record),
+            self::Files => FilesParameters::unpack($record),
+            self::Copy => CopyParameters::unpack($record),
+            self::Proof, self::Screen => ProofParameters::unpack($record),
+        };
     }
 }

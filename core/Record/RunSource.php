@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace Tally\Record;
 
 /** Who measured. */
 enum RunSource: string

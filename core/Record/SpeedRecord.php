@@ -2,18 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace Tally\Record;
 
-use Illuminate\Support\Fluent;
-use Tally\Chain\Path;
-use Tally\Label\Label;
 use Tally\Probe\SpeedPlan;
 use Tally\Probe\SpeedResult;
 use Tally\Quantity\Bytes;
-use Tally\Reading\SpeedReading;
 
 /** What is kept of a speed run. */
-final readonly class SpeedRecord
+final readonly class SpeedRecord implements Result
 {
     /**
      * @param  Bytes  $region  nothing where nobody told how much was moved
@@ -38,37 +34,31 @@ final readonly class SpeedRecord
         return new self($result->region, $result->writeRates(), $result->readRates(), $result->forgot, $result->wrong, $plan->from);
     }
 
-    /** @param  Fluent<string, mixed>  $record */
-    public static function unpack(Fluent $record): self
+    public static function unpack(Fields $record): self
     {
         return new self(
-            Bytes::of($record->integer('region')),
-            self::rates($record->array('writes')),
-            self::rates($record->array('reads')),
-            $record->boolean('forgot'),
-            $record->integer('wrong'),
-            Bytes::of($record->integer('from')),
-            array_values(array_filter($record->array('disagree'), is_string(...))),
+            Bytes::of($record->count('region', 0)), $record->rates('writes'), $record->rates('reads'), $record->boolean('forgot'),
+            $record->count('wrong', 0), Bytes::of($record->count('from', 0)), $record->texts('disagree'),
         );
     }
 
     /** @return array{region: int, writes: list<float>, reads: list<float>, forgot: bool, wrong: int, from: int, disagree: list<string>} */
     public function pack(): array
     {
-        return ['region' => $this->region->count, 'writes' => $this->writes, 'reads' => $this->reads, 'forgot' => $this->forgot, 'wrong' => $this->wrong, 'from' => $this->from->count, 'disagree' => $this->disagree];
+        return [
+            'region' => $this->region->count, 'writes' => $this->writes, 'reads' => $this->reads, 'forgot' => $this->forgot,
+            'wrong' => $this->wrong, 'from' => $this->from->count, 'disagree' => $this->disagree,
+        ];
     }
 
-    public function read(Path $path, ?Label $label): SpeedReading
+    public function hasSpeeds(): bool
     {
-        return SpeedReading::of($this->writes, $this->reads, $this->forgot, $this->region, $this->wrong, $path, $label, $this->from, $this->disagree);
+        return $this->writes !== [] || $this->reads !== [];
     }
 
-    /**
-     * @param  array<mixed>  $values
-     * @return list<float>
-     */
-    private static function rates(array $values): array
+    /** `first 1 GB`: which region the figures cover */
+    public function covers(): string
     {
-        return array_map(floatval(...), array_values(array_filter($values, is_numeric(...))));
+        return SpeedPlan::covering($this->region, $this->from);
     }
 }

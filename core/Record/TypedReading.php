@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace Tally\Record;
 
 use Tally\Quantity\Accord;
 use Tally\Quantity\Bytes;
@@ -44,9 +44,20 @@ final readonly class TypedReading
         return $this->size === null || $this->time === null || $this->speed === null ? null : Accord::of($this->size, $this->time, $this->speed);
     }
 
+    /** @throws NotUsable */
+    public static function unpack(Fields $row): self
+    {
+        $way = $row->text('way');
+
+        return new self(
+            in_array($way, ['write', 'read'], true) ? $way : throw $row->wrong('way', '“write” or “read” would do.'),
+            $row->has('size') ? Bytes::of($row->count('size')) : null, $row->has('time') ? Span::seconds($row->number('time')) : null, $row->has('speed') ? $row->rate('speed') : null,
+        );
+    }
+
     /** @return array<string, string|int|float|null> */
     public function pack(): array
     {
-        return ['way' => $this->way, 'size' => $this->size?->count, 'time' => $this->time?->seconds, 'speed' => $this->speed?->bytesPerSecond, 'accord' => $this->accord()?->sentence()];
+        return ['way' => $this->way, 'size' => $this->size?->count, 'time' => $this->time?->seconds, 'speed' => $this->speed?->bytesPerSecond];
     }
 }

@@ -22,7 +22,7 @@ enum Behaviour: string
     case Patchy = 'patchy';
 
     /** Whether it is less than it shows. */
-    public function isFake(): bool
+    public function isShort(): bool
     {
         return $this !== self::Honest && $this !== self::Patchy;
     }

@@ -71,7 +71,7 @@ final readonly class Medium
             return new self(
                 $behaviour,
                 $shown,
-                isset($given['true']) ? Bytes::parse($given['true']) : Bytes::of($behaviour->isFake() ? intdiv($shown->count, 4) : $shown->count),
+                isset($given['true']) ? Bytes::parse($given['true']) : Bytes::of($behaviour->isShort() ? intdiv($shown->count, 4) : $shown->count),
                 Rate::parse($given['write'] ?? '60MB/s'),
                 Rate::parse($given['read'] ?? '90MB/s'),
                 isset($given['cache']) ? Bytes::parse($given['cache']) : null,

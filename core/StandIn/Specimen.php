@@ -35,9 +35,9 @@ final readonly class Specimen
             default => Behaviour::Honest,
         };
         $spared = $kind === 'wraps, a part spared' ? self::sectors((int) ($true->count * $chance->getInt(50, 600) / 1000)) : null;
-        $isFake = $behaviour->isFake();
+        $isShort = $behaviour->isShort();
         $medium = new Medium(
-            $behaviour, $shown, $isFake ? $true : $shown,
+            $behaviour, $shown, $isShort ? $true : $shown,
             Rate::megabytesPerSecond($kind === 'honest, slow' ? $chance->getInt(3, 9) : $chance->getInt(10, 200)), Rate::megabytesPerSecond($chance->getInt(20, 280)),
             patches: $behaviour === Behaviour::Patchy ? $chance->getInt(1, 40) : 0, jitter: $chance->getInt(2, 30) / 1000, seed: $seed,
             spared: $spared, remembers: $kind === 'drops, remembers' ? Bytes::of(1_048_576 * $chance->getInt(1, 64)) : null,
@@ -46,11 +46,12 @@ final readonly class Specimen
 
         return new self($kind, $medium, match (true) {
             $wraps => Condition::Wraps,
-            $behaviour === Behaviour::Drops, $behaviour === Behaviour::Refuses => Condition::Drops,
+            $behaviour === Behaviour::Drops => Condition::Drops,
+            $behaviour === Behaviour::Refuses => Condition::Refuses,
             $behaviour === Behaviour::Corrupts => Condition::Corrupts,
             $behaviour === Behaviour::Patchy => Condition::Faulty,
             default => Condition::Whole,
-        }, $isFake ? $true : $shown, $wraps ? $true->count - ($spared->count ?? 0) : null);
+        }, $isShort ? $true : $shown, $wraps ? $true->count - ($spared->count ?? 0) : null);
     }
 
     private static function sectors(int $bytes): Bytes

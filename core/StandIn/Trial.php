@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace Tally\StandIn;
 
-use Tally\Chain\Path;
+use Tally\Evidence\Evidence;
+use Tally\Evidence\ProofEvidence;
+use Tally\Evidence\Source;
 use Tally\Label\Form;
 use Tally\Label\Label;
+use Tally\Measured\Chain;
 use Tally\Probe\Proof\FullProof;
 use Tally\Probe\Proof\ProofResult;
 use Tally\Probe\Screen\QuickScreen;
-use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
 use Tally\Reading\Coverage;
-use Tally\Verdict\Evidence;
+use Tally\Record\Extent;
+use Tally\Record\ProofRecord;
 use Tally\Verdict\Judge;
-use Tally\Verdict\ProofEvidence;
 use Tally\Verdict\VerdictKind;
 
 /** A made-up card put through both ways of proving, and whether each told the truth. */
@@ -62,7 +64,7 @@ final readonly class Trial
     /** Whether a verdict does wrong to the card, or to whoever trusts it. */
     public function isWrongful(): bool
     {
-        $honest = $this->specimen->truth === Condition::Whole || $this->specimen->truth === Condition::Faulty;
+        $honest = in_array($this->specimen->truth, [Condition::Whole, Condition::Faulty, Condition::Refuses], true);
 
         return ($honest && $this->verdict === VerdictKind::Sham) || ($this->specimen->truth !== Condition::Whole && $this->verdict === VerdictKind::Sound);
     }
@@ -88,9 +90,9 @@ final readonly class Trial
 
     private static function judged(Specimen $specimen, ProofResult $result): self
     {
-        $evidence = new ProofEvidence('this run', $result->diagnosis, Bytes::of($result->core->covered()), Bytes::of($result->core->bad()), $result->forgot,
-            null, Path::unnamed(), $result->size, $result->screen === null ? null : count($result->screen->drawn()));
+        $record = ProofRecord::of($result, new Extent($specimen->medium->shown, false));
+        $evidence = new Evidence(new Label(Form::Ssd, $specimen->medium->shown), proofs: [new ProofEvidence(new Source('this run'), Chain::unnamed(), $record)]);
 
-        return new self($specimen, $result, Judge::judge(new Evidence(new Label(Form::Ssd, $specimen->medium->shown), [], [$evidence]))->kind);
+        return new self($specimen, $result, Judge::judge($evidence)->kind);
     }
 }

@@ -9,8 +9,9 @@ enum Step: string
 {
     case Inspect = 'inspect';
     case Measure = 'measure';
+    case MeasureAgain = 'measure-again';
     case Prove = 'prove';
-    case Ask = 'ask';
+    case ProveAgain = 'prove-again';
     case SetAside = 'set-aside';
     case Offload = 'offload';
 
@@ -19,8 +20,9 @@ enum Step: string
         return match ($this) {
             self::Inspect => 'Look at it before plugging in',
             self::Measure => 'Measure its speed',
+            self::MeasureAgain => 'Measure it again, on the same chain',
             self::Prove => 'Prove its capacity',
-            self::Ask => 'Find out where it comes from',
+            self::ProveAgain => 'Take it out, put it in again, prove it again',
             self::SetAside => 'Set it aside; do not record on it',
             self::Offload => 'See its fastest offload',
         };

@@ -7,6 +7,28 @@ namespace Tally\Verdict;
 /** Derived from label and evidence, never typed. */
 final readonly class Verdict
 {
-    /** @param  non-empty-list<Reason>  $reasons  the ones that carry the verdict first */
-    public function __construct(public VerdictKind $kind, public array $reasons, public Step $next) {}
+    /**
+     * @param  non-empty-list<Reason>  $reasons  the ones that carry the verdict first
+     * @param  list<Reason>  $notes  what is worth saying and bears nothing
+     */
+    public function __construct(public VerdictKind $kind, public array $reasons, public array $notes, public Step $next) {}
+
+    /** @return array{verdict: string, next: string, reasons: list<array<string, mixed>>, notes: list<array<string, mixed>>} for JSON */
+    public function pack(): array
+    {
+        $pack = fn (Reason $reason): array => $reason->pack();
+
+        return ['verdict' => $this->kind->value, 'next' => $this->next->words(), 'reasons' => array_map($pack, $this->reasons), 'notes' => array_map($pack, $this->notes)];
+    }
+
+    /** What it says of a topic at the gravest; null where nothing is said of it. */
+    public function on(Topic $topic): ?VerdictKind
+    {
+        $gravest = null;
+        foreach ($this->reasons as $reason) {
+            $gravest = $reason->topic === $topic && $reason->bearing !== null && ($gravest === null || $reason->bearing->rank() < $gravest->rank()) ? $reason->bearing : $gravest;
+        }
+
+        return $gravest;
+    }
 }

@@ -40,7 +40,7 @@ final class CounterfeitTest extends TestCase
         yield 'a scratch sector for the rest' => ['scratch', ['true' => 24 * self::MIB], Condition::Drops, 24 * self::MIB, null];
         yield 'noise behind its end' => ['noise', ['true' => $odd], Condition::Corrupts, $odd, null];
         yield 'corrupts behind its end' => ['corrupts', ['true' => 60 * self::MIB], Condition::Corrupts, 60 * self::MIB, null];
-        yield 'errors behind its end' => ['refuses', ['true' => 64 * self::MIB], Condition::Drops, 64 * self::MIB, null];
+        yield 'errors behind its end' => ['refuses', ['true' => 64 * self::MIB], Condition::Refuses, 64 * self::MIB, null];
     }
 
     /** @param  array<string, int|string>  $traits */

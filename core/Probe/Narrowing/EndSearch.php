@@ -40,7 +40,7 @@ final readonly class EndSearch
                 return null;
             }
             if ($found === null) {
-                return Diagnosis::found(Condition::Drops, Bytes::of(max(0, $bad - $bad % Asking::BLOCK)), null, null, false);
+                return Diagnosis::found($class === BlockClass::Unreadable ? Condition::Refuses : Condition::Drops, Bytes::of(max(0, $bad - $bad % Asking::BLOCK)), null, null, false);
             }
             foreach ($found as $sample) {
                 $first = $sample->firstBad();
@@ -66,7 +66,7 @@ final readonly class EndSearch
             }
         }
         if ($first?->class === BlockClass::Unreadable) {
-            return Diagnosis::found(Condition::Drops, Bytes::of($this->lastAnswer($first)), null, null);
+            return Diagnosis::found(Condition::Refuses, Bytes::of($this->lastAnswer($first)), null, null);
         }
         $shift = $first?->shift() ?? 0;
         if ($first?->offset === 0 && $shift > 0) {
@@ -77,7 +77,11 @@ final readonly class EndSearch
             // What lies behind the end is the beginning once more, which no write there reaches.
             return Diagnosis::repeating(-$shift, $first->offset + $shift);
         }
-        $condition = $class === BlockClass::Scrambled ? Condition::Corrupts : Condition::Drops;
+        $condition = match ($class) {
+            BlockClass::Scrambled => Condition::Corrupts,
+            BlockClass::Unreadable => Condition::Refuses,
+            default => Condition::Drops,
+        };
 
         return Diagnosis::found($condition, Bytes::of($first->offset ?? $bad), null, null);
     }

@@ -6,6 +6,7 @@ namespace Tally\Probe\Proof;
 
 use InvalidArgumentException;
 use Tally\Quantity\Bytes;
+use Tally\Reading\Course\SustainedFloor;
 
 /** Where a proof can be taken up again: what is surely on the medium, and what of it was read back. */
 final readonly class Checkpoint
@@ -19,6 +20,7 @@ final readonly class Checkpoint
      * @param  list<array{float, float}>  $writeTrace
      * @param  list<array{float, float}>  $readTrace
      * @param  float  $writing  seconds spent so far
+     * @param  array{float, float}|null  $lowestWindow  bytes from the start: where the lowest window of writing begins and ends
      */
     public function __construct(
         public int $imprint,
@@ -33,7 +35,13 @@ final readonly class Checkpoint
         public float $writing = 0.0,
         public float $reading = 0.0,
         public bool $lookBack = true,
+        public ?array $lowestWindow = null,
     ) {}
+
+    public function lowest(): ?SustainedFloor
+    {
+        return $this->lowestWindow === null ? null : SustainedFloor::met($this->lowestWindow[0], $this->lowestWindow[1], SustainedFloor::WINDOW);
+    }
 
     /** @return array<string, mixed> for JSON; numbers above 2⁵³ as text */
     public function pack(): array
@@ -41,7 +49,7 @@ final readonly class Checkpoint
         return [
             'imprint' => (string) $this->imprint, 'size' => $this->size->count, 'written' => $this->written, 'all_written' => $this->allWritten, 'read' => $this->read,
             'core' => $this->core->pack(), 'refused' => $this->refused, 'write_trace' => $this->writeTrace, 'read_trace' => $this->readTrace,
-            'writing' => $this->writing, 'reading' => $this->reading, 'look_back' => $this->lookBack,
+            'writing' => $this->writing, 'reading' => $this->reading, 'look_back' => $this->lookBack, 'lowest' => $this->lowestWindow,
         ];
     }
 
@@ -68,13 +76,14 @@ final readonly class Checkpoint
             self::trace($packed['write_trace'] ?? null), self::trace($packed['read_trace'] ?? null),
             is_numeric($packed['writing'] ?? null) ? (float) $packed['writing'] : 0.0, is_numeric($packed['reading'] ?? null) ? (float) $packed['reading'] : 0.0,
             ($packed['look_back'] ?? true) === true,
+            self::trace([$packed['lowest'] ?? null])[0] ?? null,
         );
     }
 
     /** The same proof with everything still to be read back: after a card was taken out and put in again. */
     public function readAnew(): self
     {
-        return new self($this->imprint, $this->size, $this->written, true, 0, new CoreSample, $this->refused, $this->writeTrace, [], $this->writing, 0.0, $this->lookBack);
+        return new self($this->imprint, $this->size, $this->written, true, 0, new CoreSample, $this->refused, $this->writeTrace, [], $this->writing, 0.0, $this->lookBack, $this->lowestWindow);
     }
 
     /** @return list<array{float, float}> */

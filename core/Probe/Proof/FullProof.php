@@ -134,9 +134,12 @@ final class FullProof
 
     private function checkpoint(int $written, bool $allWritten, int $read): Checkpoint
     {
+        $floor = $this->writing->floor();
+
         return new Checkpoint(
             $this->imprint->run, $this->imprint->size, $written, $allWritten && ! $this->writing->full, $read, $this->reading->core, $this->writing->refused->all(),
             $this->writing->trace->points(), $this->reading->trace->points(), $this->writing->seconds, $this->reading->seconds, $this->from->lookBack,
+            $floor === null ? null : [$floor->from, $floor->to],
         );
     }
 
@@ -149,7 +152,7 @@ final class FullProof
             $this->imprint->run,
             $this->imprint->size,
             $core,
-            $seen->diagnosis ?? Diagnosis::of($core, $alarm === null ? $this->imprint->size : null),
+            $seen->diagnosis ?? Diagnosis::of($core, $alarm === null ? $this->imprint->size : null, $this->device->size()),
             new Passage(Bytes::of($this->writing->taken), Span::seconds($this->writing->seconds)),
             new Passage(Bytes::of($this->reading->read), Span::seconds($this->reading->seconds)),
             $this->forgot || $seen !== null,
@@ -159,6 +162,7 @@ final class FullProof
             $this->writing->note,
             $cutShort,
             alarmAt: $alarm?->at,
+            floor: $this->writing->floor(),
         );
     }
 }

@@ -7,6 +7,7 @@ namespace Tally\Probe\Proof;
 use Tally\Probe\Passage;
 use Tally\Probe\Screen\ScreenPlan;
 use Tally\Quantity\Bytes;
+use Tally\Reading\Course\SustainedFloor;
 use Tally\Reading\Diagnosis;
 
 /** What a proof or a quick screen found. */
@@ -22,6 +23,7 @@ final readonly class ProofResult
      * @param  string|null  $cutShort  a sentence, when the medium went away in between
      * @param  int|null  $alarmAt  how much was written when a look back met a fake and the rest was not written
      * @param  ScreenPlan|null  $screen  the places of a quick screen; null for a full proof
+     * @param  SustainedFloor|null  $floor  the lowest window of the write pass; null when too little was written, or of a screen
      */
     public function __construct(
         public int $imprint,
@@ -38,6 +40,7 @@ final readonly class ProofResult
         public ?string $cutShort = null,
         public ?int $alarmAt = null,
         public ?ScreenPlan $screen = null,
+        public ?SustainedFloor $floor = null,
     ) {}
 
     public function isComplete(): bool
@@ -49,7 +52,8 @@ final readonly class ProofResult
     public function checkpoint(): ?Checkpoint
     {
         return $this->screen === null && $this->isComplete()
-            ? new Checkpoint($this->imprint, $this->size, $this->size->count, true, $this->size->count, $this->core, [], $this->writeTrace, $this->readTrace, $this->write->span->seconds, $this->read->span->seconds)
+            ? new Checkpoint($this->imprint, $this->size, $this->size->count, true, $this->size->count, $this->core, [], $this->writeTrace, $this->readTrace, $this->write->span->seconds, $this->read->span->seconds,
+                lowestWindow: $this->floor === null ? null : [$this->floor->from, $this->floor->to])
             : null;
     }
 }

@@ -18,6 +18,8 @@ use Tally\Probe\Trace;
 use Tally\Probe\Watch\Pacemaker;
 use Tally\Probe\Watch\Phase;
 use Tally\Reading\Condition;
+use Tally\Reading\Course\LowestWindow;
+use Tally\Reading\Course\SustainedFloor;
 use Tally\Reading\Diagnosis;
 use Tally\Reading\Nature;
 
@@ -30,8 +32,8 @@ final class WritePass
     /** With less left than so many seconds, looking back would save nothing. */
     private const NOT_WORTH = 120.0;
 
-    /** In a folder, from this share of the looked at places on. */
-    private const FAKE = 0.1;
+    /** Writes shorter than this are told to the lowest window together, so that finding it costs next to nothing. Seconds. */
+    private const SAMPLE = 0.25;
 
     public readonly Trace $trace;
 
@@ -54,6 +56,13 @@ final class WritePass
 
     private int $spots = 0;
 
+    private readonly LowestWindow $lowest;
+
+    /** Written since the lowest window was told: bytes, seconds. */
+    private int $untold = 0;
+
+    private float $untoldSeconds = 0.0;
+
     private readonly Budget $budget;
 
     private readonly ?LookBack $lookBack;
@@ -67,6 +76,7 @@ final class WritePass
     ) {
         $this->trace = Trace::continued($from->writeTrace, $device->stretch());
         [$this->taken, $this->settled, $this->seconds] = [$from->written, $from->written, $from->writing];
+        $this->lowest = new LowestWindow;
         $this->refused = new Refused($from->refused);
         $this->budget = new Budget($clock->now());
         $this->lookBack = $from->lookBack ? new LookBack(new Spots($device, $imprint)) : null;
@@ -88,8 +98,10 @@ final class WritePass
             $before = $this->clock->now();
             try {
                 $this->device->write($at, $this->imprint->stretch($at, $length));
-                $this->trace->add($length, $this->clock->now() - $before);
+                $took = $this->clock->now() - $before;
+                $this->trace->add($length, $took);
                 $this->taken += $length;
+                $this->passed($length, $took);
             } catch (CannotWrite $fault) {
                 if ($this->isFull($fault, $at, $length)) {
                     break;
@@ -108,6 +120,26 @@ final class WritePass
         }
 
         return $at;
+    }
+
+    /** The lowest window so far, of what was written before it was left too. */
+    public function floor(): ?SustainedFloor
+    {
+        $before = $this->from->lowest();
+        $now = $this->lowest->floor();
+
+        return $before === null || ($now !== null && $now->rate->isBelow($before->rate)) ? $now : $before;
+    }
+
+    /** Behind a file system a write only fills the host's memory: there the time counts once all of it is brought down. */
+    private function passed(int $bytes, float $seconds, bool $isDown = false): void
+    {
+        $this->untold += $bytes;
+        $this->untoldSeconds += $seconds;
+        if ($this->untoldSeconds > 0 && ($isDown || ($this->device instanceof Addressed && $this->untoldSeconds >= self::SAMPLE))) {
+            $this->lowest->add($this->untold, $this->untoldSeconds);
+            [$this->untold, $this->untoldSeconds] = [0, 0.0];
+        }
     }
 
     /** @return bool false when the pass need not go on: it is a fake */
@@ -136,8 +168,8 @@ final class WritePass
     }
 
     /**
-     * In a folder single addresses cannot be asked: many bad places, or data of other ones, are enough to stop writing and
-     * to read back what there is.
+     * In a folder single addresses cannot be asked: data of other ones is enough to stop writing and to read back what there
+     * is. What was not kept is a fake's mark only where nothing is kept up to the end, so there the writing goes on.
      *
      * @param  list<Sample>  $samples
      */
@@ -147,9 +179,8 @@ final class WritePass
             return (new Narrowing(new Spots($this->device, $this->imprint)))->of($samples);
         }
         $core = Alarm::sample($samples);
-        $isFake = $core->firstEcho() !== null || $core->bad() > self::FAKE * $core->covered();
 
-        return $isFake ? Diagnosis::found(Condition::Drops, $this->imprint->size, null, null, false) : Diagnosis::of($core);
+        return Diagnosis::found($core->firstEcho() !== null ? Condition::Aliases : Condition::Faulty, $this->imprint->size, null, null, false);
     }
 
     /** @return list<Sample> */
@@ -180,6 +211,7 @@ final class WritePass
             $this->note = $fault->getMessage();
         } finally {
             $this->seconds += $this->clock->now() - $before;
+            $this->passed(0, $this->clock->now() - $before, true);
         }
 
         return false;

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Record;
+
+use Tally\Probe\Screen\ScreenPlan;
+use Tally\Quantity\Bytes;
+
+/** How a proof or a quick screen was asked for. */
+final readonly class ProofParameters implements Parameters
+{
+    /**
+     * @param  Bytes|null  $size  null for all there is
+     * @param  bool  $wholeMap  whether the write pass goes to its end, whatever looking back meets
+     * @param  bool  $again  whether all of it is to be read back once more
+     * @param  int  $points  places of a quick screen
+     * @param  int|null  $screen  the quick screen whose places are to be read once more
+     * @param  bool  $reinserted  whether the card was out since the proof before
+     * @param  string|null  $tag  what was typed to say that erasing is meant
+     * @param  string|null  $why  why it is the right medium after all
+     */
+    public function __construct(
+        public ?Bytes $size = null,
+        public bool $wholeMap = false,
+        public bool $again = false,
+        public int $points = ScreenPlan::POINTS,
+        public ?int $screen = null,
+        public bool $reinserted = false,
+        public ?string $tag = null,
+        public ?string $why = null,
+    ) {}
+
+    public static function unpack(Fields $record): self
+    {
+        $size = $record->count('size', 0);
+        // Of a proof, whether it is read again; of a screen, which one is.
+        $again = $record->values['again'] ?? false;
+
+        return new self(
+            $size === 0 ? null : Bytes::of($size), $record->boolean('whole_map'), $again === true, $record->count('points', ScreenPlan::POINTS),
+            is_int($again) ? $again : $record->countOrNull('screen'), $record->boolean('reinserted'), $record->textOrNull('tag'), $record->textOrNull('why'),
+        );
+    }
+
+    public function pack(): array
+    {
+        return [
+            'size' => $this->size->count ?? 0, 'runs' => 1, 'whole_map' => $this->wholeMap, 'again' => $this->again, 'points' => $this->points,
+            'screen' => $this->screen, 'reinserted' => $this->reinserted, 'tag' => $this->tag, 'why' => $this->why,
+        ];
+    }
+
+    public function rounds(): int
+    {
+        return 1;
+    }
+
+    /** The same, the card having been out since the proof before. */
+    public function afterReinsertion(): self
+    {
+        return new self($this->size, $this->wholeMap, $this->again, $this->points, $this->screen, true, $this->tag, $this->why);
+    }
+
+    /** The same once more from its checkpoint. */
+    public function goneOnWith(bool $again): self
+    {
+        return new self($this->size, $this->wholeMap, $again, $this->points, $this->screen, $this->reinserted, $this->tag, $this->why);
+    }
+}

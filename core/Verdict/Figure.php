@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Verdict;
+
+use Tally\Measured\Blame;
+use Tally\Quantity\Rate;
+
+/** One speed that may enter a verdict. */
+final readonly class Figure
+{
+    /**
+     * @param  Rate  $rate  the median of its readings; of uneven ones the fastest
+     * @param  Blame  $blame  whose fault a shortfall would be
+     * @param  string  $evidence  how it was got
+     */
+    public function __construct(public Rate $rate, public bool $isUneven, public Blame $blame, public string $evidence) {}
+}

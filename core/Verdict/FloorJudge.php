@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Verdict;
+
+use Tally\Evidence\Evidence;
+use Tally\Evidence\LongWriteEvidence;
+use Tally\Evidence\SpeedEvidence;
+use Tally\Label\Mark;
+use Tally\Measured\Blame;
+use Tally\Measured\Chain;
+use Tally\Quantity\Rate;
+use Tally\Reading\WayReading;
+
+/**
+ * What was measured against what a label promises to keep up: its class, and its sustained claim. Either is a minimum: the
+ * lowest window of every long write counts, the worst one decides, and no mean does. Three short readings or more that all
+ * lie under it convict; short ones never acquit. Handbook § 6 rules 3, 4, 6, 7 and 9.
+ */
+final readonly class FloorJudge
+{
+    /** Fewer readings of a run are a single look. */
+    private const READINGS = 3;
+
+    public function __construct(private Evidence $evidence, private Repeats $repeats) {}
+
+    /** @return list<Reason> */
+    public function judge(): array
+    {
+        return [...$this->classes(), ...$this->sustained()];
+    }
+
+    /** @return list<Reason> of the highest mark; where that stays open, also of the lesser ones that can be judged */
+    private function classes(): array
+    {
+        $reasons = [];
+        foreach ($this->evidence->label->floors() as $mark) {
+            $reason = $this->floor(new Promise($mark->floor(), $mark));
+            if ($reasons === [] || $reason->bearing !== VerdictKind::Unproven) {
+                $reasons[] = $reason;
+            }
+            if ($reason->bearing !== VerdictKind::Unproven) {
+                break;
+            }
+        }
+
+        return $reasons;
+    }
+
+    /** @return list<Reason> */
+    private function sustained(): array
+    {
+        $claim = $this->evidence->label->sustained;
+
+        return $claim === null ? [] : [$this->floor(new Promise($claim, null))];
+    }
+
+    private function floor(Promise $promise): Reason
+    {
+        $long = array_values(array_filter($this->longWrites(), fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark)));
+        $short = array_values(array_filter($this->shortOnes(), fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark)));
+
+        return $this->missed($promise, $long) ?? $this->allUnder($promise, $short) ?? $this->met($promise, $long) ?? $this->open($promise, $long, $short);
+    }
+
+    /** @param  list<array{LongWriteEvidence, Rate}>  $long  with their lowest windows, the worst first */
+    private function missed(Promise $promise, array $long): ?Reason
+    {
+        foreach ($long as [$write, $floor]) {
+            if ($floor->isBelow($promise->rate) && $this->blame($write->chain)->isTheCards($floor, $promise->rate)) {
+                return $promise->reason(ReasonId::ClassFloorMissed, ReasonId::SustainedMissed, ['measured' => $floor, 'window' => $write->course->window], $write->describe());
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  list<array{SpeedEvidence, WayReading}>  $short */
+    private function allUnder(Promise $promise, array $short): ?Reason
+    {
+        foreach ($short as [$speed, $way]) {
+            if ($way->summary->count >= self::READINGS && $way->most()->isBelow($promise->rate) && $this->blame($speed->chain)->isTheCards($way->most(), $promise->rate)) {
+                return $promise->reason(ReasonId::ClassReadingsUnder, ReasonId::SustainedReadingsUnder, ['measured' => $way->most(), 'readings' => $way->summary->count], $speed->describe());
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  list<array{LongWriteEvidence, Rate}>  $long */
+    private function met(Promise $promise, array $long): ?Reason
+    {
+        foreach ($long as [$write, $floor]) {
+            // A floor that was kept was kept, wherever it was.
+            if (! $floor->isBelow($promise->rate)) {
+                return $promise->reason(ReasonId::ClassMet, ReasonId::SustainedKept, ['measured' => $floor, 'window' => $write->course->window],
+                    $write->describe().($promise->mark === null ? '' : '; a proxy for the class, not its compliance test'));
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Why it stays open, and what would settle it.
+     *
+     * @param  list<array{LongWriteEvidence, Rate}>  $long
+     * @param  list<array{SpeedEvidence, WayReading}>  $short
+     */
+    private function open(Promise $promise, array $long, array $short): Reason
+    {
+        if ($long !== []) {
+            return $this->notJudgedHere($promise, $long[0][1], $long[0][0]->chain, $long[0][0]->describe());
+        }
+        $other = $this->otherBus($promise);
+        if ($short === []) {
+            return $other ?? $promise->reason(ReasonId::ClassNotMeasured, ReasonId::SustainedNotMeasured, [], 'a sustained run or a full proof would settle it');
+        }
+        usort($short, fn (array $a, array $b): int => [$b[1]->summary->count >= self::READINGS, $b[1]->summary->median] <=> [$a[1]->summary->count >= self::READINGS, $a[1]->summary->median]);
+        [$speed, $way] = $short[0];
+        $figures = ['measured' => $way->median()];
+        $margin = $way->summary->margin() ?? 0.0;
+        $isTooClose = abs($way->summary->mean - $promise->rate->bytesPerSecond) <= $margin;
+        $isAllUnder = $way->most()->isBelow($promise->rate);
+
+        return match (true) {
+            $promise->mark === null => $promise->reason(ReasonId::ClassNotMeasured, ReasonId::SustainedNotMeasured, [], 'a sustained run or a full proof would settle it'),
+            $way->summary->count < self::READINGS => $promise->reason(ReasonId::ClassSingleLook, ReasonId::SustainedNotMeasured, [...$figures, 'readings' => $way->summary->count], $speed->describe()),
+            $isAllUnder => $this->notJudgedHere($promise, $way->most(), $speed->chain, $speed->describe()),
+            $isTooClose => $promise->reason(ReasonId::ClassTooClose, ReasonId::SustainedNotMeasured, [...$figures, 'margin' => Rate::bytesPerSecond(max(1.0, $margin))], $speed->describe()),
+            default => $promise->reason(ReasonId::ClassNoLongWrite, ReasonId::SustainedNotMeasured, $figures, $speed->describe()),
+        };
+    }
+
+    private function notJudgedHere(Promise $promise, Rate $measured, Chain $chain, string $evidence): Reason
+    {
+        return $promise->reason(ReasonId::ClassNotJudgedHere, ReasonId::SustainedNotJudgedHere, [
+            'measured' => $measured, 'why' => $this->blame($chain)->excuse(), 'where' => Elsewhere::for($promise->rate, $this->evidence->house),
+        ], $evidence);
+    }
+
+    /** Where it was written over a bus only that the mark is not defined for. */
+    private function otherBus(Promise $promise): ?Reason
+    {
+        $over = [...array_map(fn (array $one): Chain => $one[0]->chain, $this->longWrites()), ...array_map(fn (array $one): Chain => $one[0]->chain, $this->shortOnes())];
+        foreach ($over as $chain) {
+            $bus = $this->evidence->label->slowestIn($chain->slot);
+            if ($promise->mark !== null && $bus !== null && ! $promise->mark->isDefinedOver($bus)) {
+                return $promise->reason(ReasonId::ClassOtherBus, ReasonId::SustainedNotMeasured, [
+                    'bus' => $bus->label(), 'from' => $promise->mark->buses()[0]->label(), 'where' => Elsewhere::for($promise->rate, $this->evidence->house),
+                ], "{$chain->describe()}; SD Association speed-class tables");
+            }
+        }
+
+        return null;
+    }
+
+    /** A class says nothing over a bus that it is not defined for; over one that nobody knows, what is kept up is kept up. */
+    private function isJudgedOver(Chain $chain, ?Mark $mark): bool
+    {
+        if ($mark === null || ! $chain->isNamed()) {
+            return true;
+        }
+        $bus = $this->evidence->label->slowestIn($chain->slot);
+
+        return $bus === null || $mark->isDefinedOver($bus);
+    }
+
+    private function blame(Chain $chain): Blame
+    {
+        return new Blame($chain, $this->evidence->label, $this->evidence->house->reached(...));
+    }
+
+    /** @return list<array{LongWriteEvidence, Rate}> the long ones that have a lowest window, the worst first */
+    private function longWrites(): array
+    {
+        $found = [];
+        foreach ($this->evidence->longWrites() as $write) {
+            $floor = $write->floor($this->evidence->label);
+            if ($floor !== null && $write->isLong($this->evidence->label) && $this->repeats->stands($write->source, 'write', $floor)) {
+                $found[] = [$write, $floor];
+            }
+        }
+        usort($found, fn (array $a, array $b): int => $a[1]->bytesPerSecond <=> $b[1]->bytesPerSecond);
+
+        return $found;
+    }
+
+    /** @return list<array{SpeedEvidence, WayReading}> what speed runs wrote, uneven or not, the slowest first */
+    private function shortOnes(): array
+    {
+        $found = [];
+        foreach ($this->evidence->speeds as $speed) {
+            $way = $speed->reading($this->evidence->label, $this->evidence->house->reached(...))->write;
+            if ($way !== null && ! $way->isStruck() && $this->repeats->counts($speed, 'write', $way->median())) {
+                $found[] = [$speed, $way];
+            }
+        }
+        usort($found, fn (array $a, array $b): int => [$a[1]->summary->most, $a[0]->source->name] <=> [$b[1]->summary->most, $b[0]->source->name]);
+
+        return $found;
+    }
+}

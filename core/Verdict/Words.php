@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Verdict;
+
+use LogicException;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
+use Tally\Reading\Coverage;
+use Tally\Reading\Standing;
+
+/** Makes sentences of reasons: the one place where they are worded. */
+final readonly class Words
+{
+    private function __construct(private Reason $reason) {}
+
+    /** @return array{string, string} the fact, and the rest of the sentence */
+    public static function of(Reason $reason): array
+    {
+        $words = new self($reason);
+
+        return $reason->id instanceof ReasonId ? $words->capacity($reason->id) ?? $words->floor($reason->id) ?? $words->claim($reason->id) ?? $words->other($reason->id)
+            : [$words->text('lead'), $words->text('sentence')];
+    }
+
+    /** @return array{string, string}|null */
+    private function capacity(ReasonId $id): ?array
+    {
+        return match ($id) {
+            ReasonId::CapacityNotProven => ['Capacity not proven.', 'Nothing was written to it and read back.'],
+            ReasonId::CapacityNothingRead => ['Capacity not proven.', 'The proof was stopped before anything was read back.'],
+            ReasonId::CapacityProven => ["Holds all of {$this->size('covered')}.", 'Every block came back as written.'],
+            ReasonId::CapacityStartsOver => [$this->keeps(), 'It starts over, so new clips overwrite old ones.'],
+            ReasonId::CapacityDropped => [$this->keeps(), 'Nothing after that is kept.'],
+            ReasonId::CapacitySpoilt => [$this->keeps(), 'What comes after that is spoilt.'],
+            ReasonId::CapacityShared => $this->is('exact')
+                ? [$this->keeps(), 'Several addresses share one place, so new clips overwrite old ones.']
+                : ["Keeps less than the {$this->size('label')} on its label.", 'Several addresses share one place, so new clips overwrite old ones. How much less, only a proof of the whole map tells.'],
+            ReasonId::CapacityShowsLess => ["Shows only {$this->size('shown')} of the {$this->size('label')} on its label,", 'to any computer.'],
+            ReasonId::CapacitySameEndTwice => ["Ends at {$this->size('keeps')} of {$this->size('label')},", 'twice at the same address, with the card taken out in between: there its memory ends.'],
+            ReasonId::CapacityEndsInErrors => ["Answers with errors from {$this->size('keeps')} on.", 'Ill or at its end, one look cannot tell: power it down, put it in again, prove it again.'],
+            ReasonId::CapacityBadSpots => ["{$this->size('bad')} of {$this->size('covered')} came back wrong.", $this->is('much')
+                ? 'That much is no spot any more: a dying card, or a fake of a kind that is not told apart. Do not use it.' : 'Bad spots, not a false size: a faulty card. Do not use it.'],
+            ReasonId::CapacityNotForgotten => ['Capacity not proven here.', 'This host could not be made to forget the data before reading it back.'],
+            ReasonId::CapacityScreened => ['Screened, not proven.', (new Coverage(max(1, $this->whole('places'))))->excluded().' A full proof would settle it.'],
+            ReasonId::CapacityPart => [$this->bytes('covered')->isZero() ? 'Nothing of it is proven.' : "Proven for {$this->part('covered', 'shown')} only.", 'The rest was not written and read back: whole means whole.'],
+            ReasonId::CapacityFolderPart => ["Proven for {$this->part('covered', 'label')} only.", 'The file system gave no more: take other files off it, or prove it raw.'],
+            ReasonId::DataChanged => ['Data came back changed', "in a speed run: {$this->size('wrong')}."],
+            default => null,
+        };
+    }
+
+    /** @return array{string, string}|null */
+    private function floor(ReasonId $id): ?array
+    {
+        $promise = fn (string $verb): string => "{$this->text('mark')} {$verb} {$this->rate('floor')}.";
+
+        return match ($id) {
+            ReasonId::ClassMet => ["Never under {$this->down('measured')} over {$this->number('window')} s;", $promise('asks for')],
+            ReasonId::ClassFloorMissed => ["Falls to {$this->down('measured')} over {$this->number('window')} s;", $promise('promises')],
+            ReasonId::ClassReadingsUnder => ["Writes {$this->down('measured')} at the most, in {$this->whole('readings')} readings;", $promise('promises')],
+            ReasonId::ClassNotMeasured => ["{$this->text('mark')} promises {$this->rate('floor')} of writing;", 'that was not measured.'],
+            ReasonId::ClassNoLongWrite => ["Writes {$this->down('measured')} in short readings;", "{$this->text('mark')} asks for {$this->rate('floor')} all along, and only a long write tells that."],
+            ReasonId::ClassTooClose => ["{$this->text('mark')}: too close to call.", "Writes {$this->down('measured')} ± {$this->rate('margin')} at 95 %, and it asks for {$this->rate('floor')}: run again."],
+            ReasonId::ClassSingleLook => ["{$this->text('mark')}: a single look settles no floor.", "Writes {$this->down('measured')} in ".($this->whole('readings') === 1 ? 'one reading' : "{$this->whole('readings')} readings").': take three or more.'],
+            ReasonId::ClassOtherBus => ["{$this->text('mark')}: not judged here.", trim("It is defined from {$this->text('from')} up, and this was over {$this->text('bus')}. {$this->text('where')}")],
+            ReasonId::ClassNotJudgedHere => ["{$this->text('mark')}: {$this->down('measured')}, not judged here.", trim("{$this->text('why')} {$this->text('where')}")],
+            ReasonId::SustainedKept => ["Never under {$this->down('measured')} over {$this->number('window')} s;", "the label claims {$this->rate('claim')} sustained."],
+            ReasonId::SustainedMissed => ["Falls to {$this->down('measured')} over {$this->number('window')} s;", "the label claims {$this->rate('claim')} sustained."],
+            ReasonId::SustainedReadingsUnder => ["Writes {$this->down('measured')} at the most, in {$this->whole('readings')} readings;", "the label claims {$this->rate('claim')} sustained."],
+            ReasonId::SustainedNotMeasured => ["Label claims {$this->rate('claim')} sustained;", 'what it keeps up was not measured.'],
+            ReasonId::SustainedNotJudgedHere => ["Sustained {$this->down('measured')} of {$this->rate('claim')}: not judged here.", trim("{$this->text('why')} {$this->text('where')}")],
+            default => null,
+        };
+    }
+
+    /** @return array{string, string}|null */
+    private function claim(ReasonId $id): ?array
+    {
+        $isRead = $this->reason->topic === Topic::Read;
+        $measured = fn (string $standing): array => [($isRead ? 'Reads' : 'Writes')." {$this->down('measured')}:", "{$this->percent()} of the label’s {$this->rate('claim')}, {$standing}."];
+
+        return match ($id) {
+            ReasonId::ClaimNear => $measured(Standing::Near->words()),
+            ReasonId::ClaimAbove => $measured(Standing::Above->words()),
+            ReasonId::ClaimUnder => $measured(Standing::Under->words()),
+            ReasonId::ClaimWellShort => $measured(Standing::WellShort->words()),
+            ReasonId::ClaimUneven => [($isRead ? 'Read' : 'Write')." up to {$this->down('measured')} of {$this->rate('claim')}, too uneven to settle.", 'Readings of one run differ more than 1.5 times: run again.'],
+            ReasonId::ClaimNotMeasured => ["Label claims {$this->rate('claim')};", ($isRead ? 'reading' : 'writing').' was not measured.'],
+            ReasonId::ClaimNotJudgedHere => [($isRead ? 'Read' : 'Write')." {$this->down('measured')} of {$this->rate('claim')}: not judged here.", trim("{$this->text('why')} {$this->text('where')}")],
+            default => null,
+        };
+    }
+
+    /** @return array{string, string} */
+    private function other(ReasonId $id): array
+    {
+        $verb = ($this->reason->figures['way'] ?? '') === 'read' ? 'Reads' : 'Writes';
+
+        return match ($id) {
+            ReasonId::RepeatDiffers => ["{$verb} {$this->rate('fast')} in {$this->text('fast-run')} and {$this->rate('slow')} in {$this->text('slow-run')},", 'on one chain over one region: it differs when repeated. Run it again.'],
+            ReasonId::RepeatNewestStand => ["{$verb} {$this->rate('now')} in {$this->text('newest')},", "which agree and stand; {$this->rate('fast')} in {$this->text('fast-run')} and {$this->rate('slow')} in {$this->text('slow-run')} do not: it has changed, or the older run was wrong."],
+            ReasonId::ReadFarUnderWrite => ["Reads {$this->rate('read')}, under a quarter of the {$this->rate('write')} it writes,", 'on a chain that carries more.'],
+            ReasonId::FigureStruck => ["{$verb} {$this->rate('measured')}: struck out.", ucfirst($this->text('why')).'.'],
+            ReasonId::ReadingLeftOut => [ucfirst($this->text('which')).'.', 'One of five may be.'],
+            ReasonId::FoundOnlyPressed => [$this->text('seen'), ''],
+            ReasonId::FoundNowhere => ["It was not found in {$this->text('readers')}:", 'two readers cannot both be wrong.'],
+            default => throw new LogicException("Nothing is worded for {$id->value}."),
+        };
+    }
+
+    private function keeps(): string
+    {
+        $keeps = ($this->is('exact') ? 'Keeps ' : 'Keeps about ').$this->size('keeps');
+
+        // What the medium says of itself counts where that is another figure than the label's.
+        return $this->bytes('shown')->shareOf($this->bytes('label')) > 1.07
+            ? "{$keeps} of the {$this->size('shown')} that it shows; its label says {$this->size('label')}." : "{$keeps} of the {$this->size('label')} on its label.";
+    }
+
+    /** `120.4 GB of the 127.87 GB that it shows`, to the byte where rounding would make the two alike */
+    private function part(string $part, string $whole): string
+    {
+        [$a, $b] = [$this->bytes($part), $this->bytes($whole)];
+        $isAlike = $a->decimal() === $b->decimal() && $a->count !== $b->count;
+        $print = fn (Bytes $bytes): string => $isAlike ? "{$bytes->count} B" : $bytes->decimal();
+
+        return "{$print($a)} of {$print($b)}";
+    }
+
+    private function percent(): string
+    {
+        return Standing::percent($this->speed('measured'), $this->speed('claim'));
+    }
+
+    private function rate(string $name): string
+    {
+        return $this->speed($name)->print();
+    }
+
+    /** Never rounded in the card's favour. */
+    private function down(string $name): string
+    {
+        return $this->speed($name)->printDown();
+    }
+
+    private function size(string $name): string
+    {
+        return $this->bytes($name)->decimal();
+    }
+
+    private function is(string $name): bool
+    {
+        return $this->whole($name) === 1;
+    }
+
+    private function text(string $name): string
+    {
+        $value = $this->reason->figures[$name] ?? '';
+
+        return is_string($value) ? $value : throw $this->odd($name);
+    }
+
+    private function number(string $name): string
+    {
+        $value = $this->reason->figures[$name] ?? null;
+
+        return is_int($value) || is_float($value) ? rtrim(rtrim(number_format($value, 1, '.', ''), '0'), '.') : throw $this->odd($name);
+    }
+
+    private function whole(string $name): int
+    {
+        $value = $this->reason->figures[$name] ?? null;
+
+        return is_int($value) ? $value : throw $this->odd($name);
+    }
+
+    private function bytes(string $name): Bytes
+    {
+        $value = $this->reason->figures[$name] ?? null;
+
+        return $value instanceof Bytes ? $value : throw $this->odd($name);
+    }
+
+    private function speed(string $name): Rate
+    {
+        $value = $this->reason->figures[$name] ?? null;
+
+        return $value instanceof Rate ? $value : throw $this->odd($name);
+    }
+
+    private function odd(string $name): LogicException
+    {
+        return new LogicException("The reason {$this->reason->id()} has no figure “{$name}” of the kind its words need.");
+    }
+}
