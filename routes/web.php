@@ -13,6 +13,7 @@ use App\Http\Controllers\KitController;
 use App\Http\Controllers\LabelPreviewController;
 use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\OffloadController;
+use App\Http\Controllers\OpinionController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProveController;
@@ -57,6 +58,10 @@ Route::post('/prices', [PriceController::class, 'store']);
 Route::delete('/prices/{quote}', [PriceController::class, 'delete']);
 
 Route::get('/erased', [ErasedController::class, 'show']);
+
+Route::get('/opinion', [OpinionController::class, 'show']);
+Route::post('/opinion', [OpinionController::class, 'judge']);
+Route::get('/opinion/{file}', [OpinionController::class, 'example'])->whereIn('file', ['example', 'schema']);
 
 Route::get('/tags', [TagController::class, 'show']);
 Route::get('/tags/sheet.pdf', [TagController::class, 'pdf']);

@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace App\Compare;
 
 use App\Models\Run;
-use App\Runs\ChainRecord;
-use App\Runs\SpeedRecord;
-use Illuminate\Support\Fluent;
 use Tally\Reading\WayReading;
 
 /** A speed run that counts, with the gear it went over, for holding against others. */
@@ -17,16 +14,20 @@ final readonly class ShelvedSpeed
      * @param  list<float>  $writes  bytes a second; empty where they are not trusted
      * @param  list<float>  $reads
      * @param  float  $usable  bytes a second that the chain gives in practice
+     * @param  float|null  $least  what it gives at the very least; null where nobody knows
      */
-    private function __construct(public Run $run, public array $writes, public array $reads, public float $usable) {}
+    private function __construct(public Run $run, public array $writes, public array $reads, public float $usable, public ?float $least) {}
 
     public static function of(Run $run): self
     {
-        $path = ChainRecord::unpack($run->chain);
-        $record = SpeedRecord::unpack($run->result ?? new Fluent);
-        $reading = $record->read($path, null);
+        $record = $run->speeds();
+        $reading = $run->reading();
+        $path = $run->chain->surest($run->card->label());
 
-        return new self($run, self::trusted($reading->write, $record->writes), self::trusted($reading->read, $record->reads), $path->usable()->bytesPerSecond);
+        return new self(
+            $run, self::trusted($reading?->write, $record->writes ?? []), self::trusted($reading?->read, $record->reads ?? []),
+            $path->usable()->bytesPerSecond, $path->practice()?->low->bytesPerSecond,
+        );
     }
 
     /** @return list<float> */

@@ -6,7 +6,7 @@ namespace App\Compare;
 
 use App\Models\Card;
 use App\Models\Run;
-use App\Runs\RunKind;
+use Tally\Record\RunKind;
 
 /** Every speed run that counts, of every card: voided ones, and those measured beside another, are left out. */
 final readonly class SpeedShelf

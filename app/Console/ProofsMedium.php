@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Runs\Bench;
-use App\Runs\ProofRecord;
-use App\Runs\RunKind;
 use App\Runs\RunState;
-use Tally\Chain\Path;
+use Tally\Evidence\Evidence;
+use Tally\Evidence\ProofEvidence;
+use Tally\Evidence\Source;
+use Tally\Measured\Chain;
 use Tally\Pattern\BlockClass;
 use Tally\Probe\Proof\ProofResult;
 use Tally\Quantity\Bytes;
-use Tally\Verdict\Evidence;
+use Tally\Record\ProofParameters;
+use Tally\Record\ProofRecord;
+use Tally\Record\RunKind;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Reason;
 use Tally\Verdict\Verdict;
@@ -22,12 +25,12 @@ abstract class ProofsMedium extends RunsOnMedium
 {
     protected function conclude(MediumAtHand $medium, Bench $bench, RunKind $kind, ProofResult $result): int
     {
-        $record = ProofRecord::of($result, $bench->device);
-        $verdict = Judge::judge(new Evidence($this->label($medium, $bench), [], [$record->evidence('this run', Path::unnamed())]));
+        $record = ProofRecord::of($result, $bench->extent($medium->size), $bench->manner());
+        $verdict = Judge::judge(new Evidence($this->label($medium, $bench), proofs: [new ProofEvidence(new Source('this run'), Chain::unnamed(), $record)]));
         if ($this->option('json') === true) {
             $this->json([
                 'kind' => $kind->value, ...$record->pack(), 'verdict' => $verdict->kind->value,
-                'reasons' => array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons),
+                'reasons' => array_map(fn (Reason $reason): array => $reason->pack(), $verdict->reasons),
                 'proves' => $record->proves(), 'leaves_open' => $record->leavesOpen(), 'reinsert' => $record->asksForReinsert(), 'stopped' => $result->stopped,
             ]);
         } else {
@@ -35,7 +38,7 @@ abstract class ProofsMedium extends RunsOnMedium
         }
         if ($medium->card !== null) {
             $state = RunState::ended($result->stopped, $result->cutShort);
-            $this->file($medium->card, $kind, ['size' => $result->size->count, 'runs' => 1, 'raw' => $medium->isRaw], $record->pack(), ['write' => $result->writeTrace, 'read' => $result->readTrace], $state, $result->cutShort ?? $result->note);
+            $this->file($medium->card, $kind, new ProofParameters($medium->size), $record, ['write' => $result->writeTrace, 'read' => $result->readTrace], $state, $result->cutShort ?? $result->note);
         }
 
         return $this->exitCode($result, $record);

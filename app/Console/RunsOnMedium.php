@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Evidence\CardEvidence;
 use App\Models\Card;
 use App\Models\Run;
-use App\Models\RunSample;
 use App\Runs\Bench;
-use App\Runs\ChainRecord;
-use App\Runs\RunKind;
+use App\Runs\Filing;
 use App\Runs\RunState;
 use Illuminate\Console\Command;
 use Illuminate\Database\QueryException;
 use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use Tally\Chain\Path;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Label\Form;
 use Tally\Label\Label;
+use Tally\Measured\Chain;
+use Tally\Record\Parameters;
+use Tally\Record\Result;
+use Tally\Record\RunKind;
 
 /** What the two terminal probes have in common: finding the medium, Ctrl-C, complaints on standard error, filing. */
 abstract class RunsOnMedium extends Command
@@ -80,28 +80,14 @@ abstract class RunsOnMedium extends Command
         return $medium->card?->label() ?? new Label(Form::Ssd, $bench->whole);
     }
 
-    /**
-     * @param  array<string, mixed>  $parameters
-     * @param  array<string, mixed>  $result
-     * @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces
-     */
-    protected function file(Card $card, RunKind $kind, array $parameters, array $result, array $traces, RunState $state, ?string $message): void
+    /** @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces */
+    protected function file(Card $card, RunKind $kind, Parameters $parameters, Result $result, array $traces, RunState $state, ?string $message): void
     {
         try {
-            $run = Run::query()->create([
-                'card_id' => $card->id,
-                'kind' => $kind,
-                'state' => $state,
-                'chain' => ChainRecord::pack(Path::unnamed()),
-                'parameters' => $parameters,
-                'result' => $result,
-                'message' => $message,
-                'recorded_by' => MediumAtHand::person(),
-                'started_at' => now(),
-                'ended_at' => now(),
-            ]);
-            RunSample::query()->create(['run_id' => $run->id, 'traces' => $traces]);
-            CardEvidence::refresh($card);
+            $run = Filing::file(new Run([
+                'card_id' => $card->id, 'kind' => $kind, 'chain' => Chain::unnamed(), 'parameters' => $parameters,
+                'recorded_by' => MediumAtHand::person(), 'started_at' => now(),
+            ]), $state, $result, $traces, $message);
             $this->complain("Filed as {$run->name()} of {$card->tag}.");
         } catch (QueryException) {
             // It has been printed already: nothing that was measured is lost.

@@ -12,7 +12,7 @@ use Tally\Buying\Quote;
 use Tally\Buying\Reference;
 use Tally\Buying\Tier;
 use Tally\Label\Finding;
-use Tally\Label\Form;
+use Tally\Label\Label;
 use Tally\Origin\OriginFindings;
 use Tally\Origin\Sisters;
 use Tally\Verdict\VerdictKind;
@@ -28,17 +28,19 @@ final class Acquaintance
     {
         $origin = $card->origin();
         $label = $card->label();
-        $reference = $origin->price === null ? null : $this->reference($label->form, Tier::of($label), $origin->price->currency);
+        $reference = $origin->price === null ? null : $this->reference($label, $origin->price->currency);
 
         return OriginFindings::of($label->capacity, $origin, self::sisters($card), $reference);
     }
 
-    public function reference(Form $form, Tier $tier, string $currency): ?Reference
+    /** What a card of this kind and about this capacity costs; null while too little is known. */
+    public function reference(Label $label, string $currency): ?Reference
     {
-        $kind = "{$form->value} {$tier->floor} {$currency}";
+        $tier = Tier::of($label);
+        $kind = "{$label->form->value} {$tier->floor} {$currency} {$label->capacity->count}";
         if (! array_key_exists($kind, $this->references)) {
-            $quotes = PriceQuote::query()->where(['form' => $form, 'tier' => $tier->floor, 'currency' => $currency])->get();
-            $this->references[$kind] = Reference::from(array_values($quotes->map(fn (PriceQuote $quote): Quote => $quote->quote())->all()), $form, $tier, $currency);
+            $quotes = PriceQuote::query()->where(['form' => $label->form, 'tier' => $tier->floor, 'currency' => $currency])->get();
+            $this->references[$kind] = Reference::from(array_values($quotes->map(fn (PriceQuote $quote): Quote => $quote->quote())->all()), $label->form, $tier, $currency, $label->capacity);
         }
 
         return $this->references[$kind];

@@ -4,88 +4,80 @@ declare(strict_types=1);
 
 namespace App\Evidence;
 
+use App\Gear\ReaderReach;
 use App\Gear\Rig;
 use App\Models\Card;
 use App\Models\Run;
-use App\Runs\ChainRecord;
-use App\Runs\ProofRecord;
-use App\Runs\RunKind;
-use App\Runs\RunSource;
-use App\Runs\SpeedRecord;
-use App\Runs\SustainedRecord;
+use App\Models\RunSample;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Fluent;
-use Tally\Verdict\Evidence;
+use Tally\Evidence\Evidence;
+use Tally\Evidence\House;
+use Tally\Evidence\LongWriteEvidence;
+use Tally\Evidence\ProofEvidence;
+use Tally\Evidence\SpeedEvidence;
+use Tally\Record\LongWrite;
+use Tally\Record\ProofRecord;
+use Tally\Record\SpeedRecord;
+use Tally\Record\SustainedRecord;
 use Tally\Verdict\Judge;
-use Tally\Verdict\ProofEvidence;
-use Tally\Verdict\SpeedEvidence;
-use Tally\Verdict\SustainedEvidence;
 use Tally\Verdict\Verdict;
 
 /** Gathers what is known of a card, and keeps its verdict up to date. */
 final readonly class CardEvidence
 {
-    /** @param  Collection<int, Run>  $runs  of the card, in order */
+    /** @param  Collection<int, Run>  $runs  of the card */
     public static function of(Card $card, Collection $runs): Evidence
     {
         $seen = SeenOnCard::of($card);
+        [$proofs, $sustained] = [[], []];
+        foreach (self::counting($runs) as $run) {
+            if ($run->result instanceof SustainedRecord) {
+                $sustained[] = new LongWriteEvidence($run->asSource(), $run->chain, $run->result->course, $run->result->write->bytes);
+            } elseif ($run->result instanceof ProofRecord) {
+                $proofs[] = new ProofEvidence($run->asSource(), $run->chain, self::withCourse($run, $run->result), $run->beside === null);
+            }
+        }
 
         return new Evidence(
-            $card->label(), self::speeds($card, $runs), self::proofs($runs),
-            (new Acquaintance)->findings($card), $seen->thatCounts(), $seen->isComplete($card->label()), self::sustained($runs),
-            fn (): array => Rig::reaches($card),
+            $card->label(), self::speeds($runs), $proofs, $sustained, $seen->thatCounts(), $seen->isComplete($card->label()),
+            new House((new Acquaintance)->findings($card), fn (): array => ReaderReach::besides($card, $runs), fn (): array => Rig::reaches($card)),
         );
     }
 
     /**
-     * @param  Collection<int, Run>  $runs  of the card, in order
+     * @param  Collection<int, Run>  $runs
      * @return list<SpeedEvidence>
      */
-    public static function speeds(Card $card, Collection $runs): array
+    public static function speeds(Collection $runs): array
     {
-        $label = $card->label();
         $speeds = [];
-        foreach (self::ended($runs, RunKind::Speed) as $run) {
-            $reading = SpeedRecord::unpack($run->result ?? new Fluent)->read(ChainRecord::unpack($run->chain), $label);
-            $speeds[] = new SpeedEvidence($run->name(), $reading, $run->source->words());
+        foreach (self::counting($runs) as $run) {
+            if ($run->result instanceof SpeedRecord) {
+                $speeds[] = new SpeedEvidence($run->asSource(), $run->chain, $run->result);
+            }
         }
 
         return $speeds;
     }
 
-    /**
-     * @param  Collection<int, Run>  $runs
-     * @return list<SustainedEvidence>
-     */
-    private static function sustained(Collection $runs): array
+    /** The course of a proof of before, which was not kept with it, is read from its trace. */
+    private static function withCourse(Run $run, ProofRecord $record): ProofRecord
     {
-        $found = array_map(
-            fn (Run $run): ?SustainedEvidence => SustainedRecord::unpack($run->result ?? new Fluent)->evidence($run->name(), ChainRecord::unpack($run->chain)),
-            self::ended($runs, RunKind::Sustained),
-        );
+        if ($record->course !== null || $record->screen !== null) {
+            return $record;
+        }
+        $sample = RunSample::query()->find($run->id);
 
-        return array_values(array_filter($found, fn (?SustainedEvidence $one): bool => $one !== null));
-    }
-
-    /**
-     * @param  Collection<int, Run>  $runs
-     * @return list<ProofEvidence>
-     */
-    private static function proofs(Collection $runs): array
-    {
-        return array_map(
-            fn (Run $run): ProofEvidence => ProofRecord::unpack($run->result ?? new Fluent)->evidence($run->name().($run->source === RunSource::File ? ", {$run->source->words()}" : ''), ChainRecord::unpack($run->chain), $run->beside === null),
-            [...self::ended($runs, RunKind::Screen), ...self::ended($runs, RunKind::Proof)],
-        );
+        return $sample === null ? $record : $record->withCourse(LongWrite::traced($sample->traces['write']));
     }
 
     /**
      * @param  Collection<int, Run>  $runs
      * @return list<Run>
      */
-    private static function ended(Collection $runs, RunKind $kind): array
+    private static function counting(Collection $runs): array
     {
-        return array_values($runs->filter(fn (Run $run): bool => $run->kind === $kind && $run->counts())->all());
+        return array_values($runs->filter(fn (Run $run): bool => $run->counts())->all());
     }
 
     /** Derives the verdict anew and keeps it for the tray. */
@@ -97,7 +89,7 @@ final readonly class CardEvidence
     /** The same for a card that nothing was done to yet, where many are entered at once. */
     public static function refreshNew(Card $card, Acquaintance $house): Verdict
     {
-        return self::keep($card, new Evidence($card->label(), origin: $house->findings($card), looked: false));
+        return self::keep($card, new Evidence($card->label(), looked: false, house: new House($house->findings($card))));
     }
 
     private static function keep(Card $card, Evidence $evidence): Verdict

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\EvidenceFile;
 
-use App\Runs\ProofRecord;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
 use Tally\Quantity\Bytes;
-use Tally\Reading\Condition;
+use Tally\Record\ProofRecord;
 
 /** The core sample as a strip on paper: told apart by texture, since not every printer has colours. */
 final readonly class CoreStrip
@@ -32,8 +31,7 @@ final readonly class CoreStrip
         }
         $pdf->setLineStyle(['width' => 0.2, 'color' => [30, 35, 32], 'dash' => 0]);
         self::peg($paper, $x($label->count), $y, "label {$label->decimal()}", [168, 68, 28], -1.0);
-        $loose = $record->isOnlyScreened() || in_array($record->diagnosis->condition, [Condition::Aliases, Condition::Faulty, Condition::Unknown], true);
-        if (! $loose) {
+        if (! $record->hasLooseCapacity()) {
             self::peg($paper, $x($record->diagnosis->capacity->count), $y, 'keeps '.($record->diagnosis->exact ? '' : 'about ').$record->diagnosis->capacity->decimal(), [30, 35, 32], self::HEIGHT + 5.2);
         }
         $paper->y = $y + self::HEIGHT + 6.0;

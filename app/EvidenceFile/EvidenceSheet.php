@@ -8,11 +8,10 @@ use App\Evidence\CardEvidence;
 use App\Models\Card;
 use App\Models\Inspection;
 use App\Models\Run;
-use App\Runs\ChainRecord;
-use App\Runs\ProofRecord;
-use App\Runs\RunSource;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
+use Tally\Record\ProofRecord;
+use Tally\Record\RunSource;
 use Tally\Verdict\Judge;
 use Tally\Verdict\VerdictKind;
 use TCPDF;
@@ -51,7 +50,7 @@ final class EvidenceSheet
         $this->label();
         $this->inspection();
         $proof = $this->runs->last(fn (Run $run): bool => $run->kind->isProof() && $run->counts());
-        $record = $proof?->result === null ? null : ProofRecord::unpack($proof->result);
+        $record = $proof?->proof();
         if ($proof !== null && $record !== null) {
             $this->core($proof, $record);
         }
@@ -86,7 +85,7 @@ final class EvidenceSheet
         ], fn (?string $code): bool => $code !== null)));
         $this->paper->pair('Bought', implode(', ', array_filter([
             $card->seller, $card->order_no === null ? null : "order {$card->order_no}", $card->bought_on?->format('j M Y'),
-            $card->price === null ? null : number_format($card->price / 100, 2).' '.$card->currency,
+            $card->origin()->price?->print(),
         ], fn (?string $part): bool => $part !== null && $part !== '')));
     }
 
@@ -107,13 +106,12 @@ final class EvidenceSheet
         $lap = $record->diagnosis->wrap;
         $over = $lap === null ? '' : 'It starts over every '.Bytes::of($lap)->decimal()." ({$lap} bytes), from byte ".($record->diagnosis->wrapFrom ?? 0).' on.';
         $this->paper->line(trim(implode(' ', [$over, $record->diagnosis->condition->because(), ...$record->diagnosis->also])), indent: 2);
-        $path = ChainRecord::unpack($run->chain);
         $this->paper->heading('How it was measured');
         $how = [
             "{$record->write->bytes->decimal()} written with data that names its run and its address (pattern {$record->imprint}) in {$record->write->span->print()}, flushed, and {$record->covered()->decimal()} read back in {$record->read->span->print()}.",
             $record->forgot ? 'The host was made to forget the data before it was read.' : 'The host could not be made to forget the data before it was read.',
             $record->how === null ? '' : "The medium was reached {$record->how}.",
-            "Chain: {$path->describe()}.",
+            "Chain: {$run->chain->describe()}.",
             $record->alarmAt === null ? '' : 'The write pass was ended after '.Bytes::of($record->alarmAt)->decimal().', when data written before was found changed.',
             "Proves: {$record->proves()}",
         ];
@@ -131,7 +129,7 @@ final class EvidenceSheet
             $on = $run->ended_at?->utc()->format('j M Y H:i') ?? '';
             $how = $run->source === RunSource::Device ? '' : ", {$run->source->words()}";
             $this->paper->line("{$run->name()}: {$run->kind->label()}{$how}, {$on} UTC, {$run->recorded_by}", 7.4, indent: 2);
-            $this->paper->mono('   '.Canonical::hash($run->result?->toArray() ?? []), 6.4);
+            $this->paper->mono('   '.Canonical::hash($run->rawResult() ?? []), 6.4);
         }
     }
 

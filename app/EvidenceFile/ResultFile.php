@@ -11,8 +11,8 @@ use App\Models\Inspection;
 use App\Models\Run;
 use App\Models\RunSample;
 use Tally\Label\Mark;
+use Tally\Record\ChainRecord;
 use Tally\Verdict\Judge;
-use Tally\Verdict\Reason;
 
 /** Everything that is known of a card, as one open file with a hash. Its schema is docs/result.schema.json. */
 final readonly class ResultFile
@@ -34,11 +34,7 @@ final readonly class ResultFile
             'inspection' => self::inspection($card),
             'runs' => array_values($runs->reject(fn (Run $run): bool => $run->state->isGoing())->map(self::run(...))->all()),
             'erasures' => self::erasures($card),
-            'verdict' => [
-                'kind' => $verdict->kind->value,
-                'reasons' => array_map(fn (Reason $reason): array => ['bearing' => $reason->bearing->value, 'says' => $reason->sentence(), 'evidence' => $reason->evidence], $verdict->reasons),
-                'next' => $verdict->next->words(),
-            ],
+            'verdict' => ['kind' => $verdict->kind->value, ...array_diff_key($verdict->pack(), ['verdict' => true])],
         ];
 
         return [...$file, 'hash' => self::hash($file)];
@@ -60,7 +56,7 @@ final readonly class ResultFile
         return [
             'tag' => $card->tag, 'name' => $card->name, 'label' => $card->line, 'form' => $card->form->value, 'capacity' => $card->capacity,
             'family' => $card->family?->value, 'bus' => $card->bus?->value, 'marks' => array_map(fn (Mark $mark): string => $mark->value, array_values($card->marks->all())),
-            'read' => $card->read, 'write' => $card->write, 'sustained' => $card->sustained, 'serial' => $card->serial, 'back_code' => $card->back_code, 'lot' => $card->lot,
+            'read' => $card->read, 'write' => $card->write, 'sustained' => $card->sustained, 'times' => $card->times, 'contact_rows' => $card->contact_rows, 'serial' => $card->serial, 'back_code' => $card->back_code, 'lot' => $card->lot,
             'price' => $card->price === null ? null : ['minor' => $card->price, 'currency' => $card->currency], 'seller' => $card->seller, 'order' => $card->order_no,
             'bought_on' => $card->bought_on?->format('Y-m-d'), 'provenance' => $card->provenance?->value,
         ];
@@ -78,14 +74,14 @@ final readonly class ResultFile
     /** @return array<string, mixed> */
     private static function run(Run $run): array
     {
-        $result = $run->result?->toArray();
+        $result = $run->rawResult();
         $sample = RunSample::query()->find($run->id);
 
         return [
             'id' => $run->id, 'kind' => $run->kind->value, 'state' => $run->state->value, 'source' => $run->source->value, 'counts' => $run->counts(),
             'void' => $run->void?->reason, 'beside' => $run->beside, 'by' => $run->recorded_by, 'message' => $run->message,
             'started_at' => $run->started_at?->utc()->format('Y-m-d\TH:i:s\Z'), 'ended_at' => $run->ended_at?->utc()->format('Y-m-d\TH:i:s\Z'),
-            'chain' => $run->chain->toArray(), 'parameters' => $run->parameters->toArray(), 'result' => $result, 'traces' => $sample?->traces,
+            'chain' => ChainRecord::pack($run->chain), 'parameters' => $run->parameters->pack(), 'origin' => $run->origin, 'result' => $result, 'traces' => $sample?->traces,
             'hash' => $result === null ? null : Canonical::hash($result),
         ];
     }

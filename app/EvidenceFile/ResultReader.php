@@ -7,16 +7,18 @@ namespace App\EvidenceFile;
 use App\Evidence\CardEvidence;
 use App\Models\Card;
 use App\Models\Run;
-use App\Models\RunSample;
-use App\Runs\ProofRecord;
-use App\Runs\RunKind;
-use App\Runs\RunSource;
+use App\Runs\Filing;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Fluent;
 use Illuminate\Support\Str;
 use JsonException;
-use Throwable;
+use Tally\Label\Form;
+use Tally\Record\Before;
+use Tally\Record\ChainRecord;
+use Tally\Record\Fields;
+use Tally\Record\NotUsable;
+use Tally\Record\RunKind;
+use Tally\Record\RunSource;
 
 /** Reads a result file back: checks that nothing in it was changed, and takes its runs over into the books. */
 final readonly class ResultReader
@@ -24,10 +26,8 @@ final readonly class ResultReader
     /** Larger than any we write. Bytes. */
     public const MOST = 64_000_000;
 
-    /**
-     * @param  list<array<string, mixed>>  $runs  with a result each
-     */
-    private function __construct(public string $tag, public string $label, public string $madeAt, public string $hash, public array $runs) {}
+    /** @param  list<FiledRun>  $runs  those with a result that counted where it was made */
+    private function __construct(public string $tag, public string $label, public string $madeAt, public string $hash, public Fields $file, public array $runs) {}
 
     /** @throws NotAResult */
     public static function read(string $json): self
@@ -40,7 +40,17 @@ final readonly class ResultReader
         } catch (JsonException $fault) {
             throw NotAResult::because("it is no JSON ({$fault->getMessage()}).");
         }
-        $file = is_array($file) ? $file : [];
+
+        return self::of(is_array($file) ? $file : []);
+    }
+
+    /**
+     * @param  array<mixed>  $file
+     *
+     * @throws NotAResult
+     */
+    public static function of(array $file): self
+    {
         if (($file['format'] ?? null) !== ResultFile::FORMAT) {
             throw NotAResult::because('it does not say that it is one ("format": "'.ResultFile::FORMAT.'").');
         }
@@ -51,9 +61,14 @@ final readonly class ResultReader
         if (! is_string($hash) || ! hash_equals(ResultFile::hash($file), $hash)) {
             throw NotAResult::because('it was changed since it was made: its hash does not fit.');
         }
-        $card = new Fluent(is_array($file['card'] ?? null) ? $file['card'] : []);
+        try {
+            $fields = new Fields($file);
+            $card = $fields->fields('card');
 
-        return new self($card->string('tag')->value(), $card->string('label')->value(), is_string($file['made_at'] ?? null) ? $file['made_at'] : '', $hash, self::runs($file['runs'] ?? null));
+            return new self($card->text('tag', ''), $card->text('label', ''), $fields->text('made_at', ''), $hash, $fields, self::runs($fields, $card->choice('form', Form::class)));
+        } catch (NotUsable $fault) {
+            throw NotAResult::because($fault->getMessage());
+        }
     }
 
     /**
@@ -61,7 +76,7 @@ final readonly class ResultReader
      *
      * @return int how many
      *
-     * @throws NotAResult when it is about another card, or a result in it is none
+     * @throws NotAResult when it is about another card
      */
     public function take(Card $card, string $by): int
     {
@@ -71,15 +86,13 @@ final readonly class ResultReader
 
         return DB::transaction(function () use ($card, $by): int {
             Card::query()->whereKey($card->id)->lockForUpdate()->first();
-            $known = $card->runs()->get()->map(fn (Run $run): string => $run->result === null ? '' : Canonical::hash($run->result->toArray()))->all();
+            $known = $card->runs()->get()->map(fn (Run $run): string => $run->rawResult() === null ? '' : Canonical::hash($run->rawResult()))->all();
             $taken = 0;
             foreach ($this->runs as $run) {
-                $run = new Fluent($run);
-                if (in_array($run->string('hash')->value(), $known, true)) {
-                    continue;
+                if (! in_array($run->hash, $known, true)) {
+                    $this->file($card, $run, $by);
+                    $taken++;
                 }
-                $this->file($card, $run, $by);
-                $taken++;
             }
             CardEvidence::refresh($card->refresh());
 
@@ -87,56 +100,42 @@ final readonly class ResultReader
         });
     }
 
-    /** @param  Fluent<string, mixed>  $run */
-    private function file(Card $card, Fluent $run, string $by): void
+    private function file(Card $card, FiledRun $run, string $by): void
     {
-        $kind = RunKind::from($run->string('kind')->value());
-        if ($kind->isProof()) {
-            try {
-                ProofRecord::unpack(new Fluent($run->array('result')));
-            } catch (Throwable $fault) {
-                throw NotAResult::because('run '.$run->integer('id')." in it cannot be understood ({$fault->getMessage()}).");
-            }
-        }
-        $filed = Run::query()->create([
-            'card_id' => $card->id, 'kind' => $kind, 'state' => RunState::tryFrom($run->string('state')->value()) ?? RunState::Done, 'source' => RunSource::File,
-            'chain' => $run->array('chain'), 'parameters' => [...$run->array('parameters'), 'file' => ['run' => $run->integer('id'), 'hash' => $this->hash, 'made_at' => $this->madeAt]],
-            'result' => $run->array('result'), 'message' => "Read in from a result file of {$this->madeAt}, where it was run {$run->integer('id')}.",
-            'beside' => $run->get('beside') === null ? null : $run->string('beside')->limit(200, '')->value(), 'recorded_by' => mb_substr($by, 0, 80),
-            'started_at' => $this->time($run->get('started_at')), 'ended_at' => $this->time($run->get('ended_at')),
-        ]);
-        $traces = $run->array('traces');
-        if (is_array($traces['write'] ?? null) && is_array($traces['read'] ?? null)) {
-            RunSample::query()->create(['run_id' => $filed->id, 'traces' => $traces]);
-        }
-    }
-
-    private function time(mixed $given): ?string
-    {
-        $time = is_string($given) ? strtotime($given) : false;
-
-        return $time === false ? null : gmdate('Y-m-d H:i:s', $time);
+        Filing::file(new Run([
+            'card_id' => $card->id, 'kind' => $run->kind, 'source' => RunSource::File, 'chain' => $run->chain, 'parameters' => $run->parameters,
+            'origin' => ['run' => $run->id, 'hash' => $this->hash, 'made_at' => $this->madeAt, 'source' => $run->source->value],
+            'beside' => $run->beside, 'recorded_by' => mb_substr($by, 0, 80), 'started_at' => $run->startedAt,
+        ]), $run->state, $run->raw, $run->traces, "Read in from a result file of {$this->madeAt}, where it was run {$run->id}.", $run->endedAt);
     }
 
     /**
-     * @return list<array<string, mixed>>
+     * @return list<FiledRun>
      *
-     * @throws NotAResult
+     * @throws NotAResult|NotUsable
      */
-    private static function runs(mixed $given): array
+    private static function runs(Fields $file, Form $form): array
     {
         $runs = [];
-        foreach (is_array($given) ? $given : [] as $run) {
-            if (! is_array($run) || ! is_string($run['kind'] ?? null) || RunKind::tryFrom($run['kind']) === null) {
-                throw NotAResult::because('a run in it is of no kind that is known here.');
-            }
-            if (! is_array($run['result'] ?? null) || ($run['void'] ?? null) !== null) {
+        foreach ($file->rows('runs') as $run) {
+            if (! $run->has('result') || $run->has('void')) {
                 continue;
             }
-            if (Canonical::hash($run['result']) !== ($run['hash'] ?? null)) {
+            $raw = $run->fields('result');
+            $hash = $run->text('hash', '');
+            if (Canonical::hash($raw->values) !== $hash) {
                 throw NotAResult::because('the hash of a result in it does not fit.');
             }
-            $runs[] = array_filter($run, is_string(...), ARRAY_FILTER_USE_KEY);
+            $kind = $run->choice('kind', RunKind::class);
+            $parameters = $run->fields('parameters');
+            $state = $run->choice('state', RunState::class);
+            $runs[] = new FiledRun(
+                $run->integer('id', 0), $kind, $state->isGoing() ? throw $run->wrong('state', 'a run in a result file has ended.') : $state,
+                $run->has('source') ? $run->choice('source', RunSource::class) : RunSource::Device,
+                ChainRecord::unpack(new Fields(Before::chain($run->fields('chain')->values, $form), $run->name('chain'))),
+                $kind->parameters($parameters), $kind->result($kind->isProof() ? new Fields(Before::proof($raw->values, $parameters->values), $raw->at) : $raw), $raw->values, $hash,
+                $run->has('beside') ? mb_substr($run->text('beside'), 0, 200) : null, FiledRun::traces($run), FiledRun::moment($run, 'started_at'), FiledRun::moment($run, 'ended_at'),
+            );
         }
 
         return $runs;

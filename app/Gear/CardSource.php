@@ -27,17 +27,18 @@ final readonly class CardSource
         $label = $card->label();
         $byReader = [];
         $best = null;
-        foreach (CardEvidence::speeds($card, $runs) as $speed) {
-            $read = $speed->reading->read;
+        foreach (CardEvidence::speeds($runs) as $speed) {
+            $reading = $speed->reading($label);
+            $read = $reading->read;
             if ($read === null || ! $read->isTrusted()) {
                 continue;
             }
-            $ceiling = Ceiling::measured($read->median(), "{$speed->run}, {$speed->reading->covers()}");
-            $reader = Rig::readerOf($speed->reading->path);
-            if ($reader !== null) {
-                $byReader[$reader] = $ceiling;
+            $ceiling = Ceiling::measured($read->median(), "{$speed->source->name}, {$speed->record->covers()}");
+            if ($speed->chain->reader !== null) {
+                $byReader[$speed->chain->reader] = $ceiling;
             }
-            $heldBack = $read->standing === Standing::NotJudgedHere || $read->median()->over($speed->reading->path->usable()) > 0.9;
+            $usable = $speed->chain->fastest($label)->usable();
+            $heldBack = $read->standing === Standing::NotJudgedHere || $read->median()->over($usable) > 0.9;
             if (! $heldBack && ($best === null || $best->usable()->isBelow($read->median()))) {
                 $best = $ceiling;
             }

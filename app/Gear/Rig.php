@@ -12,64 +12,67 @@ use App\Models\Reader;
 use App\Models\Slot;
 use Tally\Chain\Link;
 use Tally\Chain\Path;
+use Tally\Evidence\Reach;
+use Tally\Measured\Blame;
+use Tally\Measured\Chain;
 use Tally\Offload\DriveGear;
 use Tally\Offload\PortGear;
 use Tally\Offload\ReaderGear;
 use Tally\Offload\RouteFinder;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
-use Tally\Verdict\Reach;
 
 /** The gear in the books, in the terms of the core. */
 final readonly class Rig
 {
-    /** @return Path|null the chain a card stands on in a slot; null when it does not fit there */
-    public static function chain(Card $card, Slot $slot): ?Path
+    /** What a card stands on in a slot, as it is kept with a run; null when it does not fit there. */
+    public static function chain(Card $card, Slot $slot): ?Chain
     {
         return self::chainAt($card, $slot->reader, $slot->port);
     }
 
-    /** @return Path|null the chain it stands on in any reader at any port; null when the reader does not take it */
-    public static function chainAt(Card $card, Reader $reader, Port $port): ?Path
+    /** The same in any reader at any port; null when the reader does not take it. */
+    public static function chainAt(Card $card, Reader $reader, Port $port): ?Chain
     {
-        $bus = $card->label()->settleIn($reader->buses());
-        if ($bus === null) {
-            return null;
-        }
-        $slower = Link::slowest($reader->toHost(), $port->asLink());
-
-        return new Path([
-            new Link($bus->label().' bus', $bus->ceiling()),
-            new Link("{$reader->tag}, {$slower->name}, {$port->host->name} {$port->name}", $slower->ceiling),
-        ]);
+        return $card->label()->settleIn($reader->buses()) === null ? null : self::through($reader, $port);
     }
 
-    /** @return list<Reach> how fast each reader of the kit, at the port that serves it best, could show a card to be; the fastest first */
+    /** A reader at a port, whatever card is in it. */
+    public static function through(Reader $reader, Port $port): Chain
+    {
+        $slowest = Link::slowest($reader->toHost(), $port->asLink());
+
+        return new Chain($reader->tag, $reader->buses(), new Link("{$slowest->name}, {$port->host->name} {$port->name}", $slowest->ceiling), $reader->camera);
+    }
+
+    /** @return Path|null what the chain of a card in a slot gives, for planning */
+    public static function path(Card $card, Slot $slot): ?Path
+    {
+        return self::chain($card, $slot)?->fastest($card->label());
+    }
+
+    /** @return list<Reach> each reader of the kit that takes a card, at the port that serves it best; the fastest first */
     public static function reaches(Card $card): array
     {
+        $label = $card->label();
         $ports = Port::query()->with('host')->orderBy('id')->get();
         $reaches = [];
         foreach (Reader::query()->with(['slots', 'cable'])->orderBy('tag')->get() as $reader) {
             $best = null;
             foreach ($ports as $port) {
-                $path = self::chainAt($card, $reader, $port);
-                if ($path !== null && ($best === null || $best->usable->isBelow($path->usable()))) {
-                    $best = new Reach("{$reader->tag} {$reader->name} on {$port->host->name}", $path->usable());
+                $chain = self::chainAt($card, $reader, $port);
+                $usable = $chain?->surest($label)->usable()->bytesPerSecond ?? 0.0;
+                if ($chain !== null && ($best === null || $best[1] < $usable)) {
+                    $best = [new Reach("{$reader->tag} {$reader->name} on {$port->host->name}", $chain, new Blame($chain, $label)), $usable];
                 }
             }
             if ($best !== null) {
                 $reaches[] = $best;
             }
         }
-        usort($reaches, fn (Reach $a, Reach $b): int => $b->usable->bytesPerSecond <=> $a->usable->bytesPerSecond);
+        usort($reaches, fn (array $a, array $b): int => $b[1] <=> $a[1]);
 
-        return $reaches;
-    }
-
-    /** The reader of a chain made above, by its tag. */
-    public static function readerOf(Path $path): ?string
-    {
-        return isset($path->links[1]) ? explode(',', $path->links[1]->name)[0] : null;
+        return array_column($reaches, 0);
     }
 
     public static function routes(): RouteFinder

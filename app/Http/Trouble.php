@@ -9,25 +9,35 @@ use Illuminate\Database\QueryException;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use PDOException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
 /** What a page says when it cannot be shown: what happened, and what would do. */
 final readonly class Trouble
 {
-    /** The server's client could not be reached or was cut off: MariaDB client errors 2002, 2006 and 2013. */
-    private const DATABASE_AWAY = '/\[(?:2002|2006|2013)\]|server has gone away|Connection refused/';
+    /** The server could not be reached or was cut off. Source: MariaDB client error codes. */
+    private const DATABASE_AWAY = [2002, 2006, 2013];
 
     public static function page(Throwable $fault, Request $request): ?Response
     {
         [$status, $title, $sentence] = match (true) {
-            $fault instanceof QueryException && preg_match(self::DATABASE_AWAY, $fault->getMessage()) === 1 => [503, 'The database does not answer',
+            $fault instanceof QueryException && self::isAway($fault) => [503, 'The database does not answer',
                 'Start it again with ./start in the folder of Gritty Tally. Nothing that was saved is lost; a run that is going keeps its result until the database is back.'],
             $fault instanceof HttpExceptionInterface => self::status($fault->getStatusCode(), $fault, $request),
             default => [0, '', ''],
         };
 
         return $status === 0 ? null : response()->view('errors.trouble', ['title' => $title, 'sentence' => $sentence], $status);
+    }
+
+    private static function isAway(QueryException $fault): bool
+    {
+        $cause = $fault->getPrevious();
+        // What could not connect tells it as its code, what was cut off among its details.
+        $codes = [$fault->errorInfo[1] ?? null, $cause instanceof PDOException ? $cause->errorInfo[1] ?? null : null, $cause?->getCode()];
+
+        return array_filter($codes, fn (mixed $code): bool => is_numeric($code) && in_array((int) $code, self::DATABASE_AWAY, true)) !== [];
     }
 
     /** @return array{int, string, string} */

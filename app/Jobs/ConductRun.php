@@ -9,11 +9,13 @@ use App\Runs\RunConductor;
 use App\Runs\RunState;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Queue\InteractsWithQueue;
 use Throwable;
 
 /** A run, waiting on its station's own queue. */
 final class ConductRun implements ShouldQueue
 {
+    use InteractsWithQueue;
     use Queueable;
 
     public int $tries = 1;
@@ -25,7 +27,10 @@ final class ConductRun implements ShouldQueue
 
     public function handle(RunConductor $conductor): void
     {
-        $conductor->conduct(Run::query()->with(['card', 'slot', 'station'])->findOrFail($this->run));
+        $run = Run::query()->with(['card', 'slot', 'station'])->findOrFail($this->run);
+        // By which it is found again if this worker dies.
+        $run->forceFill(['job_id' => is_numeric($id = $this->job?->getJobId()) ? (int) $id : null])->save();
+        $conductor->conduct($run);
     }
 
     public function failed(?Throwable $fault): void

@@ -7,6 +7,7 @@ namespace App\Kit;
 use App\Props\Kit\CeilingProps;
 use App\Props\Kit\KitFieldProps;
 use App\Props\Label\ChoiceProps;
+use Tally\Chain\CeilingOrigin;
 use Tally\Chain\HostLink;
 use Tally\Chain\Link;
 use Tally\Label\Bus;
@@ -68,6 +69,7 @@ final readonly class Field
     {
         $ceiling = $link->ceiling;
 
-        return new CeilingProps($name === '' ? $link->name : $name, $ceiling->nominal->megabytes(), $ceiling->usable()->megabytes(), $ceiling->origin->value, $ceiling->source);
+        return new CeilingProps($name === '' ? $link->name : $name, $ceiling->nominal->megabytes(), $ceiling->least()?->megabytes(), $ceiling->usable()->megabytes(), $ceiling->origin->words(), $ceiling->source,
+            $ceiling->origin === CeilingOrigin::Measurement);
     }
 }

@@ -18,6 +18,16 @@ trait MeasuredLink
 {
     abstract public function kindOfLink(): HostLink;
 
+    /** What somebody writes over a run's measurement hangs on that run no longer. */
+    protected static function bootMeasuredLink(): void
+    {
+        self::saving(function (self $gear): void {
+            if ($gear->isDirty('measured', 'measured_how') && ! $gear->isDirty('measured_run_id')) {
+                $gear->setAttribute('measured_run_id', null);
+            }
+        });
+    }
+
     /** The house's own measurement wins once it exists. */
     public function asLink(): Link
     {

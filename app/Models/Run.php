@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Runs\RunKind;
-use App\Runs\RunSource;
+use App\Casts\AsChain;
+use App\Casts\AsParameters;
+use App\Casts\AsResult;
+use App\Casts\Json;
 use App\Runs\RunState;
 use Illuminate\Database\Eloquent\Casts\AsFluent;
 use Illuminate\Database\Eloquent\Model;
@@ -15,6 +17,18 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Fluent;
+use Tally\Evidence\Source;
+use Tally\Evidence\SpeedReading;
+use Tally\Label\Label;
+use Tally\Measured\Chain;
+use Tally\Record\CopyRecord;
+use Tally\Record\Parameters;
+use Tally\Record\ProofRecord;
+use Tally\Record\Result;
+use Tally\Record\RunKind;
+use Tally\Record\RunSource;
+use Tally\Record\SpeedRecord;
+use Tally\Record\SustainedRecord;
 
 /**
  * Something done to a card, and what came of it.
@@ -30,11 +44,16 @@ use Illuminate\Support\Fluent;
  * @property int|null $cable_id
  * @property int|null $port_id
  * @property int|null $drive_id where a timed copy went
- * @property Fluent<string, mixed> $chain see App\Runs\ChainRecord
- * @property Fluent<string, mixed> $parameters size in bytes, runs
+ * @property Chain $chain as it was measured over
+ * @property Parameters $parameters of its kind
  * @property Fluent<string, mixed>|null $progress see App\Runs\ProgressRecord
- * @property Fluent<string, mixed>|null $result see App\Runs\SpeedRecord, App\Runs\ProofRecord
- * @property Fluent<string, mixed>|null $checkpoint see App\Runs\Checkpoints: where a proof can be taken up again
+ * @property-read Result|null $result of its kind
+ * @property-write Result|array<mixed>|null $result
+ * @property float|null $carried what its reader was seen to carry, bytes a second
+ * @property float|null $carried_over what the link to the host carries on paper, bytes a second
+ * @property array<string, mixed>|null $origin the file it was read in from: run, hash, made_at, source
+ * @property Fluent<string, mixed>|null $checkpoint where a proof can be taken up again
+ * @property int|null $job_id which job of the queue carries it out
  * @property int|null $lane which worker of the station carries it out
  * @property string|null $message
  * @property string|null $beside what else was going on: such a speed is kept apart
@@ -65,10 +84,13 @@ final class Run extends Model
         'kind' => RunKind::class,
         'state' => RunState::class,
         'source' => RunSource::class,
-        'chain' => AsFluent::class,
-        'parameters' => AsFluent::class,
+        'chain' => AsChain::class,
+        'parameters' => AsParameters::class,
         'progress' => AsFluent::class,
-        'result' => AsFluent::class,
+        'result' => AsResult::class,
+        'origin' => 'array',
+        'carried' => 'float',
+        'carried_over' => 'float',
         'checkpoint' => AsFluent::class,
         'stop_requested' => 'boolean',
         'started_at' => 'datetime',
@@ -157,6 +179,54 @@ final class Run extends Model
     public function canReadAgain(): bool
     {
         return $this->kind === RunKind::Proof && $this->state === RunState::Done && $this->checkpoint?->get('all_written') === true && $this->slot?->kind === SlotKind::Raw;
+    }
+
+    public function speeds(): ?SpeedRecord
+    {
+        return $this->result instanceof SpeedRecord ? $this->result : null;
+    }
+
+    public function sustained(): ?SustainedRecord
+    {
+        return $this->result instanceof SustainedRecord ? $this->result : null;
+    }
+
+    public function proof(): ?ProofRecord
+    {
+        return $this->result instanceof ProofRecord ? $this->result : null;
+    }
+
+    public function copied(): ?CopyRecord
+    {
+        return $this->result instanceof CopyRecord ? $this->result : null;
+    }
+
+    /** What a speed run says of a card with this label, or of its own card. */
+    public function reading(?Label $label = null): ?SpeedReading
+    {
+        $speeds = $this->speeds();
+
+        return $speeds === null ? null : SpeedReading::of($speeds, $this->chain, $label ?? $this->card->label(), $this->isTyped());
+    }
+
+    /** Whether somebody typed its figures, here or where it was read in from. */
+    public function isTyped(): bool
+    {
+        return $this->source === RunSource::Typed || ($this->origin['source'] ?? null) === RunSource::Typed->value;
+    }
+
+    /** @return array<mixed>|null the result to the letter, as it is hashed */
+    public function rawResult(): ?array
+    {
+        $raw = $this->getRawOriginal('result');
+
+        return is_string($raw) ? Json::decode($raw) : null;
+    }
+
+    /** As a piece of evidence. */
+    public function asSource(): Source
+    {
+        return new Source($this->name(), $this->ended_at?->utc()->format('Y-m-d\TH:i:s\Z'), $this->source, $this->isTyped());
     }
 
     /** The name by which reasons refer to it. */

@@ -15,20 +15,18 @@ use App\Props\Copy\CopyCheckProps;
 use App\Props\Copy\CopyProps;
 use App\Props\Copy\CopySlotProps;
 use App\Props\Copy\LapProps;
-use App\Runs\ChainRecord;
-use App\Runs\CopyRecord;
-use App\Runs\RunKind;
-use App\Runs\RunSource;
 use App\Runs\RunState;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Date;
-use Illuminate\Support\Fluent;
 use InvalidArgumentException;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 use Tally\Reading\Copy\CopyReading;
 use Tally\Reading\Copy\Lap;
+use Tally\Record\CopyRecord;
+use Tally\Record\RunKind;
+use Tally\Record\RunSource;
 
 /** Timed copies of a card. */
 final readonly class CopyPage
@@ -83,14 +81,14 @@ final readonly class CopyPage
     /** @param  Collection<int, Run>  $runs */
     public static function copy(Card $card, Run $run, Collection $runs): CopyProps
     {
-        $record = CopyRecord::unpack($run->result ?? new Fluent);
+        $record = $run->copied() ?? new CopyRecord(Bytes::of(0), null, []);
         $reading = $record->reading();
-        $path = ChainRecord::unpack($run->chain);
+        $path = $run->chain->fastest($card->label());
         $what = $record->files === null ? $record->bytes->decimal() : "{$record->bytes->decimal()} in {$record->files} ".($record->files === 1 ? 'file' : 'files');
 
         return new CopyProps(
             $run->id, ucfirst($run->name()).($run->source === RunSource::Device ? '' : ", {$run->source->words()}"),
-            $what.' · '.$path->describe().($run->drive === null ? '' : " → {$run->drive->tag}"),
+            $what.' · '.$run->chain->describe().($run->drive === null ? '' : " → {$run->drive->tag}"),
             $reading === null ? [] : self::laps($reading),
             $reading === null ? 'no whole file was copied' : $reading->bound(self::readSpeed($card, $runs, $run->reader?->tag), $path)->words(),
             array_values(array_filter([
@@ -115,9 +113,9 @@ final readonly class CopyPage
     private static function readSpeed(Card $card, Collection $runs, ?string $reader): ?Rate
     {
         $best = null;
-        foreach (CardEvidence::speeds($card, $runs) as $speed) {
-            $read = $speed->reading->read;
-            $sameReader = $reader === null || Rig::readerOf($speed->reading->path) === $reader;
+        foreach (CardEvidence::speeds($runs) as $speed) {
+            $read = $speed->reading($card->label())->read;
+            $sameReader = $reader === null || $speed->chain->reader === $reader;
             if ($read !== null && $read->isTrusted() && $sameReader && ($best === null || $best->isBelow($read->median()))) {
                 $best = $read->median();
             }

@@ -9,15 +9,14 @@ use App\Models\HeatReading;
 use App\Models\Run;
 use App\Models\RunSample;
 use App\Props\Measure\CourseProps;
-use App\Runs\RunKind;
 use App\Runs\RunState;
-use App\Runs\SustainedRecord;
 use Illuminate\Support\Collection;
 use Tally\Label\Mark;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Course\Course;
 use Tally\Reading\Course\Plateau;
 use Tally\Reading\Course\Warmth;
+use Tally\Record\SustainedRecord;
 
 /** The trace of a card's newest sustained run. */
 final readonly class CoursePage
@@ -25,7 +24,7 @@ final readonly class CoursePage
     /** @param  Collection<int, Run>  $runs */
     public static function of(Card $card, Collection $runs): ?CourseProps
     {
-        $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Sustained && $run->result !== null && $run->result->integer('bytes') > 0 && $run->counts());
+        $run = $runs->last(fn (Run $run): bool => $run->sustained()?->write->bytes->isZero() === false && $run->counts());
 
         return $run === null ? null : self::ofRun($card, $run);
     }
@@ -33,22 +32,23 @@ final readonly class CoursePage
     public static function ofRun(Card $card, Run $run): ?CourseProps
     {
         $sample = RunSample::query()->find($run->id);
-        if ($run->result === null || $run->result->integer('bytes') === 0 || $sample === null) {
+        $record = $run->sustained();
+        if ($record === null || $record->write->bytes->isZero() || $sample === null) {
             return null;
         }
-        $record = SustainedRecord::unpack($run->result);
+        $course = $record->course;
         [$heat, $noted] = [$sample->traces['heat'] ?? [], self::noted($run)];
-        $warmth = Warmth::along(new Course($sample->traces['write']), [...$heat, ...$noted], $record->longestPlateau());
+        $warmth = Warmth::along(new Course($sample->traces['write']), [...$heat, ...$noted], $course->longestPlateau());
         $mark = $card->label()->topMark();
 
         return new CourseProps(
             (float) $record->write->bytes->count,
             array_map(fn (array $point): array => [$point[0], $point[1] / 1e6], $sample->traces['write']),
-            $record->floor?->megabytes(),
-            $record->from,
-            $record->to,
-            array_map(fn (Plateau $one): array => [$one->from, $one->to, $one->rate->megabytes()], $record->plateaus),
-            $record->cliffs(),
+            $course->floor?->megabytes(),
+            $course->from,
+            $course->to,
+            array_map(fn (Plateau $one): array => [$one->from, $one->to, $one->rate->megabytes()], $course->plateaus),
+            $course->cliffs(),
             self::classes($card, $mark),
             $mark?->floor()->megabytes(),
             $mark?->value,
@@ -83,12 +83,13 @@ final readonly class CoursePage
     public static function summary(SustainedRecord $record): string
     {
         $at = fn (float $bytes): string => Bytes::of((int) $bytes)->decimal();
-        $plateaus = array_map(fn (Plateau $one): string => "{$one->rate->print()} up to {$at($one->to)}", $record->plateaus);
-        $cliffs = array_map($at, $record->cliffs());
+        $course = $record->course;
+        $plateaus = array_map(fn (Plateau $one): string => "{$one->rate->print()} up to {$at($one->to)}", $course->plateaus);
+        $cliffs = array_map($at, $course->cliffs());
 
         return implode(' ', array_filter([
-            $record->floor === null ? 'Too little was written to tell a sustained floor: it takes five seconds at least.'
-                : "Never under {$record->floor->print()} over {$record->window} s, the lowest from {$at($record->from)} to {$at($record->to)}.",
+            $course->floor === null ? 'Too little was written to tell a sustained floor: it takes five seconds at least.'
+                : "Never under {$course->floor->print()} over {$course->window} s, the lowest from {$at($course->from)} to {$at($course->to)}.",
             count($plateaus) < 2 ? null : 'Plateaus: '.implode(', ', $plateaus).'.',
             $cliffs === [] ? null : 'It falls at '.implode(' and ', $cliffs).': a cache runs out there.',
             $record->faded === null ? null : 'It fades by '.round(100 * $record->faded).' % along its longest plateau, as heat does it. A card like that can be too hot to hold.',

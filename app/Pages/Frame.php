@@ -66,13 +66,13 @@ final readonly class Frame
         $marks = implode(', ', array_fill(0, count($struck), '?'));
         $rows = Card::query()->toBase()->groupBy('next_step')
             ->selectRaw("next_step, count(*) as cards, sum(footage > 0 and verdict not in ({$marks})) as laden", array_values($struck))->get();
-        $at = fn (Step $step): int => self::sum($rows->where('next_step', $step->value), 'cards');
+        $at = fn (Step ...$steps): int => self::sum($rows->whereIn('next_step', array_map(fn (Step $step): string => $step->value, $steps)), 'cards');
 
         return [
-            new StageProps('intake', 'Intake', $at(Step::Ask)),
+            new StageProps('intake', 'Intake', 0),
             new StageProps('inspect', 'Inspect', $at(Step::Inspect)),
-            new StageProps('measure', 'Measure', $at(Step::Measure)),
-            new StageProps('prove', 'Prove', $at(Step::Prove)),
+            new StageProps('measure', 'Measure', $at(Step::Measure, Step::MeasureAgain)),
+            new StageProps('prove', 'Prove', $at(Step::Prove, Step::ProveAgain)),
             new StageProps('offload', 'Offload', self::sum($rows, 'laden')),
         ];
     }

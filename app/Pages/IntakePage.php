@@ -11,6 +11,7 @@ use App\Props\Label\ChoiceProps;
 use App\Props\Label\ChoicesProps;
 use App\Props\Label\IntakeProps;
 use App\Props\Label\PhotoProps;
+use Tally\Inspection\Question;
 use Tally\Label\Bus;
 use Tally\Label\Family;
 use Tally\Label\Form;
@@ -75,6 +76,7 @@ final readonly class IntakePage
             array_map(fn (Bus $bus): ChoiceProps => new ChoiceProps($bus->value, $bus->label(), array_map(fn (Form $form): string => $form->value, $bus->forms())), Bus::cases()),
             array_map(fn (Mark $mark): ChoiceProps => new ChoiceProps($mark->value, $mark->value, $mark->isSecureDigital() ? $sd : $others), Mark::cases()),
             array_map(fn (Provenance $one): ChoiceProps => new ChoiceProps($one->value, $one->words(), []), Provenance::cases()),
+            array_values(array_map(fn (Form $form): string => $form->value, array_filter(Form::cases(), fn (Form $form): bool => Question::ContactRows->isAskedOf($form)))),
         );
     }
 }

@@ -16,15 +16,14 @@ use App\Props\Kit\FitCellProps;
 use App\Props\Kit\FitRowProps;
 use App\Props\Kit\FitSheetProps;
 use App\Props\Kit\SightingProps;
-use App\Runs\ChainRecord;
-use App\Runs\RunKind;
-use App\Runs\SpeedRecord;
 use Illuminate\Support\Collection;
+use Tally\Chain\CeilingOrigin;
 use Tally\Offload\CardReach;
 use Tally\Offload\PortGear;
 use Tally\Offload\ReaderGear;
 use Tally\Offload\Source;
 use Tally\Quantity\Bytes;
+use Tally\Record\RunKind;
 use Tally\Verdict\VerdictKind;
 
 /** What fits where, and what is known of a reader. */
@@ -71,12 +70,12 @@ final readonly class KitPage
         $runs = Run::query()->with(['card', 'void'])->where('kind', RunKind::Speed)->whereNotNull('result')->whereNull('beside')->where('reader_id', $reader->id)->latest('id')->limit(200)->get();
         $best = [];
         foreach ($runs as $run) {
-            $reading = $run->result === null || ! $run->counts() ? null : SpeedRecord::unpack($run->result)->read(ChainRecord::unpack($run->chain), $run->card->label());
+            $reading = $run->counts() ? $run->reading() : null;
             $write = $reading?->write?->isTrusted() === true ? $reading->write->median()->megabytes() : null;
             $read = $reading?->read?->isTrusted() === true ? $reading->read->median()->megabytes() : null;
             $fastest = max($write ?? 0, $read ?? 0);
             if ($reading !== null && $fastest > ($best[$run->card->tag][0] ?? 0)) {
-                $best[$run->card->tag] = [$fastest, new SightingProps($run->card->tag, $run->name(), $write, $read, "{$reading->covers()}")];
+                $best[$run->card->tag] = [$fastest, new SightingProps($run->card->tag, $run->name(), $write, $read, $run->speeds()?->covers() ?? '')];
             }
         }
         usort($best, fn (array $a, array $b): int => $b[0] <=> $a[0]);
@@ -107,16 +106,16 @@ final readonly class KitPage
     {
         $path = $ports === [] ? null : CardReach::best($source, $reader, $ports);
         if ($path === null) {
-            return new FitCellProps(null, $ports === [] ? 'no port' : 'does not take it', '');
+            return new FitCellProps(null, $ports === [] ? 'no port' : 'does not take it', '', false);
         }
         $pinch = $path->pinch();
         $why = match (true) {
             $pinch->name === $source->name => 'the card itself',
-            str_contains($pinch->name, ' in ') => explode(' in ', $pinch->name)[0].' bus',
+            $pinch === $path->links[count($path->links) - 2] => $source->busIn($reader)?->label().' bus',
             default => $pinch->name,
         };
         $ceiling = $pinch->ceiling;
 
-        return new FitCellProps($path->usable()->megabytes(), $why, $brief ? str_replace('own measurement', 'measured', $ceiling->origin->value) : "{$ceiling->origin->value}: {$ceiling->source}");
+        return new FitCellProps($path->usable()->megabytes(), $why, $brief ? $ceiling->origin->brief() : "{$ceiling->origin->words()}: {$ceiling->source}", $ceiling->origin === CeilingOrigin::Measurement);
     }
 }

@@ -13,13 +13,14 @@ use App\Props\Label\PreviewProps;
 use App\Props\Label\PromiseProps;
 use App\Props\Label\ReachProps;
 use App\Props\Margin\ReasonProps;
+use Tally\Buying\Reference;
 use Tally\Buying\Tier;
+use Tally\Evidence\Evidence;
+use Tally\Evidence\House;
 use Tally\Label\Finding;
 use Tally\Label\Label;
 use Tally\Label\Line\LabelReading;
 use Tally\Label\Mark;
-use Tally\Label\Severity;
-use Tally\Verdict\Evidence;
 use Tally\Verdict\VerdictKind;
 
 /** Reads a label while it is typed, for the form and its margin. */
@@ -58,7 +59,7 @@ final readonly class LabelPreview
     {
         $label = $card->label();
         $house = new Acquaintance;
-        $findings = (new Evidence($label, origin: $house->findings($card)))->findings();
+        $findings = (new Evidence($label, house: new House($house->findings($card))))->findings();
 
         return new PreviewProps(
             array_map(fn (Mark $mark): PromiseProps => new PromiseProps($mark->value, $mark->floor()->print(), round($mark->floor()->megabits()).' Mb/s'), $label->marks),
@@ -84,23 +85,16 @@ final readonly class LabelPreview
     /** What a gigabyte of such a card costs, as far as the house knows. */
     private static function market(Label $label, Acquaintance $house): string
     {
-        $tier = Tier::of($label);
-        $kind = "{$label->form->label()}, {$tier->words()}";
-        $reference = $house->reference($label->form, $tier, config()->string('tally.currency'));
+        $kind = "{$label->form->label()}, ".Tier::of($label)->words();
+        $reference = $house->reference($label, config()->string('tally.currency'));
 
-        return $reference === null ? "no reference yet for {$kind}"
-            : "{$reference->print()}, ".($reference->quotes === 1 ? 'one quote' : "median of {$reference->quotes} quotes")." for {$kind}";
+        return $reference === null ? "no reference for {$kind} of about this size: it takes ".Reference::LEAST_QUOTES.' quotes'
+            : "{$reference->print()}, median of {$reference->quotes} quotes for {$kind}, {$reference->range()}";
     }
 
     private static function finding(Finding $finding): ReasonProps
     {
-        $bearing = match ($finding->severity) {
-            Severity::Contradiction => VerdictKind::Sham,
-            Severity::Doubt => VerdictKind::Shaky,
-            Severity::Note => VerdictKind::Unproven,
-        };
-
-        return new ReasonProps($bearing, ucfirst($finding->severity->value).'.', $finding->reason, $finding->source);
+        return new ReasonProps(VerdictKind::borneBy($finding->severity), ucfirst($finding->severity->value).'.', $finding->reason, $finding->source);
     }
 
     /** @return list<ReachProps> */

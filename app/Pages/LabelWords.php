@@ -6,12 +6,13 @@ namespace App\Pages;
 
 use App\Models\Card;
 use App\Props\Label\CardProps;
+use Tally\Label\Form;
 
 /** The card that a page is about, in a few words. */
 final readonly class LabelWords
 {
     public static function card(Card $card): CardProps
     {
-        return new CardProps($card->tag, $card->name, str_replace(' · ', ', ', $card->line), $card->capacity, $card->footage);
+        return new CardProps($card->tag, $card->name, str_replace(' · ', ', ', $card->line), $card->capacity, $card->footage, $card->form === Form::MicroSd);
     }
 }

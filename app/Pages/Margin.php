@@ -11,15 +11,12 @@ use App\Props\Margin\CautionProps;
 use App\Props\Margin\MarginProps;
 use App\Props\Margin\ReasonProps;
 use App\Props\Margin\StepProps;
-use App\Runs\RunKind;
-use App\Runs\SustainedRecord;
 use Illuminate\Support\Collection;
-use Tally\Label\Finding;
-use Tally\Label\Severity;
 use Tally\Quantity\Temperature;
-use Tally\Verdict\Evidence;
+use Tally\Record\RunKind;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Reason;
+use Tally\Verdict\ReasonId;
 use Tally\Verdict\Step;
 use Tally\Verdict\Verdict;
 use Tally\Verdict\VerdictKind;
@@ -35,25 +32,23 @@ final readonly class Margin
 
         return new MarginProps(
             $verdict->kind,
-            [...array_map(self::reason(...), $verdict->reasons), ...($stage === 'intake' || $stage === 'inspect' ? self::findings($evidence) : [])],
+            array_map(self::reason(...), [...$verdict->reasons, ...self::notes($stage, $verdict)]),
             self::cautions($stage, $verdict, $runs),
             self::next($card, $verdict),
         );
     }
 
-    private static function reason(Reason $reason): ReasonProps
+    public static function reason(Reason $reason): ReasonProps
     {
-        return new ReasonProps($reason->bearing, $reason->lead, $reason->rest, $reason->evidence);
+        return new ReasonProps($reason->bearing, $reason->lead(), $reason->rest(), $reason->evidence);
     }
 
-    /** @return list<ReasonProps> what is odd without contradicting anything */
-    private static function findings(Evidence $evidence): array
+    /** @return list<Reason> what bears nothing: of the label where the label is looked at, of figures where they are */
+    private static function notes(string $stage, Verdict $verdict): array
     {
-        $open = array_filter($evidence->findings(), fn (Finding $finding): bool => $finding->severity !== Severity::Contradiction);
+        $isLabel = $stage === 'intake' || $stage === 'inspect';
 
-        return array_values(array_map(fn (Finding $finding): ReasonProps => new ReasonProps(
-            VerdictKind::Unproven, ucfirst($finding->severity->value).'.', $finding->reason, $finding->source,
-        ), $open));
+        return array_values(array_filter($verdict->notes, fn (Reason $note): bool => $isLabel || $note->id instanceof ReasonId));
     }
 
     /**
@@ -69,11 +64,11 @@ final readonly class Margin
             $verdict->kind === VerdictKind::Sham ? new CautionProps('Never put footage on it.', 'A card that is less than its label loses clips, and no camera notices.') : null,
             $verdict->kind === VerdictKind::Shaky ? new CautionProps('Do not record on it.', 'If it holds footage, copy that first, alone, and keep the card. Recovering data is work for qualified people.') : null,
             $stage === 'inspect' ? new CautionProps('Never force a stiff slot.', 'A forced card snaps. Let one that was hot cool before you handle it. Your local rules and the maker’s instructions come first.') : null,
-            $stage === 'measure' && $hot ? new CautionProps('Hot after a long run.', 'Let it cool before you take it out: metal at 65 °C hurts within seconds. Your local rules and the maker’s instructions come first.') : null,
+            $stage === 'measure' && $hot ? new CautionProps('Hot after a long run.', 'Metal at 65 °C hurts within seconds: let it cool below 48 °C before you take it out bare-handed. Your local rules and the maker’s instructions come first.') : null,
             $warmest === null || ! $warmest->isTooHotToHandle() ? null : new CautionProps("It was seen at {$warmest->both()}.", ($warmest->hurts() ? 'Metal this hot hurts within seconds.' : 'That is too warm to hold.').' Let it cool below 48 °C before you take it out bare-handed. Your local rules and the maker’s instructions come first.'),
             $stage === 'measure' && ! $hot ? new CautionProps('Slow and steady into a stiff slot.', 'A forced card snaps. One that reads only while pressed is not to be trusted.') : null,
             $stage === 'prove' ? new CautionProps('In a folder only free space is filled.', 'Your own files stay as they are. A raw run erases everything.') : null,
-            $stage === 'prove' ? new CautionProps('A proof wears the card a little', 'by one full write, and it can come out hot: metal at 65 °C hurts within seconds. Let it cool. Your local rules and the maker’s instructions come first.') : null,
+            $stage === 'prove' ? new CautionProps('A proof wears the card a little', 'by one full write, and it can come out hot: metal at 65 °C hurts within seconds, so let it cool below 48 °C. Your local rules and the maker’s instructions come first.') : null,
             $stage === 'offload' ? new CautionProps('Clear no card yet.', 'Not before two copies exist and both have been read back.') : null,
         ]));
     }
@@ -86,24 +81,30 @@ final readonly class Margin
     private static function warmest(Collection $runs): ?Temperature
     {
         $run = $runs->last(fn (Run $run): bool => $run->kind === RunKind::Sustained && $run->result !== null);
-        if ($run === null || $run->result === null) {
+        if ($run === null) {
             return null;
         }
         $noted = $run->heat()->max('celsius');
-        $degrees = array_filter([SustainedRecord::unpack($run->result)->warmest, is_numeric($noted) ? (float) $noted : null], is_float(...));
+        $degrees = array_filter([$run->sustained()?->warmest, is_numeric($noted) ? (float) $noted : null], is_float(...));
 
         return $degrees === [] ? null : Temperature::celsius(max($degrees));
     }
 
     private static function next(Card $card, Verdict $verdict): StepProps
     {
-        return match ($verdict->next) {
-            Step::Inspect => new StepProps(Step::Inspect->words(), 'one question at a time, answered by key', "/inspect/{$card->tag}"),
-            Step::Measure => new StepProps(Step::Measure->words(), 'several runs, on a named chain', "/measure/{$card->tag}"),
-            Step::Prove => new StepProps(Step::Prove->words(), 'written all over and read back', "/prove/{$card->tag}"),
-            Step::Offload => new StepProps(Step::Offload->words(), 'over the readers, ports and drives at hand', "/offload/{$card->tag}"),
-            Step::Ask => new StepProps(Step::Ask->words(), 'or correct its price: such a card is not sold for that', "/intake/{$card->tag}"),
-            Step::SetAside => new StepProps(Step::SetAside->words(), 'it stays out of every plan', null),
+        return self::step($verdict->next, $card->tag);
+    }
+
+    private static function step(Step $next, string $tag): StepProps
+    {
+        return match ($next) {
+            Step::Inspect => new StepProps($next->words(), 'one question at a time, answered by key', "/inspect/{$tag}"),
+            Step::Measure => new StepProps($next->words(), 'several runs, on a named chain', "/measure/{$tag}"),
+            Step::MeasureAgain => new StepProps($next->words(), 'two runs that agree stand', "/measure/{$tag}"),
+            Step::Prove => new StepProps($next->words(), 'written all over and read back', "/prove/{$tag}"),
+            Step::ProveAgain => new StepProps($next->words(), 'the same end twice, the card out in between, is where its memory ends', "/prove/{$tag}"),
+            Step::Offload => new StepProps($next->words(), 'over the readers, ports and drives at hand', "/offload/{$tag}"),
+            Step::SetAside => new StepProps($next->words(), 'it stays out of every plan', null),
         };
     }
 }

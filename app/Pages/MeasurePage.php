@@ -10,19 +10,18 @@ use App\Models\Slot;
 use App\Props\Measure\ClaimLineProps;
 use App\Props\Measure\ClaimWayProps;
 use App\Props\Run\RunProps;
-use App\Runs\ChainRecord;
-use App\Runs\CopyRecord;
-use App\Runs\ProofRecord;
-use App\Runs\RunKind;
-use App\Runs\RunSource;
 use App\Runs\RunState;
-use App\Runs\SpeedRecord;
-use App\Runs\SustainedRecord;
 use Illuminate\Support\Collection;
+use Tally\Evidence\SpeedReading;
+use Tally\Measured\Blame;
 use Tally\Quantity\Rate;
-use Tally\Reading\SpeedReading;
+use Tally\Reading\Standing;
 use Tally\Reading\Suspicion;
 use Tally\Reading\WayReading;
+use Tally\Record\FilesRecord;
+use Tally\Record\RunKind;
+use Tally\Record\RunSource;
+use Tally\Record\SpeedRecord;
 
 /** The claim line and the table of runs. */
 final readonly class MeasurePage
@@ -31,20 +30,23 @@ final readonly class MeasurePage
     public static function claimLine(Card $card, Collection $runs): ClaimLineProps
     {
         $label = $card->label();
-        $counting = $runs->filter(fn (Run $run): bool => $run->kind === RunKind::Speed && self::hasSpeeds($run) && $run->counts());
+        $counting = $runs->filter(fn (Run $run): bool => $run->speeds()?->hasSpeeds() === true && $run->counts());
         // A number that nobody trusts is shown only while there is no other.
-        $run = $counting->last(fn (Run $run): bool => self::isTrusted(self::reading($card, $run))) ?? $counting->last();
-        $reading = $run === null ? null : self::reading($card, $run);
+        $run = $counting->last(fn (Run $run): bool => self::isTrusted($run->reading($label))) ?? $counting->last();
+        $reading = $run?->reading($label);
         $mark = $label->topMark();
         // Before anything is measured, the wall is the card's own bus, if it says which it has.
-        $wall = $reading === null ? $label->bus?->ceiling()->usable() : $reading->path->usable();
-        $write = self::way('write', $reading?->write, $label->write, $run, $mark?->floor(), $mark?->value);
+        $path = $reading?->blame->path;
+        $own = $label->bus?->ceiling();
+        $wall = $path === null ? $own?->usable() : $path->usable();
+        $write = self::way('write', $reading?->write, $label->write, $run?->speeds()?->writes, $mark?->floor(), $mark?->value, $reading?->blame);
 
         return new ClaimLineProps(
-            [$write, self::way('read', $reading?->read, $label->readClaim(), $run, null, null)],
+            [$write, self::way('read', $reading?->read, $label->readClaim(), $run?->speeds()?->reads, null, null, $reading?->blame)],
             $wall === null || $wall->megabytes() > 1e6 ? null : $wall->megabytes(),
-            $reading === null ? "{$label->bus?->label()} bus" : $reading->path->pinch()->name,
-            $reading === null ? null : self::caption($run, $reading),
+            ($path === null ? $own?->least() : $path->practice()?->low)?->megabytes(),
+            $path === null ? "{$label->bus?->label()} bus" : $path->pinch()->name,
+            $run === null || $reading === null ? null : self::caption($run, $reading),
         );
     }
 
@@ -59,29 +61,17 @@ final readonly class MeasurePage
             ->map(fn (Run $run): RunProps => match ($run->kind) {
                 RunKind::Speed => self::speedRow($card, $run),
                 RunKind::Sustained => self::sustainedRow($run),
-                RunKind::Files => self::plainRow($run, implode(' ', $run->result === null ? [] : array_slice(RunPage::files($run->result), 1))),
+                RunKind::Files => self::plainRow($run, implode(' ', $run->result instanceof FilesRecord ? array_slice(RunPage::files($run->result->result), 1) : [])),
                 RunKind::Copy => self::copyRow($card, $run),
                 RunKind::Proof, RunKind::Screen => self::proofRow($run),
             })
             ->all());
     }
 
-    private static function hasSpeeds(Run $run): bool
-    {
-        return $run->result !== null && ($run->result->array('writes') !== [] || $run->result->array('reads') !== []);
-    }
-
-    private static function reading(Card $card, Run $run): SpeedReading
-    {
-        assert($run->result !== null);
-
-        return SpeedRecord::unpack($run->result)->read(ChainRecord::unpack($run->chain), $card->label());
-    }
-
     /** Whether no number of it is under suspicion. */
-    private static function isTrusted(SpeedReading $reading): bool
+    private static function isTrusted(?SpeedReading $reading): bool
     {
-        return array_filter([$reading->write, $reading->read], fn (?WayReading $way): bool => $way !== null && ! $way->isTrusted()) === [];
+        return array_filter($reading?->ways() ?? [], fn (WayReading $way): bool => ! $way->isTrusted()) === [];
     }
 
     private static function caption(Run $run, SpeedReading $reading): string
@@ -94,82 +84,89 @@ final readonly class MeasurePage
             default => implode(', ', array_filter([$count($writes, 'write'), $count($reads, 'read')], fn (string $part): bool => $part !== '')),
         };
 
-        return "{$times}, {$reading->covers()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})");
+        return "{$times}, {$run->speeds()?->covers()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})");
     }
 
-    private static function way(string $way, ?WayReading $reading, ?Rate $claim, ?Run $run, ?Rate $floor, ?string $mark): ClaimWayProps
+    /** @param  list<float>|null  $rates  bytes a second */
+    private static function way(string $way, ?WayReading $reading, ?Rate $claim, ?array $rates, ?Rate $floor, ?string $mark, ?Blame $blame): ClaimWayProps
     {
-        $rates = $run?->result?->array("{$way}s") ?? [];
-
         return new ClaimWayProps(
             $way,
-            array_map(fn (float $rate): float => $rate / 1e6, array_values(array_filter($rates, is_float(...)))),
+            array_map(fn (float $rate): float => $rate / 1e6, $rates ?? []),
             $reading?->median()->megabytes(),
             $claim?->megabytes(),
             $floor?->megabytes(),
             $mark,
-            $reading === null || $reading->isTrusted() ? null : self::why($reading),
+            $reading === null || $reading->isTrusted() ? null : $reading->why(),
+            $reading === null || $blame === null ? null : self::untold($reading, $claim, $floor, $blame),
+            $reading?->isLeftOut === true ? $reading->outliers[0] ?? null : null,
         );
     }
 
-    private static function why(WayReading $reading): string
+    /** Why it cannot be told here whose fault a shortfall is; null where nothing falls short, or it is the card's. */
+    private static function untold(WayReading $reading, ?Rate $claim, ?Rate $floor, Blame $blame): ?string
     {
-        return implode('; ', array_map(fn (Suspicion $suspicion): string => $suspicion->sentence(), $reading->suspicions));
+        $isClaim = $claim !== null && $reading->standing === Standing::NotJudgedHere;
+        $isFloor = $floor !== null && $reading->median()->isBelow($floor) && ! $blame->isTheCards($reading->median(), $floor);
+
+        return $reading->isTrusted() && ($isClaim || $isFloor) ? $blame->excuse() : null;
     }
 
     private static function speedRow(Card $card, Run $run): RunProps
     {
-        $reading = self::hasSpeeds($run) ? self::reading($card, $run) : null;
-        $suspect = array_filter([$reading?->write, $reading?->read], fn (?WayReading $way): bool => $way !== null && ! $way->isTrusted());
+        $speeds = $run->speeds()?->hasSpeeds() === true ? $run->speeds() : null;
+        $reading = $speeds === null ? null : $run->reading($card->label());
+        $ways = array_values($reading?->ways() ?? []);
+        $suspect = array_filter($ways, fn (WayReading $way): bool => ! $way->isTrusted());
         $notes = array_filter([
             $run->message,
-            ...array_map(self::why(...), $suspect),
+            ...array_map(fn (WayReading $way): string => $way->why(), $suspect),
             $reading?->write?->summary->isSingleLook() === true ? 'a single look' : null,
             $reading?->write?->summary->isUnsteady() === true ? 'unsteady: run again' : null,
-            ...array_map(fn (WayReading $way): ?string => $way->outliers === [] ? null : $way->apart(), array_values(array_filter([$reading?->write, $reading?->read]))),
+            ...array_map(fn (WayReading $way): ?string => $way->outliers === [] ? null : $way->apart(), $ways),
             $run->source === RunSource::Device ? null : $run->source->words(),
             ...self::standing($run),
         ], fn (?string $note): bool => $note !== null);
 
         return new RunProps(
-            $run->id, $run->kind->label(), $run->state->value, self::chain($run),
-            $reading === null ? '–' : "{$reading->covers()}",
+            $run->id, $run->kind, $run->kind->label(), $run->state, self::chain($run),
+            $speeds?->covers() ?? '–',
             $reading?->write?->median()->megabytes(),
             $reading?->read?->median()->megabytes(),
             $reading?->write?->summary->variation(),
-            $notes === [] && self::isHouseStandard($reading) ? 'house standard' : implode('; ', $notes),
+            $notes === [] && $speeds !== null && self::isHouseStandard($speeds) ? 'house standard' : implode('; ', $notes),
             $suspect !== [] || $run->void !== null,
         );
     }
 
     /** Five runs of the first gigabyte. */
-    private static function isHouseStandard(?SpeedReading $reading): bool
+    private static function isHouseStandard(SpeedRecord $speeds): bool
     {
-        return $reading?->region->count === 1_000_000_000 && $reading->write?->summary->count === 5;
+        return $speeds->region->count === 1_000_000_000 && count($speeds->writes) === 5;
     }
 
     private static function sustainedRow(Run $run): RunProps
     {
-        $record = $run->result === null ? null : SustainedRecord::unpack($run->result);
+        $record = $run->sustained();
 
         return new RunProps(
-            $run->id, $run->kind->label(), $run->state->value, self::chain($run),
+            $run->id, $run->kind, $run->kind->label(), $run->state, self::chain($run),
             $record === null ? '–' : "first {$record->write->bytes->decimal()}",
             $record?->write->rate()?->megabytes(),
             null,
             null,
-            implode('; ', array_filter([...self::standing($run), $run->message, $record?->floor === null ? null : "never under {$record->floor->print()} over {$record->window} s"], fn (?string $part): bool => $part !== null)),
+            implode('; ', array_filter([...self::standing($run), $run->message, $record?->course->floor === null ? null : "never under {$record->course->floor->print()} over {$record->course->window} s"], fn (?string $part): bool => $part !== null)),
             $run->void !== null,
         );
     }
 
     private static function proofRow(Run $run): RunProps
     {
-        $record = $run->result === null ? null : ProofRecord::unpack($run->result);
+        $record = $run->proof();
 
         return new RunProps(
-            $run->id, $run->kind->label(), $run->state->value, self::chain($run),
-            $record === null ? '–' : "all {$record->size->decimal()}",
+            $run->id, $run->kind, $run->kind->label(), $run->state, self::chain($run),
+            $record === null ? '–' : RunPage::extent($record),
             $record?->write->rate()?->megabytes(),
             $record?->read->rate()?->megabytes(),
             null,
@@ -180,20 +177,20 @@ final readonly class MeasurePage
 
     private static function copyRow(Card $card, Run $run): RunProps
     {
-        $reading = $run->result === null ? null : CopyRecord::unpack($run->result)->reading();
-        $isTooFast = $reading?->isTooFast(ChainRecord::unpack($run->chain)) === true;
+        $reading = $run->copied()?->reading();
+        $isTooFast = $reading?->isTooFast($run->chain->fastest($card->label())) === true;
 
         return new RunProps(
-            $run->id, $run->kind->label(), $run->state->value, self::chain($run), $reading === null ? '–' : $reading->bytes->decimal().($reading->files === null ? '' : ", {$reading->files} files"),
+            $run->id, $run->kind, $run->kind->label(), $run->state, self::chain($run), $reading === null ? '–' : $reading->bytes->decimal().($reading->files === null ? '' : ", {$reading->files} files"),
             null, $reading?->rate()?->megabytes(), null,
-            implode('; ', array_filter([...self::standing($run), $run->message, $run->source === RunSource::Device ? null : $run->source->words(), $reading === null ? null : "{$reading->total()->print()} until {$reading->done()->words()}", $isTooFast ? Suspicion::FasterThanChain->sentence() : null], fn (?string $part): bool => $part !== null)),
+            implode('; ', array_filter([...self::standing($run), $run->message, $run->source === RunSource::Device ? null : $run->source->words(), $reading === null ? null : "{$reading->total()->print()} until {$reading->done()->words()}", $isTooFast ? Suspicion::FasterThanPaper->sentence() : null], fn (?string $part): bool => $part !== null)),
             $run->void !== null || $isTooFast,
         );
     }
 
     private static function plainRow(Run $run, string $note): RunProps
     {
-        return new RunProps($run->id, $run->kind->label(), $run->state->value, self::chain($run), '–', null, null, null,
+        return new RunProps($run->id, $run->kind, $run->kind->label(), $run->state, self::chain($run), '–', null, null, null,
             implode('; ', array_filter([...self::standing($run), $run->message, $note], fn (?string $part): bool => $part !== null && $part !== '')), $run->void !== null);
     }
 
@@ -208,8 +205,6 @@ final readonly class MeasurePage
 
     private static function chain(Run $run): string
     {
-        $path = ChainRecord::unpack($run->chain);
-
-        return $run->slot instanceof Slot ? "{$run->slot->name} · {$path->links[0]->name}" : $path->describe();
+        return $run->slot instanceof Slot ? "{$run->slot->name} · {$run->chain->describe()}" : $run->chain->describe();
     }
 }

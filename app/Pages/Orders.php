@@ -20,11 +20,9 @@ use App\Props\Run\ProgressProps;
 use App\Props\Run\ShelfProps;
 use App\Props\Run\SlotProps;
 use App\Runs\ProgressRecord;
-use App\Runs\ProofRecord;
-use App\Runs\RunKind;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Fluent;
 use Tally\Chain\Path;
+use Tally\Evidence\SpeedEvidence;
 use Tally\Probe\Forecast;
 use Tally\Probe\Screen\Advice;
 use Tally\Probe\Screen\ScreenPlan;
@@ -32,9 +30,11 @@ use Tally\Probe\SmallFiles;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
+use Tally\Reading\Condition;
 use Tally\Reading\Coverage;
+use Tally\Record\ProofRecord;
+use Tally\Record\RunKind;
 use Tally\StandIn\Shelf;
-use Tally\Verdict\SpeedEvidence;
 
 /** What can be ordered for a card, and what is on its way. */
 final readonly class Orders
@@ -52,14 +52,15 @@ final readonly class Orders
      */
     public static function for(Card $card, Collection $slots, Collection $before, Bytes $size, int $runs): OrderProps
     {
-        $speeds = CardEvidence::speeds($card, $before);
-        $rows = $slots->map(fn (Slot $slot): array => ['slot' => $slot, 'path' => Rig::chain($card, $slot)])
+        $speeds = CardEvidence::speeds($before);
+        $rows = $slots->map(fn (Slot $slot): array => ['slot' => $slot, 'path' => Rig::path($card, $slot)])
             ->sortByDesc(fn (array $row): float => $row['path']?->usable()->bytesPerSecond ?? 0.0);
 
         return new OrderProps(
             array_values($rows->map(fn (array $row): SlotProps => self::slot($card, $row['slot'], $row['path'], $size, $runs, $speeds))->all()),
             $card->stand_in !== null ? [] : array_map(fn (Shelf $shelf): ShelfProps => new ShelfProps($shelf->value, $shelf->words()), Shelf::cases()),
             $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id,
+            $before->last(fn (Run $run): bool => $run->counts() && $run->proof() !== null)?->proof()?->diagnosis->condition === Condition::Refuses,
         );
     }
 
@@ -77,7 +78,7 @@ final readonly class Orders
             $run->kind->label(),
             $run->started_at === null,
             $run->stop_requested,
-            max(1, $run->parameters->integer('runs')),
+            $run->parameters->rounds(),
             $progress === null ? null : new ProgressProps(
                 $progress->phase, $progress->run, $progress->at, $progress->of, $progress->share, $progress->rate,
                 $progress->left === null ? null : Span::seconds($progress->left)->print(),
@@ -91,11 +92,11 @@ final readonly class Orders
      */
     public static function expected(Card $card, Collection $before, OrderRun $request, Station $station): ?string
     {
-        $path = Rig::chain($card, $request->slot($station));
+        $path = Rig::path($card, $request->slot($station));
         if ($path === null) {
             return null;
         }
-        $forecast = self::forecast($card, $path, CardEvidence::speeds($card, $before));
+        $forecast = self::forecast($card, $path, CardEvidence::speeds($before));
         $whole = $request->size()->isZero() ? Bytes::of($card->capacity) : $request->size();
 
         return match ($request->kind()) {
@@ -117,17 +118,17 @@ final readonly class Orders
     {
         $last = $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id;
         // Where it was last counts before what is fast.
-        $path = $slots->sortByDesc(fn (Slot $slot): float => ($slot->id === $last ? 1e15 : 0.0) + (Rig::chain($card, $slot)?->usable()->bytesPerSecond ?? 0.0))
-            ->map(fn (Slot $slot): ?Path => Rig::chain($card, $slot))->first(fn (?Path $chain): bool => $chain !== null);
+        $path = $slots->sortByDesc(fn (Slot $slot): float => ($slot->id === $last ? 1e15 : 0.0) + (Rig::path($card, $slot)?->usable()->bytesPerSecond ?? 0.0))
+            ->map(fn (Slot $slot): ?Path => Rig::path($card, $slot))->first(fn (?Path $chain): bool => $chain !== null);
         if ($path === null) {
             return null;
         }
-        $forecast = self::forecast($card, $path, CardEvidence::speeds($card, $before));
+        $forecast = self::forecast($card, $path, CardEvidence::speeds($before));
         $size = Bytes::of($card->capacity);
         $plan = new ScreenPlan($size);
         [$proof, $screen] = [$forecast->for($size), $forecast->ofScreen($plan)];
         $proofs = $before->filter(fn (Run $run): bool => $run->kind->isProof() && $run->counts())
-            ->map(fn (Run $run): ProofRecord => ProofRecord::unpack($run->result ?? new Fluent));
+            ->map(fn (Run $run): ?ProofRecord => $run->proof())->filter();
         $newest = $proofs->last(fn (ProofRecord $record): bool => $record->screen === null) ?? $proofs->last();
         $advice = Advice::of($proof, $screen, $newest?->diagnosis->nature(), $newest?->isOnlyScreened() === true);
         $coverage = new Coverage(count($plan->drawn()));
@@ -169,8 +170,9 @@ final readonly class Orders
         $write = $label->write ?? $label->topMark()?->floor() ?? Rate::megabytesPerSecond(10);
         $read = $label->readClaim() ?? $path->usable();
         foreach ($speeds as $speed) {
-            $write = $speed->reading->write?->isTrusted() === true ? $speed->reading->write->median() : $write;
-            $read = $speed->reading->read?->isTrusted() === true ? $speed->reading->read->median() : $read;
+            $reading = $speed->reading($label);
+            $write = $reading->write?->isTrusted() === true ? $reading->write->median() : $write;
+            $read = $reading->read?->isTrusted() === true ? $reading->read->median() : $read;
         }
         $limit = fn (Rate $rate): Rate => $path->usable()->isBelow($rate) ? $path->usable() : $rate;
 

@@ -14,7 +14,9 @@ use App\Props\Prices\ReferenceProps;
 use Brick\Math\BigRational;
 use Illuminate\Support\Collection;
 use Tally\Buying\Price;
+use Tally\Buying\Reference;
 use Tally\Buying\Tier;
+use Tally\Label\About;
 use Tally\Label\Finding;
 use Tally\Label\Form;
 use Tally\Origin\OriginFindings;
@@ -58,7 +60,7 @@ final readonly class PricesPage
 
         return array_map(fn (Tier $tier): ChoiceProps => new ChoiceProps((string) $tier->floor, $tier->words(), match (true) {
             $tier->floor === 0 => [...$sd, ...$others],
-            str_contains($tier->words(), 'VPG') => $others,
+            ! $tier->isSecureDigital() => $others,
             default => $sd,
         }), Tier::all());
     }
@@ -76,19 +78,21 @@ final readonly class PricesPage
     {
         $first = $quotes->firstOrFail();
         $tier = Tier::tryFrom($first->tier) ?? Tier::all()[0];
-        $reference = $house->reference($first->form, $tier, $first->currency);
+        $prices = array_values($quotes->map(fn (PriceQuote $one): BigRational => $one->quote()->perGigabyte())->all());
+        $median = $prices === [] ? null : Reference::median($prices);
         $units = fn (?BigRational $minor): float => $minor === null ? 0.0 : $minor->toFloat() / self::minors($first->currency);
 
         return new ReferenceProps(
             $first->form->label(),
             $tier->words(),
             $first->currency,
-            $units($reference?->perGigabyte),
-            ($reference?->print() ?? '').', '.($quotes->count() === 1 ? 'one quote' : "median of {$quotes->count()} quotes"),
+            $units($median),
+            ($median === null ? '' : Price::printPerGigabyte($median, $first->currency).', ').($quotes->count() === 1 ? 'one quote' : "median of {$quotes->count()} quotes, of all capacities"),
             array_values($quotes->map(fn (PriceQuote $one): float => $units($one->quote()->perGigabyte()))->all()),
-            array_values($cards->take(self::CARDS)->map(function (Card $card) use ($units, $reference): ForSaleProps {
+            array_values($cards->take(self::CARDS)->map(function (Card $card) use ($units, $house): ForSaleProps {
                 $price = $card->origin()->price;
-                $found = array_filter(OriginFindings::of(Bytes::of($card->capacity), $card->origin(), new Sisters, $reference), fn (Finding $finding): bool => str_starts_with($finding->id, 'price'));
+                $reference = $house->reference($card->label(), $price->currency ?? '');
+                $found = array_filter(OriginFindings::of(Bytes::of($card->capacity), $card->origin(), new Sisters, $reference), fn (Finding $finding): bool => $finding->about === About::Price);
 
                 return new ForSaleProps($card->tag, $units($price?->perGigabyte(Bytes::of($card->capacity))), (array_values($found)[0] ?? null)?->severity->value);
             })->all()),

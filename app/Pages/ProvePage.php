@@ -14,7 +14,6 @@ use App\Props\Prove\CoreProps;
 use App\Props\Prove\LeftProps;
 use App\Props\Prove\PatchProps;
 use App\Props\Prove\TraceProps;
-use App\Runs\ProofRecord;
 use App\Runs\RunState;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Fluent;
@@ -22,6 +21,7 @@ use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
+use Tally\Record\ProofRecord;
 
 /** The core sample of a card's newest proof that read anything back. */
 final readonly class ProvePage
@@ -29,11 +29,11 @@ final readonly class ProvePage
     /** @param  Collection<int, Run>  $runs */
     public static function core(Card $card, Collection $runs): ?CoreProps
     {
-        $run = $runs->last(fn (Run $run): bool => $run->kind->isProof() && $run->result !== null && $run->result->array('patches') !== []);
-        if ($run === null || $run->result === null) {
+        $run = $runs->last(fn (Run $run): bool => $run->proof() !== null && $run->proof()->patches !== []);
+        $record = $run?->proof();
+        if ($run === null || $record === null) {
             return null;
         }
-        $record = ProofRecord::unpack($run->result);
 
         return new CoreProps(
             $record->size->count,
@@ -54,6 +54,11 @@ final readonly class ProvePage
             $record->proves(),
             $record->leavesOpen(),
             $record->alarmAt,
+            self::peg($record),
+            $record->hasLooseCapacity(),
+            $record->diagnosis->condition->upTo(),
+            $record->diagnosis->condition->behind(),
+            self::really($record),
         );
     }
 
@@ -119,10 +124,37 @@ final readonly class ProvePage
             Condition::Drops => "The first {$capacity->decimal()} holds; nothing after that was kept.",
             Condition::Corrupts => "The first {$capacity->decimal()} holds; nearly everything after that came back changed.",
             Condition::Aliases => ($record->diagnosis->exact ? '' : 'At most about ')."{$capacity->decimal()} holds; of the rest most gave back what was written to other addresses.",
+            Condition::Refuses => "The first {$capacity->decimal()} holds; from there on the card answered with errors.",
             Condition::Faulty => "{$record->bad()->decimal()} came back wrong, the first at byte ".self::grouped($record->firstBad ?? 0)
                 .($record->wrongBits === 0 ? '.' : '; '.self::grouped($record->wrongBits).' bits are wrong.'),
             Condition::Unknown => 'Nothing was read back.',
         }.$rest;
+    }
+
+    /** What is said at the peg of the capacity. */
+    private static function peg(ProofRecord $record): string
+    {
+        $about = $record->diagnosis->exact ? '' : 'about ';
+        $size = $record->diagnosis->capacity->decimal();
+
+        return match ($record->diagnosis->condition) {
+            Condition::Whole => $record->isOnlyScreened() ? 'not proven' : "proven {$size}",
+            Condition::Wraps, Condition::Drops, Condition::Corrupts => "really {$about}{$size}",
+            Condition::Aliases => ($record->diagnosis->exact ? '' : 'at most about ')."{$size} holds, mixed up",
+            Condition::Refuses => "errors from {$about}{$size} on",
+            Condition::Faulty => "{$about}{$size} holds, not all",
+            Condition::Unknown => 'nothing proven',
+        };
+    }
+
+    private static function really(ProofRecord $record): ?string
+    {
+        return match ($record->diagnosis->condition) {
+            Condition::Wraps => 'true capacity; it starts over every '.Bytes::of($record->diagnosis->wrap ?? 0)->decimal(),
+            Condition::Drops, Condition::Corrupts => 'true capacity: where its memory ends',
+            Condition::Aliases => 'true capacity: what holds'.($record->diagnosis->exact ? '' : ', at most'),
+            default => null,
+        };
     }
 
     private static function wraps(ProofRecord $record): string

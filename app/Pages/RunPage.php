@@ -13,20 +13,21 @@ use App\Props\Run\HeatProps;
 use App\Props\Run\RunSheetProps;
 use App\Props\Run\VoidProps;
 use App\Props\Run\WayProps;
-use App\Runs\ChainRecord;
-use App\Runs\FilesRecord;
-use App\Runs\ProofRecord;
-use App\Runs\RunKind;
-use App\Runs\RunSource;
-use App\Runs\SpeedParameters;
-use App\Runs\SpeedRecord;
-use Illuminate\Support\Fluent;
+use Tally\Probe\SmallFilesResult;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Temperature;
 use Tally\Reading\Copy\SmallFilesReading;
-use Tally\Reading\Suspicion;
+use Tally\Reading\Standing;
 use Tally\Reading\WayReading;
+use Tally\Record\FilesRecord;
+use Tally\Record\ProofRecord;
+use Tally\Record\RunKind;
+use Tally\Record\RunSource;
+use Tally\Record\SpeedParameters;
+use Tally\Record\SpeedRecord;
+use Tally\Record\SustainedRecord;
+use Tally\Record\TypedParameters;
 
 /** One run, whole: how each figure was got, on which chain, over which region, and what became of it. */
 final readonly class RunPage
@@ -67,13 +68,14 @@ final readonly class RunPage
     /** @return list<FactProps> */
     private static function facts(Run $run): array
     {
-        $path = ChainRecord::unpack($run->chain);
+        $path = $run->chain->surest($run->card->label());
         $facts = [
-            'Chain' => $path->describe().($run->drive === null ? '' : " → {$run->drive->tag} {$run->drive->name}"),
-            'Slowest link' => $path->isNamed ? $path->pinch()->describe().': '.$path->pinch()->ceiling->source : '',
+            'Chain' => $run->chain->describe().($run->drive === null ? '' : " → {$run->drive->tag} {$run->drive->name}"),
+            'Bus' => $path->isNamed ? "{$path->links[0]->name}, the slowest that is plausible by its label and its contacts" : null,
+            'In practice' => $path->practice() === null ? null : "{$path->practice()->print()}; the slowest link is {$path->pinch()->name}: {$path->pinch()->ceiling->source}",
             'Slot' => $run->slot?->name,
             'Region' => self::region($run),
-            'How' => $run->kind === RunKind::Speed && $run->source === RunSource::Device ? implode(', ', SpeedParameters::words(SpeedParameters::unpack($run->parameters))) : null,
+            'How' => $run->parameters instanceof SpeedParameters ? implode(', ', $run->parameters->words()) : null,
             'Ended' => $run->state->value.($run->ended_at === null ? '' : ', '.$run->ended_at->format($run->source === RunSource::Device ? 'j M Y H:i' : 'j M Y').' UTC'),
             'By' => $run->recorded_by,
             'Beside it' => $run->beside === null ? null : "{$run->beside}: kept apart from speeds that were measured alone",
@@ -90,24 +92,34 @@ final readonly class RunPage
     private static function region(Run $run): ?string
     {
         return match (true) {
-            $run->result === null => null,
-            $run->kind === RunKind::Speed => SpeedRecord::unpack($run->result)->read(ChainRecord::unpack($run->chain), null)->covers(),
-            $run->kind === RunKind::Sustained => 'first '.Bytes::of($run->result->integer('bytes'))->decimal(),
-            $run->kind === RunKind::Proof => 'all '.Bytes::of($run->result->integer('size'))->decimal(),
+            $run->result instanceof SpeedRecord => $run->result->covers(),
+            $run->result instanceof SustainedRecord => 'first '.$run->result->write->bytes->decimal(),
+            $run->result instanceof ProofRecord => self::extent($run->result),
             default => null,
+        };
+    }
+
+    /** How much of the card a proof speaks of: all of it only where all of it was written and read back. */
+    public static function extent(ProofRecord $record): string
+    {
+        $points = $record->points();
+
+        return match (true) {
+            $points !== null => "{$points} places of {$record->size->decimal()}",
+            $record->isWhole() => "all {$record->size->decimal()}",
+            $record->covered()->isZero() => "{$record->write->bytes->decimal()} of {$record->size->decimal()}, not read back",
+            default => "{$record->covered()->decimal()} of ".($record->extent->shown ?? $record->size)->decimal(),
         };
     }
 
     /** @return list<WayProps> */
     private static function ways(Run $run): array
     {
-        $record = SpeedRecord::unpack($run->result ?? new Fluent);
-        $reading = $record->read(ChainRecord::unpack($run->chain), $run->card->label());
+        $reading = $run->reading();
         $ways = [];
-        foreach (['write' => [$reading->write, $record->writes], 'read' => [$reading->read, $record->reads]] as $way => [$one, $rates]) {
-            if ($one !== null) {
-                $ways[] = self::way($way, $one, $rates, $reading->path->excuse());
-            }
+        foreach ($reading?->ways() ?? [] as $way => $one) {
+            $rates = $way === 'write' ? $run->speeds()?->writes : $run->speeds()?->reads;
+            $ways[] = self::way($way, $one, $rates ?? [], $reading?->blame->excuse() ?? '');
         }
 
         return $ways;
@@ -125,51 +137,38 @@ final readonly class RunPage
                 $one->summary->isSingleLook() ? 'A single look: no spread, no interval.' : null,
                 $one->summary->isUnsteady() ? 'Unsteady: run again.' : null,
                 $one->outliers === [] ? null : ucfirst($one->apart()).'.',
-                $one->claim === null || $one->standing === null ? null : round(100 * ($one->share() ?? 0))." % of the label’s {$one->claim->print()}: {$one->standing->words()}.".($one->standing->value === 'not-judged-here' ? " {$excuse}" : ''),
+                $one->claim === null || $one->standing === null ? null : Standing::percent($one->median(), $one->claim)." of the label’s {$one->claim->print()}: {$one->standing->words()}.".($one->standing === Standing::NotJudgedHere ? " {$excuse}" : ''),
             ], fn (?string $note): bool => $note !== null)),
-            $one->isTrusted() ? null : implode('; ', array_map(fn (Suspicion $suspicion): string => $suspicion->sentence(), $one->suspicions)),
+            $one->isTrusted() ? null : $one->why(),
         );
     }
 
     /** @return list<string> */
     private static function words(Run $run): array
     {
-        $result = $run->result ?? new Fluent;
-
-        return match ($run->kind) {
-            RunKind::Speed => $result->integer('wrong') > 0 ? [Bytes::of($result->integer('wrong'))->decimal().' did not come back as written.'] : self::typed($run),
-            RunKind::Sustained, RunKind::Copy => [],
-            RunKind::Files => self::files($result),
-            RunKind::Proof, RunKind::Screen => self::proven($result),
+        return match (true) {
+            $run->result instanceof SpeedRecord => $run->result->wrong > 0 ? [Bytes::of($run->result->wrong)->decimal().' did not come back as written.']
+                : ($run->parameters instanceof TypedParameters ? $run->parameters->words() : []),
+            $run->result instanceof FilesRecord => self::files($run->result->result),
+            $run->result instanceof ProofRecord => self::proven($run->result),
+            default => [],
         };
     }
 
-    /**
-     * @param  Fluent<string, mixed>  $result
-     * @return list<string>
-     */
-    private static function proven(Fluent $result): array
+    /** @return list<string> */
+    private static function proven(ProofRecord $record): array
     {
-        $record = ProofRecord::unpack($result);
+        $floor = $record->course?->floor;
 
-        return ["{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong.", $record->diagnosis->condition->because(), ...$record->diagnosis->also, "Proves: {$record->proves()}"];
+        return array_values(array_filter([
+            "{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong.", $record->diagnosis->condition->because(), ...$record->diagnosis->also,
+            $floor === null ? null : "While writing never under {$floor->print()} over {$record->course->window} s.", "Proves: {$record->proves()}",
+        ], fn (?string $sentence): bool => $sentence !== null));
     }
 
-    /** @return list<string> where size, time and speed were all typed, how they go together */
-    private static function typed(Run $run): array
+    /** @return list<string> */
+    public static function files(SmallFilesResult $record): array
     {
-        $said = array_map(fn (mixed $row): mixed => is_array($row) ? ($row['accord'] ?? null) : null, $run->parameters->array('typed'));
-
-        return array_values(array_filter($said, is_string(...)));
-    }
-
-    /**
-     * @param  Fluent<string, mixed>  $result
-     * @return list<string>
-     */
-    public static function files(Fluent $result): array
-    {
-        $record = FilesRecord::unpack($result);
         $words = ["{$record->files} files of {$record->each->binary()} against one of the same bytes, ".count($record->rounds).' times.'];
         foreach (['Writing' => SmallFilesReading::ofWriting($record), 'Reading' => SmallFilesReading::ofReading($record)] as $way => $reading) {
             if ($reading !== null) {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Props\Typed\TypedCheckProps;
-use App\Runs\TypedReading;
 use Tally\Quantity\NotAQuantity;
+use Tally\Record\TypedReading;
 
 /** Speaks up while somebody types a figure from elsewhere. */
 final readonly class TypedCheck

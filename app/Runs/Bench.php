@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Runs;
 
 use Tally\Chain\Path;
+use Tally\Device\Addressed;
 use Tally\Device\Clock;
 use Tally\Device\Device;
 use Tally\Device\FolderDevice;
@@ -14,6 +15,7 @@ use Tally\Device\Raw\RawDevice;
 use Tally\Pattern\Imprint;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Quantity\Bytes;
+use Tally\Record\Extent;
 use Tally\StandIn\Medium;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
@@ -81,6 +83,22 @@ final readonly class Bench
     public function runFolder(): ?string
     {
         return $this->device instanceof FolderDevice ? $this->device->folder() : null;
+    }
+
+    /**
+     * How much there is to prove on it: of a folder only what its file system gave, and that is known where all was asked for.
+     *
+     * @param  Bytes|null  $asked  how much was asked for; null for all there is
+     */
+    public function extent(?Bytes $asked): Extent
+    {
+        return $this->device instanceof Addressed ? new Extent($this->device->size(), false) : new Extent($asked === null ? $this->device->size() : null, true);
+    }
+
+    /** How a raw medium is reached; null for any other. */
+    public function manner(): ?string
+    {
+        return $this->device instanceof RawDevice ? $this->device->manner() : null;
     }
 
     public function clear(): void

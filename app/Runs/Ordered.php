@@ -5,21 +5,24 @@ declare(strict_types=1);
 namespace App\Runs;
 
 use App\Models\Slot;
+use Tally\Record\Parameters;
+use Tally\Record\RunKind;
 use Tally\StandIn\Shelf;
 
 /** A run as it was asked for, checked as far as it can be without looking at the card. */
 final readonly class Ordered
 {
     /**
-     * @param  array<string, mixed>  $parameters  as they are kept with the run
      * @param  string|null  $beside  what else will be going on
+     * @param  int|null  $drive  where a timed copy goes
      */
     public function __construct(
         public Slot $slot,
         public RunKind $kind,
-        public array $parameters,
+        public Parameters $parameters,
         public ?Shelf $standIn = null,
         public ?string $by = null,
         public ?string $beside = null,
+        public ?int $drive = null,
     ) {}
 }

@@ -15,17 +15,24 @@ use App\Models\Run;
 use App\Models\RunVoid;
 use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
-use Tally\Chain\Path;
+use Tally\Measured\Chain;
 use Tally\Quantity\Bytes;
-use Tally\Quantity\Span;
 use Tally\Quantity\Temperature;
 use Tally\Reading\Copy\CopyReading;
+use Tally\Record\CopyParameters;
+use Tally\Record\CopyRecord;
+use Tally\Record\Parameters;
+use Tally\Record\RunKind;
+use Tally\Record\RunSource;
+use Tally\Record\SpeedRecord;
+use Tally\Record\TypedParameters;
+use Tally\Record\TypedReading;
 
 /** What people write into the book of runs: figures from elsewhere, times by stopwatch, temperatures, and that a run counts no longer. */
 final readonly class RunBook
 {
     /** @param  non-empty-list<TypedReading>  $readings */
-    public static function typed(Card $card, array $readings, Path $chain, ?Reader $reader, ?Port $port, DateTimeImmutable $on, string $by, ?string $note, ?string $beside): Run
+    public static function typed(Card $card, array $readings, Chain $chain, ?Reader $reader, ?Port $port, DateTimeImmutable $on, string $by, ?string $note, ?string $beside): Run
     {
         $rates = fn (string $way): array => array_values(array_map(
             fn (TypedReading $one): float => $one->rate()->bytesPerSecond ?? 0.0,
@@ -34,17 +41,18 @@ final readonly class RunBook
         $sizes = array_unique(array_map(fn (TypedReading $one): int => $one->size->count ?? 0, $readings));
         $disagree = array_map(fn (TypedReading $one): string => $one->way, array_filter($readings, fn (TypedReading $one): bool => $one->accord()?->agrees() === false));
         $record = new SpeedRecord(Bytes::of(count($sizes) === 1 ? $sizes[0] : 0), $rates('write'), $rates('read'), true, 0, Bytes::of(0), array_values(array_unique($disagree)));
+        $run = self::begin($card, RunKind::Speed, RunSource::Typed, $chain, $reader, $port, new TypedParameters($readings), $by);
+        $run->beside = $beside;
 
-        return self::keep($card, RunKind::Speed, RunSource::Typed, $chain, $reader, $port, null, $on, $by, $note, $beside, $record->pack(), [
-            'size' => $record->region->count, 'runs' => count($readings), 'typed' => array_map(fn (TypedReading $one): array => $one->pack(), $readings),
-        ]);
+        return Filing::file($run, RunState::Done, $record, message: $note, ended: $on);
     }
 
-    public static function stopwatch(Card $card, CopyReading $copy, Path $chain, ?Reader $reader, ?Port $port, ?Drive $drive, DateTimeImmutable $on, string $by, ?string $note): Run
+    public static function stopwatch(Card $card, CopyReading $copy, Chain $chain, ?Reader $reader, ?Port $port, ?Drive $drive, DateTimeImmutable $on, string $by, ?string $note): Run
     {
-        $record = new CopyRecord($copy->bytes, $copy->files, array_map(fn (Span $span): float => $span->seconds, $copy->laps));
+        $run = self::begin($card, RunKind::Copy, RunSource::Stopwatch, $chain, $reader, $port, new CopyParameters, $by);
+        $run->drive_id = $drive?->id;
 
-        return self::keep($card, RunKind::Copy, RunSource::Stopwatch, $chain, $reader, $port, $drive, $on, $by, $note, null, $record->pack(), ['size' => $copy->bytes->count, 'runs' => 1]);
+        return Filing::file($run, RunState::Done, CopyRecord::timed($copy), message: $note, ended: $on);
     }
 
     public static function heat(Run $run, ?Bytes $at, Temperature $temperature, ?string $by): void
@@ -74,23 +82,11 @@ final readonly class RunBook
         });
     }
 
-    /**
-     * @param  array<string, mixed>  $result
-     * @param  array<string, mixed>  $parameters
-     */
-    private static function keep(
-        Card $card, RunKind $kind, RunSource $source, Path $chain, ?Reader $reader, ?Port $port, ?Drive $drive,
-        DateTimeImmutable $on, string $by, ?string $note, ?string $beside, array $result, array $parameters,
-    ): Run {
-        return DB::transaction(function () use ($card, $kind, $source, $chain, $reader, $port, $drive, $on, $by, $note, $beside, $result, $parameters): Run {
-            $run = Run::query()->create([
-                'card_id' => $card->id, 'kind' => $kind, 'state' => RunState::Done, 'source' => $source, 'chain' => ChainRecord::pack($chain),
-                'reader_id' => $reader?->id, 'cable_id' => $reader?->cable_id, 'port_id' => $port?->id, 'drive_id' => $drive?->id,
-                'parameters' => $parameters, 'result' => $result, 'message' => $note, 'beside' => $beside, 'recorded_by' => $by, 'ended_at' => $on,
-            ]);
-            CardEvidence::refresh($card);
-
-            return $run;
-        });
+    private static function begin(Card $card, RunKind $kind, RunSource $source, Chain $chain, ?Reader $reader, ?Port $port, Parameters $parameters, string $by): Run
+    {
+        return new Run([
+            'card_id' => $card->id, 'kind' => $kind, 'source' => $source, 'chain' => $chain,
+            'reader_id' => $reader?->id, 'cable_id' => $reader?->cable_id, 'port_id' => $port?->id, 'parameters' => $parameters, 'recorded_by' => $by,
+        ]);
     }
 }

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Runs;
 
+use App\Casts\Json;
 use App\Models\Run;
 use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
-use Tally\Device\Addressed;
 use Tally\Probe\Proof\Budget;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Watch\Keeper;
+use Tally\Record\ProofParameters;
+use Tally\Record\ProofRecord;
 
 /**
  * Writes into the books where a proof can be taken up again, and what it has found so far.
@@ -33,8 +35,9 @@ final class RunCheckpoint implements Keeper
         $checkpoint = $soFar();
         $keep = ['checkpoint' => json_encode([...$checkpoint->pack(), 'folder' => $this->bench->runFolder()], JSON_THROW_ON_ERROR)];
         if ($checkpoint->read > 0) {
-            $isWhole = $this->bench->device instanceof Addressed && $checkpoint->size->count === $this->bench->device->size()->count;
-            $keep['result'] = json_encode(ProofRecord::soFar($checkpoint, $isWhole)->pack(), JSON_THROW_ON_ERROR);
+            $parameters = $this->run->parameters;
+            $asked = $parameters instanceof ProofParameters ? $parameters : new ProofParameters;
+            $keep['result'] = Json::of(ProofRecord::soFar($checkpoint, $this->bench->extent($asked->size), $asked->reinserted)->pack());
         }
         try {
             Run::query()->whereKey($this->run->id)->update($keep);

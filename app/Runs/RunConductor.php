@@ -6,15 +6,13 @@ namespace App\Runs;
 
 use App\Erasing\Ledger;
 use App\Erasing\Permit;
-use App\Evidence\CardEvidence;
-use App\Gear\OwnMeasurement;
 use App\Models\Run;
-use App\Models\RunSample;
 use App\Models\Slot;
 use App\Models\SlotKind;
+use Illuminate\Database\QueryException;
 use Illuminate\Queue\Worker;
 use LogicException;
-use Tally\Copy\CopyResult;
+use Tally\Chain\Path;
 use Tally\Copy\TimedCopy;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
@@ -22,15 +20,28 @@ use Tally\Device\HostClock;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
 use Tally\Probe\Screen\QuickScreen;
-use Tally\Probe\Screen\ScreenPlan;
 use Tally\Probe\SmallFiles;
+use Tally\Probe\SmallFilesResult;
 use Tally\Probe\SpeedResult;
 use Tally\Probe\SpeedRun;
 use Tally\Probe\SustainedResult;
 use Tally\Probe\SustainedRun;
 use Tally\Probe\Watch\Observer;
 use Tally\Quantity\Bytes;
+use Tally\Record\CopyParameters;
+use Tally\Record\CopyRecord;
+use Tally\Record\FilesParameters;
+use Tally\Record\FilesRecord;
+use Tally\Record\ProofParameters;
+use Tally\Record\ProofRecord;
+use Tally\Record\Result;
+use Tally\Record\RunKind;
+use Tally\Record\SizeParameters;
+use Tally\Record\SpeedParameters;
+use Tally\Record\SpeedRecord;
+use Tally\Record\SustainedRecord;
 use Tally\StandIn\Medium;
+use Throwable;
 
 /** Carries a waiting run through to its end, and files what came of it. */
 final readonly class RunConductor
@@ -43,7 +54,7 @@ final readonly class RunConductor
             return;
         }
         if ($run->stop_requested) {
-            $this->end($run, RunState::Stopped, 'Stopped before it began.');
+            Filing::file($run, RunState::Stopped, null, message: 'Stopped before it began.');
 
             return;
         }
@@ -58,7 +69,7 @@ final readonly class RunConductor
                 RunKind::Copy => $this->copy($run),
             };
         } catch (DeviceFault $fault) {
-            $this->end($run, RunState::Failed, $fault->getMessage());
+            Filing::file($run, RunState::Failed, null, message: $fault->getMessage());
         }
     }
 
@@ -88,20 +99,18 @@ final readonly class RunConductor
     {
         $slot = $this->slot($run);
         if ($slot->kind === SlotKind::StandIn) {
-            return Bench::standIn($this->medium($run), ChainRecord::unpack($run->chain));
+            return Bench::standIn($this->medium($run), $this->chain($run));
         }
-        $size = $run->parameters->integer('size');
 
-        return $slot->kind === SlotKind::Raw ? $this->erase($run, $slot) : Bench::folder($this->path($slot), $size === 0 ? null : Bytes::of($size));
+        return $slot->kind === SlotKind::Raw ? $this->erase($run, $slot) : Bench::folder($this->path($slot), self::size($run));
     }
 
     /** @throws DeviceFault */
     private function layForScreen(Run $run): Bench
     {
         $slot = $this->slot($run);
-        $size = $run->parameters->integer('size');
 
-        return $slot->kind === SlotKind::Folder ? Bench::oneFile($this->path($slot), $size === 0 ? null : Bytes::of($size)) : $this->lay($run);
+        return $slot->kind === SlotKind::Folder ? Bench::oneFile($this->path($slot), self::size($run)) : $this->lay($run);
     }
 
     /** @throws DeviceFault */
@@ -110,7 +119,7 @@ final readonly class RunConductor
         $slot = $this->slot($run);
 
         return match ($slot->kind) {
-            SlotKind::StandIn => Bench::standIn($this->medium($run), ChainRecord::unpack($run->chain), $from),
+            SlotKind::StandIn => Bench::standIn($this->medium($run), $this->chain($run), $from),
             SlotKind::Raw => $this->erase($run, $slot),
             SlotKind::Folder => Bench::folderTakenUp($this->path($slot), $run->checkpoint?->string('folder')->value() ?? '', $from->size),
         };
@@ -123,7 +132,7 @@ final readonly class RunConductor
      */
     private function erase(Run $run, Slot $slot): Bench
     {
-        $why = $run->parameters->get('why') === null ? null : $run->parameters->string('why')->value();
+        $why = self::asked($run)->why;
         $path = $slot->path ?? '';
         $bench = Bench::raw($path, Permit::guard($path, $run->card, $why, $this->allowed->roots()));
         Ledger::enter($run->kind->label().', '.$run->name(), $path, $bench->whole, $run->recorded_by ?? 'nobody named', $run->card, $run, $why);
@@ -149,18 +158,18 @@ final readonly class RunConductor
 
     private function speed(Run $run, Bench $bench, Observer $watch): void
     {
-        $plan = SpeedParameters::unpack($run->parameters);
-        $result = (new SpeedRun($plan))->on($bench->device, $bench->clock, $watch, new RunKeeper($run, fn (SpeedResult $soFar): array => SpeedRecord::of($soFar, $plan)->pack(), fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []]));
-        $this->file($run, SpeedRecord::of($result, $plan)->pack(), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort);
+        $parameters = $run->parameters;
+        assert($parameters instanceof SpeedParameters);
+        $plan = $parameters->plan;
+        $result = (new SpeedRun($plan))->on($bench->device, $bench->clock, $watch, new RunKeeper($run, fn (SpeedResult $soFar): SpeedRecord => SpeedRecord::of($soFar, $plan), fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []]));
+        $this->file($run, SpeedRecord::of($result, $plan), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort);
     }
 
     private function sustain(Run $run, Bench $bench, Observer $watch): void
     {
-        $size = $run->parameters->integer('size');
-        $result = (new SustainedRun($size === 0 ? null : Bytes::of($size)))->on($bench->device, $bench->clock, $watch,
-            new RunKeeper($run, fn (SustainedResult $soFar): array => SustainedRecord::of($soFar)->pack(), fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat]));
-        $traces = ['write' => $result->trace, 'read' => [], 'heat' => $result->heat];
-        $this->file($run, SustainedRecord::of($result)->pack(), $traces, $result->stopped, $result->cutShort, $result->note);
+        $result = (new SustainedRun(self::size($run)))->on($bench->device, $bench->clock, $watch,
+            new RunKeeper($run, SustainedRecord::of(...), fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat]));
+        $this->file($run, SustainedRecord::of($result), ['write' => $result->trace, 'read' => [], 'heat' => $result->heat], $result->stopped, $result->cutShort, $result->note);
     }
 
     /**
@@ -170,22 +179,23 @@ final readonly class RunConductor
      */
     private function prove(Run $run): void
     {
+        $asked = self::asked($run);
         $from = $run->checkpoint === null ? null : Checkpoint::unpack($run->checkpoint->toArray());
-        $from = $from !== null && $run->parameters->boolean('again') ? $from->readAnew() : $from;
+        $from = $from !== null && $asked->again ? $from->readAnew() : $from;
         $bench = $from === null ? $this->lay($run) : $this->layAgain($run, $from);
         $watch = $this->watch($run, $bench->isStandIn);
         $keeper = new RunCheckpoint($run, $bench);
         $isOver = true;
         try {
-            $size = $run->parameters->integer('size');
             $result = $from === null
-                ? FullProof::on($bench->device, $bench->clock, $watch, $size === 0 ? null : Bytes::of($size), ! $run->parameters->boolean('whole_map'), $keeper)
+                ? FullProof::on($bench->device, $bench->clock, $watch, $asked->size, ! $asked->wholeMap, $keeper)
                 : FullProof::continued($from, $bench->device, $bench->clock, $watch, $keeper);
             $isOver = ! $result->stopped && $result->cutShort === null;
             if ($result->checkpoint() !== null) {
                 $run->forceFill(['checkpoint' => $result->checkpoint()->pack()]);
             }
-            $this->file($run, ProofRecord::of($result, $bench->device)->pack(), ['write' => $result->writeTrace, 'read' => $result->readTrace], $result->stopped, $result->cutShort, $result->note);
+            $record = ProofRecord::of($result, $bench->extent($asked->size), $bench->manner(), $asked->reinserted);
+            $this->file($run, $record, ['write' => $result->writeTrace, 'read' => $result->readTrace], $result->stopped, $result->cutShort, $result->note);
         } finally {
             $isOver || ! $this->hasCheckpoint($run) ? $bench->clear() : $bench->leave();
         }
@@ -198,22 +208,24 @@ final readonly class RunConductor
 
     private function screen(Run $run, Bench $bench, Observer $watch): void
     {
-        $points = max(ScreenPlan::LEAST, $run->parameters->integer('points', ScreenPlan::POINTS));
-        $before = $run->parameters->get('again') === null ? null : Run::query()->find($run->parameters->integer('again'));
-        $plan = $before?->result === null ? null : ProofRecord::unpack($before->result)->screen;
-        $result = $plan === null ? QuickScreen::on($bench->device, $bench->clock, $watch, $points) : QuickScreen::again($plan, $bench->device, $bench->clock, $watch);
-        $this->file($run, ProofRecord::of($result, $bench->device)->pack(), ['write' => [], 'read' => []], $result->stopped, $result->cutShort, $result->note);
+        $asked = self::asked($run);
+        $plan = $asked->screen === null ? null : Run::query()->find($asked->screen)?->proof()?->screen;
+        $result = $plan === null ? QuickScreen::on($bench->device, $bench->clock, $watch, $asked->points) : QuickScreen::again($plan, $bench->device, $bench->clock, $watch);
+        $this->file($run, ProofRecord::of($result, $bench->extent($asked->size), $bench->manner(), $asked->reinserted), ['write' => [], 'read' => []], $result->stopped, $result->cutShort, $result->note);
     }
 
     /** @throws DeviceFault */
     private function files(Run $run): void
     {
         $slot = $this->slot($run);
+        $asked = $run->parameters;
+        assert($asked instanceof FilesParameters);
         $isStandIn = $slot->kind === SlotKind::StandIn;
-        $bench = $isStandIn ? FilesBench::standIn($this->medium($run), ChainRecord::unpack($run->chain)) : FilesBench::folder($this->path($slot));
+        $bench = $isStandIn ? FilesBench::standIn($this->medium($run), $this->chain($run)) : FilesBench::folder($this->path($slot));
         try {
-            $result = (new SmallFiles($run->parameters->integer('files'), $run->parameters->integer('runs')))->on($bench->store, $bench->clock, $this->watch($run, $isStandIn), new RunKeeper($run, FilesRecord::pack(...)));
-            $this->file($run, FilesRecord::pack($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
+            $keeper = new RunKeeper($run, fn (SmallFilesResult $soFar): FilesRecord => new FilesRecord($soFar));
+            $result = (new SmallFiles($asked->files, $asked->times))->on($bench->store, $bench->clock, $this->watch($run, $isStandIn), $keeper);
+            $this->file($run, new FilesRecord($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
         } finally {
             $bench->store->clear();
         }
@@ -222,32 +234,39 @@ final readonly class RunConductor
     /** @throws DeviceFault */
     private function copy(Run $run): void
     {
-        $source = $this->allowed->admit($run->parameters->string('source')->value());
-        $into = $this->allowed->admit($run->parameters->string('into')->value());
-        $result = TimedCopy::of($source, $into, $run->parameters->boolean('verify'))->run(new HostClock, $this->watch($run, false), new RunKeeper($run, fn (CopyResult $soFar): array => CopyRecord::of($soFar)->pack()));
-        $this->file($run, CopyRecord::of($result)->pack(), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
+        $asked = $run->parameters;
+        assert($asked instanceof CopyParameters);
+        $copy = TimedCopy::of($this->allowed->admit($asked->source), $this->allowed->admit($asked->into), $asked->verify);
+        $result = $copy->run(new HostClock, $this->watch($run, false), new RunKeeper($run, CopyRecord::of(...)));
+        $this->file($run, CopyRecord::of($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
     }
 
-    /**
-     * @param  array<string, mixed>  $result
-     * @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces
-     */
-    private function file(Run $run, array $result, array $traces, bool $stopped, ?string $cutShort, ?string $note = null): void
+    private static function asked(Run $run): ProofParameters
     {
-        $state = RunState::ended($stopped, $cutShort);
+        return $run->parameters instanceof ProofParameters ? $run->parameters : throw new LogicException("Run {$run->id} is no proof.");
+    }
+
+    /** How much of the medium was asked for; null for all there is. */
+    private static function size(Run $run): ?Bytes
+    {
+        return match (true) {
+            $run->parameters instanceof SpeedParameters => $run->parameters->plan->region,
+            $run->parameters instanceof ProofParameters, $run->parameters instanceof SizeParameters => $run->parameters->size,
+            default => null,
+        };
+    }
+
+    /** What the chain of a run gives at best: a stand-in goes no faster. */
+    private function chain(Run $run): Path
+    {
+        return $run->chain->fastest($run->card->label());
+    }
+
+    /** @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces */
+    private function file(Run $run, Result $result, array $traces, bool $stopped, ?string $cutShort, ?string $note = null): void
+    {
         $note ??= $stopped && $this->worker?->shouldQuit === true ? 'Stopped because the station was shut down.' : null;
         // Hours of work are in hand: if the database is away just now, wait for it a while.
-        retry(20, function () use ($run, $result, $traces, $state, $cutShort, $note): void {
-            RunSample::query()->updateOrCreate(['run_id' => $run->id], ['traces' => $traces]);
-            $run->forceFill(['result' => $result, 'beside' => $run->beside ?? Alongside::of($run)]);
-            $this->end($run, $state, $cutShort ?? $note);
-            OwnMeasurement::note($run);
-        }, 1500);
-    }
-
-    private function end(Run $run, RunState $state, ?string $message): void
-    {
-        $run->forceFill(['state' => $state, 'message' => $message === null ? null : mb_substr($message, 0, 1000), 'ended_at' => now(), 'progress' => null])->save();
-        CardEvidence::refresh($run->card);
+        retry(20, fn (): Run => Filing::file($run, RunState::ended($stopped, $cutShort), $result, $traces, $cutShort ?? $note), 1500, fn (Throwable $fault): bool => $fault instanceof QueryException);
     }
 }

@@ -13,10 +13,14 @@ use App\Models\SlotKind;
 use App\Models\Station;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Fluent;
 use Illuminate\Validation\ValidationException;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\UnusablePath;
+use Tally\Record\CopyParameters;
+use Tally\Record\Parameters;
+use Tally\Record\ProofParameters;
+use Tally\Record\RunKind;
+use Tally\Record\SpeedParameters;
 use Tally\StandIn\Shelf;
 
 /** Takes orders for runs: checks that they can be carried out, and puts them on the station's queue. */
@@ -49,11 +53,11 @@ final readonly class RunDesk
                 'reader_id' => $slot->reader->id,
                 'cable_id' => $slot->reader->cable_id,
                 'port_id' => $slot->port->id,
-                'drive_id' => $order->parameters['drive'] ?? null,
+                'drive_id' => $order->drive,
                 'kind' => $order->kind,
                 'state' => RunState::Waiting,
-                'chain' => ChainRecord::pack($chain),
-                'parameters' => $order->parameters,
+                'chain' => $chain,
+                'parameters' => self::reinserted($card, $order),
                 'beside' => $order->beside,
                 'recorded_by' => $order->by,
             ]);
@@ -82,9 +86,20 @@ final readonly class RunDesk
             if (! ($again ? $run->canReadAgain() : $run->canContinue()) || $station === null) {
                 throw $this->refuse('run', "There is nothing to go on from: {$run->name()} is {$run->state->value}, and no place of it was kept. Begin a new proof.");
             }
-            $run->forceFill(['state' => RunState::Waiting, 'stop_requested' => false, 'message' => null, 'parameters' => [...$run->parameters->toArray(), 'again' => $again]])->save();
+            $parameters = $run->parameters;
+            assert($parameters instanceof ProofParameters);
+            $run->forceFill(['state' => RunState::Waiting, 'stop_requested' => false, 'message' => null, 'parameters' => $parameters->goneOnWith($again)])->save();
             $this->dispatch($run, $station);
         });
+    }
+
+    /** A card that was last proven in another slot has been out since. */
+    private static function reinserted(Card $card, Ordered $order): Parameters
+    {
+        $parameters = $order->parameters;
+        $last = $parameters instanceof ProofParameters ? $card->runs()->whereIn('kind', [RunKind::Proof, RunKind::Screen])->whereNotNull('slot_id')->latest('id')->value('slot_id') : null;
+
+        return $parameters instanceof ProofParameters && $last !== null && $last !== $order->slot->id ? $parameters->afterReinsertion() : $parameters;
     }
 
     private function dispatch(Run $run, Station $station): void
@@ -95,7 +110,7 @@ final readonly class RunDesk
     /** @throws ValidationException */
     private function check(Card $card, Ordered $order): void
     {
-        $parameters = new Fluent($order->parameters);
+        $parameters = $order->parameters;
         if ($order->slot->kind === SlotKind::StandIn) {
             if ($order->kind === RunKind::Copy) {
                 throw $this->refuse('slot', "{$order->slot->name} holds a stand-in, which keeps no files: choose a slot with a folder, or take the time by stopwatch.");
@@ -104,33 +119,32 @@ final readonly class RunDesk
             return;
         }
         if ($order->slot->kind === SlotKind::Raw) {
-            $this->checkRaw($card, $order, $parameters);
+            $this->checkRaw($card, $order);
 
             return;
         }
-        if ($parameters->integer('from') > 0) {
+        if ($parameters instanceof SpeedParameters && ! $parameters->plan->from->isZero()) {
             throw $this->refuse('from', 'In a folder the file system decides where data lies, so a region that begins further on cannot be promised. Leave it empty, or write up to there.');
         }
         $this->admit('slot', $order->slot->path ?? '');
-        if ($order->kind === RunKind::Copy) {
-            $this->admit('source', $parameters->string('source')->value());
-            $this->admit('into', $parameters->string('into')->value());
+        if ($parameters instanceof CopyParameters) {
+            $this->admit('source', $parameters->source);
+            $this->admit('into', $parameters->into);
         }
     }
 
     /**
      * What can be told without touching the device; the worker asks the rest of the device itself.
      *
-     * @param  Fluent<string, mixed>  $parameters
-     *
      * @throws ValidationException
      */
-    private function checkRaw(Card $card, Ordered $order, Fluent $parameters): void
+    private function checkRaw(Card $card, Ordered $order): void
     {
-        if (! $order->kind->isProof()) {
+        $parameters = $order->parameters;
+        if (! $parameters instanceof ProofParameters) {
             throw $this->refuse('slot', "{$order->slot->name} holds a raw card, without a file system: only a full proof or a quick screen can be run there.");
         }
-        $typed = trim($parameters->string('tag')->value());
+        $typed = trim($parameters->tag ?? '');
         $wrong = array_filter([
             'by' => ($order->by ?? '') === '' ? 'Nobody is named. Erasing a card is written down with a name: write yours.' : '',
             'tag' => strcasecmp($typed, $card->tag) === 0 ? '' : "Everything on the card is lost. Type the tag of this card to say that it is meant: {$card->tag}.".($typed === '' ? '' : " “{$typed}” was typed."),

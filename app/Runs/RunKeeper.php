@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Runs;
 
+use App\Casts\Json;
 use App\Models\Run;
 use App\Models\RunSample;
 use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Tally\Probe\Watch\Keeper;
+use Tally\Record\Result;
 
 /**
  * Writes what was measured so far into the books while a run goes on, at most every other second. It counts only once the
@@ -26,10 +28,10 @@ final class RunKeeper implements Keeper
     private float $last = 0.0;
 
     /**
-     * @param  Closure(T): array<string, mixed>  $pack  as it is kept with the run
+     * @param  Closure(T): Result  $record  as it is kept with the run
      * @param  (Closure(T): array<string, mixed>)|null  $traces  as they are kept beside it
      */
-    public function __construct(private readonly Run $run, private readonly Closure $pack, private readonly ?Closure $traces = null, private readonly float $every = self::EVERY) {}
+    public function __construct(private readonly Run $run, private readonly Closure $record, private readonly ?Closure $traces = null, private readonly float $every = self::EVERY) {}
 
     public function keep(Closure $soFar): void
     {
@@ -43,7 +45,7 @@ final class RunKeeper implements Keeper
             if ($this->traces !== null) {
                 RunSample::query()->updateOrCreate(['run_id' => $this->run->id], ['traces' => ($this->traces)($result)]);
             }
-            Run::query()->whereKey($this->run->id)->update(['result' => json_encode(($this->pack)($result), JSON_THROW_ON_ERROR)]);
+            Run::query()->whereKey($this->run->id)->update(['result' => Json::of(($this->record)($result)->pack())]);
         } catch (QueryException) {
             // The database is away for a moment: the result is filed at the end.
             DB::disconnect();

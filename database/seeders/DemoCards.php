@@ -9,9 +9,7 @@ use App\Models\Card;
 use App\Models\Run;
 use App\Models\Slot;
 use App\Models\Station;
-use App\Runs\ChainRecord;
 use App\Runs\RunConductor;
-use App\Runs\RunKind;
 use App\Runs\RunState;
 use Illuminate\Database\Seeder;
 use LogicException;
@@ -22,9 +20,13 @@ use Tally\Label\Family;
 use Tally\Label\Form;
 use Tally\Label\Mark;
 use Tally\Origin\Provenance;
-use Tally\Probe\Screen\ScreenPlan;
-use Tally\Probe\SmallFiles;
+use Tally\Probe\SpeedPlan;
 use Tally\Quantity\Bytes;
+use Tally\Record\FilesParameters;
+use Tally\Record\ProofParameters;
+use Tally\Record\RunKind;
+use Tally\Record\SizeParameters;
+use Tally\Record\SpeedParameters;
 
 /** The survey's cards. Their runs are carried out for real, on made-up media; no result is written by hand. */
 final class DemoCards extends Seeder
@@ -121,13 +123,13 @@ final class DemoCards extends Seeder
         $chain = Rig::chain($card, $slot) ?? throw new LogicException("{$card->tag} does not fit {$slotName}.");
         $run = Run::query()->create([
             'card_id' => $card->id, 'station_id' => Station::here()?->id, 'slot_id' => $slot->id, 'kind' => $kind, 'state' => RunState::Waiting,
-            'chain' => ChainRecord::pack($chain),
+            'chain' => $chain,
             'reader_id' => $slot->reader->id, 'cable_id' => $slot->reader->cable_id, 'port_id' => $slot->port->id,
             'parameters' => match ($kind) {
-                RunKind::Speed => ['size' => Bytes::gigabytes(1)->count, 'runs' => 5],
-                RunKind::Files => ['size' => 0, 'files' => SmallFiles::FILES, 'runs' => SmallFiles::ROUNDS],
-                RunKind::Screen => ['size' => 0, 'runs' => 1, 'points' => ScreenPlan::POINTS],
-                default => ['size' => 0, 'runs' => 1, 'whole_map' => ! $lookBack],
+                RunKind::Speed => new SpeedParameters(SpeedPlan::plain(Bytes::gigabytes(1))),
+                RunKind::Files => new FilesParameters,
+                RunKind::Proof, RunKind::Screen => new ProofParameters(wholeMap: ! $lookBack),
+                default => new SizeParameters,
             },
             'recorded_by' => 'demo',
         ]);

@@ -11,15 +11,15 @@ use App\Models\Port;
 use App\Models\Reader;
 use App\Models\Run;
 use App\Runs\RunBook;
-use App\Runs\RunKind;
-use App\Runs\TypedReading;
 use DateTimeImmutable;
 use Illuminate\Database\Seeder;
-use Tally\Chain\Path;
+use Tally\Measured\Chain;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 use Tally\Quantity\Temperature;
 use Tally\Reading\Copy\CopyReading;
+use Tally\Record\RunKind;
+use Tally\Record\TypedReading;
 
 /** What the survey's people wrote into the book of runs themselves. All figures are invented. */
 final class DemoRuns extends Seeder
@@ -46,7 +46,7 @@ final class DemoRuns extends Seeder
     {
         [$card, $reader, $port] = [$this->card($tag), Reader::query()->with(['slots', 'cable'])->where('tag', 'R2')->firstOrFail(), $this->port('port 2')];
         $copy = CopyReading::of(Bytes::parse($size), $files, array_map(Span::parse(...), $laps));
-        RunBook::stopwatch($card, $copy, Rig::chainAt($card, $reader, $port) ?? Path::unnamed(), $reader, $port, Drive::query()->where('tag', $drive)->first(), new DateTimeImmutable('2026-11-19'), self::WHO, $note);
+        RunBook::stopwatch($card, $copy, Rig::chainAt($card, $reader, $port) ?? Chain::unnamed(), $reader, $port, Drive::query()->where('tag', $drive)->first(), new DateTimeImmutable('2026-11-19'), self::WHO, $note);
     }
 
     /** @param  non-empty-list<array{string, string, string, string}>  $rows  way, size, time, speed */
@@ -57,7 +57,7 @@ final class DemoRuns extends Seeder
         $port = $port === null ? null : $this->port($port);
         $readings = array_map(fn (array $row): TypedReading => TypedReading::parse(array_combine(['way', 'size', 'time', 'speed'], $row)), $rows);
         $chain = $reader === null || $port === null ? null : Rig::chainAt($card, $reader, $port);
-        RunBook::typed($card, $readings, $chain ?? Path::unnamed(), $reader, $port, new DateTimeImmutable('2026-11-20'), self::WHO, $note, null);
+        RunBook::typed($card, $readings, $chain ?? Chain::unnamed(), $reader, $port, new DateTimeImmutable('2026-11-20'), self::WHO, $note, null);
     }
 
     private function card(string $tag): Card

@@ -9,12 +9,12 @@ use App\EvidenceFile\ResultFile;
 use App\EvidenceFile\ResultReader;
 use App\Models\Card;
 use App\Models\Run;
-use App\Runs\RunSource;
 use Illuminate\Http\UploadedFile;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Process\Process;
+use Tally\Record\RunSource;
 use Tally\Verdict\VerdictKind;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
@@ -106,14 +106,14 @@ final class EvidenceFileTest extends TestCase
     {
         $card = $this->sham();
         $json = $this->fileOf($card);
-        $before = $card->runs()->orderBy('id')->get()->map(fn (Run $run): array => [$run->kind, $run->result?->toArray()])->all();
+        $before = $card->runs()->orderBy('id')->get()->map(fn (Run $run): array => [$run->kind, $run->rawResult()])->all();
         $card->runs()->each(function (Run $run): void {
             $run->sample()->delete();
             $run->delete();
         });
         self::assertSame(3, ResultReader::read($json)->take($card, 'Wren'));
         $after = $card->runs()->orderBy('id')->get();
-        self::assertEquals($before, $after->map(fn (Run $run): array => [$run->kind, $run->result?->toArray()])->all());
+        self::assertEquals($before, $after->map(fn (Run $run): array => [$run->kind, $run->rawResult()])->all());
         self::assertSame([RunSource::File], $after->map(fn (Run $run): RunSource => $run->source)->unique()->values()->all());
         self::assertSame(VerdictKind::Sham, $card->refresh()->verdict);
         self::assertSame(0, ResultReader::read($json)->take($card, 'Wren'), 'what is in the books is not filed twice');

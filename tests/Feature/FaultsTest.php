@@ -11,8 +11,6 @@ use App\Models\Slot;
 use App\Runs\RunConductor;
 use App\Runs\RunKeeper;
 use App\Runs\RunState;
-use App\Runs\SpeedRecord;
-use App\Runs\SustainedRecord;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Queue;
 use Inertia\Testing\AssertableInertia;
@@ -24,6 +22,8 @@ use Tally\Probe\SustainedResult;
 use Tally\Probe\SustainedRun;
 use Tally\Probe\Watch\Phase;
 use Tally\Quantity\Bytes;
+use Tally\Record\SpeedRecord;
+use Tally\Record\SustainedRecord;
 use Tally\StandIn\Medium;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
@@ -52,7 +52,7 @@ final class FaultsTest extends TestCase
         $run = $this->going($card, 'speed');
         $clock = new StandInClock;
         $plan = SpeedPlan::plain(Bytes::gigabytes(1));
-        $keeper = new RunKeeper($run, fn (SpeedResult $soFar): array => SpeedRecord::of($soFar, $plan)->pack(), fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []], 0);
+        $keeper = new RunKeeper($run, fn (SpeedResult $soFar): SpeedRecord => SpeedRecord::of($soFar, $plan), fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []], 0);
         // Cut off in the fourth reading: the books know of four writes and three reads.
         (new SpeedRun($plan))->on(new StandInDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock), $clock, new StopAt(Phase::Reading, 0.5, 4), $keeper);
         self::assertFalse($run->refresh()->counts());
@@ -60,8 +60,8 @@ final class FaultsTest extends TestCase
         $run->refresh();
         self::assertSame(RunState::Interrupted, $run->state);
         self::assertStringContainsString('What was measured whole before counts', (string) $run->message);
-        self::assertCount(4, $run->result?->array('writes') ?? []);
-        self::assertCount(3, $run->result?->array('reads') ?? []);
+        self::assertCount(4, $run->speeds()->writes ?? []);
+        self::assertCount(3, $run->speeds()->reads ?? []);
         $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
             ->has('claimLine.ways.0.runs', 4)->has('claimLine.ways.1.runs', 3)
             ->where('claimLine.caption', fn (string $words): bool => str_contains($words, '(interrupted)')));
@@ -72,10 +72,10 @@ final class FaultsTest extends TestCase
         $card = $this->card();
         $run = $this->going($card, 'sustained');
         $clock = new StandInClock;
-        $keeper = new RunKeeper($run, fn (SustainedResult $soFar): array => SustainedRecord::of($soFar)->pack(), fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat], 0);
+        $keeper = new RunKeeper($run, SustainedRecord::of(...), fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat], 0);
         (new SustainedRun)->on(new StandInDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock), $clock, new StopAt(Phase::Writing, 0.4), $keeper);
         $this->command('tally:station', ['--once' => true])->assertExitCode(0);
-        $record = SustainedRecord::unpack($run->refresh()->result ?? self::fail('nothing was kept'));
+        $record = $run->refresh()->sustained() ?? self::fail('nothing was kept');
         self::assertEqualsWithDelta(0.4 * 32e9, $record->write->bytes->count, 0.2e9);
         self::assertGreaterThan(50, count(RunSample::query()->findOrFail($run->id)->traces['write']));
         $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
@@ -86,10 +86,10 @@ final class FaultsTest extends TestCase
     {
         $run = $this->going($this->card(), 'speed');
         $made = 0;
-        $keeper = new RunKeeper($run, function (SpeedResult $soFar) use (&$made): array {
+        $keeper = new RunKeeper($run, function (SpeedResult $soFar) use (&$made): SpeedRecord {
             $made++;
 
-            return [];
+            return SpeedRecord::of($soFar, SpeedPlan::plain(Bytes::gigabytes(1)));
         });
         $result = new SpeedResult(Bytes::gigabytes(1), [], [], true, 0, [], true);
         foreach (range(1, 50) as $i) {
@@ -121,8 +121,7 @@ final class FaultsTest extends TestCase
         self::assertSame(RunState::Done, $run->state);
         self::assertNotNull($run->started_at);
         self::assertTrue($run->ended_at?->isBefore($run->started_at));
-        foreach ([...$run->result?->array('writes') ?? [], ...$run->result?->array('reads') ?? []] as $rate) {
-            self::assertIsFloat($rate);
+        foreach ([...$run->speeds()->writes ?? [], ...$run->speeds()->reads ?? []] as $rate) {
             self::assertGreaterThan(0, $rate);
             self::assertLessThan(1e11, $rate);
         }

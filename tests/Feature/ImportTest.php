@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Evidence\Acquaintance;
 use App\Intake\Import\ImportShelf;
 use App\Models\Card;
 use App\Pages\ImportPage;
@@ -15,6 +16,7 @@ use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
+use Tally\Label\Finding;
 use Tally\Verdict\VerdictKind;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
@@ -132,8 +134,10 @@ final class ImportTest extends TestCase
     {
         $this->card(['tag' => 'OLD-1', 'serial' => 'sn-1']);
         $this->post($this->waiting("tag,line,serial\nA-1,Tindle 32GB SDHC,SN1\nA-2,Tindle 32GB SDHC,SN2\n"));
-        $verdicts = Card::query()->orderBy('tag')->pluck('verdict', 'tag')->all();
-        self::assertSame(['A-1' => VerdictKind::Sham, 'A-2' => VerdictKind::Unproven, 'OLD-1' => VerdictKind::Sham], $verdicts);
+        $met = fn (string $tag): array => array_map(fn (Finding $one): string => $one->reason, array_filter((new Acquaintance)->findings(Card::query()->where('tag', $tag)->firstOrFail()), fn (Finding $one): bool => $one->id === 'serial-met-before'));
+        self::assertStringContainsString('is on OLD-1 too', implode('', $met('A-1')));
+        self::assertStringContainsString('is on A-1 too', implode('', $met('OLD-1')));
+        self::assertSame([], $met('A-2'));
     }
 
     /** @return iterable<string, array{string}> */

@@ -43,7 +43,7 @@ final class IntakeTest extends TestCase
         $this->get('/intake/QS-100')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
             ->component('Intake', false)
             ->where('margin.verdict', 'Sham')
-            ->where('margin.reasons.0.rest', 'Says UHS-II but has one row of contacts; that bus needs two.'));
+            ->where('margin.reasons.0.rest', 'It has one row of contacts, which is UHS-I at the most, and says UHS-II and V60: that needs two.'));
     }
 
     public function test_correcting_a_label_derives_the_verdict_anew(): void

@@ -14,14 +14,17 @@ use App\Models\Port;
 use App\Models\Reader;
 use App\Models\Run;
 use App\Models\Slot;
-use App\Runs\ChainRecord;
 use App\Runs\RunBook;
 use App\Runs\RunState;
 use Illuminate\Support\ViewErrorBag;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tally\Chain\CeilingOrigin;
+use Tally\Measured\Blame;
+use Tally\Probe\SpeedPlan;
+use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
+use Tally\Record\SpeedParameters;
 use Tests\TestCase;
 
 final class KitTest extends TestCase
@@ -51,7 +54,7 @@ final class KitTest extends TestCase
     {
         $this->put('/kit/readers/R1', self::reader(['tag' => 'R1', 'slots' => [['name' => 'one', 'lane' => 'A', 'buses' => ['uhs-i']]]]))->assertRedirect('/kit/readers/R1');
         $slot = Slot::query()->with(['reader.slots', 'reader.cable', 'port.host'])->where('name', 'Tray 1')->firstOrFail();
-        self::assertSame('UHS-I bus', Rig::chain($this->card(['bus' => 'uhs-ii']), $slot)?->links[0]->name);
+        self::assertSame('UHS-I bus', Rig::path($this->card(['bus' => 'uhs-ii']), $slot)?->links[0]->name);
     }
 
     public function test_every_other_kind_is_entered_and_opened_again_the_same(): void
@@ -159,8 +162,8 @@ final class KitTest extends TestCase
         $card = $this->card(['bus' => 'uhs-iii', 'capacity' => 128_000_000_000, 'family' => 'SDXC', 'tag' => 'M-'.Run::query()->count()]);
         $chain = Rig::chain($card, $slot) ?? self::fail('it does not fit');
 
-        return Run::query()->create(['card_id' => $card->id, 'slot_id' => $slot->id, 'reader_id' => $slot->reader->id, 'port_id' => $slot->port->id, 'kind' => 'speed', 'state' => RunState::Done, 'chain' => ChainRecord::pack($chain),
-            'parameters' => ['size' => 1_000_000_000, 'runs' => 3], 'result' => ['region' => 1_000_000_000, 'writes' => [200e6, 200e6, 200e6], 'reads' => $rates, 'forgot' => $forgot, 'wrong' => 0]])->fresh(['card']) ?? self::fail('not kept');
+        return Run::query()->create(['card_id' => $card->id, 'slot_id' => $slot->id, 'reader_id' => $slot->reader->id, 'port_id' => $slot->port->id, 'kind' => 'speed', 'state' => RunState::Done, 'chain' => $chain,
+            'parameters' => new SpeedParameters(SpeedPlan::plain(Bytes::gigabytes(1), 3)), 'result' => ['region' => 1_000_000_000, 'writes' => [200e6, 200e6, 200e6], 'reads' => $rates, 'forgot' => $forgot, 'wrong' => 0]])->fresh(['card']) ?? self::fail('not kept');
     }
 
     public function test_a_run_that_beats_practice_becomes_the_houses_own_measurement_and_wins(): void
@@ -190,7 +193,7 @@ final class KitTest extends TestCase
         RunBook::countAgain($most, 'it was the right one');
         self::assertSame(44e6, $measured());
         // What somebody typed is nobody else’s to take away.
-        Reader::query()->where('tag', 'R1')->update(['measured' => 43e6, 'measured_how' => 'by hand']);
+        Reader::query()->where('tag', 'R1')->firstOrFail()->forceFill(['measured' => 43e6, 'measured_how' => 'by hand'])->save();
         RunBook::void($most->refresh(), 'again', 'Wren');
         self::assertSame(43e6, $measured());
     }
@@ -199,11 +202,11 @@ final class KitTest extends TestCase
     {
         Reader::query()->where('tag', 'R1')->update(['uplink' => 'usb2']);
         $run = $this->runInBay([30e6, 30e6, 30e6]);
-        $run->forceFill(['result' => [...$run->result?->toArray() ?? [], 'writes' => [30e6, 30e6, 30e6]]]);
+        $run->forceFill(['result' => [...$run->rawResult() ?? [], 'writes' => [30e6, 30e6, 30e6]]]);
         OwnMeasurement::note($run);
         // Faster than the link carries on paper: a cache answered.
         $cached = $this->runInBay([300e6, 300e6, 300e6], false);
-        $cached->forceFill(['result' => [...$cached->result?->toArray() ?? [], 'writes' => [900e6, 900e6]]]);
+        $cached->forceFill(['result' => [...$cached->rawResult() ?? [], 'writes' => [900e6, 900e6]]]);
         OwnMeasurement::note($cached);
         self::assertNull(Reader::query()->where('tag', 'R1')->firstOrFail()->measured);
     }
@@ -217,10 +220,10 @@ final class KitTest extends TestCase
         self::assertEqualsWithDelta(65, $reader->asLink()->ceiling->usable()->megabytes(), 1e-9);
         $port = Port::query()->with('host')->where('name', 'port 2')->firstOrFail();
         $card = $this->card(['bus' => 'uhs-ii', 'read' => 250e6]);
-        $path = Rig::chainAt($card, $reader, $port);
-        self::assertNotNull($path);
-        self::assertFalse($path->couldShow(Rate::megabytesPerSecond(250)));
-        self::assertStringContainsString('a camera on USB 10 Gb/s', $path->describe());
+        $chain = Rig::chainAt($card, $reader, $port);
+        self::assertTrue($chain?->isCamera);
+        self::assertFalse((new Blame($chain, $card->label()))->isTheCards(Rate::megabytesPerSecond(30), Rate::megabytesPerSecond(250)));
+        self::assertStringContainsString('a camera on USB 10 Gb/s', $chain->describe());
         $reader->forceFill(['measured' => 180e6, 'measured_how' => 'five runs'])->save();
         self::assertEqualsWithDelta(180, $reader->asLink()->ceiling->usable()->megabytes(), 1e-9);
     }

@@ -51,7 +51,7 @@ final class LabelPreviewTest extends TestCase
         $answer = $this->postJson('/intake/preview', ['form' => 'sd', 'capacity' => '128 GB', 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => ['V60'], 'read' => '250 MB/s', 'contact_rows' => '1'])->assertOk();
         self::assertSame([['mark' => 'V60', 'megabytes' => '60 MB/s', 'megabits' => '480 Mb/s']], $answer->json('promises'));
         self::assertSame(['no write speed'], $answer->json('silent'));
-        self::assertSame('Says UHS-II but has one row of contacts; that bus needs two.', $answer->json('findings.0.rest'));
+        self::assertSame('It has one row of contacts, which is UHS-I at the most, and says UHS-II and V60: that needs two.', $answer->json('findings.0.rest'));
         self::assertSame('250 MB/s', $answer->json('reach.0.rate'));
         self::assertSame('ends at the card’s own claim', $answer->json('reach.0.why'));
         self::assertNull($answer->json('reach.5.rate'));

@@ -80,7 +80,7 @@ final class OffloadTest extends TestCase
     {
         $card = $this->fastCard();
         $run = $this->conduct($card, 'speed', 'Tray 1');
-        $run->forceFill(['result' => [...$run->result?->toArray() ?? [], 'reads' => [2.41e9, 2.4e9]]])->save();
+        $run->forceFill(['result' => [...$run->rawResult() ?? [], 'reads' => [2.41e9, 2.4e9]]])->save();
         self::assertSame(250.0, $this->through($card, 'R1')->path->links[0]->ceiling->usable()->megabytes());
     }
 

@@ -69,7 +69,7 @@ final class OrdersTest extends TestCase
     {
         $card = $this->card();
         $run = $this->conduct($card, 'speed', 'Tray 3');
-        $run->forceFill(['result' => [...$run->result?->toArray() ?? [], 'writes' => [39e6, 80e6], 'reads' => [3e9, 3e9]]])->save();
+        $run->forceFill(['result' => [...$run->rawResult() ?? [], 'writes' => [39e6, 80e6], 'reads' => [3e9, 3e9]]])->save();
         self::assertSame('3 min 1 s', self::slotOf($this->offer($card), 'Tray 3')->expected);
     }
 
@@ -90,6 +90,6 @@ final class OrdersTest extends TestCase
     public function test_a_proof_of_a_part_of_a_stand_in(): void
     {
         $run = $this->conduct($this->card(['stand_in' => 'wraps,size=32GB,true=8GB']), 'proof', 'Tray 3', '2 GB');
-        self::assertSame([2_000_000_000, 2_000_000_000], [$run->result?->integer('size'), $run->result?->integer('holds')]);
+        self::assertSame([2_000_000_000, 2_000_000_000], [($run->rawResult()['size'] ?? null), ($run->rawResult()['holds'] ?? null)]);
     }
 }

@@ -10,7 +10,6 @@ use App\Models\Run;
 use App\Models\Slot;
 use App\Models\SlotKind;
 use App\Runs\RunConductor;
-use App\Runs\RunKind;
 use App\Runs\RunState;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
@@ -19,6 +18,7 @@ use Inertia\Testing\AssertableInertia;
 use LogicException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tally\Device\AllowedFolders;
+use Tally\Record\RunKind;
 use Tally\Verdict\VerdictKind;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
@@ -139,8 +139,8 @@ final class ProveTest extends TestCase
         $this->orderRaw($card, $slot, ['why' => 'bought as it is'])->assertSessionHasNoErrors();
         self::assertSame(RunState::Done, $this->carryOut()->state);
         self::assertSame('bought as it is', Erasure::query()->firstOrFail()->why);
-        // A card that shows less than its label to any computer is a sham, whatever it holds.
-        self::assertSame($bytes < 32_000_000 ? VerdictKind::Sham : VerdictKind::Unproven, $card->refresh()->verdict);
+        // A card that shows less than its label to any computer is a sham, whatever it holds; one that shows and holds more is doubted.
+        self::assertSame($bytes < 32_000_000 ? VerdictKind::Sham : VerdictKind::Sound, $card->refresh()->verdict);
     }
 
     public function test_footage_that_came_between_order_and_run_stops_the_run(): void
@@ -231,7 +231,7 @@ final class ProveTest extends TestCase
         DB::getEventDispatcher()?->forget(QueryExecuted::class);
         $this->post("/runs/{$run->id}/go-on")->assertSessionHasNoErrors();
         $run = $this->carryOut();
-        self::assertSame([RunState::Done, 32_000_000_000], [$run->state, $run->result?->integer('holds')]);
+        self::assertSame([RunState::Done, 32_000_000_000], [$run->state, ($run->rawResult()['holds'] ?? null)]);
     }
 
     public function test_what_cannot_go_on_says_so(): void
@@ -263,7 +263,7 @@ final class ProveTest extends TestCase
         self::assertStringContainsString('It can go on from where it was.', (string) $run->message);
         $this->post("/runs/{$run->id}/go-on")->assertSessionHasNoErrors();
         $run = $this->carryOut();
-        self::assertSame([RunState::Done, 64_000_000], [$run->state, $run->result?->integer('holds')]);
+        self::assertSame([RunState::Done, 64_000_000], [$run->state, ($run->rawResult()['holds'] ?? null)]);
         self::assertSame([], self::everything($folder));
         // And the files being gone, it cannot.
         $run->forceFill(['state' => RunState::Interrupted])->save();

@@ -7,10 +7,10 @@ namespace Tests\Feature;
 use App\Erasing\Ledger;
 use App\Models\Erasure;
 use App\Models\Run;
-use App\Runs\RunKind;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Process\Process;
+use Tally\Record\RunKind;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
 

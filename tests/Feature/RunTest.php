@@ -9,11 +9,9 @@ use App\Jobs\ConductRun;
 use App\Models\Card;
 use App\Models\Run;
 use App\Models\Slot;
-use App\Runs\ProofRecord;
 use App\Runs\RunConductor;
 use App\Runs\RunState;
 use App\Runs\RunWatch;
-use App\Runs\SpeedRecord;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\DB;
@@ -46,7 +44,7 @@ final class RunTest extends TestCase
         $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id])->assertRedirect();
         $run = Run::query()->firstOrFail();
         self::assertSame(RunState::Waiting, $run->state);
-        self::assertSame(1_000_000_000, $run->parameters->integer('size'));
+        self::assertSame(1_000_000_000, $run->parameters->pack()['size'] ?? null);
         Queue::assertPushedOn('station-bench-a', ConductRun::class);
     }
 
@@ -56,7 +54,7 @@ final class RunTest extends TestCase
         $run = $this->conduct($card, 'speed', 'Tray 3');
         self::assertSame(RunState::Done, $run->state);
         self::assertNotNull($run->result);
-        $record = SpeedRecord::unpack($run->result);
+        $record = $run->speeds() ?? self::fail('nothing was measured');
         self::assertCount(5, $record->writes);
         self::assertEqualsWithDelta(39e6, $record->writes[0], 2e6);
         self::assertNotNull($run->sample()->first());
@@ -85,7 +83,7 @@ final class RunTest extends TestCase
         $card = $this->card(['stand_in' => $medium]);
         $run = $this->conduct($card, 'proof', 'Tray 3');
         self::assertNotNull($run->result);
-        $record = ProofRecord::unpack($run->result);
+        $record = $run->proof() ?? self::fail('nothing was proven');
         self::assertSame([$capacity, $wrap], [$record->diagnosis->capacity->count, $record->diagnosis->wrap]);
         self::assertSame(VerdictKind::Sham, $card->refresh()->verdict);
     }
@@ -94,10 +92,10 @@ final class RunTest extends TestCase
     {
         $run = $this->conduct($this->card(['stand_in' => 'patchy,size=32GB,patches=4']), 'proof', 'Tray 3');
         self::assertNotNull($run->result);
-        $record = ProofRecord::unpack($run->result);
-        self::assertEquals($run->result->toArray(), json_decode((string) json_encode($record->pack()), true));
+        $record = $run->proof() ?? self::fail('nothing was proven');
+        self::assertEquals($run->rawResult(), json_decode((string) json_encode($record->pack()), true));
         self::assertGreaterThan(2 ** 53, PHP_INT_MAX);
-        self::assertIsString($run->result->get('imprint'));
+        self::assertIsString($run->rawResult()['imprint'] ?? null);
     }
 
     public function test_a_new_card_gets_a_made_up_medium_and_keeps_it(): void
@@ -160,7 +158,7 @@ final class RunTest extends TestCase
         $this->folderSlot($folder);
         $run = $this->conduct($this->card(), 'proof', 'Bay 2', '20 MB');
         self::assertSame(RunState::Done, $run->state, (string) $run->message);
-        self::assertSame(20_000_000, $run->result?->integer('holds'));
+        self::assertSame(20_000_000, ($run->rawResult()['holds'] ?? null));
         self::assertSame(['clip.mov'], self::everything($folder));
     }
 
@@ -265,9 +263,9 @@ final class RunTest extends TestCase
     public function test_a_run_is_not_carried_out_twice(): void
     {
         $run = $this->conduct($this->card(), 'speed', 'Tray 3');
-        $before = $run->refresh()->toArray();
+        $before = $run->refresh()->getAttributes();
         (new RunConductor(new AllowedFolders([]), 0))->conduct($run);
-        self::assertSame($before, $run->refresh()->toArray());
+        self::assertSame($before, $run->refresh()->getAttributes());
     }
 
     public function test_progress_is_reported_at_most_four_times_a_second(): void

@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Models\Run;
 use App\Runs\RunState;
-use App\Runs\SpeedParameters;
 use Illuminate\Support\Facades\Queue;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -14,6 +13,7 @@ use Tally\Probe\Order;
 use Tally\Probe\SpeedPlan;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
+use Tally\Record\SpeedParameters;
 use Tests\TestCase;
 
 /** How a speed run is asked for, from the page and in the terminal; and how long it will take. */
@@ -31,8 +31,8 @@ final class SpeedPlanTest extends TestCase
         $this->post("/cards/{$card->tag}/runs", $this->asked())->assertSessionHasNoErrors();
         $run = $this->carryOut();
         self::assertSame(RunState::Done, $run->state);
-        self::assertSame([500_000_000, 3, 17_179_869_184, 4_194_304, 'writes-first', 1], array_values($run->parameters->only(['size', 'runs', 'from', 'block', 'order', 'warm_ups'])));
-        self::assertCount(3, $run->result?->array('writes') ?? []);
+        self::assertSame([500_000_000, 3, 17_179_869_184, 4_194_304, 'writes-first', 1], array_map(fn (string $part): mixed => $run->parameters->pack()[$part] ?? null, ['size', 'runs', 'from', 'block', 'order', 'warm_ups']));
+        self::assertCount(3, $run->speeds()->writes ?? []);
         $this->get("/runs/{$run->id}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
             ->where('run.facts', function (mixed $facts): bool {
                 $words = (string) json_encode($facts);
@@ -45,8 +45,8 @@ final class SpeedPlanTest extends TestCase
     public function test_a_plan_comes_back_from_the_books_as_it_was(): void
     {
         $plan = new SpeedPlan(Bytes::gigabytes(2), 4, Bytes::of(1_048_576), Bytes::of(2_097_152), Order::WritesFirst, 2, Span::seconds(1.5));
-        $run = new Run(['parameters' => SpeedParameters::pack($plan)]);
-        self::assertEquals($plan, SpeedParameters::unpack($run->parameters));
+        $run = new Run(['kind' => 'speed', 'parameters' => new SpeedParameters($plan)]);
+        self::assertEquals(new SpeedParameters($plan), $run->parameters);
     }
 
     /** @return iterable<string, array{string, mixed, string}> field, given, what is said */
@@ -98,9 +98,9 @@ final class SpeedPlanTest extends TestCase
         $this->post("/cards/{$card->tag}/runs", ['kind' => 'files', 'slot' => $this->slot('Tray 3')->id, 'files' => 50, 'runs' => 2])->assertSessionHasNoErrors();
         $run = $this->carryOut();
         self::assertSame(RunState::Done, $run->state);
-        self::assertCount(2, $run->result?->array('rounds') ?? []);
+        self::assertCount(2, (array) ($run->rawResult()['rounds'] ?? []));
         $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('runs.0.kind', 'small files')
+            ->where('runs.0.kind', 'files')
             ->where('runs.0.note', fn (string $note): bool => preg_match('/Each file costs 4\.\d ms/', $note) === 1));
         $this->get("/runs/{$run->id}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->has('run.words', 3));
     }

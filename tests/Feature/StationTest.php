@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Run;
-use App\Runs\ChainRecord;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
-use Tally\Chain\Path;
+use Tally\Measured\Chain;
+use Tally\Record\SizeParameters;
 use Tests\TestCase;
 
 final class StationTest extends TestCase
@@ -18,7 +18,7 @@ final class StationTest extends TestCase
     {
         return Run::query()->create([
             'card_id' => $this->card()->id, 'station_id' => $this->station()->id, 'slot_id' => $this->slot('Tray 3')->id, 'kind' => 'proof',
-            'state' => RunState::Running, 'chain' => ChainRecord::pack(Path::unnamed()), 'parameters' => ['size' => 0, 'runs' => 1],
+            'state' => RunState::Running, 'chain' => Chain::unnamed(), 'parameters' => new SizeParameters,
             'progress' => ['phase' => 'writing', 'share' => 0.4], 'started_at' => now()->subHour(),
         ]);
     }

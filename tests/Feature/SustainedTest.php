@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Models\Card;
 use App\Models\RunSample;
 use App\Runs\RunState;
-use App\Runs\SustainedRecord;
 use Inertia\Testing\AssertableInertia;
 use Tally\Verdict\VerdictKind;
 use Tests\TestCase;
@@ -32,7 +31,7 @@ final class SustainedTest extends TestCase
             ->where('course.floor', fn (mixed $floor): bool => is_numeric($floor) && abs((float) $floor / 8 - 1) < 0.02)
             ->has('course.plateaus', 2)
             ->where('course.summary', fn (string $words): bool => str_contains($words, 'It falls at') && str_contains($words, 'Never under'))
-            ->where('runs.0.kind', 'sustained run')
+            ->where('runs.0.kind', 'sustained')
             ->where('runs.0.region', 'first 32 GB')
             ->where('margin.reasons.0.lead', fn (string $lead): bool => str_starts_with($lead, 'Falls to ')));
     }
@@ -42,9 +41,9 @@ final class SustainedTest extends TestCase
         $card = $this->card(['stand_in' => self::FALLS]);
         $run = $this->conduct($card, 'sustained', 'Tray 3', '20 GB');
         self::assertNotNull($run->result);
-        $record = SustainedRecord::unpack($run->result);
+        $record = $run->sustained() ?? self::fail('nothing was kept');
         self::assertSame(20_000_000_000, $record->write->bytes->count);
-        self::assertSame($run->result->toArray(), json_decode((string) json_encode($record->pack()), true));
+        self::assertEquals($run->rawResult(), json_decode((string) json_encode($record->pack()), true));
         $sample = RunSample::query()->findOrFail($run->id);
         self::assertGreaterThan(100, count($sample->traces['write']));
     }

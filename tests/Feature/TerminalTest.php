@@ -166,7 +166,7 @@ final class TerminalTest extends TestCase
         $this->command('tally:prove', ['path' => 'stand-in:wraps,size=32GB,true=8GB', '--card' => $card->tag, '--json' => true])->assertExitCode(1);
         self::assertSame('Sham', $card->refresh()->verdict->value);
         $run = Run::query()->firstOrFail();
-        self::assertSame([null, 8_000_000_000], [$run->slot_id, $run->result?->integer('wrap')]);
+        self::assertSame([null, 8_000_000_000], [$run->slot_id, ($run->rawResult()['wrap'] ?? null)]);
         $this->command('tally:speed', ['path' => 'stand-in:honest', '--runs' => '2', '--card' => $card->tag])->assertExitCode(0);
         self::assertSame(2, Run::query()->count());
         $this->get("/measure/{$card->tag}")->assertOk();

@@ -7,11 +7,11 @@ namespace Tests\Feature;
 use App\Models\Card;
 use App\Models\Port;
 use App\Models\Run;
-use App\Runs\RunSource;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
+use Tally\Record\RunSource;
 use Tally\Verdict\VerdictKind;
 use Tests\TestCase;
 
@@ -46,7 +46,7 @@ final class TypedTest extends TestCase
             ->where('runs.0.struck', false)
             ->where('claimLine.ways.1.median', 92.98)
             ->where('claimLine.ways.0.median', fn (mixed $median): bool => is_numeric($median) && abs($median - 86.4) < 0.01)
-            ->where('margin.reasons', fn (mixed $reasons): bool => str_contains((string) json_encode($reasons), 'typed in') && str_contains((string) json_encode($reasons, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), '98 % of the label’s 95 MB/s, near the label')));
+            ->where('margin.reasons', fn (mixed $reasons): bool => str_contains((string) json_encode($reasons), 'typed in') && str_contains((string) json_encode($reasons, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), '97 % of the label’s 95 MB/s, near the label')));
     }
 
     public function test_a_slow_figure_without_a_chain_blames_nobody(): void

@@ -211,6 +211,8 @@ describe('the claim line in words', () => {
         floor: null,
         floorMark: null,
         struck: null,
+        untold: null,
+        leftOut: null,
         ...over,
     });
 
@@ -221,6 +223,7 @@ describe('the claim line in words', () => {
                 way({ way: 'read', struck: 'the host’s cache answered', runs: [2410], median: 2410, claim: 250 }),
             ],
             wall: 290,
+            least: null,
             wallName: 'UHS-II bus',
             caption: null,
         });
@@ -231,8 +234,22 @@ describe('the claim line in words', () => {
         );
     });
 
+    it('says the range that the chain gives, and what cannot be told in it', () => {
+        const words = claimLineWords({
+            ways: [way({ runs: [29], median: 29, claim: 90, untold: 'this chain gives no more' })],
+            wall: 40,
+            least: 30,
+            wallName: 'R9',
+            caption: null,
+        });
+        expect(words).toBe(
+            'write 29.0 MB/s, median of 1, label claims 90 MB/s, cannot be told here: this chain gives no more; ' +
+                'this chain gives 30 to 40 MB/s in practice, the slowest link is R9.',
+        );
+    });
+
     it('says what is not known', () => {
-        const words = claimLineWords({ ways: [way({})], wall: null, wallName: null, caption: null });
+        const words = claimLineWords({ ways: [way({})], wall: null, least: null, wallName: null, caption: null });
         expect(words).toBe('write not measured, label claims nothing.');
     });
 });

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\TerminalWatch;
-use App\Runs\CopyRecord;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -15,6 +14,7 @@ use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
 use Tally\Quantity\Span;
 use Tally\Reading\Copy\Lap;
+use Tally\Record\CopyRecord;
 
 /** Exit codes: 0 copied (and read back alike), 1 a file did not read back as it was, 2 could not run (to the end). */
 final class CopyCommand extends Command

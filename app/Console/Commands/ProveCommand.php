@@ -9,11 +9,11 @@ use App\Console\ProofsMedium;
 use App\Console\TerminalWatch;
 use App\Runs\Bench;
 use App\Runs\CheckpointFile;
-use App\Runs\RunKind;
 use Illuminate\Support\Fluent;
 use InvalidArgumentException;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
+use Tally\Record\RunKind;
 
 /** Exit codes: 0 all holds, 1 something does not, 2 could not run (to the end). */
 final class ProveCommand extends ProofsMedium

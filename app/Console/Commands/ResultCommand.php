@@ -9,7 +9,6 @@ use App\EvidenceFile\NotAResult;
 use App\EvidenceFile\ResultReader;
 use App\Models\Card;
 use Illuminate\Console\Command;
-use Illuminate\Support\Fluent;
 
 /** Exit codes: 0 it is what it was, 2 it is not, or cannot be used. */
 final class ResultCommand extends Command
@@ -33,8 +32,7 @@ final class ResultCommand extends Command
             $result = ResultReader::read($json);
             $this->line("{$result->tag}, {$result->label}: made {$result->madeAt}, unchanged since. SHA-256 {$result->hash}");
             foreach ($result->runs as $run) {
-                $run = new Fluent($run);
-                $this->line("  run {$run->integer('id')}  {$run->string('kind')}  {$run->string('state')}  {$run->string('hash')}");
+                $this->line("  run {$run->id}  {$run->kind->value}  {$run->state->value}  {$run->hash}");
             }
             if ($this->option('take') === true) {
                 $card = Card::query()->where('tag', $result->tag)->first() ?? throw NotAResult::because("no card is tagged {$result->tag} here. Enter it on the Intake page first.");

@@ -9,11 +9,11 @@ use App\Console\ProofsMedium;
 use App\Console\TerminalWatch;
 use App\Runs\Bench;
 use App\Runs\CheckpointFile;
-use App\Runs\RunKind;
 use InvalidArgumentException;
 use Tally\Probe\Screen\QuickScreen;
 use Tally\Probe\Screen\ScreenPlan;
 use Tally\Quantity\Bytes;
+use Tally\Record\RunKind;
 
 /** Exit codes: 0 all places hold, 1 some do not, 2 could not run (to the end). */
 final class ScreenCommand extends ProofsMedium

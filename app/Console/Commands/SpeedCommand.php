@@ -10,13 +10,10 @@ use App\Console\SpeedOptions;
 use App\Console\TerminalWatch;
 use App\Pages\CoursePage;
 use App\Runs\Bench;
-use App\Runs\RunKind;
 use App\Runs\RunState;
-use App\Runs\SpeedParameters;
-use App\Runs\SpeedRecord;
-use App\Runs\SustainedRecord;
 use InvalidArgumentException;
-use Tally\Chain\Path;
+use Tally\Evidence\SpeedReading;
+use Tally\Measured\Chain;
 use Tally\Probe\SpeedPlan;
 use Tally\Probe\SpeedRun;
 use Tally\Probe\SustainedRun;
@@ -24,6 +21,11 @@ use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Reading\Suspicion;
 use Tally\Reading\WayReading;
+use Tally\Record\RunKind;
+use Tally\Record\SizeParameters;
+use Tally\Record\SpeedParameters;
+use Tally\Record\SpeedRecord;
+use Tally\Record\SustainedRecord;
 
 /** Exit codes: 0 measured, 1 data came back changed, 2 could not run (to the end). */
 final class SpeedCommand extends RunsOnMedium
@@ -69,17 +71,16 @@ final class SpeedCommand extends RunsOnMedium
         $result = (new SpeedRun($plan))->on($bench->device, $bench->clock, $watch);
         $watch->finish();
         $record = SpeedRecord::of($result, $plan);
-        $reading = $record->read(Path::unnamed(), $medium->card?->label());
+        $reading = SpeedReading::of($record, Chain::unnamed(), $this->label($medium, $bench));
         if ($this->option('json') === true) {
             $this->json([...$record->pack(), 'stopped' => $result->stopped, 'write' => $this->figures($reading->write), 'read' => $this->figures($reading->read)]);
         } else {
-            $this->tell('write', $reading->write, $reading->covers());
-            $this->tell('read', $reading->read, $reading->covers());
+            $this->tell('write', $reading->write, $record->covers());
+            $this->tell('read', $reading->read, $record->covers());
         }
         if ($medium->card !== null && ($result->writes !== [] || $result->cutShort === null)) {
             $state = RunState::ended($result->stopped, $result->cutShort);
-            $parameters = [...SpeedParameters::pack($plan), 'size' => $record->region->count, 'runs' => max(count($result->writes), count($result->reads))];
-            $this->file($medium->card, RunKind::Speed, $parameters, $record->pack(), ['write' => $result->trace, 'read' => []], $state, $result->cutShort);
+            $this->file($medium->card, RunKind::Speed, new SpeedParameters($plan), $record, ['write' => $result->trace, 'read' => []], $state, $result->cutShort);
         }
         if ($result->stopped) {
             $this->complain($result->cutShort ?? 'Stopped: only whole passages were counted.');
@@ -96,14 +97,14 @@ final class SpeedCommand extends RunsOnMedium
         $watch->finish();
         $record = SustainedRecord::of($result);
         if ($this->option('json') === true) {
-            $this->json([...$record->pack(), 'cliffs' => $record->cliffs(), 'stopped' => $result->stopped]);
+            $this->json([...$record->pack(), 'cliffs' => $record->course->cliffs(), 'stopped' => $result->stopped]);
         } else {
             $this->line("wrote  {$record->write->bytes->decimal()} in {$record->write->span->print()}".($record->write->rate() === null ? '' : ", {$record->write->rate()->print()} on average"));
             $this->line('       '.CoursePage::summary($record));
             $this->line('       A proxy for a speed class, not its compliance test.');
         }
         if ($medium->card !== null && ! $record->write->bytes->isZero()) {
-            $this->file($medium->card, RunKind::Sustained, ['size' => $record->write->bytes->count, 'runs' => 1], $record->pack(),
+            $this->file($medium->card, RunKind::Sustained, new SizeParameters($medium->size), $record,
                 ['write' => $result->trace, 'read' => [], 'heat' => $result->heat], RunState::ended($result->stopped, $result->cutShort), $result->cutShort ?? $result->note);
         }
         $why = $result->cutShort ?? ($result->stopped ? 'Stopped: what was settled before counts.' : $result->note);
@@ -145,8 +146,8 @@ final class SpeedCommand extends RunsOnMedium
         if ($way->outliers !== []) {
             $this->line("       {$way->apart()}");
         }
-        foreach ($way->suspicions as $suspicion) {
-            $this->line("       not trusted: {$suspicion->sentence()}");
+        if (! $way->isTrusted()) {
+            $this->line("       not trusted: {$way->why()}");
         }
     }
 }

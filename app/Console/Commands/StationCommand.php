@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Evidence\CardEvidence;
 use App\Models\Run;
 use App\Models\Station;
+use App\Runs\Filing;
 use App\Runs\RunState;
 use Illuminate\Console\Command;
 use Illuminate\Queue\QueueManager;
@@ -130,16 +130,10 @@ final class StationCommand extends Command
         }
         foreach ($left->get() as $run) {
             $canGoOn = $run->kind->isProof() && $run->checkpoint !== null;
-            $run->forceFill([
-                'state' => RunState::Interrupted,
-                'message' => 'The worker of this station died while the run went on.'.($run->result === null ? '' : ' What was measured whole before counts.')
-                    .($canGoOn ? ' It can go on from where it was.' : ' What it wrote is removed when that card is next used here.'),
-                'ended_at' => now(),
-                'progress' => null,
-            ])->save();
-            CardEvidence::refresh($run->card);
+            Filing::file($run, RunState::Interrupted, null, message: 'The worker of this station died while the run went on.'.($run->result === null ? '' : ' What was measured whole before counts.')
+                .($canGoOn ? ' It can go on from where it was.' : ' What it wrote is removed when that card is next used here.'));
             $this->line("{$run->name()} of {$run->card->tag} was interrupted.");
-            DB::table('jobs')->whereIn('queue', [$station->queue(), $station->proofQueue()])->whereNotNull('reserved_at')->whereRaw('INSTR(payload, ?) > 0', ['run\\";i:'.$run->id.';'])->delete();
+            DB::table('jobs')->where('id', $run->job_id)->delete();
         }
         if ($lane === null) {
             DB::table('jobs')->whereIn('queue', [$station->queue(), $station->proofQueue()])->whereNotNull('reserved_at')->delete();

@@ -19,7 +19,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
-use Tally\Chain\Path;
+use Tally\Measured\Chain;
 
 /** Copies of real folders, timed by this program or by hand. */
 final readonly class CopyController
@@ -47,7 +47,7 @@ final readonly class CopyController
 
     public function store(KeepStopwatch $request, Card $card): RedirectResponse
     {
-        RunBook::stopwatch($card, $request->copy(), $request->chain() ?? Path::unnamed(), $request->reader(), $request->port(), $request->drive(), $request->day(), $request->by(), $request->note());
+        RunBook::stopwatch($card, $request->copy(), $request->chain() ?? Chain::unnamed(), $request->reader(), $request->port(), $request->drive(), $request->day(), $request->by(), $request->note());
         Person::remember($request->by());
 
         return back();

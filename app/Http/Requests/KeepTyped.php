@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\Rules\Quantity;
-use App\Runs\TypedReading;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use Tally\Record\TypedReading;
 
 /** Speeds that were measured elsewhere, as somebody types them in. */
 final class KeepTyped extends FormRequest

@@ -9,7 +9,7 @@ use App\Models\Card;
 use App\Models\Port;
 use App\Models\Reader;
 use Illuminate\Validation\Validator;
-use Tally\Chain\Path;
+use Tally\Measured\Chain;
 
 /** The reader and the port that a figure from elsewhere was measured over, if anybody knows. */
 trait NamesChain
@@ -50,11 +50,11 @@ trait NamesChain
         return $this->filled('port') ? Port::query()->with('host')->find($this->integer('port')) : null;
     }
 
-    /** @return Path|null unnamed where no reader was chosen; null when the reader does not take the card */
-    public function chain(): ?Path
+    /** @return Chain|null unnamed where no reader was chosen; null when the reader does not take the card */
+    public function chain(): ?Chain
     {
         [$card, $reader, $port] = [$this->route('card'), $this->reader(), $this->port()];
 
-        return $card instanceof Card && $reader !== null && $port !== null ? Rig::chainAt($card, $reader, $port) : Path::unnamed();
+        return $card instanceof Card && $reader !== null && $port !== null ? Rig::chainAt($card, $reader, $port) : Chain::unnamed();
     }
 }

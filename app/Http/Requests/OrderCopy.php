@@ -7,9 +7,10 @@ namespace App\Http\Requests;
 use App\Models\Slot;
 use App\Models\Station;
 use App\Runs\Ordered;
-use App\Runs\RunKind;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
+use Tally\Record\CopyParameters;
+use Tally\Record\RunKind;
 
 /** A timed copy as ordered on a page. */
 final class OrderCopy extends FormRequest
@@ -44,10 +45,9 @@ final class OrderCopy extends FormRequest
     {
         $slot = $station->slot($this->integer('slot'));
 
-        return new Ordered($slot, RunKind::Copy, [
-            'size' => 0, 'runs' => 1, 'source' => $this->source($slot), 'into' => $this->string('into')->value(), 'verify' => $this->boolean('verify'),
-            'drive' => $this->filled('drive') ? $this->integer('drive') : null,
-        ], by: $by);
+        $asked = new CopyParameters($this->source($slot), $this->string('into')->value(), $this->boolean('verify'));
+
+        return new Ordered($slot, RunKind::Copy, $asked, by: $by, drive: $this->filled('drive') ? $this->integer('drive') : null);
     }
 
     /** All of the card, or a folder on it. */

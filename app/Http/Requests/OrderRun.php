@@ -8,19 +8,23 @@ use App\Http\Rules\Quantity;
 use App\Models\Slot;
 use App\Models\Station;
 use App\Runs\Ordered;
-use App\Runs\RunKind;
-use App\Runs\SpeedParameters;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Illuminate\Validation\Validator;
-use InvalidArgumentException;
 use Tally\Probe\Order;
 use Tally\Probe\Screen\ScreenPlan;
 use Tally\Probe\SmallFiles;
 use Tally\Probe\SpeedPlan;
+use Tally\Probe\UnusablePlan;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
+use Tally\Record\FilesParameters;
+use Tally\Record\Parameters;
+use Tally\Record\ProofParameters;
+use Tally\Record\RunKind;
+use Tally\Record\SizeParameters;
+use Tally\Record\SpeedParameters;
 use Tally\StandIn\Shelf;
 
 /** A run as ordered on a page. */
@@ -43,6 +47,7 @@ final class OrderRun extends FormRequest
             'beside' => ['nullable', 'string', 'max:200'],
             'points' => ['nullable', 'integer', 'min:'.ScreenPlan::LEAST, 'max:'.ScreenPlan::MOST],
             'whole_map' => ['nullable', 'boolean'],
+            'reinserted' => ['nullable', 'boolean'],
             'tag' => ['nullable', 'string', 'max:80'],
             'by' => ['nullable', 'string', 'max:80'],
             'why' => ['nullable', 'string', 'max:300'],
@@ -67,6 +72,7 @@ final class OrderRun extends FormRequest
             'beside' => 'What runs beside it is longer than 200 characters. Name the other card.',
             'points' => 'The number of places was “:input”: give a whole number from '.ScreenPlan::LEAST.' to '.ScreenPlan::MOST.'.',
             'whole_map' => 'Whether the whole map is wanted was “:input”: say yes or no.',
+            'reinserted' => 'Whether the card was taken out was “:input”: say yes or no.',
             'tag' => 'What was typed is longer than a tag. Type the tag of this card.',
             'by' => 'The name is longer than 80 characters. Write a shorter one.',
             'why' => 'The reason is longer than 300 characters. Shorten it.',
@@ -83,13 +89,8 @@ final class OrderRun extends FormRequest
             }
             try {
                 $this->plan();
-            } catch (InvalidArgumentException $fault) {
-                $field = match (true) {
-                    str_starts_with($fault->getMessage(), 'A region') => 'from',
-                    str_starts_with($fault->getMessage(), 'A block') => 'block',
-                    default => 'pause',
-                };
-                $validator->errors()->add($field, $fault->getMessage());
+            } catch (UnusablePlan $fault) {
+                $validator->errors()->add($fault->part->value, $fault->getMessage());
             }
         }];
     }
@@ -113,7 +114,7 @@ final class OrderRun extends FormRequest
         return new Ordered($this->slot($station), $this->kind(), $this->parameters(), Shelf::tryFrom($this->string('stand_in')->value()), $this->filled('by') ? trim($this->string('by')->value()) : $by, $beside === '' ? null : $beside);
     }
 
-    /** @throws InvalidArgumentException when a part of it cannot be */
+    /** @throws UnusablePlan when a part of it cannot be */
     public function plan(): SpeedPlan
     {
         $text = fn (string $field, string $default): string => $this->filled($field) ? $this->string($field)->value() : $default;
@@ -131,21 +132,19 @@ final class OrderRun extends FormRequest
         return Bytes::parse($this->filled('size') ? $this->string('size')->value() : '0', 'GB');
     }
 
-    /** @return array<string, mixed> */
-    private function parameters(): array
+    private function parameters(): Parameters
     {
-        return match ($this->kind()) {
-            RunKind::Speed => SpeedParameters::pack($this->plan()),
-            RunKind::Files => ['size' => 0, 'files' => $this->integer('files', SmallFiles::FILES), 'runs' => $this->integer('runs', SmallFiles::ROUNDS)],
-            RunKind::Proof => ['size' => $this->size()->count, 'runs' => 1, 'whole_map' => $this->boolean('whole_map'), ...$this->erasing()],
-            RunKind::Screen => ['size' => $this->size()->count, 'runs' => 1, 'points' => $this->integer('points', ScreenPlan::POINTS), ...$this->erasing()],
-            default => ['size' => $this->size()->count, 'runs' => 1],
-        };
-    }
+        $size = $this->size();
+        $asked = $size->isZero() ? null : $size;
+        $text = fn (string $field): ?string => $this->filled($field) ? trim($this->string($field)->value()) : null;
 
-    /** @return array<string, string> what a raw run was told besides: the tag that was typed, and why it is the right medium after all */
-    private function erasing(): array
-    {
-        return array_filter(['tag' => trim($this->string('tag')->value()), 'why' => trim($this->string('why')->value())], fn (string $text): bool => $text !== '');
+        return match ($this->kind()) {
+            RunKind::Speed => new SpeedParameters($this->plan()),
+            RunKind::Files => new FilesParameters($this->integer('files', SmallFiles::FILES), $this->integer('runs', SmallFiles::ROUNDS)),
+            RunKind::Proof, RunKind::Screen => new ProofParameters(
+                $asked, $this->boolean('whole_map'), points: $this->integer('points', ScreenPlan::POINTS), reinserted: $this->boolean('reinserted'), tag: $text('tag'), why: $text('why'),
+            ),
+            default => new SizeParameters($asked),
+        };
     }
 }

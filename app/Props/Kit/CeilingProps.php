@@ -8,8 +8,10 @@ namespace App\Props\Kit;
 final readonly class CeilingProps
 {
     /**
+     * @param  float|null  $least  what it gives in practice at the least
      * @param  float  $usable  what is planned with
      * @param  string  $origin  where that figure comes from
+     * @param  bool  $isOwn  whether the house measured it itself
      */
-    public function __construct(public string $link, public float $nominal, public float $usable, public string $origin, public string $source) {}
+    public function __construct(public string $link, public float $nominal, public ?float $least, public float $usable, public string $origin, public string $source, public bool $isOwn) {}
 }

@@ -10,6 +10,7 @@ final readonly class CardProps
     /**
      * @param  string  $line  capacity, bus, top mark
      * @param  int  $capacity  bytes
+     * @param  bool  $isMicro  whether it is drawn as a microSD card
      */
     public function __construct(
         public string $tag,
@@ -17,5 +18,6 @@ final readonly class CardProps
         public string $line,
         public int $capacity,
         public int $footage,
+        public bool $isMicro,
     ) {}
 }

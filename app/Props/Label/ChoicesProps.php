@@ -13,6 +13,7 @@ final readonly class ChoicesProps
      * @param  list<ChoiceProps>  $buses
      * @param  list<ChoiceProps>  $marks
      * @param  list<ChoiceProps>  $provenances
+     * @param  list<string>  $twoRowForms  forms of which some cards have a second row of contacts
      */
     public function __construct(
         public array $forms,
@@ -20,5 +21,6 @@ final readonly class ChoicesProps
         public array $buses,
         public array $marks,
         public array $provenances,
+        public array $twoRowForms,
     ) {}
 }

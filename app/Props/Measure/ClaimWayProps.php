@@ -10,6 +10,8 @@ final readonly class ClaimWayProps
     /**
      * @param  list<float>  $runs
      * @param  string|null  $struck  why the runs are not trusted
+     * @param  string|null  $untold  why a shortfall cannot be told here, whether it is the card’s or its chain’s
+     * @param  int|null  $leftOut  which run is left out, from 0
      */
     public function __construct(
         public string $way,
@@ -19,5 +21,7 @@ final readonly class ClaimWayProps
         public ?float $floor,
         public ?string $floorMark,
         public ?string $struck,
+        public ?string $untold,
+        public ?int $leftOut,
     ) {}
 }

@@ -19,6 +19,11 @@ final readonly class CoreProps
      * @param  list<string>  $means  fake or faulty, why, and what else is wrong with it
      * @param  list<string>  $leaves  what it leaves open
      * @param  int|null  $alarmAt  bytes written when a look back ended it
+     * @param  string  $peg  what is said at the capacity
+     * @param  bool  $isLoose  whether the capacity is at no one address
+     * @param  string|null  $upTo  what is said of the part up to the capacity
+     * @param  string|null  $behind  and of the part behind it
+     * @param  string|null  $really  what the true capacity of a fake is; null of any other
      */
     public function __construct(
         public int $size,
@@ -39,5 +44,10 @@ final readonly class CoreProps
         public string $proves,
         public array $leaves,
         public ?int $alarmAt,
+        public string $peg,
+        public bool $isLoose,
+        public ?string $upTo,
+        public ?string $behind,
+        public ?string $really,
     ) {}
 }

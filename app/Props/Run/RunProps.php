@@ -4,14 +4,21 @@ declare(strict_types=1);
 
 namespace App\Props\Run;
 
+use App\Runs\RunState;
+use Tally\Record\RunKind;
+
 /** A row of the table of runs. Speeds in MB/s. */
 final readonly class RunProps
 {
-    /** @param  bool  $struck  not trusted, and out of every verdict */
+    /**
+     * @param  string  $name  of its kind, as it is said
+     * @param  bool  $struck  not trusted, and out of every verdict
+     */
     public function __construct(
         public int $id,
-        public string $kind,
-        public string $state,
+        public RunKind $kind,
+        public string $name,
+        public RunState $state,
         public string $chain,
         public string $region,
         public ?float $write,

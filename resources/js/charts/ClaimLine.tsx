@@ -19,17 +19,23 @@ export function claimLineWords(line: ClaimLineProps): string {
             way.claim === null ? 'label claims nothing' : `label claims ${printed(way.claim)} MB/s`,
             way.floor === null ? null : `${way.floorMark ?? 'class'} floor ${printed(way.floor)} MB/s`,
             way.struck === null ? null : `not trusted: ${way.struck}`,
+            way.untold === null ? null : `cannot be told here: ${way.untold}`,
         ];
         return parts.filter((part) => part !== null).join(', ');
     });
     const wall =
-        line.wall === null ? '' : `; the slowest link, ${line.wallName ?? ''}, gives ${printed(line.wall)} MB/s`;
+        line.wall === null
+            ? ''
+            : line.least === null || line.least >= line.wall
+              ? `; the slowest link, ${line.wallName ?? ''}, gives ${printed(line.wall)} MB/s`
+              : `; this chain gives ${printed(line.least)} to ${printed(line.wall)} MB/s in practice, the slowest link is ${line.wallName ?? ''}`;
     return `${ways.join('; ')}${wall}.`;
 }
 
 /**
  * One axis in MB/s: each run a dot, the median a bar, a bracket where the class floor stands, a flag where the label's
- * claim stands, a wall where the slowest link ends.
+ * claim stands, a wall where the slowest link ends, and before it the range that the chain gives in practice: a figure that
+ * falls short in there cannot be told to be the card's.
  */
 export function ClaimLine({ line }: { line: ClaimLineProps }) {
     const [ref, width] = useWidth<HTMLDivElement>(660);
@@ -53,11 +59,18 @@ export function ClaimLine({ line }: { line: ClaimLineProps }) {
                         </text>
                     </g>
                 ))}
+                {line.wall === null || line.least === null || line.least >= line.wall ? null : (
+                    <Range from={x(line.least)} to={near ? x(line.wall) : right} base={base} />
+                )}
                 <path d={`M${LEFT} ${base}H${right}`} stroke="var(--ink)" strokeWidth="1.3" />
                 {line.wall === null ? null : (
                     <Wall
                         at={near ? x(line.wall) : null}
-                        name={`${line.wallName ?? 'chain'} ends at ${printed(line.wall)}`}
+                        name={
+                            line.least === null || line.least >= line.wall
+                                ? `${line.wallName ?? 'chain'} ends at ${printed(line.wall)}`
+                                : `chain gives ${printed(line.least)}–${printed(line.wall)}: ${line.wallName ?? ''}`
+                        }
                         base={base}
                         right={right}
                     />
@@ -74,6 +87,25 @@ export function ClaimLine({ line }: { line: ClaimLineProps }) {
                 ))}
             </svg>
         </div>
+    );
+}
+
+/** What the chain gives in practice, hatched from its low end to its high one. */
+function Range({ from, to, base }: { from: number; to: number; base: number }) {
+    const strokes: string[] = [];
+    for (let at = from; at < to + base; at += 7) {
+        // Each stroke leans to the left and is cut off at the edges of the range.
+        const [top, foot] = [Math.min(at, to), Math.max(at - (base - 20), from)];
+        if (foot < top) {
+            strokes.push(`M${top} ${20 + (at - top)}L${foot} ${20 + (at - foot)}`);
+        }
+    }
+    return (
+        <g data-part="range" aria-hidden="true">
+            <rect x={from} y={20} width={Math.max(0, to - from)} height={base - 20} fill="var(--faint)" opacity=".55" />
+            <path d={strokes.join('')} stroke="var(--pencil)" strokeWidth=".8" opacity=".45" />
+            <path d={`M${from} 20V${base}`} stroke="var(--pencil)" strokeDasharray="4 3" />
+        </g>
     );
 }
 
@@ -110,6 +142,7 @@ function Way({
     wall: number | null;
 }) {
     const struck = way.struck !== null;
+    const untold = way.untold !== null;
     return (
         <g>
             <text x="0" y={y + 4} fontWeight="650">
@@ -128,27 +161,35 @@ function Way({
             ) : (
                 <g opacity={struck ? 0.55 : 1}>
                     <path d={`M${x(0)} ${y}H${x(way.median)}`} stroke="var(--ink)" strokeWidth="9" opacity=".13" />
-                    <path d={`M${x(way.median)} ${y - 14}V${y + 14}`} stroke="var(--ink)" strokeWidth="3" />
+                    <path
+                        d={`M${x(way.median)} ${y - 14}V${y + 14}`}
+                        stroke="var(--ink)"
+                        strokeWidth={untold ? 2 : 3}
+                        strokeDasharray={untold ? '3 3' : undefined}
+                    />
                     {way.runs.map((run, i) => (
                         <circle
                             key={i}
                             cx={x(run)}
                             cy={y + (i - (way.runs.length - 1) / 2) * Math.min(4.6, 26 / way.runs.length)}
                             r="2.6"
-                            fill={struck ? 'var(--sheet)' : 'var(--ink)'}
-                            stroke="var(--ink)"
+                            fill={struck || untold || i === way.leftOut ? 'var(--sheet)' : 'var(--ink)'}
+                            stroke={i === way.leftOut ? 'var(--plum)' : 'var(--ink)'}
                         />
                     ))}
                     <text
                         className="figure"
                         x={x(way.median) - 7}
                         y={y - 10}
-                        textAnchor={x(way.median) < LEFT + 46 ? 'start' : 'end'}
-                        dx={x(way.median) < LEFT + 46 ? 14 : 0}
+                        textAnchor={x(way.median) < LEFT + (untold ? 190 : 46) ? 'start' : 'end'}
+                        dx={x(way.median) < LEFT + (untold ? 190 : 46) ? 14 : 0}
                         fontWeight="700"
                         style={{ ...halo, fontSize: 12, textDecoration: struck ? 'line-through' : 'none' }}
                     >
                         {megabytes(way.median)}
+                        {untold ? (
+                            <tspan style={{ fontFamily: 'var(--words)', fontWeight: 650 }}> cannot be told here</tspan>
+                        ) : null}
                     </text>
                 </g>
             )}

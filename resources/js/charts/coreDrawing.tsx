@@ -209,11 +209,11 @@ export function Laps({ x, y, core }: { x: ScaleLinear<number, number>; y: number
             core.size * 0.7,
             core.points === null ? 'looked at here and there' : `${core.points} places drawn`,
         );
-    } else if (core.condition === 'drops' || core.condition === 'corrupts') {
-        chip(0, core.capacity, 'holds', true);
-        chip(core.capacity, core.size, core.condition === 'drops' ? 'nothing kept' : 'spoilt');
-    } else if (core.condition === 'whole') {
-        chip(0, core.size, 'everything holds', true);
+    } else if (core.behind === null && core.upTo !== null) {
+        chip(0, core.size, core.upTo, true);
+    } else if (core.behind !== null && core.upTo !== null) {
+        chip(0, core.capacity, core.upTo, true);
+        chip(core.capacity, core.size, core.behind);
     }
     return <g>{chips}</g>;
 }
@@ -256,20 +256,7 @@ export function Pegs({
     width: number;
     view: View;
 }) {
-    const about = core.exact ? '' : 'about ';
-    const words: Record<CoreProps['condition'], string> = {
-        whole: core.points === null ? `proven ${size(core.capacity)}` : 'not proven',
-        wraps: `really ${about}${size(core.capacity)}`,
-        drops: `really ${about}${size(core.capacity)}`,
-        corrupts: `really ${about}${size(core.capacity)}`,
-        aliases: `${core.exact ? '' : 'at most '}${about}${size(core.capacity)} holds, mixed up`,
-        faulty: `${about}${size(core.capacity)} holds, not all`,
-        unknown: 'nothing proven',
-    };
-    const loose =
-        core.condition === 'faulty' ||
-        core.condition === 'aliases' ||
-        (core.condition === 'whole' && core.points !== null);
+    const loose = core.isLoose;
     const proven = x(loose ? 0 : core.capacity);
     const label = x(core.label);
     const foot = y + RIBBON + 26;
@@ -281,7 +268,7 @@ export function Pegs({
                 <>
                     {loose ? null : <path d={`M${proven} ${y - 9}V${foot}`} stroke="var(--ink)" strokeWidth="2.5" />}
                     <text x={proven + (left ? 6 : -6)} y={foot} textAnchor={left ? 'start' : 'end'}>
-                        {words[core.condition]}
+                        {core.peg}
                     </text>
                 </>
             ) : null}

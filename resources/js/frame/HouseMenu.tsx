@@ -10,6 +10,7 @@ export const HOUSE_PAGES = [
     { href: '/compare/twins', label: 'Twins: one card under two labels' },
     { href: '/prices', label: 'Prices: what such cards cost' },
     { href: '/tags', label: 'Tags to print' },
+    { href: '/opinion', label: 'Second opinion on figures from anywhere' },
     { href: '/erased', label: 'Ledger: what was erased, by whom' },
     { href: '/import', label: 'Cards from a table, or out as one' },
 ] as const;

@@ -2,7 +2,7 @@ import { Link } from '@inertiajs/react';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { buttonLook } from '../parts/Button';
-import { VerdictShape, verdictColour } from '../parts/VerdictMark';
+import { NoteShape, VerdictShape, verdictColour } from '../parts/VerdictMark';
 import type { CautionProps, MarginProps, ReasonProps } from '../types/generated/props';
 
 const Look = styled.aside`
@@ -80,7 +80,7 @@ export function Reasons({ reasons }: { reasons: readonly ReasonProps[] }) {
         <Why>
             {reasons.map((reason, i) => (
                 <li key={i}>
-                    <VerdictShape kind={reason.bearing} />
+                    {reason.bearing === null ? <NoteShape /> : <VerdictShape kind={reason.bearing} />}
                     <b>{reason.lead}</b> {reason.rest}
                     <small>{reason.evidence}</small>
                 </li>

@@ -90,17 +90,19 @@ export function LabelSheet({
                 <TextField {...text('write')} label="Claims to write" figures placeholder="not printed" />
                 <TextField {...text('sustained')} label="Sustained write" figures placeholder="not printed" />
                 <TextField {...text('times')} label="×-rating" figures placeholder="not printed" />
-                <div className="whole">
-                    <Options
-                        {...text('contact_rows')}
-                        label="Turn it over: rows of contacts"
-                        options={[
-                            { key: '', label: 'not looked yet' },
-                            { key: '1', label: 'one row' },
-                            { key: '2', label: 'two rows' },
-                        ]}
-                    />
-                </div>
+                {choices.twoRowForms.includes(shape) ? (
+                    <div className="whole">
+                        <Options
+                            {...text('contact_rows')}
+                            label="Turn it over: rows of contacts"
+                            options={[
+                                { key: '', label: 'not looked yet' },
+                                { key: '1', label: 'one row' },
+                                { key: '2', label: 'two rows' },
+                            ]}
+                        />
+                    </div>
+                ) : null}
             </Fields>
         </Sheet>
     );

@@ -32,12 +32,12 @@ const Look = styled.ul`
     }
 `;
 
-/** Ceilings on one scale, each ten times the one before it at equal steps: open what the standard says, filled what is planned with. */
+/** Ceilings on one scale, each ten times the one before it at equal steps: open what the standard says, filled what is planned with, a stroke at the least that it gives. */
 export function Ceilings({ ceilings, sources = false }: { ceilings: readonly CeilingProps[]; sources?: boolean }) {
     return (
         <Look>
             {ceilings.map((ceiling) => (
-                <li key={ceiling.link} className={ceiling.origin === 'own measurement' ? 'own' : ''}>
+                <li key={ceiling.link} className={ceiling.isOwn ? 'own' : ''}>
                     <span>{ceiling.link}</span>
                     <svg viewBox="0 0 100 10" height="10" preserveAspectRatio="none" aria-hidden="true" width="100%">
                         <rect
@@ -54,13 +54,25 @@ export function Ceilings({ ceilings, sources = false }: { ceilings: readonly Cei
                             y="1.5"
                             width={99 * share(ceiling.usable)}
                             height="7"
-                            fill={ceiling.origin === 'own measurement' ? 'var(--tarn)' : 'var(--rule)'}
+                            fill={ceiling.isOwn ? 'var(--tarn)' : 'var(--rule)'}
                             stroke="var(--ink)"
                             vectorEffect="non-scaling-stroke"
                         />
+                        {ceiling.least === null || ceiling.least >= ceiling.usable ? null : (
+                            <path
+                                d={`M${0.5 + 99 * share(ceiling.least)} 1.5v7`}
+                                stroke="var(--ink)"
+                                vectorEffect="non-scaling-stroke"
+                            />
+                        )}
                     </svg>
                     <span className="figure">
-                        <span style={{ whiteSpace: 'nowrap' }}>{printed(ceiling.usable)} MB/s</span>
+                        <span style={{ whiteSpace: 'nowrap' }}>
+                            {ceiling.least === null || ceiling.least >= ceiling.usable
+                                ? ''
+                                : `${printed(ceiling.least)}–`}
+                            {printed(ceiling.usable)} MB/s
+                        </span>
                         <small>
                             {ceiling.origin}
                             {sources ? `: ${ceiling.source}` : ''}

@@ -93,6 +93,21 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                         ]}
                     />
                 ) : null}
+                {order.asksReinserted ? (
+                    <SelectField
+                        name="reinserted"
+                        label="Out since the last proof"
+                        value={state.reinserted ? 'yes' : 'no'}
+                        onChange={(key) => {
+                            state.setReinserted(key === 'yes');
+                        }}
+                        error={state.errors['reinserted']}
+                        choices={[
+                            { key: 'no', label: 'no, it stayed in', detail: 'errors may be the same trouble still' },
+                            { key: 'yes', label: 'yes, out and in again', detail: 'the same end twice is its end' },
+                        ]}
+                    />
+                ) : null}
                 {what === 'speed' || what === 'files' ? (
                     <TextField
                         name="runs"

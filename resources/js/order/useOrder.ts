@@ -17,10 +17,13 @@ export interface Order {
     school: School;
     points: string;
     wholeMap: boolean;
+    /** Whether the card was out since the proof before; asked where that one ended in errors. */
+    reinserted: boolean;
     erasing: Erasing;
     setSchool: (school: School) => void;
     setPoints: (text: string) => void;
     setWholeMap: (on: boolean) => void;
+    setReinserted: (on: boolean) => void;
     setErasing: (field: keyof Erasing, text: string) => void;
     slot: SlotProps | undefined;
     sizeText: string;
@@ -64,6 +67,7 @@ export function useOrder(
     const [school, setSchool] = useState<School>(usualSchool);
     const [points, setPoints] = useState('256');
     const [wholeMap, setWholeMap] = useState(false);
+    const [reinserted, setReinserted] = useState(false);
     const [erasing, erase] = useState<Erasing>({ tag: '', by, why: '' });
     const [errors, setErrors] = useState<Record<string, string>>({});
     const [busy, setBusy] = useState(false);
@@ -87,6 +91,7 @@ export function useOrder(
         ...(what === 'files' ? { files: more.files === '' ? null : more.files } : {}),
         ...(what === 'screen' ? { points: points === '' ? null : points } : {}),
         ...(what === 'proof' ? { whole_map: wholeMap } : {}),
+        ...(kind === 'proof' ? { reinserted } : {}),
         beside: more.beside,
     };
     const isUsual =
@@ -101,10 +106,12 @@ export function useOrder(
         school,
         points,
         wholeMap,
+        reinserted,
         erasing,
         setSchool,
         setPoints,
         setWholeMap,
+        setReinserted,
         setErasing: (field, text) => {
             erase((before) => ({ ...before, [field]: text }));
         },

@@ -142,7 +142,7 @@ function Cell({ cell }: { cell: FitCellProps }) {
         return <td className="no">{cell.why}</td>;
     }
     return (
-        <td className={/^(own measurement|measured)/.test(cell.origin) ? 'own' : ''}>
+        <td className={cell.isOwn ? 'own' : ''}>
             <span className="rate">{printed(Number(cell.rate.toFixed(1)))}</span>
             <Bar style={{ width: `${100 * share(cell.rate)}%` }} aria-hidden="true" />
             <small>

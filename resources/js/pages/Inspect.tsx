@@ -134,7 +134,7 @@ function Surface({ card, questions, history, readers, person, margin }: Props) {
                     <>
                         <LookSheet
                             question={question}
-                            micro={card.line.includes('micro')}
+                            micro={card.isMicro}
                             place={`${at + 1} of ${questions.length}`}
                         />
                         {question.inReader || question.answers.some((entry) => entry.asksCode) ? (

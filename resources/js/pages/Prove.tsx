@@ -99,8 +99,6 @@ function Surface({ card, core, left, schools, erasures, by, going, order, margin
     );
 }
 
-const FAKE = ['wraps', 'drops', 'corrupts', 'aliases'];
-
 const WORDS = {
     proof: { first: 'Prove this card', again: 'Prove again' },
     screen: { first: 'Screen this card', again: 'Screen again' },
@@ -145,7 +143,7 @@ function Core({ core, tag }: { core: CoreProps; tag: string }) {
                                 <td>{row.meaning}</td>
                             </tr>
                         ))}
-                    {FAKE.includes(core.condition) ? (
+                    {core.really === null ? null : (
                         <tr>
                             <td>
                                 <b>really has</b>
@@ -155,15 +153,9 @@ function Core({ core, tag }: { core: CoreProps; tag: string }) {
                                 {size(core.capacity)}
                             </td>
                             <td className="n">{grouped(core.capacity)}</td>
-                            <td>
-                                {core.condition === 'aliases'
-                                    ? `true capacity: what holds${core.exact ? '' : ', at most'}`
-                                    : core.wrap === null
-                                      ? 'true capacity: where its memory ends'
-                                      : `true capacity; it starts over every ${size(core.wrap, 4)}`}
-                            </td>
+                            <td>{core.really}</td>
                         </tr>
-                    ) : null}
+                    )}
                 </tbody>
             </Ruled>
             <Meaning core={core} />

@@ -30,6 +30,15 @@ const shapes: Record<VerdictKind, ReactNode> = {
     ),
 };
 
+/** A stroke for what is worth saying and bears nothing. */
+export function NoteShape() {
+    return (
+        <svg width={14} height={14} viewBox="0 0 14 14" aria-hidden="true" style={{ color: 'var(--pencil)' }}>
+            <path d="M2.5 7h9" stroke="currentColor" strokeWidth="1.5" />
+        </svg>
+    );
+}
+
 /** The shape alone, for places where the word stands beside it. */
 export function VerdictShape({ kind, size = 14 }: { kind: VerdictKind; size?: number }) {
     return (

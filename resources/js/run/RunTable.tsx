@@ -49,7 +49,7 @@ export function RunTable({ runs }: { runs: RunProps[] }) {
 
 function Row({ run }: { run: RunProps }) {
     const struck = run.struck ? ' struck' : '';
-    const what = [run.kind === 'speed run' ? '' : run.kind, run.state === 'done' ? '' : run.state]
+    const what = [run.kind === 'speed' ? '' : run.name, run.state === 'done' ? '' : run.state]
         .filter((part) => part !== '')
         .join(' ');
     return (

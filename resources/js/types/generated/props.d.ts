@@ -2,7 +2,11 @@
 
 export type BlockClass = 'holds' | 'stale' | 'blank' | 'echoes' | 'scrambled' | 'unreadable';
 
-export type Condition = 'whole' | 'wraps' | 'drops' | 'corrupts' | 'aliases' | 'faulty' | 'unknown';
+export type Condition = 'whole' | 'wraps' | 'drops' | 'corrupts' | 'aliases' | 'refuses' | 'faulty' | 'unknown';
+
+export type RunKind = 'speed' | 'sustained' | 'files' | 'copy' | 'proof' | 'screen';
+
+export type RunState = 'waiting' | 'running' | 'done' | 'stopped' | 'failed' | 'interrupted';
 
 export type SlotKind = 'folder' | 'raw' | 'stand-in';
 
@@ -219,15 +223,18 @@ export interface SeenProps {
 export interface CeilingProps {
     link: string;
     nominal: number;
+    least: number | null;
     usable: number;
     origin: string;
     source: string;
+    isOwn: boolean;
 }
 
 export interface FitCellProps {
     rate: number | null;
     why: string;
     origin: string;
+    isOwn: boolean;
 }
 
 export interface FitRowProps {
@@ -305,6 +312,7 @@ export interface CardProps {
     line: string;
     capacity: number;
     footage: number;
+    isMicro: boolean;
 }
 
 export interface ChoiceProps {
@@ -319,6 +327,7 @@ export interface ChoicesProps {
     buses: ChoiceProps[];
     marks: ChoiceProps[];
     provenances: ChoiceProps[];
+    twoRowForms: string[];
 }
 
 export interface FieldProps {
@@ -401,7 +410,7 @@ export interface MarginProps {
 }
 
 export interface ReasonProps {
-    bearing: VerdictKind;
+    bearing: VerdictKind | null;
     lead: string;
     rest: string;
     evidence: string;
@@ -416,6 +425,7 @@ export interface StepProps {
 export interface ClaimLineProps {
     ways: ClaimWayProps[];
     wall: number | null;
+    least: number | null;
     wallName: string | null;
     caption: string | null;
 }
@@ -428,6 +438,8 @@ export interface ClaimWayProps {
     floor: number | null;
     floorMark: string | null;
     struck: string | null;
+    untold: string | null;
+    leftOut: number | null;
 }
 
 export interface CourseProps {
@@ -465,6 +477,24 @@ export interface RouteProps {
     verify: string;
     total: string;
     seconds: number;
+}
+
+export interface OpinionProps {
+    name: string;
+    label: string;
+    verdict: VerdictKind;
+    next: string;
+    reasons: ReasonProps[];
+    differs: string[];
+    because: string;
+}
+
+export interface OpinionsProps {
+    file: string;
+    cases: OpinionProps[];
+    count: number;
+    expected: number | null;
+    differing: number;
 }
 
 export interface ForSaleProps {
@@ -519,6 +549,11 @@ export interface CoreProps {
     proves: string;
     leaves: string[];
     alarmAt: number | null;
+    peg: string;
+    isLoose: boolean;
+    upTo: string | null;
+    behind: string | null;
+    really: string | null;
 }
 
 export interface LeftProps {
@@ -578,6 +613,7 @@ export interface OrderProps {
     slots: SlotProps[];
     shelf: ShelfProps[];
     last: number | null;
+    asksReinserted: boolean;
 }
 
 export interface ProgressProps {
@@ -592,8 +628,9 @@ export interface ProgressProps {
 
 export interface RunProps {
     id: number;
-    kind: string;
-    state: string;
+    kind: RunKind;
+    name: string;
+    state: RunState;
     chain: string;
     region: string;
     write: number | null;
