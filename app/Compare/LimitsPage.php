@@ -59,7 +59,7 @@ final readonly class LimitsPage
             if ($rates !== []) {
                 [$card, $reader] = [...explode("\n", $key, 2), ''];
                 $other = array_merge(...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way === 'write' ? 'read' : 'write'), $speeds));
-                $cells[] = new Cell($card, $reader, $rates, $speeds[0]->run->card->name, $other === [] ? null : Summary::of($other)->mean);
+                $cells[] = new Cell($card, $reader, $rates, $speeds[0]->run->card->name, $other === [] ? null : Summary::of($other)->mean, $speeds[0]->least);
             }
         }
 

@@ -8,6 +8,7 @@ use App\Models\Card;
 use App\Props\Compare\TwinGroupProps;
 use App\Props\Compare\TwinProps;
 use Tally\Buying\Price;
+use Tally\Quantity\Bytes;
 use Tally\Reading\Compare\TwinCandidate;
 use Tally\Reading\Compare\TwinGroup;
 use Tally\Reading\Compare\TwinGroups;
@@ -31,7 +32,7 @@ final readonly class TwinsPage
             $rates = fn (string $way): array => array_merge(...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way), $speeds));
             $heldBack = HeldBack::is($rates('write'), $speeds[0]->usable, $limits['write']->at($tag, $shelf->column($speeds[0]) ?? '')?->by)
                 || HeldBack::is($rates('read'), $speeds[0]->usable, $limits['read']->at($tag, $shelf->column($speeds[0]) ?? '')?->by);
-            $candidates[] = new TwinCandidate($tag, $card->name, $chain, $rates('write'), $rates('read'), $heldBack, $card->back_code);
+            $candidates[] = new TwinCandidate($tag, $card->name, $chain, $rates('write'), $rates('read'), $heldBack, $card->back_code, Bytes::of($card->capacity));
         }
 
         return array_map(fn (TwinGroup $group): TwinGroupProps => self::props($group, $cards), TwinGroups::among($candidates));

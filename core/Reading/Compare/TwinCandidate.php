@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Reading\Compare;
 
+use Tally\Quantity\Bytes;
+
 /** What one card did on one chain, for finding another that does just the same. */
 final readonly class TwinCandidate
 {
@@ -11,6 +13,7 @@ final readonly class TwinCandidate
      * @param  string  $label  what is printed on it: cards of one label are no news
      * @param  list<float>  $writes  bytes a second, trusted
      * @param  list<float>  $reads
+     * @param  Bytes|null  $capacity  on its label: a card of another size is another card
      * @param  bool  $isHeldBack  whether the chain was the limit of one of the two: then equality says nothing of the card
      */
     public function __construct(
@@ -21,5 +24,6 @@ final readonly class TwinCandidate
         public array $reads,
         public bool $isHeldBack,
         public ?string $backCode = null,
+        public ?Bytes $capacity = null,
     ) {}
 }

@@ -32,7 +32,9 @@ final readonly class TwinGroups
 
     public static function arePair(TwinCandidate $a, TwinCandidate $b): bool
     {
-        return $a->chain === $b->chain && ! $a->isHeldBack && ! $b->isHeldBack
+        $isOtherSize = $a->capacity !== null && $b->capacity !== null && $a->capacity->count !== $b->capacity->count;
+
+        return ! $isOtherSize && $a->chain === $b->chain && ! $a->isHeldBack && ! $b->isHeldBack
             && Twins::areEquivalent($a->writes, $b->writes) && Twins::areEquivalent($a->reads, $b->reads);
     }
 

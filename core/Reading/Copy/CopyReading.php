@@ -98,13 +98,16 @@ final readonly class CopyReading
     {
         $copied = $this->laps[Lap::Copied->value] ?? null;
         $previews = $this->laps[Lap::Previews->value] ?? null;
-        $rate = $this->rate();
+        // What the card had a part in is the copying; without a lap for it, all there is. Reading back is the drive's.
+        $rate = $this->rate(Lap::Copied) ?? $this->rate();
+        $isMixed = $copied === null && isset($this->laps[Lap::Verified->value]);
 
         return match (true) {
             $chain !== null && $this->isTooFast($chain) => Bound::TooFast,
             $copied !== null && $previews !== null && $previews->seconds > (1 + self::WITH) * $copied->seconds => Bound::Previews,
             $rate === null || $card === null => Bound::Open,
             $this->isSpare($card, $rate) && $previews !== null => Bound::Previews,
+            $this->isSpare($card, $rate) && $isMixed => Bound::Open,
             $this->isSpare($card, $rate) => Bound::NotTheCard,
             // A card that was never seen to read that fast was not what set the pace either: the two do not go together.
             $rate->over($card) > self::ABOVE => Bound::Open,

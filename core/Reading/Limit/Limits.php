@@ -21,6 +21,9 @@ final readonly class Limits
 
     private const AGREE = 3;
 
+    /** At or under so much of what a chain gives at the least, the chain is not what held a card: the house rule of blame. */
+    private const UNDER_THE_CHAIN = 0.9;
+
     /** A card whose two ways differ by less is held back by something else: common practice, no source. */
     private const ONE_FIGURE = 0.015;
 
@@ -149,6 +152,7 @@ final readonly class Limits
         $makes = count(array_unique(array_map(fn (Sighting $other): string => $other->cell->make, $level)));
 
         return match (true) {
+            $one->cell->least !== null && $one->summary->mean <= self::UNDER_THE_CHAIN * $one->cell->least => self::ruling($one, LimitedBy::Card, 'it is under what this chain gives at the very least, '.number_format($one->cell->least / 1e6, 0, '.', '').' MB/s'),
             $noMore !== [] && $held !== [] => self::ruling($one, LimitedBy::Undecided, "card and reader are about as fast: it does no more in {$readers}, and the reader holds others back at the same figure"),
             $noMore !== [] => self::ruling($one, LimitedBy::Card, "it does no more in {$readers}, faster with others"),
             $held !== [] => self::ruling($one, LimitedBy::Reader, "it levels off where {$cards}, faster elsewhere, does too"),

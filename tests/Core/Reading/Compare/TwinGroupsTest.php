@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Reading\Compare;
 
 use PHPUnit\Framework\TestCase;
+use Tally\Quantity\Bytes;
 use Tally\Reading\Compare\TwinCandidate;
 use Tally\Reading\Compare\TwinGroup;
 use Tally\Reading\Compare\TwinGroups;
@@ -13,11 +14,11 @@ use Tally\Reading\Limit\LimitedBy;
 
 final class TwinGroupsTest extends TestCase
 {
-    private static function candidate(string $card, float $write, float $read, string $label = '', string $chain = 'R3', bool $heldBack = false, ?string $code = null): TwinCandidate
+    private static function candidate(string $card, float $write, float $read, string $label = '', string $chain = 'R3', bool $heldBack = false, ?string $code = null, int $gb = 64): TwinCandidate
     {
         $spread = fn (float $rate): array => array_map(fn (float $off): float => $rate * 1e6 * (1 + $off), [-0.006, -0.002, 0.0, 0.003, 0.005]);
 
-        return new TwinCandidate($card, $label === '' ? "label {$card}" : $label, $chain, $spread($write), $spread($read), $heldBack, $code);
+        return new TwinCandidate($card, $label === '' ? "label {$card}" : $label, $chain, $spread($write), $spread($read), $heldBack, $code, Bytes::gigabytes($gb));
     }
 
     /**
@@ -32,6 +33,11 @@ final class TwinGroupsTest extends TestCase
     public function test_cards_of_different_labels_that_do_the_same_are_twins(): void
     {
         self::assertSame([['A', 'B']], self::together([self::candidate('A', 57, 83), self::candidate('B', 57.5, 83.4), self::candidate('C', 70, 83)]));
+    }
+
+    public function test_a_card_of_another_capacity_is_another_card(): void
+    {
+        self::assertSame([], self::together([self::candidate('A', 57, 83), self::candidate('B', 57, 83, gb: 128)]));
     }
 
     public function test_both_ways_have_to_agree(): void

@@ -69,6 +69,16 @@ final class CopyReadingTest extends TestCase
         self::assertSame(Bound::Open, self::copy('14.7 GB', ['copied' => '4:21'])->bound());
     }
 
+    public function test_reading_back_takes_its_own_time_and_acquits_no_card(): void
+    {
+        $rate = Rate::megabytesPerSecond(...);
+        // 20 GB copied at 87.3 MB/s, the card's own speed, and read back in another 2 minutes.
+        self::assertSame(Bound::Card, self::copy('20 GB', ['copied' => '3:49', 'verified' => '5:49'])->bound($rate(90)));
+        self::assertSame(Bound::NotTheCard, self::copy('20 GB', ['copied' => '3:49', 'verified' => '5:49'])->bound($rate(120)));
+        // Where nobody took the lap in between, copying and reading back cannot be told apart.
+        self::assertSame(Bound::Open, self::copy('20 GB', ['verified' => '5:49'])->bound($rate(90)));
+    }
+
     public function test_a_copy_faster_than_its_chain_can_carry_is_not_trusted(): void
     {
         $chain = new Path([new Link('UHS-I bus', Bus::UhsI->ceiling())]); // 104 MB/s: SD physical-layer specification

@@ -63,6 +63,18 @@ final class LimitsTest extends TestCase
         self::assertSame(LimitedBy::Undecided, Limits::of([$cell(975)])->at('A', 'R5')?->by);
     }
 
+    public function test_no_reader_is_blamed_by_a_slow_old_card(): void
+    {
+        // Both ways at one figure, but far under what the chain gives at the very least: that is the card.
+        $cell = fn (float $least): Cell => new Cell('A', 'R1', [19.9e6, 20e6, 20.1e6], 'one make', 20e6, $least * 1e6);
+        self::assertSame(LimitedBy::Card, Limits::of([$cell(85)])->at('A', 'R1')?->by);
+        self::assertSame(LimitedBy::Reader, Limits::of([$cell(20)])->at('A', 'R1')?->by);
+        $slow = array_map(fn (int $i): Cell => new Cell("C{$i}", 'R1', [20e6, 20.1e6, 19.9e6], "make {$i}", null, 85e6), range(1, 3));
+        foreach (Limits::of($slow)->rulings as $ruling) {
+            self::assertSame(LimitedBy::Card, $ruling->by, 'three slow cards of different make are no slow reader');
+        }
+    }
+
     public function test_cards_of_one_make_may_agree_because_they_are_alike(): void
     {
         $cells = array_map(fn (int $i): Cell => self::cell("C{$i}", 'R3', 89 + $i / 8), range(1, 8));
