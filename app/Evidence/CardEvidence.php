@@ -38,9 +38,11 @@ final readonly class CardEvidence
             }
         }
 
+        $reached = fn (): array => ReaderReach::besides($card);
+
         return new Evidence(
             $card->label(), self::speeds($runs), $proofs, $sustained, $seen->thatCounts(), $seen->isComplete($card->label()),
-            new House((new Acquaintance)->findings($card), fn (): array => ReaderReach::besides($card, $runs), fn (): array => Rig::reaches($card)),
+            new House((new Acquaintance)->findings($card), $reached, fn (): array => Rig::reaches($card, $reached())),
         );
     }
 
@@ -84,6 +86,13 @@ final readonly class CardEvidence
     public static function refresh(Card $card): Verdict
     {
         return self::keep($card, self::of($card, self::runs($card)));
+    }
+
+    /** The same for the card of a run that came in or counts no longer, and for those that hang on what it showed of its reader. */
+    public static function refreshAround(Run $run): void
+    {
+        self::refresh($run->card);
+        ReaderReach::concerned($run)->each(self::refresh(...));
     }
 
     /** The same for a card that nothing was done to yet, where many are entered at once. */

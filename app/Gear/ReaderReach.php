@@ -16,22 +16,10 @@ use Tally\Quantity\Rate;
 /** What this house has seen its readers carry. A stand-in says nothing of a reader: it was never in one. */
 final readonly class ReaderReach
 {
-    /**
-     * With other cards than this one, in the readers that it was measured in: the most over each kind of link.
-     *
-     * @param  Collection<int, Run>  $runs  of the card
-     * @return list<Reached>
-     */
-    public static function besides(Card $card, Collection $runs): array
+    /** @return list<Reached> with other cards than this one: the most over each kind of link */
+    public static function besides(Card $card): array
     {
-        $readers = $runs->pluck('reader_id')->filter()->unique()->values()->all();
-        if ($readers === []) {
-            return [];
-        }
-        $seen = Run::query()->whereIn('reader_id', $readers)->where('card_id', '!=', $card->id)
-            ->whereNotNull('carried')->whereNull('beside')->whereDoesntHave('void')
-            ->where(fn (Builder $query): Builder => $query->whereNull('slot_id')->orWhereHas('slot', fn (Builder $slot): Builder => $slot->where('kind', '!=', SlotKind::StandIn)))
-            ->toBase()->join('readers', 'readers.id', '=', 'runs.reader_id')
+        $seen = self::telling()->where('card_id', '!=', $card->id)->toBase()->join('readers', 'readers.id', '=', 'runs.reader_id')
             ->selectRaw('readers.tag, runs.carried_over, max(runs.carried) as carried')->groupBy('readers.tag', 'runs.carried_over')->orderBy('readers.tag')->get();
         $rate = fn (mixed $value): ?Rate => is_numeric($value) && $value > 0 ? Rate::bytesPerSecond((float) $value) : null;
         $found = $seen->map(function (stdClass $row) use ($rate): ?Reached {
@@ -41,5 +29,31 @@ final readonly class ReaderReach
         });
 
         return array_values($found->filter()->all());
+    }
+
+    /**
+     * The cards whose verdict may hang on what a run showed of its reader: others were measured in it, and none but this run
+     * showed as much.
+     *
+     * @return Collection<int, Card>
+     */
+    public static function concerned(Run $run): Collection
+    {
+        if ($run->reader_id === null || $run->carried === null || $run->slot?->kind === SlotKind::StandIn) {
+            return new Collection;
+        }
+        $others = self::telling()->where('reader_id', $run->reader_id)->where('carried_over', $run->carried_over)->whereKeyNot($run->id);
+        if ($others->where('carried', '>=', $run->carried)->exists()) {
+            return new Collection;
+        }
+
+        return Card::query()->whereKeyNot($run->card_id)->whereHas('runs', fn (Builder $runs): Builder => $runs->where('reader_id', $run->reader_id))->orderBy('id')->get()->toBase();
+    }
+
+    /** @return Builder<Run> whose figures tell of their reader */
+    private static function telling(): Builder
+    {
+        return Run::query()->whereNotNull('carried')->whereNull('beside')->whereDoesntHave('void')
+            ->where(fn (Builder $query): Builder => $query->whereNull('slot_id')->orWhereHas('slot', fn (Builder $slot): Builder => $slot->where('kind', '!=', SlotKind::StandIn)));
     }
 }

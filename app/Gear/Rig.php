@@ -15,6 +15,7 @@ use Tally\Chain\Path;
 use Tally\Evidence\Reach;
 use Tally\Measured\Blame;
 use Tally\Measured\Chain;
+use Tally\Measured\Reached;
 use Tally\Offload\DriveGear;
 use Tally\Offload\PortGear;
 use Tally\Offload\ReaderGear;
@@ -51,8 +52,11 @@ final readonly class Rig
         return self::chain($card, $slot)?->fastest($card->label());
     }
 
-    /** @return list<Reach> each reader of the kit that takes a card, at the port that serves it best; the fastest first */
-    public static function reaches(Card $card): array
+    /**
+     * @param  list<Reached>  $reached  what the house saw its readers carry
+     * @return list<Reach> each reader of the kit that takes a card, at the port that serves it best; the fastest first
+     */
+    public static function reaches(Card $card, array $reached): array
     {
         $label = $card->label();
         $ports = Port::query()->with('host')->orderBy('id')->get();
@@ -63,7 +67,7 @@ final readonly class Rig
                 $chain = self::chainAt($card, $reader, $port);
                 $usable = $chain?->surest($label)->usable()->bytesPerSecond ?? 0.0;
                 if ($chain !== null && ($best === null || $best[1] < $usable)) {
-                    $best = [new Reach("{$reader->tag} {$reader->name} on {$port->host->name}", $chain, new Blame($chain, $label)), $usable];
+                    $best = [new Reach("{$reader->tag} {$reader->name} on {$port->host->name}", $chain, new Blame($chain, $label, $reached)), $usable];
                 }
             }
             if ($best !== null) {

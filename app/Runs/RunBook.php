@@ -69,7 +69,7 @@ final readonly class RunBook
                 RunVoid::query()->create(['run_id' => $run->id, 'reason' => $reason, 'recorded_by' => $by]);
                 OwnMeasurement::withdraw($run);
             }
-            CardEvidence::refresh($run->card);
+            CardEvidence::refreshAround($run);
         });
     }
 
@@ -78,7 +78,7 @@ final readonly class RunBook
         DB::transaction(function () use ($run, $reason): void {
             RunVoid::query()->where('run_id', $run->id)->whereNull('withdrawn')->update(['withdrawn' => $reason]);
             OwnMeasurement::note($run->refresh());
-            CardEvidence::refresh($run->card);
+            CardEvidence::refreshAround($run);
         });
     }
 

@@ -18,7 +18,7 @@ final readonly class CardOnPaper
     /** What a card can be in truth, and how often it is drawn. */
     public const KINDS = ['honest' => 5, 'slow' => 2, 'sham' => 2, 'ill' => 1];
 
-    /** @var list<array{string, Bus, float, float, float, int}> label before its claims, bus, claims to read and write in MB/s, floor in MB/s, capacity in GB */
+    /** @var list<array{string, Bus, int, int, int, int}> label before its claims, bus, claims to read and write in MB/s, floor in MB/s, capacity in GB */
     private const LABELS = [
         ['SDXC I U3 V30', Bus::UhsI, 95, 90, 30, 128], ['SDXC I U3 V30', Bus::UhsI, 100, 60, 30, 64], ['SDHC I C10 U1', Bus::UhsI, 90, 30, 10, 32],
         ['SDXC I U3 V30', Bus::UhsIDouble, 170, 90, 30, 256], ['SDXC V30', Bus::UhsIDouble, 170, 90, 30, 128],

@@ -93,6 +93,8 @@ final readonly class CapacityJudge
         };
         $more = match ($id) {
             ReasonId::CapacityBadSpots => ['much' => Diagnosis::isMuch($record->bad()->count, $record->covered()->count) ? 1 : 0],
+            // What a file system gives depends on what else is on it; a card is known by its label.
+            ReasonId::CapacityPart => ['of' => $record->extent->isFolder && $record->covered()->count < $label->count ? $label : $shown],
             ReasonId::CapacityScreened => ['places' => $record->points() ?? 0],
             default => [],
         };

@@ -44,7 +44,7 @@ final readonly class Words
                 ? 'That much is no spot any more: a dying card, or a fake of a kind that is not told apart. Do not use it.' : 'Bad spots, not a false size: a faulty card. Do not use it.'],
             ReasonId::CapacityNotForgotten => ['Capacity not proven here.', 'This host could not be made to forget the data before reading it back.'],
             ReasonId::CapacityScreened => ['Screened, not proven.', (new Coverage(max(1, $this->whole('places'))))->excluded().' A full proof would settle it.'],
-            ReasonId::CapacityPart => [$this->bytes('covered')->isZero() ? 'Nothing of it is proven.' : "Proven for {$this->part('covered', 'shown')} only.", 'The rest was not written and read back: whole means whole.'],
+            ReasonId::CapacityPart => [$this->bytes('covered')->isZero() ? 'Nothing of it is proven.' : "Proven for {$this->part('covered', 'of')} only.", 'The rest was not written and read back: whole means whole.'],
             ReasonId::CapacityFolderPart => ["Proven for {$this->part('covered', 'label')} only.", 'The file system gave no more: take other files off it, or prove it raw.'],
             ReasonId::DataChanged => ['Data came back changed', "in a speed run: {$this->size('wrong')}."],
             default => null,

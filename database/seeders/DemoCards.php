@@ -71,7 +71,8 @@ final class DemoCards extends Seeder
             'QS-033' => ['name' => 'Gullane Prime', 'gb' => 32, 'family' => Family::Sdhc, 'bus' => Bus::UhsI, 'marks' => [Mark::C10, Mark::U1], 'read' => 90, 'provenance' => null],
             'QS-034' => [...$classic, 'medium' => 'wraps,size=31914983424B,true=7977041920B,write=19.7MB/s,read=83MB/s,seed=34', 'runs' => ['proof:Tray 3']],
             'QS-035' => [...$classic],
-            'QS-036' => [...$classic],
+            // It fails on everything from an address on: that convicts nobody, and asks for another proof.
+            'QS-036' => [...$classic, 'medium' => 'refuses,size=31914983424B,true=18.2GB,write=19.2MB/s,read=84MB/s,seed=36', 'runs' => ['proof:Tray 3']],
         ];
     }
 
@@ -79,6 +80,7 @@ final class DemoCards extends Seeder
     private static function bought(): array
     {
         $twin = ['gb' => 64, 'bus' => Bus::UhsI, 'marks' => [Mark::U3, Mark::V30], 'read' => 95, 'write' => 60, 'back_code' => 'J2 5510 TW', 'provenance' => Provenance::Marketplace];
+        $summit = ['name' => 'Ormsay Summit', 'gb' => 128, 'bus' => Bus::UhsII, 'marks' => [Mark::U3, Mark::V90], 'read' => 300, 'write' => 260, 'rows' => 2, 'price' => '209.00 EUR', 'seller' => 'Rigging & Lens'];
         $copy = ['name' => 'Hallbeck Sea Wall', 'gb' => 128, 'bus' => Bus::UhsI, 'marks' => [Mark::U3, Mark::V30], 'read' => 95, 'write' => 90, 'serial' => 'HS-411-0300', 'seller' => 'boot sale, harbour', 'price' => '29.00 EUR', 'provenance' => Provenance::Marketplace];
 
         return [
@@ -92,11 +94,16 @@ final class DemoCards extends Seeder
             'QS-043' => ['name' => 'Osker Halyard, sample', 'form' => Form::CFexpressB, 'gb' => 512, 'family' => null, 'bus' => Bus::CFexpress4B, 'marks' => [], 'read' => 3400, 'write' => 2800, 'provenance' => Provenance::Sample],
             // Small enough to try raw runs on: its slot holds an image, and erasing it hurts nobody.
             'QS-045' => ['name' => 'Pellworth Primer', 'mb' => 512, 'family' => Family::Sd, 'bus' => null, 'marks' => [], 'price' => '4.00 EUR', 'provenance' => Provenance::Lent],
+            // Three of a kind: seen in a reader of one contact row; slower than another in the same reader; and once at half its speed.
+            'QS-046' => [...$summit, 'serial' => 'OS-9-0046', 'medium' => 'honest,size=128GB,write=243MB/s,read=276MB/s,seed=46', 'runs' => ['speed:Tray 3']],
+            'QS-047' => [...$summit, 'serial' => 'OS-9-0047', 'medium' => 'honest,size=128GB,write=178MB/s,read=212MB/s,seed=47', 'runs' => ['speed:Tray 2', 'proof:Tray 2']],
+            'QS-048' => [...$summit, 'serial' => 'OS-9-0048', 'medium' => 'honest,size=128GB,write=244MB/s,read=271MB/s,seed=48', 'runs' => ['speed:Tray 2'],
+                'later' => 'honest,size=128GB,write=131MB/s,read=148MB/s,seed=49', 'runs later' => ['speed:Tray 2']],
             'QS-044' => ['name' => 'Osker Bollard', 'form' => Form::Xqd, 'gb' => 120, 'family' => null, 'bus' => Bus::Xqd2, 'marks' => [], 'read' => 440, 'write' => 400, 'provenance' => Provenance::Lent],
         ];
     }
 
-    /** @param  array<string, mixed>  $of  gb and claims in GB and MB/s; medium is what it is in truth; runs are kind and slot */
+    /** @param  array<string, mixed>  $of  gb and claims in GB and MB/s; medium is what it is in truth; runs are kind and slot; later it may be another */
     private function card(string $tag, array $of): void
     {
         $bytes = fn (string $field): int => is_int($of[$field] ?? null) ? $of[$field] * self::GB : 0;
@@ -110,7 +117,17 @@ final class DemoCards extends Seeder
             'price' => $price?->minor, 'currency' => $price?->currency, 'bought_on' => $price === null ? null : '2026-10-14',
             'provenance' => array_key_exists('provenance', $of) ? $of['provenance'] : Provenance::Retail, 'recorded_by' => 'demo',
         ]);
-        foreach (is_array($of['runs'] ?? null) ? $of['runs'] : [] as $run) {
+        $this->conductAll($card, $of['runs'] ?? []);
+        if (isset($of['later'])) {
+            $card->refresh()->update(['stand_in' => $of['later']]);
+            $this->conductAll($card, $of['runs later'] ?? []);
+        }
+    }
+
+    /** @param  mixed  $runs  kind and slot of each */
+    private function conductAll(Card $card, mixed $runs): void
+    {
+        foreach (is_array($runs) ? $runs : [] as $run) {
             [$kind, $slot, $way] = [...explode(':', is_string($run) ? $run : '', 3), '', ''];
             $this->conduct($card->refresh(), RunKind::from($kind), $slot, $way === 'look-back');
         }

@@ -19,7 +19,7 @@ use Illuminate\Database\Seeder;
 use Tally\Chain\HostLink;
 use Tally\Label\Bus;
 
-/** Three hosts, six readers on four cables, six drives, four cameras, and the bench with its slots. */
+/** Three hosts, six readers on four cables, a camera as a seventh, six drives, four cameras, and the bench with its slots. */
 final class DemoGear extends Seeder
 {
     public function run(): void
@@ -80,6 +80,8 @@ final class DemoGear extends Seeder
                 ReaderSlot::query()->create(['reader_id' => $reader->id, 'name' => $slot, 'buses' => $buses, 'lane' => $lane]);
             }
         }
+        $camera = Reader::query()->create(['tag' => 'RC', 'name' => 'housing camera over its own cable', 'uplink' => HostLink::UsbGen2, 'camera' => true, 'recorded_by' => 'demo']);
+        ReaderSlot::query()->create(['reader_id' => $camera->id, 'name' => 'A', 'buses' => $sd, 'lane' => 'A']);
     }
 
     private function cameras(): void

@@ -151,7 +151,7 @@ final class KitTest extends TestCase
             ->where('sheet.rows.4.cells.0.rate', null)
             ->where('sheet.rows.4.cells.0.why', 'does not take it'));
         $this->get('/kit/sheet')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('sheet.columns', ['R1', 'R2', 'R3', 'R4', 'R5', 'R6'])
+            ->where('sheet.columns', ['R1', 'R2', 'R3', 'R4', 'R5', 'R6', 'RC'])
             ->where('sheet.rows.0.cells.3.origin', 'measured'));
     }
 

@@ -54,7 +54,7 @@ final class LabelPreviewTest extends TestCase
         self::assertSame('It has one row of contacts, which is UHS-I at the most, and says UHS-II and V60: that needs two.', $answer->json('findings.0.rest'));
         self::assertSame('250 MB/s', $answer->json('reach.0.rate'));
         self::assertSame('ends at the card’s own claim', $answer->json('reach.0.why'));
-        self::assertNull($answer->json('reach.5.rate'));
+        self::assertNull($answer->json('reach.6.rate'));
         $this->assertDatabaseCount('cards', 0);
     }
 
