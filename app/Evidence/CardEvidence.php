@@ -91,6 +91,7 @@ final readonly class CardEvidence
     /** The same for the card of a run that came in or counts no longer, and for those that hang on what it showed of its reader. */
     public static function refreshAround(Run $run): void
     {
+        $run = Run::query()->with(['card', 'slot'])->findOrFail($run->id);
         self::refresh($run->card);
         ReaderReach::concerned($run)->each(self::refresh(...));
     }

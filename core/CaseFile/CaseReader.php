@@ -16,6 +16,7 @@ use Tally\Evidence\ProofEvidence;
 use Tally\Evidence\SpeedEvidence;
 use Tally\Inspection\Question;
 use Tally\Inspection\Seen;
+use Tally\Label\Form;
 use Tally\Label\Label;
 use Tally\Label\Line\LabelReader;
 use Tally\Measured\Reached;
@@ -47,7 +48,7 @@ final readonly class CaseReader
             throw $case->wrong('version', 'this program reads version '.self::VERSION.'.');
         }
         $label = self::label($case);
-        $runs = self::runs($case);
+        $runs = self::runs($case, $label->form);
 
         return new CaseOfCard(
             $case->text('name', ''), $case->text('because', ''),
@@ -130,11 +131,11 @@ final readonly class CaseReader
     }
 
     /** @return list<SpeedEvidence|ProofEvidence|LongWriteEvidence> each once, also where a run is listed twice */
-    private static function runs(Fields $case): array
+    private static function runs(Fields $case, Form $form): array
     {
         $runs = [];
         foreach ($case->rows('runs') as $i => $run) {
-            $runs[json_encode($run->values, JSON_THROW_ON_ERROR)] ??= RunReader::read($run, 'run '.($i + 1));
+            $runs[json_encode($run->values, JSON_THROW_ON_ERROR)] ??= RunReader::read($run, 'run '.($i + 1), $form);
         }
 
         return array_values($runs);

@@ -6,6 +6,7 @@ namespace Tally\CaseFile;
 
 use Tally\Chain\HostLink;
 use Tally\Label\Bus;
+use Tally\Label\Form;
 
 /** Buses and links as people write them: `UHS-II`, `CFexpress 2.0 B`, `USB 10 Gb/s`. */
 final readonly class GearNames
@@ -45,8 +46,15 @@ final readonly class GearNames
         '10gbe' => HostLink::TenGigabit, '10gbethernet' => HostLink::TenGigabit, '10gbsethernet' => HostLink::TenGigabit,
     ];
 
-    public static function bus(string $text): ?Bus
+    /** @param  Form|null  $form  of the card: which of those that go by one name, as each CFexpress 2.0 does, is meant */
+    public static function bus(string $text, ?Form $form = null): ?Bus
     {
+        foreach ($form?->buses() ?? [] as $bus) {
+            if (self::key($bus->label()) === self::key($text)) {
+                return $bus;
+            }
+        }
+
         return Bus::tryFrom(trim($text)) ?? self::BUSES[str_replace('type', '', self::key($text))] ?? null;
     }
 

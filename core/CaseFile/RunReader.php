@@ -9,6 +9,7 @@ use Tally\Evidence\LongWriteEvidence;
 use Tally\Evidence\ProofEvidence;
 use Tally\Evidence\Source;
 use Tally\Evidence\SpeedEvidence;
+use Tally\Label\Form;
 use Tally\Measured\Chain;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
@@ -23,8 +24,12 @@ final readonly class RunReader
 {
     private const KINDS = ['speed', 'sustained', 'proof', 'screen'];
 
-    /** @throws NotUsable */
-    public static function read(Fields $run, string $name): SpeedEvidence|ProofEvidence|LongWriteEvidence
+    /**
+     * @param  Form  $form  of the card
+     *
+     * @throws NotUsable
+     */
+    public static function read(Fields $run, string $name, Form $form): SpeedEvidence|ProofEvidence|LongWriteEvidence
     {
         Spelling::check($run, 'kind', 'on', 'chain', 'source', 'bytes', 'from', 'write', 'read', 'course', 'mode', 'shows', 'written', 'read_back', 'bad', 'refused', 'stopped', 'reinserted', 'points', 'name');
         $typed = match ($run->text('source', 'device')) {
@@ -33,7 +38,7 @@ final readonly class RunReader
             default => throw $run->wrong('source', '“device” or “typed” would do.'),
         };
         $source = new Source($run->text('name', $name), self::day($run), $typed ? RunSource::Typed : RunSource::Device, $typed);
-        $chain = self::chain($run);
+        $chain = self::chain($run, $form);
 
         return match ($run->text('kind')) {
             'speed' => new SpeedEvidence($source, $chain, new SpeedRecord(
@@ -86,14 +91,14 @@ final readonly class RunReader
         return $rates;
     }
 
-    private static function chain(Fields $run): Chain
+    private static function chain(Fields $run, Form $form): Chain
     {
         if (! $run->has('chain')) {
             return Chain::unnamed();
         }
         $chain = $run->fields('chain');
         Spelling::check($chain, 'reader', 'bus', 'link', 'camera');
-        $bus = ! $chain->has('bus') ? null : GearNames::bus($chain->text('bus'))
+        $bus = ! $chain->has('bus') ? null : GearNames::bus($chain->text('bus'), $form)
             ?? throw $chain->wrong('bus', 'what the slot of the reader speaks, such as UHS-I, UHS-I double rate, UHS-II, SD Express, CFexpress 2.0 B, XQD, CFast 2.0 or UDMA 7, would do.');
         $link = ! $chain->has('link') ? null : GearNames::link($chain->text('link'))
             ?? throw $chain->wrong('link', 'the link to the host, such as USB 480 Mb/s, USB 5 Gb/s, USB 10 Gb/s, USB 20 Gb/s, USB4 40 Gb/s, Thunderbolt 40 Gb/s or SATA 6 Gb/s, would do.');

@@ -237,7 +237,7 @@ final readonly class Fields
 
     public function wrong(string $key, string $wanted): NotUsable
     {
-        return NotUsable::field($this->name($key), $this->values[$key] ?? null, $wanted);
+        return $this->has($key) ? NotUsable::field($this->name($key), $this->values[$key], $wanted) : NotUsable::missing($this->name($key), $wanted);
     }
 
     private function miss(string $key, string $wanted): never

@@ -60,7 +60,7 @@ final class JudgeCommand extends Command
                 $this->tell($case, $verdicts[$i]);
             }
             if ($found !== []) {
-                $this->say(($case->name === '' ? 'case '.($i + 1) : $case->name).': '.implode('; ', $found).($case->because === '' ? '' : " ({$case->because})"));
+                $this->say(($case->name === '' ? 'case '.($i + 1) : $case->name).': '.implode('; ', $found).($case->because === '' ? '' : " ({$case->because})"), $this->option('json') === true);
             }
         }
         $expected = count(array_filter($file->cases, fn (CaseOfCard $case): bool => $case->expects !== null));
@@ -110,16 +110,15 @@ final class JudgeCommand extends Command
 
     private function refuse(string $sentence): int
     {
-        $this->say($sentence);
+        $this->say($sentence, true);
 
         return 2;
     }
 
-    /** Beside JSON it goes where it spoils nothing. */
-    private function say(string $sentence): void
+    /** @param  bool  $isBeside  whether it goes beside the answer, where it spoils nothing */
+    private function say(string $sentence, bool $isBeside): void
     {
         $output = $this->output->getOutput();
-        $isBeside = $this->option('json') === true && $output instanceof ConsoleOutputInterface;
-        ($isBeside ? $output->getErrorOutput() : $output)->writeln($sentence, OutputInterface::OUTPUT_RAW);
+        ($isBeside && $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($sentence, OutputInterface::OUTPUT_RAW);
     }
 }
