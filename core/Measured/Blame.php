@@ -68,6 +68,25 @@ final readonly class Blame
         return $this->couldShow($promise, $figure) || ($isBest && $this->isUnderTheChain($figure));
     }
 
+    /**
+     * What clears the chain of a shortfall that is the card's: what it is sure to give, or what its reader was seen to carry.
+     *
+     * @return array{sure: Rate}|array{carried: Rate, reader: string}|array{} empty where nothing clears it
+     */
+    public function grounds(Rate $figure, Rate $promise): array
+    {
+        $low = $this->path->practice()?->low;
+        $isSure = $low !== null && ! $this->chain->isCamera && ($low->over($promise) >= self::CLEAR - 1e-9 || $this->isUnderTheChain($figure));
+        $seen = $isSure ? [] : $this->seen($promise, $figure);
+        usort($seen, fn (Reached $a, Reached $b): int => $b->rate->bytesPerSecond <=> $a->rate->bytesPerSecond);
+
+        return match (true) {
+            $isSure => ['sure' => $low],
+            $seen !== [] => ['carried' => $seen[0]->rate, 'reader' => $seen[0]->reader],
+            default => [],
+        };
+    }
+
     /** Whether the figure is so low that the chain cannot be what held it. */
     private function isUnderTheChain(Rate $figure): bool
     {

@@ -43,7 +43,7 @@ final readonly class ClaimJudge
         // Uneven as they are, if all of them fall well short there is nothing to be uncertain of.
         $isShort = $best->rate->over($claim) < Standing::SHORT && $best->blame->isTheCards($best->rate, $claim);
 
-        return Reason::of($isShort ? ReasonId::ClaimWellShort : ReasonId::ClaimUneven, $topic, ['measured' => $best->rate, 'claim' => $claim], $best->evidence);
+        return Reason::of($isShort ? ReasonId::ClaimWellShort : ReasonId::ClaimUneven, $topic, ['measured' => $best->rate, 'claim' => $claim, ...$isShort ? $best->blame->grounds($best->rate, $claim) : []], $best->evidence);
     }
 
     /** @param  non-empty-list<Figure>  $figures  the best first */
@@ -65,7 +65,11 @@ final readonly class ClaimJudge
             Standing::WellShort => ReasonId::ClaimWellShort,
             Standing::NotJudgedHere => ReasonId::ClaimNotJudgedHere,
         };
-        $more = $standing === Standing::NotJudgedHere ? ['why' => $best->blame->excuse(), 'where' => Elsewhere::for($claim, $this->evidence->house)] : [];
+        $more = match ($standing) {
+            Standing::NotJudgedHere => ['why' => $best->blame->excuse(), 'where' => Elsewhere::for($claim, $this->evidence->house)],
+            Standing::WellShort => $told->blame->grounds($told->rate, $claim),
+            default => [],
+        };
 
         return Reason::of($id, $topic, ['measured' => $standing === Standing::Under ? $best->rate : $told->rate, 'claim' => $claim, ...$more], $told->evidence);
     }

@@ -68,8 +68,9 @@ final readonly class FloorJudge
     private function missed(Promise $promise, array $long): ?Reason
     {
         foreach ($long as [$write, $floor]) {
-            if ($floor->isBelow($promise->rate) && $this->blame($write->chain)->isTheCards($floor, $promise->rate)) {
-                return $promise->reason(ReasonId::ClassFloorMissed, ReasonId::SustainedMissed, ['measured' => $floor, 'window' => $write->course->window], $write->describe());
+            $blame = $this->blame($write->chain);
+            if ($floor->isBelow($promise->rate) && $blame->isTheCards($floor, $promise->rate)) {
+                return $promise->reason(ReasonId::ClassFloorMissed, ReasonId::SustainedMissed, ['measured' => $floor, 'window' => $write->course->window, ...$blame->grounds($floor, $promise->rate)], $write->describe());
             }
         }
 
@@ -80,8 +81,9 @@ final readonly class FloorJudge
     private function allUnder(Promise $promise, array $short): ?Reason
     {
         foreach ($short as [$speed, $way]) {
-            if ($way->summary->count >= self::READINGS && $way->most()->isBelow($promise->rate) && $this->blame($speed->chain)->isTheCards($way->most(), $promise->rate)) {
-                return $promise->reason(ReasonId::ClassReadingsUnder, ReasonId::SustainedReadingsUnder, ['measured' => $way->most(), 'readings' => $way->summary->count], $speed->describe());
+            $blame = $this->blame($speed->chain);
+            if ($way->summary->count >= self::READINGS && $way->most()->isBelow($promise->rate) && $blame->isTheCards($way->most(), $promise->rate)) {
+                return $promise->reason(ReasonId::ClassReadingsUnder, ReasonId::SustainedReadingsUnder, ['measured' => $way->most(), 'readings' => $way->summary->count, ...$blame->grounds($way->most(), $promise->rate)], $speed->describe());
             }
         }
 

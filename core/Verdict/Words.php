@@ -58,8 +58,8 @@ final readonly class Words
 
         return match ($id) {
             ReasonId::ClassMet => ["Never under {$this->down('measured')} over {$this->number('window')} s;", $promise('asks for')],
-            ReasonId::ClassFloorMissed => ["Falls to {$this->down('measured')} over {$this->number('window')} s;", $promise('promises')],
-            ReasonId::ClassReadingsUnder => ["Writes {$this->down('measured')} at the most, in {$this->whole('readings')} readings;", $promise('promises')],
+            ReasonId::ClassFloorMissed => ["Falls to {$this->down('measured')} over {$this->number('window')} s;", $this->blamed($promise('promises'))],
+            ReasonId::ClassReadingsUnder => ["Writes {$this->down('measured')} at the most, in {$this->whole('readings')} readings;", $this->blamed($promise('promises'))],
             ReasonId::ClassNotMeasured => ["{$this->text('mark')} promises {$this->rate('floor')} of writing;", 'that was not measured.'],
             ReasonId::ClassNoLongWrite => ["Writes {$this->down('measured')} in short readings;", "{$this->text('mark')} asks for {$this->rate('floor')} all along, and only a long write tells that."],
             ReasonId::ClassTooClose => ["{$this->text('mark')}: too close to call.", "Writes {$this->down('measured')} ± {$this->rate('margin')} at 95 %, and it asks for {$this->rate('floor')}: run again."],
@@ -67,8 +67,8 @@ final readonly class Words
             ReasonId::ClassOtherBus => ["{$this->text('mark')}: not judged here.", trim("It is defined from {$this->text('from')} up, and this was over {$this->text('bus')}. {$this->text('where')}")],
             ReasonId::ClassNotJudgedHere => ["{$this->text('mark')}: {$this->down('measured')}, not judged here.", trim("{$this->text('why')} {$this->text('where')}")],
             ReasonId::SustainedKept => ["Never under {$this->down('measured')} over {$this->number('window')} s;", "the label claims {$this->rate('claim')} sustained."],
-            ReasonId::SustainedMissed => ["Falls to {$this->down('measured')} over {$this->number('window')} s;", "the label claims {$this->rate('claim')} sustained."],
-            ReasonId::SustainedReadingsUnder => ["Writes {$this->down('measured')} at the most, in {$this->whole('readings')} readings;", "the label claims {$this->rate('claim')} sustained."],
+            ReasonId::SustainedMissed => ["Falls to {$this->down('measured')} over {$this->number('window')} s;", $this->blamed("the label claims {$this->rate('claim')} sustained.")],
+            ReasonId::SustainedReadingsUnder => ["Writes {$this->down('measured')} at the most, in {$this->whole('readings')} readings;", $this->blamed("the label claims {$this->rate('claim')} sustained.")],
             ReasonId::SustainedNotMeasured => ["Label claims {$this->rate('claim')} sustained;", 'what it keeps up was not measured.'],
             ReasonId::SustainedNotJudgedHere => ["Sustained {$this->down('measured')} of {$this->rate('claim')}: not judged here.", trim("{$this->text('why')} {$this->text('where')}")],
             default => null,
@@ -79,7 +79,7 @@ final readonly class Words
     private function claim(ReasonId $id): ?array
     {
         $isRead = $this->reason->topic === Topic::Read;
-        $measured = fn (string $standing): array => [($isRead ? 'Reads' : 'Writes')." {$this->down('measured')}:", "{$this->percent()} of the label’s {$this->rate('claim')}, {$standing}."];
+        $measured = fn (string $standing): array => [($isRead ? 'Reads' : 'Writes')." {$this->down('measured')}:", $this->blamed("{$this->percent()} of the label’s {$this->rate('claim')}, {$standing}.")];
 
         return match ($id) {
             ReasonId::ClaimNear => $measured(Standing::Near->words()),
@@ -127,6 +127,18 @@ final readonly class Words
         $print = fn (Bytes $bytes): string => $isAlike ? "{$bytes->count} B" : $bytes->decimal();
 
         return "{$print($a)} of {$print($b)}";
+    }
+
+    /** The sentence, and what clears the chain where the shortfall is laid on the card. */
+    private function blamed(string $sentence): string
+    {
+        $has = fn (string $name): bool => array_key_exists($name, $this->reason->figures);
+
+        return $sentence.match (true) {
+            $has('sure') => " Its chain gives {$this->rate('sure')} at the least.",
+            $has('carried') => " {$this->text('reader')} was seen to carry {$this->down('carried')}.",
+            default => '',
+        };
     }
 
     private function percent(): string

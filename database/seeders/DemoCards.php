@@ -94,11 +94,12 @@ final class DemoCards extends Seeder
             'QS-043' => ['name' => 'Osker Halyard, sample', 'form' => Form::CFexpressB, 'gb' => 512, 'family' => null, 'bus' => Bus::CFexpress4B, 'marks' => [], 'read' => 3400, 'write' => 2800, 'provenance' => Provenance::Sample],
             // Small enough to try raw runs on: its slot holds an image, and erasing it hurts nobody.
             'QS-045' => ['name' => 'Pellworth Primer', 'mb' => 512, 'family' => Family::Sd, 'bus' => null, 'marks' => [], 'price' => '4.00 EUR', 'provenance' => Provenance::Lent],
-            // Three of a kind: seen in a reader of one contact row; slower than another in the same reader; and once at half its speed.
+            // Four of a kind: in a reader of one contact row; slower than another in the same reader; once at half its speed; that other one.
             'QS-046' => [...$summit, 'serial' => 'OS-9-0046', 'medium' => 'honest,size=128GB,write=243MB/s,read=276MB/s,seed=46', 'runs' => ['speed:Tray 3']],
             'QS-047' => [...$summit, 'serial' => 'OS-9-0047', 'medium' => 'honest,size=128GB,write=178MB/s,read=212MB/s,seed=47', 'runs' => ['speed:Tray 2', 'proof:Tray 2']],
             'QS-048' => [...$summit, 'serial' => 'OS-9-0048', 'medium' => 'honest,size=128GB,write=244MB/s,read=271MB/s,seed=48', 'runs' => ['speed:Tray 2'],
                 'later' => 'honest,size=128GB,write=131MB/s,read=148MB/s,seed=49', 'runs later' => ['speed:Tray 2']],
+            'QS-049' => [...$summit, 'serial' => 'OS-9-0049'],
             'QS-044' => ['name' => 'Osker Bollard', 'form' => Form::Xqd, 'gb' => 120, 'family' => null, 'bus' => Bus::Xqd2, 'marks' => [], 'read' => 440, 'write' => 400, 'provenance' => Provenance::Lent],
         ];
     }

@@ -31,7 +31,7 @@ final class DemoRuns extends Seeder
         $this->copy('QS-015', 'D1', '58.4 GB', 640, ['copied' => '4:13', 'verified' => '5:02'], 'wreck of the collier, dive 3');
         $this->copy('QS-014', 'D1', '14.2 GB', 590, ['copied' => '1:09', 'previews' => '4:19'], 'survey stills, previews in another program');
         $this->typed('QS-044', null, null, [['write', '10 GB', '27.2 s', ''], ['read', '', '', '418 MB/s']], 'read off the lender’s own sheet');
-        $this->typed('QS-046', 'R2', 'port 2', [['write', '10 GB', '40.1 s', ''], ['read', '10 GB', '35.5 s', '']], 'from the notebook of bench A');
+        $this->typed('QS-049', 'R2', 'port 2', [['write', '10 GB', '40.1 s', ''], ['read', '10 GB', '35.5 s', '']], 'from the notebook of bench A');
         $this->typed('QS-042', 'RC', 'port 2', [['read', '6.4 GB', '1:49', '']], 'on the boat, over the camera’s own cable');
         $this->typed('QS-043', null, null, [['read', '', '', '2700 MB/s']], 'told by who lent it');
         $this->typed('QS-032', 'R3', 'port 3', [['read', '10 GB', '34 s', '317 MB/s']], 'from a note on a bag');

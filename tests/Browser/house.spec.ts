@@ -124,3 +124,68 @@ test('by keyboard: gear behind the menu is changed, and a quote is kept', async 
     await page.keyboard.press('Enter');
     await expect(page.getByRole('cell', { name: 'Lamplight Cameras', exact: true })).toBeVisible();
 });
+
+/** Figures of a card that another bench measured: a whole proof at a steady speed. */
+const note = (write: string, expected: string) => ({
+    format: 'gritty-tally-case',
+    version: 1,
+    name: `a card that writes ${write}`,
+    because: 'the other bench says so',
+    label: '128GB SDXC II U3 V60 250MB/s read 130MB/s write',
+    expect: { verdict: expected },
+    runs: [
+        {
+            kind: 'proof',
+            chain: { reader: 'R', bus: 'UHS-II', link: 'USB 10 Gb/s' },
+            shows: '127.87 GB',
+            written: '127.87 GB',
+            read_back: '127.87 GB',
+            course: [['127.87 GB', write]],
+            read: '235 MB/s',
+        },
+    ],
+});
+
+test('by keyboard: a second opinion on figures from elsewhere, and nothing is entered', async ({ page }) => {
+    await page.goto('/intake');
+    const cards = await page.getByRole('link', { name: /^QS-/ }).count();
+    await page.getByRole('button', { name: /The house/ }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('menuitem', { name: /^Kit/ })).toBeFocused();
+    await page.keyboard.type('Second');
+    await expect(page.getByRole('menuitem', { name: /Second opinion/ })).toBeFocused();
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL('/opinion');
+
+    const judge = async (content: unknown) => {
+        await page.getByRole('button', { name: 'Judge a file' }).focus();
+        const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.keyboard.press('Enter')]);
+        await chooser.setFiles({
+            name: 'other bench.json',
+            mimeType: 'application/json',
+            buffer: Buffer.from(JSON.stringify(content)),
+        });
+    };
+    await judge([note('40 MB/s', 'Sound'), note('121 MB/s', 'Sound')]);
+    await expect(page.getByRole('figure', { name: /other bench.json/ })).toBeVisible();
+    await expect(page.getByText('1 of 2 as expected')).toBeVisible();
+    await expect(
+        page.getByText('Not as expected: verdict Slow, expected Sound. the other bench says so'),
+    ).toBeVisible();
+    await expect(page.getByText('V60 promises 60 MB/s')).toBeVisible();
+
+    await judge({ ...note('40 MB/s', 'Slow'), label: '128GB' });
+    await expect(page.getByRole('alert')).toContainText('“label” is “128GB”');
+
+    await judge({ ...note('40 MB/s', 'Slow') });
+    await expect(page.getByText('1 of 1 as expected')).toBeVisible();
+    await expect(page.getByRole('alert')).toHaveCount(0);
+
+    await page.goto('/intake');
+    expect(await page.getByRole('link', { name: /^QS-/ }).count()).toBe(cards);
+});
+
+test('a claim that the chain cannot show is drawn as a range, and said to be open', async ({ page }) => {
+    await page.goto('/measure/QS-046');
+    await expect(page.getByText('cannot be told here').first()).toBeVisible();
+});

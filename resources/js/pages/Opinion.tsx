@@ -13,6 +13,7 @@ const Ask = styled.div`
     flex-wrap: wrap;
     align-items: center;
     gap: 8px 16px;
+    margin-top: 14px;
     font-size: 13px;
     .wrong {
         color: var(--rust);
@@ -24,11 +25,30 @@ const Case = styled.details`
     padding: 7px 0;
     font-size: 13.5px;
     summary {
-        display: flex;
-        flex-wrap: wrap;
+        display: grid;
+        grid-template-columns: 92px auto 1fr 16px;
         gap: 4px 12px;
-        align-items: baseline;
+        align-items: center;
         cursor: pointer;
+    }
+    summary::-webkit-details-marker {
+        display: none;
+    }
+    summary::after {
+        content: '▾';
+        color: var(--pencil);
+    }
+    &[open] > summary::after {
+        content: '▴';
+    }
+    @media (max-width: 560px) {
+        summary {
+            grid-template-columns: 92px 1fr 16px;
+        }
+        summary small {
+            grid-column: 1 / -1;
+            grid-row: 2;
+        }
     }
     summary b {
         font-weight: 650;
