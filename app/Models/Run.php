@@ -9,6 +9,7 @@ use App\Casts\AsParameters;
 use App\Casts\AsResult;
 use App\Casts\Json;
 use App\Runs\RunState;
+use Closure;
 use Illuminate\Database\Eloquent\Casts\AsFluent;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -21,6 +22,7 @@ use Tally\Evidence\Source;
 use Tally\Evidence\SpeedReading;
 use Tally\Label\Label;
 use Tally\Measured\Chain;
+use Tally\Measured\Reached;
 use Tally\Record\CopyRecord;
 use Tally\Record\Parameters;
 use Tally\Record\ProofRecord;
@@ -201,12 +203,16 @@ final class Run extends Model
         return $this->result instanceof CopyRecord ? $this->result : null;
     }
 
-    /** What a speed run says of a card with this label, or of its own card. */
-    public function reading(?Label $label = null): ?SpeedReading
+    /**
+     * What a speed run says of a card with this label, or of its own card.
+     *
+     * @param  list<Reached>|(Closure(): list<Reached>)  $reached  what the house saw its readers carry
+     */
+    public function reading(?Label $label = null, array|Closure $reached = []): ?SpeedReading
     {
         $speeds = $this->speeds();
 
-        return $speeds === null ? null : SpeedReading::of($speeds, $this->chain, $label ?? $this->card->label(), $this->isTyped());
+        return $speeds === null ? null : SpeedReading::of($speeds, $this->chain, $label ?? $this->card->label(), $this->isTyped(), $reached);
     }
 
     /** Whether somebody typed its figures, here or where it was read in from. */

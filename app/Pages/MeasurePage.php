@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages;
 
+use App\Gear\ReaderReach;
 use App\Models\Card;
 use App\Models\Run;
 use App\Models\Slot;
@@ -33,7 +34,7 @@ final readonly class MeasurePage
         $counting = $runs->filter(fn (Run $run): bool => $run->speeds()?->hasSpeeds() === true && $run->counts());
         // A number that nobody trusts is shown only while there is no other.
         $run = $counting->last(fn (Run $run): bool => self::isTrusted($run->reading($label))) ?? $counting->last();
-        $reading = $run?->reading($label);
+        $reading = $run?->reading($label, fn (): array => ReaderReach::besides($card));
         $mark = $label->topMark();
         // Before anything is measured, the wall is the card's own bus, if it says which it has.
         $path = $reading?->blame->path;

@@ -35,6 +35,7 @@ use Tally\Reading\Coverage;
 use Tally\Record\ProofRecord;
 use Tally\Record\RunKind;
 use Tally\StandIn\Shelf;
+use Tally\Verdict\Step;
 
 /** What can be ordered for a card, and what is on its way. */
 final readonly class Orders
@@ -130,7 +131,7 @@ final readonly class Orders
         $proofs = $before->filter(fn (Run $run): bool => $run->kind->isProof() && $run->counts())
             ->map(fn (Run $run): ?ProofRecord => $run->proof())->filter();
         $newest = $proofs->last(fn (ProofRecord $record): bool => $record->screen === null) ?? $proofs->last();
-        $advice = Advice::of($proof, $screen, $newest?->diagnosis->nature(), $newest?->isOnlyScreened() === true);
+        $advice = Advice::of($proof, $screen, $newest?->diagnosis->nature(), $newest?->isOnlyScreened() === true, $card->next_step === Step::ProveAgain);
         $coverage = new Coverage(count($plan->drawn()));
 
         return new SchoolsProps(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Evidence\CardEvidence;
+use App\Gear\ReaderReach;
 use App\Models\HeatReading;
 use App\Models\Run;
 use App\Models\RunVoid;
@@ -115,7 +116,7 @@ final readonly class RunPage
     /** @return list<WayProps> */
     private static function ways(Run $run): array
     {
-        $reading = $run->reading();
+        $reading = $run->reading(null, fn (): array => ReaderReach::besides($run->card));
         $ways = [];
         foreach ($reading?->ways() ?? [] as $way => $one) {
             $rates = $way === 'write' ? $run->speeds()?->writes : $run->speeds()?->reads;

@@ -75,7 +75,9 @@ final readonly class Chain
             return 'a chain nobody named';
         }
 
-        return implode(', ', array_filter([$this->reader, $this->isCamera ? 'a camera' : null, $this->host?->name], fn (?string $part): bool => $part !== null && $part !== ''));
+        $host = $this->host?->name;
+
+        return implode(', ', array_filter([$this->reader, $this->isCamera ? 'a camera'.($host === null ? '' : " on {$host}") : $host], fn (?string $part): bool => $part !== null && $part !== ''));
     }
 
     private function path(?Bus $bus): Path

@@ -19,10 +19,12 @@ final readonly class Advice
      * @param  Span  $proof  how long a full proof will take
      * @param  Nature|null  $known  what the proofs so far say of it
      * @param  bool  $isScreened  whether a screen was passed already
+     * @param  bool  $isAskedAgain  whether the verdict asks for another proof of it
      */
-    public static function of(Span $proof, Span $screen, ?Nature $known, bool $isScreened): self
+    public static function of(Span $proof, Span $screen, ?Nature $known, bool $isScreened, bool $isAskedAgain = false): self
     {
         return match (true) {
+            $isAskedAgain => new self(false, 'It ended in errors. Where it ends the next time, put in again, tells whether it is ill or has no more.'),
             $known === Nature::Fake, $known === Nature::Faulty => new self(true, 'It is found out already. Another run only helps if you doubt that one.'),
             $known === Nature::Whole && ! $isScreened => new self(true, 'It is proven already. A screen is enough to look whether that has changed.'),
             $isScreened => new self(false, 'The screen was passed, so it is no common fake. Only a full proof says that every block holds.'),

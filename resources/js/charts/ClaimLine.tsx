@@ -7,6 +7,8 @@ import { fitsRight, roundScale, wallIsNear } from './axis';
 const ROW = 74;
 const TOP = 54;
 const LEFT = 54;
+/** About how wide a letter of the wall's name is. */
+const LETTER = 5.8;
 const halo = { paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 4, strokeLinejoin: 'round' } as const;
 
 /** The picture in words, for who cannot see it. */
@@ -117,11 +119,13 @@ function Wall({ at, name, base, right }: { at: number | null; name: string; base
             </text>
         );
     }
+    // Where there is no room on its left it stands on its right.
+    const isLeft = at - 8 > name.length * LETTER;
     return (
         <g>
             <path d={`M${at} 6V${base}`} stroke="var(--ink)" strokeWidth="5" />
             <path d={`M${at + 4.5} 6V${base}`} stroke="var(--ink)" strokeDasharray="2 3" />
-            <text x={at - 8} y="13" textAnchor="end" style={halo}>
+            <text x={isLeft ? at - 8 : at + 12} y="13" textAnchor={isLeft ? 'end' : 'start'} style={halo}>
                 {name}
             </text>
         </g>

@@ -9,7 +9,7 @@ const Look = styled.ul`
     gap: 3px;
     li {
         display: grid;
-        grid-template-columns: minmax(0, 1.25fr) minmax(60px, 1fr) minmax(0, 1.35fr);
+        grid-template-columns: minmax(0, 1.2fr) minmax(60px, 0.8fr) minmax(0, 1.6fr);
         gap: 10px;
         align-items: center;
         font-size: 12.5px;

@@ -121,15 +121,23 @@ final class BlameRulesTest extends TestCase
         self::assertOn(Topic::Read, VerdictKind::Sound, self::judged(self::V60, [$slow, self::speed(null, 240, ['reader' => 'R1', 'bus' => 'UHS-II', 'link' => 'USB 5 Gb/s'])]));
     }
 
+    /**
+     * @param  array<string, mixed>  $run
+     * @param  array<string, mixed>  $house
+     */
+    private static function said(string $id, array $run, array $house = []): string
+    {
+        return self::assertSays($id, self::judged('128GB SDXC II U3 V60 280MB/s read', [$run], $house))->sentence();
+    }
+
     public function test_a_conviction_says_what_clears_the_chain(): void
     {
-        $says = fn (string $id, array $run, array $house = []): string => self::assertSays($id, self::judged('128GB SDXC II U3 V60 280MB/s read', [$run], $house))->sentence();
-        self::assertStringEndsWith('V60 promises 60 MB/s. Its chain gives 200 MB/s at the least.', $says('class-floor-missed', self::long([['64 GB', '41 MB/s']])));
-        self::assertStringEndsWith('well short of the label. Its chain gives 200 MB/s at the least.', $says('claim-well-short', self::speed(null, 150)));
+        self::assertStringEndsWith('V60 promises 60 MB/s. Its chain gives 200 MB/s at the least.', self::said('class-floor-missed', self::long([['64 GB', '41 MB/s']])));
+        self::assertStringEndsWith('well short of the label. Its chain gives 200 MB/s at the least.', self::said('claim-well-short', self::speed(null, 150)));
         $house = ['house' => ['readers' => [['name' => 'R2', 'reached' => '252 MB/s'], ['name' => 'R2', 'reached' => '261 MB/s'], ['name' => 'R9', 'reached' => '280 MB/s']]]];
-        self::assertStringEndsWith('well short of the label. R2 was seen to carry 261 MB/s.', $says('claim-well-short', self::speed(null, 190), $house));
+        self::assertStringEndsWith('well short of the label. R2 was seen to carry 261 MB/s.', self::said('claim-well-short', self::speed(null, 190), $house));
         // What is under the label convicts nobody, and needs no ground.
-        self::assertStringEndsWith('under the label.', $says('claim-under', self::speed(null, 220), $house));
+        self::assertStringEndsWith('under the label.', self::said('claim-under', self::speed(null, 220), $house));
     }
 
     public function test_a_slower_chain_beside_a_better_one_blames_nobody(): void
