@@ -14,6 +14,7 @@ use App\Http\Controllers\LabelPreviewController;
 use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\OffloadController;
 use App\Http\Controllers\OpinionController;
+use App\Http\Controllers\OverruleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProveController;
@@ -82,6 +83,8 @@ Route::get('/measure/{card}', MeasureController::class);
 Route::get('/prove/{card}', ProveController::class);
 Route::get('/prove/{card}/evidence.pdf', [EvidenceController::class, 'sheet']);
 Route::get('/prove/{card}/result.json', [EvidenceController::class, 'result']);
+Route::post('/cards/{card}/overrule', [OverruleController::class, 'say']);
+Route::post('/cards/{card}/overrule/withdraw', [OverruleController::class, 'withdraw']);
 Route::post('/cards/{card}/results', [EvidenceController::class, 'take']);
 Route::get('/offload/{card}', OffloadController::class);
 

@@ -54,7 +54,7 @@ final class Acquaintance
         $asked = array_filter([
             $card->serial_key === null ? null : $others('serial_key', $card->serial_key)->selectRaw("'serial' as what, tag, 0 as cards, 0 as sham"),
             $card->back_code_key === null ? null : $others('back_code_key', $card->back_code_key)->selectRaw("'back code' as what, tag, 0 as cards, 0 as sham"),
-            $card->lot_key === null ? null : $others('lot_key', $card->lot_key)->selectRaw("'lot' as what, '' as tag, count(*) as cards, coalesce(sum(verdict = ?), 0) as sham", [VerdictKind::Sham->value]),
+            $card->lot_key === null ? null : $others('lot_key', $card->lot_key)->selectRaw("'lot' as what, '' as tag, count(*) as cards, coalesce(sum(coalesce(overruled, verdict) = ?), 0) as sham", [VerdictKind::Sham->value]),
         ], fn (mixed $query): bool => $query !== null);
         if ($asked === []) {
             return new Sisters;
@@ -67,7 +67,7 @@ final class Acquaintance
         $rows = $query->get();
         $lot = (array) $rows->firstWhere('what', 'lot');
         $count = fn (string $field): int => is_numeric($lot[$field] ?? null) ? (int) $lot[$field] : 0;
-        $itself = $lot !== [] && $card->exists && $card->verdict === VerdictKind::Sham ? 1 : 0;
+        $itself = $lot !== [] && $card->exists && ($card->overruled ?? $card->verdict) === VerdictKind::Sham ? 1 : 0;
 
         return new Sisters(
             self::tags($rows, 'serial'), self::tags($rows, 'back code'),

@@ -105,7 +105,7 @@ final readonly class CardEvidence
     private static function keep(Card $card, Evidence $evidence): Verdict
     {
         $verdict = Judge::judge($evidence);
-        $card->forceFill(['verdict' => $verdict->kind, 'next_step' => $verdict->next])->save();
+        $card->forceFill(['verdict' => $verdict->kind, 'next_step' => $verdict->nextWhen($card->overruled)])->save();
 
         return $verdict;
     }

@@ -55,6 +55,10 @@ final class EvidenceSheet
             $this->core($proof, $record);
         }
         $this->paper->heading('Verdict: '.$verdict->kind->value);
+        $overrule = $this->card->overrules()->whereNull('withdrawn')->first();
+        if ($overrule !== null) {
+            $this->paper->line("Overruled by {$overrule->recorded_by} on {$overrule->created_at->format('j M Y')}: {$overrule->verdict->value}. {$overrule->reason}", indent: 2);
+        }
         foreach (array_slice($verdict->reasons, 0, self::MOST_REASONS) as $reason) {
             $this->paper->line("{$reason->sentence()} ({$reason->evidence})", indent: 2);
         }

@@ -8,6 +8,7 @@ use App\Evidence\CardEvidence;
 use App\Models\Card;
 use App\Models\Erasure;
 use App\Models\Inspection;
+use App\Models\Overrule;
 use App\Models\Run;
 use App\Models\RunSample;
 use Tally\Label\Mark;
@@ -35,6 +36,7 @@ final readonly class ResultFile
             'runs' => array_values($runs->reject(fn (Run $run): bool => $run->state->isGoing())->map(self::run(...))->all()),
             'erasures' => self::erasures($card),
             'verdict' => ['kind' => $verdict->kind->value, ...array_diff_key($verdict->pack(), ['verdict' => true])],
+            'overrules' => self::overrules($card),
         ];
 
         return [...$file, 'hash' => self::hash($file)];
@@ -48,6 +50,15 @@ final readonly class ResultFile
     public static function hash(array $file): string
     {
         return Canonical::hash(array_diff_key($file, ['hash' => true, 'made_at' => true]));
+    }
+
+    /** @return list<array<string, mixed>> what people said instead, also what was taken back */
+    private static function overrules(Card $card): array
+    {
+        return array_values($card->overrules()->get()->map(fn (Overrule $one): array => [
+            'derived' => $one->derived->value, 'verdict' => $one->verdict->value, 'reason' => $one->reason, 'by' => $one->recorded_by,
+            'on' => $one->created_at->utc()->format('Y-m-d\TH:i:s\Z'), 'withdrawn' => $one->withdrawn,
+        ])->all());
     }
 
     /** @return array<string, mixed> */

@@ -52,12 +52,14 @@ use Tally\Verdict\VerdictKind;
  * @property Provenance|null $provenance
  * @property string|null $stand_in
  * @property string $line the label in a few words, for the tray
- * @property VerdictKind $verdict
+ * @property VerdictKind $verdict what is derived
+ * @property VerdictKind|null $overruled what a person says instead
  * @property Step $next_step
  * @property string|null $recorded_by
  * @property-read Collection<int, Run> $runs
  * @property-read Collection<int, Inspection> $inspections
  * @property-read Collection<int, Photo> $photos
+ * @property-read Collection<int, Overrule> $overrules
  * @property-read int|null $runs_count
  * @property-read int|null $going_count
  */
@@ -97,6 +99,12 @@ final class Card extends Model
     public function inspections(): HasMany
     {
         return $this->hasMany(Inspection::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Overrule, $this> */
+    public function overrules(): HasMany
+    {
+        return $this->hasMany(Overrule::class)->orderBy('id');
     }
 
     /** @return HasMany<Photo, $this> */
@@ -149,6 +157,7 @@ final class Card extends Model
             'bought_on' => 'date',
             'provenance' => Provenance::class,
             'verdict' => VerdictKind::class,
+            'overruled' => VerdictKind::class,
             'next_step' => Step::class,
         ];
     }

@@ -36,9 +36,9 @@ final readonly class Frame
     /** @return list<TagProps> plain rows, since a house has thousands of cards and every page shows them all */
     private static function tray(): array
     {
-        $lots = Card::query()->toBase()->selectRaw('lot_key, count(*) as lot_size, sum(verdict = ?) as lot_sham', [VerdictKind::Sham->value])->whereNotNull('lot_key')->groupBy('lot_key');
+        $lots = Card::query()->toBase()->selectRaw('lot_key, count(*) as lot_size, sum(coalesce(overruled, verdict) = ?) as lot_sham', [VerdictKind::Sham->value])->whereNotNull('lot_key')->groupBy('lot_key');
         $rows = Card::query()
-            ->select(['cards.id', 'tag', 'line', 'verdict', 'lot_size', 'lot_sham'])
+            ->select(['cards.id', 'tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham'])
             ->leftJoinSub($lots, 'lots', 'lots.lot_key', '=', 'cards.lot_key')
             ->withCount(['runs', 'runs as going_count' => fn (Builder $runs): Builder => $runs->whereIn('state', RunState::going())])
             ->orderBy('tag')
@@ -54,7 +54,7 @@ final readonly class Frame
         $count = fn (string $field): int => is_numeric($row[$field] ?? null) ? (int) $row[$field] : 0;
 
         return new TagProps(
-            $text('tag'), $text('line'), VerdictKind::from($text('verdict')), $count('runs_count'), $count('going_count') > 0,
+            $text('tag'), $text('line'), VerdictKind::from($text('verdict')), VerdictKind::tryFrom($text('overruled')), $count('runs_count'), $count('going_count') > 0,
             $count('lot_sham') === 0 ? null : "{$count('lot_sham')} of {$count('lot_size')}",
         );
     }
@@ -65,7 +65,7 @@ final readonly class Frame
         $struck = array_map(fn (VerdictKind $kind): string => $kind->value, array_filter(VerdictKind::cases(), fn (VerdictKind $kind): bool => $kind->isStruckOut()));
         $marks = implode(', ', array_fill(0, count($struck), '?'));
         $rows = Card::query()->toBase()->groupBy('next_step')
-            ->selectRaw("next_step, count(*) as cards, sum(footage > 0 and verdict not in ({$marks})) as laden", array_values($struck))->get();
+            ->selectRaw("next_step, count(*) as cards, sum(footage > 0 and coalesce(overruled, verdict) not in ({$marks})) as laden", array_values($struck))->get();
         $at = fn (Step ...$steps): int => self::sum($rows->whereIn('next_step', array_map(fn (Step $step): string => $step->value, $steps)), 'cards');
 
         return [

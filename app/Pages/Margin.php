@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Evidence\CardEvidence;
+use App\Http\Person;
 use App\Models\Card;
 use App\Models\Run;
 use App\Props\Margin\CautionProps;
 use App\Props\Margin\MarginProps;
+use App\Props\Margin\OverruleProps;
 use App\Props\Margin\ReasonProps;
 use App\Props\Margin\StepProps;
 use Illuminate\Support\Collection;
@@ -33,8 +35,11 @@ final readonly class Margin
         return new MarginProps(
             $verdict->kind,
             array_map(self::reason(...), [...$verdict->reasons, ...self::notes($stage, $verdict)]),
-            self::cautions($stage, $verdict, $runs),
-            self::next($card, $verdict),
+            self::cautions($stage, $card->overruled ?? $verdict->kind, $runs),
+            self::step($verdict->nextWhen($card->overruled), $card->tag),
+            $card->tag,
+            Person::of(request()) ?? '',
+            self::overrule($card),
         );
     }
 
@@ -55,14 +60,14 @@ final readonly class Margin
      * @param  Collection<int, Run>  $runs
      * @return list<CautionProps>
      */
-    private static function cautions(string $stage, Verdict $verdict, Collection $runs): array
+    private static function cautions(string $stage, VerdictKind $kind, Collection $runs): array
     {
         $hot = $runs->contains(fn (Run $run): bool => $run->state->isGoing());
         $warmest = $stage === 'measure' ? self::warmest($runs) : null;
 
         return array_values(array_filter([
-            $verdict->kind === VerdictKind::Sham ? new CautionProps('Never put footage on it.', 'A card that is less than its label loses clips, and no camera notices.') : null,
-            $verdict->kind === VerdictKind::Shaky ? new CautionProps('Do not record on it.', 'If it holds footage, copy that first, alone, and keep the card. Recovering data is work for qualified people.') : null,
+            $kind === VerdictKind::Sham ? new CautionProps('Never put footage on it.', 'A card that is less than its label loses clips, and no camera notices.') : null,
+            $kind === VerdictKind::Shaky ? new CautionProps('Do not record on it.', 'If it holds footage, copy that first, alone, and keep the card. Recovering data is work for qualified people.') : null,
             $stage === 'inspect' ? new CautionProps('Never force a stiff slot.', 'A forced card snaps. Let one that was hot cool before you handle it. Your local rules and the maker’s instructions come first.') : null,
             $stage === 'measure' && $hot ? new CautionProps('Hot after a long run.', 'Metal at 65 °C hurts within seconds: let it cool below 48 °C before you take it out bare-handed. Your local rules and the maker’s instructions come first.') : null,
             $warmest === null || ! $warmest->isTooHotToHandle() ? null : new CautionProps("It was seen at {$warmest->both()}.", ($warmest->hurts() ? 'Metal this hot hurts within seconds.' : 'That is too warm to hold.').' Let it cool below 48 °C before you take it out bare-handed. Your local rules and the maker’s instructions come first.'),
@@ -90,9 +95,11 @@ final readonly class Margin
         return $degrees === [] ? null : Temperature::celsius(max($degrees));
     }
 
-    private static function next(Card $card, Verdict $verdict): StepProps
+    private static function overrule(Card $card): ?OverruleProps
     {
-        return self::step($verdict->next, $card->tag);
+        $standing = $card->overruled === null ? null : $card->overrules()->whereNull('withdrawn')->first();
+
+        return $standing === null ? null : new OverruleProps($standing->verdict, $standing->reason, $standing->recorded_by, $standing->created_at->format('j M Y'));
     }
 
     private static function step(Step $next, string $tag): StepProps

@@ -90,7 +90,8 @@ final class TagSheet
 
         return array_values(array_filter([
             $card->serial === null ? null : "S/N {$card->serial}",
-            $card->verdict === VerdictKind::Unproven ? null : "{$card->verdict->value} on {$day}",
+            $card->verdict === VerdictKind::Unproven && $card->overruled === null ? null
+                : "{$card->verdict->value} on {$day}".($card->overruled === null ? '' : ", overruled: {$card->overruled->value}"),
             $sisters->lotSham === 0 ? null : "lot {$card->lot}: {$sisters->lotSham} of {$sisters->lotSize} Sham",
         ], fn (?string $remark): bool => $remark !== null));
     }

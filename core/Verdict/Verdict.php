@@ -21,6 +21,16 @@ final readonly class Verdict
         return ['verdict' => $this->kind->value, 'next' => $this->next->words(), 'reasons' => array_map($pack, $this->reasons), 'notes' => array_map($pack, $this->notes)];
     }
 
+    /** What to do next where a person may have said otherwise: who clears a card takes it along, who strikes it out does not. */
+    public function nextWhen(?VerdictKind $overruled): Step
+    {
+        return match (true) {
+            $overruled === null || $overruled->isStruckOut() === $this->kind->isStruckOut() => $this->next,
+            $overruled->isStruckOut() => Step::SetAside,
+            default => Step::Offload,
+        };
+    }
+
     /** What it says of a topic at the gravest; null where nothing is said of it. */
     public function on(Topic $topic): ?VerdictKind
     {

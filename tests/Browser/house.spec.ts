@@ -189,3 +189,32 @@ test('a claim that the chain cannot show is drawn as a range, and said to be ope
     await page.goto('/measure/QS-046');
     await expect(page.getByText('cannot be told here').first()).toBeVisible();
 });
+
+test('by keyboard: a verdict is overruled in writing, both are seen, and it is taken back', async ({ page }) => {
+    await page.goto('/measure/QS-044');
+    const margin = page.getByRole('complementary', { name: 'Why, and what next' });
+    await margin.getByText('Overrule this verdict').focus();
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Enter');
+    await page.keyboard.type('Sha');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('Wren');
+    await page.keyboard.press('Enter');
+    await expect(margin.getByText('No reason was given. Say why the evidence is wrong')).toBeVisible();
+    await margin.getByLabel('Why the evidence is wrong').focus();
+    await page.keyboard.type('dropped from the ladder');
+    await page.keyboard.press('Enter');
+    const note = margin.getByRole('note', { name: 'Overruled' });
+    await expect(note).toContainText('Shaky');
+    await expect(note).toContainText('dropped from the ladder');
+    await expect(margin.getByRole('heading', { name: 'Unproven' })).toBeVisible();
+    await expect(page.getByRole('option', { name: /^QS-044 Unproven → Shaky/ })).toBeVisible();
+
+    await margin.getByText('Take the overruling back').click();
+    await margin.getByLabel('Why the derived one stands again').fill('it was QS-045');
+    await margin.getByRole('button', { name: 'Let the derived verdict stand' }).click();
+    await expect(note).toHaveCount(0);
+});

@@ -111,7 +111,7 @@ test('the tray is walked with arrow keys', async ({ page }) => {
     await page.keyboard.press('ArrowDown');
     await expect(page).toHaveURL('/prove/QS-015');
     await page.keyboard.press('End');
-    await expect(page).toHaveURL('/prove/QS-045');
+    await expect(page).toHaveURL('/prove/QS-049');
 });
 
 test('the theme follows the system until it is switched, and is kept', async ({ page }) => {

@@ -14,6 +14,7 @@ final readonly class TagProps
         public string $tag,
         public string $line,
         public VerdictKind $verdict,
+        public ?VerdictKind $overruled,
         public int $runs,
         public bool $going,
         public ?string $badLot,

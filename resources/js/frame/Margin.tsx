@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { buttonLook } from '../parts/Button';
 import { NoteShape, VerdictShape, verdictColour } from '../parts/VerdictMark';
+import { OverruleAsk, Overruled } from './OverruleAsk';
 import type { CautionProps, MarginProps, ReasonProps } from '../types/generated/props';
 
 const Look = styled.aside`
@@ -115,6 +116,7 @@ export function Margin({ margin, here }: { margin: MarginProps; here: string }) 
                 <VerdictShape kind={margin.verdict} size={26} />
                 {margin.verdict}
             </h2>
+            {margin.overrule === null ? null : <Overruled overrule={margin.overrule} />}
             <Reasons reasons={margin.reasons} />
             {margin.cautions.map((caution) => (
                 <Caution key={caution.lead} caution={caution} />
@@ -129,6 +131,7 @@ export function Margin({ margin, here }: { margin: MarginProps; here: string }) 
                     <small>{next.detail}</small>
                 </StepLink>
             )}
+            <OverruleAsk key={margin.tag + (margin.overrule?.on ?? '')} margin={margin} />
         </MarginLook>
     );
 }

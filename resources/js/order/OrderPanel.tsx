@@ -93,7 +93,7 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                         ]}
                     />
                 ) : null}
-                {order.asksReinserted ? (
+                {order.asksReinserted && what === 'proof' ? (
                     <SelectField
                         name="reinserted"
                         label="Out since the last proof"

@@ -58,6 +58,7 @@ const Words = styled.span`
     display: inline-flex;
     gap: 6px;
     align-items: center;
+    vertical-align: bottom;
     font-weight: 650;
     font-stretch: 82%;
     font-size: 12.5px;

@@ -221,6 +221,7 @@ export function SelectField({
             }}
             isInvalid={error !== undefined}
             name={name}
+            placeholder="choose one"
         >
             <Label>{label}</Label>
             <Button>

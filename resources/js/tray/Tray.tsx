@@ -209,10 +209,21 @@ export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; sel
                         }}
                     >
                         {(tag) => (
-                            <Tag id={tag.id} textValue={`${tag.tag}, ${tag.line}, ${tag.verdict}`}>
+                            <Tag
+                                id={tag.id}
+                                textValue={`${tag.tag}, ${tag.line}, ${tag.verdict}${tag.overruled === null ? '' : `, overruled: ${tag.overruled}`}`}
+                            >
                                 <div>
                                     <span className="code">{tag.tag}</span>
-                                    <VerdictMark kind={tag.verdict} />
+                                    <span>
+                                        <VerdictMark kind={tag.verdict} />
+                                        {tag.overruled === null ? null : (
+                                            <>
+                                                {' → '}
+                                                <VerdictMark kind={tag.overruled} />
+                                            </>
+                                        )}
+                                    </span>
                                 </div>
                                 <div className="line">
                                     <span>{tag.line}</span>

@@ -154,6 +154,7 @@ export interface TagProps {
     tag: string;
     line: string;
     verdict: VerdictKind;
+    overruled: VerdictKind | null;
     runs: number;
     going: boolean;
     badLot: string | null;
@@ -407,6 +408,16 @@ export interface MarginProps {
     reasons: ReasonProps[];
     cautions: CautionProps[];
     next: StepProps;
+    tag: string;
+    person: string;
+    overrule: OverruleProps | null;
+}
+
+export interface OverruleProps {
+    verdict: VerdictKind;
+    reason: string;
+    by: string;
+    on: string;
 }
 
 export interface ReasonProps {
