@@ -26,7 +26,7 @@ final readonly class CardTable
     private static function row(Card $card): array
     {
         $rate = fn (?float $rate): string => $rate === null ? '' : Rate::bytesPerSecond($rate)->exact();
-        $price = explode(' ', $card->origin()->price?->print() ?? ' ');
+        $price = $card->origin()->price;
         $cell = fn (CardField $field): string => match ($field) {
             CardField::Tag => $card->tag,
             CardField::Name => $card->name,
@@ -43,8 +43,8 @@ final readonly class CardTable
             CardField::Footage => $card->footage === 0 ? '' : Bytes::of($card->footage)->exact(),
             CardField::Serial => $card->serial ?? '',
             CardField::BackCode => $card->back_code ?? '',
-            CardField::Price => $price[0],
-            CardField::Currency => $price[1] ?? '',
+            CardField::Price => $price?->printAmount() ?? '',
+            CardField::Currency => $price->currency ?? '',
             CardField::Seller => $card->seller ?? '',
             CardField::OrderNo => $card->order_no ?? '',
             CardField::Lot => $card->lot ?? '',

@@ -50,7 +50,7 @@ final readonly class Field
         $choices = array_map(function (Bus $bus): ChoiceProps {
             $form = $bus->forms()[0]->label();
 
-            return new ChoiceProps($bus->value, str_contains($form, 'SD') || str_starts_with($bus->label(), $form) ? $bus->label() : "{$bus->label()} ({$form})", []);
+            return new ChoiceProps($bus->value, $bus->contactRows() !== null || str_starts_with($bus->label(), $form) ? $bus->label() : "{$bus->label()} ({$form})", []);
         }, Bus::cases());
 
         return new KitFieldProps('buses', $label, 'several', array_map(fn (Bus $bus): string => $bus->value, $buses), $choices);

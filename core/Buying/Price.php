@@ -83,7 +83,13 @@ final readonly class Price
     /** `24.90 EUR` */
     public function print(): string
     {
-        return self::amount(BigRational::nd($this->minor, 1), $this->currency).' '.$this->currency;
+        return "{$this->printAmount()} {$this->currency}";
+    }
+
+    /** `9.50`, without its currency */
+    public function printAmount(): string
+    {
+        return self::amount(BigRational::nd($this->minor, 1), $this->currency);
     }
 
     /** `0.16 EUR/GB`, with one digit more than the currency is counted in */
