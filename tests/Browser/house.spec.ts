@@ -156,10 +156,13 @@ test('by keyboard: a second opinion on figures from elsewhere, and nothing is en
     await expect(page.getByRole('menuitem', { name: /Second opinion/ })).toBeFocused();
     await page.keyboard.press('Enter');
     await expect(page).toHaveURL('/opinion');
+    // A menu that closes gives the focus back to its button; what is focused before that loses it.
+    await expect(page.getByRole('menu')).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /The house/ })).toBeFocused();
 
     const judge = async (content: unknown) => {
-        await page.getByRole('button', { name: 'Judge a file' }).focus();
-        const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.keyboard.press('Enter')]);
+        const button = page.getByRole('button', { name: 'Judge a file' });
+        const [chooser] = await Promise.all([page.waitForEvent('filechooser'), button.press('Enter')]);
         await chooser.setFiles({
             name: 'other bench.json',
             mimeType: 'application/json',
