@@ -59,7 +59,7 @@ final class DemoInspections extends Seeder
         $card = Card::query()->where('tag', $tag)->firstOrFail();
         foreach (Question::for($card->label()) as $question) {
             $usual = match ($question) {
-                Question::ContactRows => $card->contact_rows === 1 ? 'one' : 'two',
+                Question::ContactRows => $card->contact_rows === 2 ? 'two' : 'one',
                 Question::Outline => match ($card->form) {
                     Form::CFexpressA => 'a',
                     Form::CFexpressC => 'c',
