@@ -57,9 +57,9 @@ final readonly class ProofReader
             throw $run->wrong('points', 'give a whole number from '.ScreenPlan::LEAST.' to '.ScreenPlan::MOST.'.');
         }
         $core = self::core($run, $shown->count);
-        $of = Diagnosis::of($core, $shown, $shown);
+        $of = self::diagnosis($run, $core, $shown);
         // Where it was not stamped it is not known.
-        $diagnosis = $core->bad() > 0 ? Diagnosis::found($of->condition, $of->capacity, $of->wrap, $of->wrapFrom, false) : Diagnosis::found(Condition::Whole, $shown, null, null, false);
+        $diagnosis = $core->bad() > 0 || $of->condition === Condition::Refuses ? Diagnosis::found($of->condition, $of->capacity, $of->wrap, $of->wrapFrom, false) : Diagnosis::found(Condition::Whole, $shown, null, null, false);
         $stamped = $points * Imprint::BLOCK;
         $classes = array_map(fn (int $bytes): int => (int) round($stamped * $bytes / max(1, $shown->count)), $core->bytesByClass());
 

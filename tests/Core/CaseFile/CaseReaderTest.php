@@ -86,6 +86,12 @@ final class CaseReaderTest extends TestCase
         self::assertEquals(Bytes::of(128_000_000_000), $screen->record->extent->shown);
     }
 
+    public function test_what_a_screen_was_refused_counts_as_in_a_proof(): void
+    {
+        $screen = self::evidence(self::V60, [['kind' => 'screen', 'chain' => self::GOOD, 'shows' => '128 GB', 'points' => 64, 'refused' => ['read', '60 GB']]])->proofs[0];
+        self::assertSame(Condition::Refuses, $screen->record->diagnosis->condition);
+    }
+
     /** @return iterable<string, array{array<string, mixed>, string, string, string}> case, field, given, what would do */
     public static function unusable(): iterable
     {
