@@ -25,7 +25,7 @@ final readonly class ReaderReach
         $found = $seen->map(function (stdClass $row) use ($rate): ?Reached {
             $carried = $rate($row->carried ?? null);
 
-            return $carried === null || ! is_string($row->tag ?? null) ? null : new Reached($row->tag, $carried, $rate($row->carried_over ?? null), 'as this house has seen');
+            return $carried === null || ! is_string($row->tag ?? null) ? null : new Reached($row->tag, $carried, $rate($row->carried_over ?? null));
         });
 
         return array_values($found->filter()->all());

@@ -93,7 +93,7 @@ final readonly class CaseReader
     {
         $house = $case->fields('house');
         Spelling::check($house, 'readers', 'prices', 'cards');
-        $reached = array_map(fn (Fields $reader): Reached => new Reached($reader->text('name'), $reader->rate('reached'), null, 'as the house has seen'), $house->rows('readers'));
+        $reached = array_map(fn (Fields $reader): Reached => new Reached($reader->text('name'), $reader->rate('reached')), $house->rows('readers'));
         $price = $case->has('price') ? self::price($case, 'price') : null;
         $serial = $case->textOrNull('serial');
         $origin = new Origin($serial, price: $price, provenance: $case->has('provenance') ? $case->choice('provenance', Provenance::class) : null);

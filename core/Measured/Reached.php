@@ -11,7 +11,6 @@ final readonly class Reached
 {
     /**
      * @param  Rate|null  $over  what its link to the host carried on paper then; null where that is not known
-     * @param  string  $how  in which run, for the reason
      */
-    public function __construct(public string $reader, public Rate $rate, public ?Rate $over = null, public string $how = '') {}
+    public function __construct(public string $reader, public Rate $rate, public ?Rate $over = null) {}
 }

@@ -42,11 +42,6 @@ enum Standing: string
         };
     }
 
-    public function isReached(): bool
-    {
-        return $this === self::Above || $this === self::Near;
-    }
-
     public function words(): string
     {
         return match ($this) {

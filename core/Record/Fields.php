@@ -225,16 +225,6 @@ final readonly class Fields
         }
     }
 
-    /** @throws NotUsable when there is a field that nobody knows */
-    public function allow(string ...$known): void
-    {
-        foreach (array_keys($this->values) as $key) {
-            if (! in_array((string) $key, $known, true)) {
-                throw NotUsable::field($this->name((string) $key), $this->values[$key], 'there is no such field. Known here: '.implode(', ', $known).'.');
-            }
-        }
-    }
-
     public function wrong(string $key, string $wanted): NotUsable
     {
         return $this->has($key) ? NotUsable::field($this->name($key), $this->values[$key], $wanted) : NotUsable::missing($this->name($key), $wanted);

@@ -46,9 +46,6 @@ final class FieldsTest extends TestCase
         yield 'a size that is none' => [fn (Fields $fields): mixed => $fields->size('word'), '“at.word” is “seven”: “seven” is not a size.'];
         yield 'a speed that is none' => [fn (Fields $fields): mixed => $fields->rate('object'), '“at.object” is an object: write a speed, such as 95 MB/s.'];
         yield 'what is missing' => [fn (Fields $fields): mixed => $fields->size('nowhere'), '“at.nowhere” is missing: write a size, such as 1 GB.'];
-        yield 'what nobody knows' => [function (Fields $fields): void {
-            $fields->allow('half');
-        }, '“at.padded” is “007”: there is no such field. Known here: half.'];
     }
 
     /**
