@@ -89,7 +89,7 @@ final readonly class CoursePage
 
         return implode(' ', array_filter([
             $course->floor === null ? 'Too little was written to tell a sustained floor: it takes five seconds at least.'
-                : "Never under {$course->floor->print()} over {$course->window} s, the lowest from {$at($course->from)} to {$at($course->to)}.",
+                : "Never under {$course->floor->printDown()} over {$course->window} s, the lowest from {$at($course->from)} to {$at($course->to)}.",
             count($plateaus) < 2 ? null : 'Plateaus: '.implode(', ', $plateaus).'.',
             $cliffs === [] ? null : 'It falls at '.implode(' and ', $cliffs).': a cache runs out there.',
             $record->faded === null ? null : 'It fades by '.round(100 * $record->faded).' % along its longest plateau, as heat does it. A card like that can be too hot to hold.',

@@ -64,16 +64,18 @@ final readonly class Margin
     {
         $hot = $runs->contains(fn (Run $run): bool => $run->state->isGoing());
         $warmest = $stage === 'measure' ? self::warmest($runs) : null;
+        [$hurts, $cool] = [Temperature::celsius(Temperature::HURTS)->print(), Temperature::celsius(Temperature::HANDLE)->print()];
+        $rules = 'Your local rules and the maker’s instructions come first.';
 
         return array_values(array_filter([
             $kind === VerdictKind::Sham ? new CautionProps('Never put footage on it.', 'A card that is less than its label loses clips, and no camera notices.') : null,
             $kind === VerdictKind::Shaky ? new CautionProps('Do not record on it.', 'If it holds footage, copy that first, alone, and keep the card. Recovering data is work for qualified people.') : null,
-            $stage === 'inspect' ? new CautionProps('Never force a stiff slot.', 'A forced card snaps. Let one that was hot cool before you handle it. Your local rules and the maker’s instructions come first.') : null,
-            $stage === 'measure' && $hot ? new CautionProps('Hot after a long run.', 'Metal at 65 °C hurts within seconds: let it cool below 48 °C before you take it out bare-handed. Your local rules and the maker’s instructions come first.') : null,
-            $warmest === null || ! $warmest->isTooHotToHandle() ? null : new CautionProps("It was seen at {$warmest->both()}.", ($warmest->hurts() ? 'Metal this hot hurts within seconds.' : 'That is too warm to hold.').' Let it cool below 48 °C before you take it out bare-handed. Your local rules and the maker’s instructions come first.'),
+            $stage === 'inspect' ? new CautionProps('Never force a stiff slot.', "A forced card snaps. Let one that was hot cool before you handle it. {$rules}") : null,
+            $stage === 'measure' && $hot ? new CautionProps('Hot after a long run.', "Metal at {$hurts} hurts within seconds: let it cool below {$cool} before you take it out bare-handed. {$rules}") : null,
+            $warmest === null || ! $warmest->isTooHotToHandle() ? null : new CautionProps("It was seen at {$warmest->both()}.", ($warmest->hurts() ? 'Metal this hot hurts within seconds.' : 'That is too warm to hold.')." Let it cool below {$cool} before you take it out bare-handed. {$rules}"),
             $stage === 'measure' && ! $hot ? new CautionProps('Slow and steady into a stiff slot.', 'A forced card snaps. One that reads only while pressed is not to be trusted.') : null,
             $stage === 'prove' ? new CautionProps('In a folder only free space is filled.', 'Your own files stay as they are. A raw run erases everything.') : null,
-            $stage === 'prove' ? new CautionProps('A proof wears the card a little', 'by one full write, and it can come out hot: metal at 65 °C hurts within seconds, so let it cool below 48 °C. Your local rules and the maker’s instructions come first.') : null,
+            $stage === 'prove' ? new CautionProps('A proof wears the card a little', "by one full write, and it can come out hot: metal at {$hurts} hurts within seconds, so let it cool below {$cool}. {$rules}") : null,
             $stage === 'offload' ? new CautionProps('Clear no card yet.', 'Not before two copies exist and both have been read back.') : null,
         ]));
     }

@@ -156,7 +156,7 @@ final readonly class MeasurePage
             $record?->write->rate()?->megabytes(),
             null,
             null,
-            implode('; ', array_filter([...self::standing($run), $run->message, $record?->course->floor === null ? null : "never under {$record->course->floor->print()} over {$record->course->window} s"], fn (?string $part): bool => $part !== null)),
+            implode('; ', array_filter([...self::standing($run), $run->message, $record?->course->floor === null ? null : "never under {$record->course->floor->printDown()} over {$record->course->window} s"], fn (?string $part): bool => $part !== null)),
             $run->void !== null,
         );
     }

@@ -56,6 +56,7 @@ final readonly class RunPage
             array_values($run->heat->map(fn (HeatReading $one): HeatProps => new HeatProps(
                 $one->at === null ? 'no place noted' : 'after '.Bytes::of($one->at)->decimal(), Temperature::celsius($one->celsius)->both(), $one->recorded_by,
             ))->all()),
+            'too hot to hold from '.Temperature::celsius(Temperature::HANDLE)->print().' on; '.Temperature::celsius(Temperature::HURTS)->print().' hurts within seconds',
             array_values($run->voids->filter(fn (RunVoid $void): bool => $void->withdrawn !== null)->map(self::void(...))->all()),
             $run->void === null ? null : self::void($run->void),
         );
@@ -163,7 +164,7 @@ final readonly class RunPage
 
         return array_values(array_filter([
             "{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong.", $record->diagnosis->condition->because(), ...$record->diagnosis->also,
-            $floor === null ? null : "While writing never under {$floor->print()} over {$record->course->window} s.", "Proves: {$record->proves()}",
+            $floor === null ? null : "While writing never under {$floor->printDown()} over {$record->course->window} s.", "Proves: {$record->proves()}",
         ], fn (?string $sentence): bool => $sentence !== null));
     }
 

@@ -106,6 +106,8 @@ final class RunPageTest extends TestCase
             ->where('margin.cautions', fn (mixed $cautions): bool => str_contains((string) json_encode($cautions, JSON_UNESCAPED_UNICODE), 'It was seen at 67 °C (153 °F).') && str_contains((string) json_encode($cautions, JSON_UNESCAPED_UNICODE), 'cool below 48 °C')));
         $this->post("/runs/{$run->id}/heat", ['at' => '30 GB', 'temperature' => '160 °F'])->assertSessionHasNoErrors();
         $this->get("/runs/{$run->id}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
+            // ISO 13732-1, from memory: bare metal is handled below 48 °C, and hurts from 65 °C on.
+            ->where('run.heatLimits', 'too hot to hold from 48 °C on; 65 °C hurts within seconds')
             ->where('run.heat.0.temperature', '71.1 °C (160 °F)')->where('run.heat.0.at', 'after 30 GB')->has('run.course.noted', 1)
             ->where('margin.cautions', fn (mixed $cautions): bool => str_contains((string) json_encode($cautions, JSON_UNESCAPED_UNICODE), 'It was seen at 71.1 °C')));
     }

@@ -15,6 +15,7 @@ final readonly class RunSheetProps
      * @param  list<WayProps>  $ways  of a speed run
      * @param  list<string>  $words  what came of it, where it is no speed run
      * @param  list<HeatProps>  $heat
+     * @param  string  $heatLimits  from where on it is too hot to hold, and hurts
      * @param  list<VoidProps>  $voids
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class RunSheetProps
         public ?CourseProps $course,
         public ?CopyProps $copy,
         public array $heat,
+        public string $heatLimits,
         public array $voids,
         public ?VoidProps $void,
     ) {}

@@ -20,7 +20,7 @@ const Ask = styled.form`
 export function HeatSheet({ run }: { run: RunSheetProps }) {
     const form = useForm({ at: '', temperature: '' });
     return (
-        <Sheet title="How warm was it?" caption="as somebody read it off; the card is too hot to hold from 65 °C on">
+        <Sheet title="How warm was it?" caption={`as somebody read it off; ${run.heatLimits}`}>
             {run.heat.length === 0 ? null : (
                 <p className="figure" style={{ fontSize: 12.5 }}>
                     {run.heat

@@ -663,6 +663,7 @@ export interface RunSheetProps {
     course: CourseProps | null;
     copy: CopyProps | null;
     heat: HeatProps[];
+    heatLimits: string;
     voids: VoidProps[];
     void: VoidProps | null;
 }
