@@ -10,6 +10,7 @@ use App\Models\Card;
 use App\Models\Run;
 use App\Models\RunSample;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Tally\Evidence\Evidence;
 use Tally\Evidence\House;
 use Tally\Evidence\LongWriteEvidence;
@@ -93,7 +94,20 @@ final readonly class CardEvidence
     {
         $run = Run::query()->with(['card', 'slot'])->findOrFail($run->id);
         self::refresh($run->card);
-        ReaderReach::concerned($run)->each(self::refresh(...));
+        self::refreshConcerned($run);
+    }
+
+    /**
+     * Of the other cards alone, once all is written down: a verdict is derived and can be derived again (`tally:judge --all`), so
+     * none of them holds up or takes back what was filed.
+     */
+    public static function refreshConcerned(Run $run): void
+    {
+        DB::afterCommit(function () use ($run): void {
+            rescue(function () use ($run): void {
+                ReaderReach::concerned($run)->each(self::refresh(...));
+            });
+        });
     }
 
     /** The same for a card that nothing was done to yet, where many are entered at once. */

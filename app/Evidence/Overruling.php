@@ -25,13 +25,16 @@ final readonly class Overruling
         });
     }
 
-    public static function withdraw(Card $card, string $reason): void
+    /** @return bool whether there was one to take back */
+    public static function withdraw(Card $card, string $reason): bool
     {
-        DB::transaction(function () use ($card, $reason): void {
+        return DB::transaction(function () use ($card, $reason): bool {
             $card = Card::query()->whereKey($card->id)->lockForUpdate()->firstOrFail();
-            self::standing($card)->update(['withdrawn' => $reason]);
+            $taken = self::standing($card)->update(['withdrawn' => $reason]);
             $card->overruled = null;
             CardEvidence::refresh($card);
+
+            return $taken > 0;
         });
     }
 

@@ -73,7 +73,7 @@ final readonly class RunPage
         $path = $run->chain->surest($run->card->label());
         $facts = [
             'Chain' => $run->chain->describe().($run->drive === null ? '' : " → {$run->drive->tag} {$run->drive->name}"),
-            'Bus' => $path->isNamed ? "{$path->links[0]->name}, the slowest that is plausible by its label and its contacts" : null,
+            'Bus' => $path->isNamed ? $path->links[0]->name.($run->card->bus === null ? ', the slowest that is plausible by its label and its contacts' : '') : null,
             'In practice' => $path->practice() === null ? null : "{$path->practice()->print()}; the slowest link is {$path->pinch()->name}: {$path->pinch()->ceiling->source}",
             'Slot' => $run->slot?->name,
             'Region' => self::region($run),

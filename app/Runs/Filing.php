@@ -6,7 +6,6 @@ namespace App\Runs;
 
 use App\Evidence\CardEvidence;
 use App\Gear\OwnMeasurement;
-use App\Gear\ReaderReach;
 use App\Models\Card;
 use App\Models\Run;
 use App\Models\RunSample;
@@ -49,8 +48,7 @@ final readonly class Filing
         });
         // Only now is it true of the one that was given, too.
         $run->setRawAttributes($filed->getAttributes(), true)->exists = true;
-        // Verdicts of other cards are derived, and held up nobody's filing.
-        ReaderReach::concerned($filed)->each(CardEvidence::refresh(...));
+        CardEvidence::refreshConcerned($filed);
 
         return $run;
     }

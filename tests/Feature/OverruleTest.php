@@ -95,6 +95,9 @@ final class OverruleTest extends TestCase
         self::assertSame([null, Step::SetAside], [$card->refresh()->overruled, $card->next_step]);
         self::assertSame(['it was another card'], Overrule::query()->pluck('withdrawn')->all());
         $this->get('/prove/T-1')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('margin.overrule', null));
+        $this->post("/cards/{$card->tag}/overrule/withdraw", ['reason' => 'once more'])
+            ->assertSessionHasErrors(['reason' => 'Nobody overrules its verdict any more: the derived one stands. Load the page again.']);
+        $this->assertDatabaseMissing('overrules', ['withdrawn' => 'once more']);
     }
 
     public function test_of_two_the_later_one_stands(): void

@@ -11,6 +11,7 @@ use App\Models\Reader;
 use App\Models\Run;
 use App\Runs\RunBook;
 use DateTimeImmutable;
+use Illuminate\Support\Facades\DB;
 use Tally\Label\Bus;
 use Tally\Record\TypedReading;
 use Tally\Verdict\VerdictKind;
@@ -61,6 +62,16 @@ final class VerdictsFollowTest extends TestCase
         self::assertSame(VerdictKind::Sound, self::verdict($short), 'what counts no longer clears nothing');
         RunBook::countAgain($enough, 'it was the right line');
         self::assertSame(VerdictKind::Slow, self::verdict($short));
+    }
+
+    public function test_a_card_that_cannot_be_judged_anew_takes_back_no_filing(): void
+    {
+        $broken = $this->card([...self::V90, 'tag' => 'A-1', 'stand_in' => null]);
+        $this->type($broken, '212 MB/s');
+        DB::table('cards')->where('id', $broken->id)->update(['form' => 'no such form']);
+        $run = $this->type($this->card([...self::V90, 'tag' => 'B-1', 'stand_in' => null]), '281 MB/s');
+        self::assertSame(281e6, Run::query()->findOrFail($run->id)->carried);
+        self::assertSame('done', Run::query()->findOrFail($run->id)->state->value);
     }
 
     public function test_another_reader_says_nothing_of_this_one_and_a_stand_in_of_none(): void

@@ -39,8 +39,8 @@ final readonly class OverruleController
             'reason.required' => 'No reason was given. Say why the derived verdict stands again.',
             'reason.max' => 'The reason is longer than 300 characters. Shorten it.',
         ]);
-        Overruling::withdraw($card, trim($request->string('reason')->value()));
 
-        return back();
+        return Overruling::withdraw($card, trim($request->string('reason')->value())) ? back()
+            : back()->withErrors(['reason' => 'Nobody overrules its verdict any more: the derived one stands. Load the page again.']);
     }
 }
