@@ -12,6 +12,13 @@ return [
         base_path('.run/cards'),
     ])),
 
+    // Below these a bay may be a plain folder of the host's own disk. Anywhere else a card must be mounted at it: a bay whose
+    // card is out is a folder like any other.
+    'plain_folders' => array_values(array_filter([
+        ...explode(':', is_string($plain = env('TALLY_PLAIN_FOLDERS', '')) ? $plain : ''),
+        base_path('.run/cards'),
+    ])),
+
     // Devices that raw runs may erase, besides those of this station's raw slots: paths or patterns
     // such as /dev/disk/by-id/usb-*, divided by commas, since the names there hold colons.
     'removable' => array_values(array_filter(array_map(trim(...), explode(',', is_string($removable = env('TALLY_REMOVABLE', '')) ? $removable : '')))),

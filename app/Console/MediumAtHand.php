@@ -9,10 +9,12 @@ use App\Erasing\Permit;
 use App\Models\Card;
 use App\Runs\Bench;
 use App\Runs\CheckpointFile;
+use App\Runs\StationFolders;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Fluent;
 use InvalidArgumentException;
 use Symfony\Component\Console\Input\InputInterface;
+use Tally\Device\HeldFolder;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Quantity\Bytes;
 use Tally\StandIn\Medium;
@@ -59,7 +61,7 @@ final readonly class MediumAtHand
         return match (true) {
             $this->isStandIn() => Bench::standIn($this->medium()),
             $this->isRaw => $this->erased('full proof'),
-            default => Bench::folder($this->path, $size),
+            default => Bench::folder($this->folder(), $size),
         };
     }
 
@@ -69,7 +71,7 @@ final readonly class MediumAtHand
         return match (true) {
             $this->isStandIn() => Bench::standIn($this->medium()),
             $this->isRaw => $this->erased('quick screen'),
-            default => Bench::oneFile($this->path, $this->size),
+            default => Bench::oneFile($this->folder(), $this->size),
         };
     }
 
@@ -85,7 +87,7 @@ final readonly class MediumAtHand
         return match (true) {
             $this->isStandIn() => Bench::standIn($this->medium(), null, $from),
             $this->isRaw => $this->erased('full proof, continued'),
-            default => Bench::folderTakenUp($this->path, $kept->string('folder')->value(), $from->size),
+            default => Bench::folderTakenUp($this->folder(), $kept->string('folder')->value(), $from->size),
         };
     }
 
@@ -93,6 +95,12 @@ final readonly class MediumAtHand
     public function keeper(Bench $bench): CheckpointFile
     {
         return new CheckpointFile($this->path, $bench->runFolder());
+    }
+
+    /** Anywhere, at the terminal; but a plain folder only where the station's settings say so. */
+    private function folder(): HeldFolder
+    {
+        return StationFolders::anywhere()->hold($this->path);
     }
 
     private function medium(): Medium

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Runs\RunConductor;
+use App\Runs\StationFolders;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\ServiceProvider;
 use Tally\Device\AllowedFolders;
@@ -13,9 +14,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->bind(AllowedFolders::class, fn (): AllowedFolders => new AllowedFolders(
-            array_values(array_filter((array) config('tally.folders'), is_string(...))),
-        ));
+        $this->app->bind(AllowedFolders::class, fn (): AllowedFolders => StationFolders::allowed());
         $this->app->bind(RunConductor::class, function (): RunConductor {
             $seconds = config('tally.stand_in_seconds');
 

@@ -9,6 +9,7 @@ use Tally\Device\Addressed;
 use Tally\Device\Clock;
 use Tally\Device\Device;
 use Tally\Device\FolderDevice;
+use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Device\Raw\Guard;
 use Tally\Device\Raw\RawDevice;
@@ -27,11 +28,11 @@ final readonly class Bench
     private function __construct(public Device $device, public Clock $clock, public Bytes $whole, public bool $isStandIn) {}
 
     /** @throws \Tally\Device\Fault\DeviceFault */
-    public static function folder(string $path, ?Bytes $size): self
+    public static function folder(HeldFolder $card, ?Bytes $size): self
     {
-        $device = FolderDevice::open($path, $size);
+        $device = FolderDevice::open($card, $size);
 
-        return new self($device, new HostClock, $device->mount->total(), false);
+        return new self($device, new HostClock, $card->total(), false);
     }
 
     /**
@@ -39,11 +40,11 @@ final readonly class Bench
      *
      * @throws \Tally\Device\Fault\DeviceFault
      */
-    public static function oneFile(string $path, ?Bytes $size): self
+    public static function oneFile(HeldFolder $card, ?Bytes $size): self
     {
-        $device = FolderDevice::inOneFile($path, $size);
+        $device = FolderDevice::inOneFile($card, $size);
 
-        return new self($device, new HostClock, $device->mount->total(), false);
+        return new self($device, new HostClock, $card->total(), false);
     }
 
     /**
@@ -51,11 +52,11 @@ final readonly class Bench
      *
      * @throws \Tally\Device\Fault\DeviceFault
      */
-    public static function folderTakenUp(string $path, string $name, Bytes $size): self
+    public static function folderTakenUp(HeldFolder $card, string $name, Bytes $size): self
     {
-        $device = FolderDevice::takeUp($path, $name, $size);
+        $device = FolderDevice::takeUp($card, $name, $size);
 
-        return new self($device, new HostClock, $device->mount->total(), false);
+        return new self($device, new HostClock, $card->total(), false);
     }
 
     /** @throws \Tally\Device\Fault\DeviceFault */

@@ -8,6 +8,7 @@ use Closure;
 use Illuminate\Support\Fluent;
 use InvalidArgumentException;
 use RuntimeException;
+use Tally\Device\Host\RealPath;
 use Tally\Probe\Proof\Budget;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Watch\Keeper;
@@ -78,8 +79,6 @@ final class CheckpointFile implements Keeper
 
     private static function file(string $path): string
     {
-        $real = realpath($path);
-
-        return storage_path('app/proofs/'.hash('sha256', $real === false ? $path : $real).'.json');
+        return storage_path('app/proofs/'.hash('sha256', RealPath::of($path) ?? $path).'.json');
     }
 }

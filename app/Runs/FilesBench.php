@@ -8,6 +8,7 @@ use Tally\Chain\Path;
 use Tally\Device\Clock;
 use Tally\Device\Files\FileStore;
 use Tally\Device\Files\FolderFiles;
+use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\StandIn\Medium;
 use Tally\StandIn\StandInClock;
@@ -20,9 +21,9 @@ final readonly class FilesBench
     private function __construct(public FileStore $store, public Clock $clock) {}
 
     /** @throws \Tally\Device\Fault\DeviceFault */
-    public static function folder(string $path): self
+    public static function folder(HeldFolder $card): self
     {
-        return new self(FolderFiles::open($path), new HostClock);
+        return new self(FolderFiles::open($card), new HostClock);
     }
 
     public static function standIn(Medium $medium, ?Path $chain): self

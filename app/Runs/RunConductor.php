@@ -16,6 +16,7 @@ use Tally\Chain\Path;
 use Tally\Copy\TimedCopy;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
+use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
@@ -102,7 +103,7 @@ final readonly class RunConductor
             return Bench::standIn($this->medium($run), $this->chain($run));
         }
 
-        return $slot->kind === SlotKind::Raw ? $this->erase($run, $slot) : Bench::folder($this->path($slot), self::size($run));
+        return $slot->kind === SlotKind::Raw ? $this->erase($run, $slot) : Bench::folder($this->card($slot), self::size($run));
     }
 
     /** @throws DeviceFault */
@@ -110,7 +111,7 @@ final readonly class RunConductor
     {
         $slot = $this->slot($run);
 
-        return $slot->kind === SlotKind::Folder ? Bench::oneFile($this->path($slot), self::size($run)) : $this->lay($run);
+        return $slot->kind === SlotKind::Folder ? Bench::oneFile($this->card($slot), self::size($run)) : $this->lay($run);
     }
 
     /** @throws DeviceFault */
@@ -121,7 +122,7 @@ final readonly class RunConductor
         return match ($slot->kind) {
             SlotKind::StandIn => Bench::standIn($this->medium($run), $this->chain($run), $from),
             SlotKind::Raw => $this->erase($run, $slot),
-            SlotKind::Folder => Bench::folderTakenUp($this->path($slot), $run->checkpoint?->string('folder')->value() ?? '', $from->size),
+            SlotKind::Folder => Bench::folderTakenUp($this->card($slot), $run->checkpoint?->string('folder')->value() ?? '', $from->size),
         };
     }
 
@@ -151,9 +152,9 @@ final readonly class RunConductor
     }
 
     /** @throws DeviceFault */
-    private function path(Slot $slot): string
+    private function card(Slot $slot): HeldFolder
     {
-        return $this->allowed->admit($slot->path ?? '');
+        return $this->allowed->hold($slot->path ?? '');
     }
 
     private function speed(Run $run, Bench $bench, Observer $watch): void
@@ -221,7 +222,7 @@ final readonly class RunConductor
         $asked = $run->parameters;
         assert($asked instanceof FilesParameters);
         $isStandIn = $slot->kind === SlotKind::StandIn;
-        $bench = $isStandIn ? FilesBench::standIn($this->medium($run), $this->chain($run)) : FilesBench::folder($this->path($slot));
+        $bench = $isStandIn ? FilesBench::standIn($this->medium($run), $this->chain($run)) : FilesBench::folder($this->card($slot));
         try {
             $keeper = new RunKeeper($run, fn (SmallFilesResult $soFar): FilesRecord => new FilesRecord($soFar));
             $result = (new SmallFiles($asked->files, $asked->times))->on($bench->store, $bench->clock, $this->watch($run, $isStandIn), $keeper);
@@ -236,7 +237,7 @@ final readonly class RunConductor
     {
         $asked = $run->parameters;
         assert($asked instanceof CopyParameters);
-        $copy = TimedCopy::of($this->allowed->admit($asked->source), $this->allowed->admit($asked->into), $asked->verify);
+        $copy = TimedCopy::of($this->allowed->admitWithin($asked->source), $this->allowed->admitWithin($asked->into), $asked->verify);
         $result = $copy->run(new HostClock, $this->watch($run, false), new RunKeeper($run, CopyRecord::of(...)));
         $this->file($run, CopyRecord::of($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
     }

@@ -126,10 +126,10 @@ final readonly class RunDesk
         if ($parameters instanceof SpeedParameters && ! $parameters->plan->from->isZero()) {
             throw $this->refuse('from', 'In a folder the file system decides where data lies, so a region that begins further on cannot be promised. Leave it empty, or write up to there.');
         }
-        $this->admit('slot', $order->slot->path ?? '');
+        $this->admitted('slot', fn (): string => $this->allowed->admit($order->slot->path ?? ''));
         if ($parameters instanceof CopyParameters) {
-            $this->admit('source', $parameters->source);
-            $this->admit('into', $parameters->into);
+            $this->admitted('source', fn (): string => $this->allowed->admitWithin($parameters->source));
+            $this->admitted('into', fn (): string => $this->allowed->admitWithin($parameters->into));
         }
     }
 
@@ -159,11 +159,15 @@ final readonly class RunDesk
         }
     }
 
-    /** @throws ValidationException when a folder is not one that may be used */
-    private function admit(string $field, string $path): void
+    /**
+     * @param  callable(): string  $admit
+     *
+     * @throws ValidationException when a folder is not one that may be used
+     */
+    private function admitted(string $field, callable $admit): void
     {
         try {
-            $this->allowed->admit($path);
+            $admit();
         } catch (UnusablePath $fault) {
             throw $this->refuse($field, $fault->getMessage());
         }

@@ -9,6 +9,7 @@ use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
 use Tally\Device\Fault\UnusablePath;
+use Tally\Device\Host\RealPath;
 use Tally\Quantity\Bytes;
 use UnexpectedValueException;
 
@@ -25,8 +26,8 @@ final readonly class FileTree
     /** @throws UnusablePath */
     public static function of(string $path): self
     {
-        $root = realpath($path);
-        if ($root === false) {
+        $root = RealPath::of($path);
+        if ($root === null) {
             throw UnusablePath::missing($path);
         }
         if (! is_dir($root)) {
@@ -53,6 +54,18 @@ final readonly class FileTree
         sort($skipped);
 
         return new self($root, $files, $skipped);
+    }
+
+    /** A name as it can be shown and kept: bytes that are no letters stand as they are numbered. */
+    public static function word(string $name): string
+    {
+        return mb_check_encoding($name, 'UTF-8') ? $name : (string) preg_replace_callback('/[\x80-\xFF]/', fn (array $byte): string => sprintf('\\x%02X', ord($byte[0])), $name);
+    }
+
+    /** @return list<string> */
+    public function skippedWords(): array
+    {
+        return array_map(self::word(...), $this->skipped);
     }
 
     public function bytes(): Bytes

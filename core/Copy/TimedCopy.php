@@ -6,14 +6,17 @@ namespace Tally\Copy;
 
 use Tally\Device\Clock;
 use Tally\Device\Fault\CannotRead;
-use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\Told;
 use Tally\Device\Fault\UnusablePath;
-use Tally\Device\FileAdvice;
+use Tally\Device\HeldFolder;
+use Tally\Device\Host\Calls;
+use Tally\Device\Host\HostError;
+use Tally\Device\Host\OpenFile;
+use Tally\Device\HostCache;
 use Tally\Device\Mount;
-use Tally\Device\WritableFolder;
 use Tally\Probe\Watch\Keeper;
 use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Pacemaker;
@@ -33,7 +36,7 @@ final class TimedCopy
 {
     private const STRETCH = 1_048_576;
 
-    /** A file has this behind its name until all of it is on the drive: after a power cut nobody takes a piece for the file. */
+    /** A file has this name until all of it is on the drive: after a power cut nobody takes a piece for the file. A name of its own, since the file's may be as long as the drive takes. */
     private const PART = '.gritty-tally-part';
 
     /** Left free on the drive, for the file system’s own books. */
@@ -47,33 +50,37 @@ final class TimedCopy
 
     private bool $forgot = true;
 
-    private function __construct(private readonly FileTree $tree, private readonly string $target, private readonly bool $verify, private readonly FileAdvice $advice) {}
+    /**
+     * @param  HeldFolder  $drive  the folder that the copy goes into
+     * @param  string  $name  of the copy in it
+     */
+    private function __construct(private readonly FileTree $tree, private readonly HeldFolder $drive, private readonly string $name, private readonly bool $verify) {}
 
     /**
      * @param  string  $into  an existing folder; the copy becomes a folder in it, of the name of the source
      *
      * @throws UnusablePath|CannotWrite
      */
-    public static function of(string $source, string $into, bool $verify, FileAdvice $advice = new FileAdvice): self
+    public static function of(string $source, string $into, bool $verify): self
     {
         $tree = FileTree::of($source);
-        $drive = WritableFolder::of($into);
+        $drive = HeldFolder::at($into);
         if ($tree->files === []) {
             throw UnusablePath::emptyFolder($source);
         }
         if ($drive->path === $tree->root || str_starts_with($drive->path, $tree->root.'/')) {
             throw UnusablePath::inside($into, $source);
         }
-        $target = $drive->path.'/'.(basename($tree->root) === '' ? 'copy' : basename($tree->root));
-        if (file_exists($target) || is_link($target)) {
-            throw UnusablePath::taken($target);
+        $name = basename($tree->root) === '' ? 'copy' : basename($tree->root);
+        if (file_exists($drive->inside($name)) || is_link($drive->inside($name))) {
+            throw UnusablePath::taken("{$drive->path}/{$name}");
         }
         $free = $drive->free(self::RESERVE);
         if ($free < $tree->bytes()->count) {
             throw UnusablePath::tooSmall($into, Bytes::of($free)->decimal(), $tree->bytes()->decimal());
         }
 
-        return new self($tree, $target, $verify, $advice);
+        return new self($tree, $drive, $name, $verify);
     }
 
     public function bytes(): Bytes
@@ -92,7 +99,7 @@ final class TimedCopy
             $done = $this->copy($clock, $beat, $keeper);
             $copied = $clock->now() - $began;
             if ($done && $this->verify) {
-                $this->forget($this->target);
+                $this->forget($this->target());
                 $different = $this->different($beat);
                 $done = $different !== null;
                 $verified = $done ? $clock->now() - $began : null;
@@ -110,7 +117,7 @@ final class TimedCopy
     {
         return new CopyResult(
             count($this->times), Bytes::of(array_sum(array_column($this->times, 0))), Span::seconds($copied), $verified === null ? null : Span::seconds($verified),
-            $different, $this->tree->skipped, $this->times, $this->target, $this->forgot, $stopped, $cutShort,
+            $different, $this->tree->skippedWords(), $this->times, "{$this->drive->path}/{$this->name}", $this->forgot, $stopped, $cutShort,
         );
     }
 
@@ -123,20 +130,21 @@ final class TimedCopy
     private function copy(Clock $clock, Pacemaker $beat, ?Keeper $keeper): bool
     {
         $start = $clock->now();
-        $this->makeFolder($this->target);
+        $this->makeFolder($this->target());
         foreach ($this->tree->files as $file) {
             $began = $clock->now();
-            $to = "{$this->target}/{$file['path']}";
+            $to = $this->target($file['path']);
             $this->makeFolder(dirname($to));
+            $part = dirname($to).'/'.self::PART;
             try {
-                $sum = $this->carry("{$this->tree->root}/{$file['path']}", $to, $file['size'], $beat);
+                $sum = $this->carry("{$this->tree->root}/{$file['path']}", $to, $part, $file['size'], $beat);
             } catch (DeviceFault $fault) {
                 // A piece of a file is worse than none: somebody might take it for the file.
-                @unlink($to.self::PART);
+                @unlink($part);
                 throw $fault;
             }
             if ($sum === null) {
-                @unlink($to.self::PART);
+                @unlink($part);
 
                 return false;
             }
@@ -154,39 +162,49 @@ final class TimedCopy
      *
      * @throws DeviceFault
      */
-    private function carry(string $from, string $to, int $size, Pacemaker $beat): ?string
+    private function carry(string $from, string $to, string $part, int $size, Pacemaker $beat): ?string
     {
-        $in = @fopen($from, 'rb');
-        if ($in === false) {
-            throw $this->lost($from, 'it cannot be opened');
+        try {
+            $in = OpenFile::at($from, Calls::READ | Calls::NO_FOLLOW);
+        } catch (HostError $error) {
+            throw $this->lost($from, $error->getMessage());
         }
-        $out = @fopen($to.self::PART, 'xb');
-        if ($out === false) {
-            throw $this->refused($to, 0);
+        try {
+            $out = OpenFile::at($part, Calls::WRITE | Calls::CREATE | Calls::EXCLUSIVE, 0644);
+        } catch (HostError $error) {
+            throw $this->refused($error, $to, 0);
         }
-        stream_set_read_buffer($in, 0);
-        stream_set_write_buffer($out, 0);
         $sum = hash_init('xxh128');
         for ($at = 0; $at < $size; $at += strlen($bytes)) {
             if ($beat->wantsStop()) {
                 return null;
             }
-            $bytes = @fread($in, min(self::STRETCH, max(1, $size - $at)));
-            if ($bytes === false || $bytes === '') {
+            try {
+                $bytes = $in->read($at, min(self::STRETCH, max(1, $size - $at)));
+            } catch (HostError $error) {
+                throw $this->lost($from, $error->getMessage());
+            }
+            if ($bytes === '') {
                 throw $this->lost($from, "it ended at byte {$at} of {$size}");
             }
             hash_update($sum, $bytes);
-            if (@fwrite($out, $bytes) !== strlen($bytes)) {
-                throw $this->refused($to, $at);
+            try {
+                $out->write($at, $bytes);
+            } catch (HostError $error) {
+                throw $this->refused($error, $to, $at + $error->moved);
             }
             $beat->beat(Phase::Writing, 1, $at + strlen($bytes), $size, strlen($bytes));
         }
-        if (! @fsync($out)) {
-            throw is_dir($this->target) ? CannotSettle::on($to, 'flushing failed') : MediumGone::from($this->target);
+        // A drive that takes upper and lower case for one would lose one of two files here.
+        if (file_exists($to) || is_link($to)) {
+            throw UnusablePath::taken($this->shown($to));
         }
-        fclose($out);
-        if (! @rename($to.self::PART, $to)) {
-            throw $this->refused($to, $size);
+        try {
+            $out->sync();
+            $out->close();
+            Calls::rename($part, $to);
+        } catch (HostError $error) {
+            throw $this->refused($error, $to, $size);
         }
 
         return hash_final($sum);
@@ -201,26 +219,26 @@ final class TimedCopy
     {
         $different = [];
         foreach ($this->tree->files as $file) {
-            $from = "{$this->target}/{$file['path']}";
-            $in = @fopen($from, 'rb');
-            if ($in === false) {
-                throw is_dir($this->target) ? CannotRead::at(0, $file['size'], $from, 'it cannot be opened') : MediumGone::from($this->target);
-            }
-            stream_set_read_buffer($in, 0);
+            $from = $this->target($file['path']);
             $sum = hash_init('xxh128');
-            while (! feof($in)) {
-                if ($beat->wantsStop()) {
-                    return null;
+            try {
+                $in = OpenFile::at($from, Calls::READ | Calls::NO_FOLLOW);
+                for ($at = 0; ($bytes = $in->read($at, self::STRETCH)) !== ''; $at += strlen($bytes)) {
+                    if ($beat->wantsStop()) {
+                        return null;
+                    }
+                    hash_update($sum, $bytes);
+                    $beat->beat(Phase::Reading, 1, 0, $file['size'], strlen($bytes));
                 }
-                $bytes = @fread($in, self::STRETCH);
-                if ($bytes === false) {
-                    break;
+            } catch (HostError $error) {
+                if (! Told::isOfTheMedium($error->errno) || ! $this->drive->isThere()) {
+                    throw Told::reading($error, 0, $file['size'], $this->shown($from), $this->drive->isThere());
                 }
-                hash_update($sum, $bytes);
-                $beat->beat(Phase::Reading, 1, 0, $file['size'], strlen($bytes));
+                // A spot that cannot be read is a copy that is not alike.
+                $sum = null;
             }
-            if (hash_final($sum) !== $this->sums[$file['path']]) {
-                $different[] = $file['path'];
+            if ($sum === null || hash_final($sum) !== $this->sums[$file['path']]) {
+                $different[] = FileTree::word($file['path']);
             }
         }
 
@@ -231,16 +249,36 @@ final class TimedCopy
     private function forget(string $root): void
     {
         foreach ($this->tree->files as $file) {
-            $this->advice->forget("{$root}/{$file['path']}");
+            HostCache::forget("{$root}/{$file['path']}");
         }
-        $this->forgot = $this->forgot && ! Mount::of($root)->isInMemory();
+        $this->forgot = $this->forgot && ! Mount::of($root === $this->tree->root ? $root : $this->drive->path)->isInMemory();
     }
 
-    /** @throws CannotWrite|MediumGone */
+    /** @return string a path to the copy, or to a file in it, on the drive that is held */
+    private function target(string $within = ''): string
+    {
+        return $this->drive->inside($this->name).($within === '' ? '' : "/{$within}");
+    }
+
+    /** The same for people. */
+    private function shown(string $to): string
+    {
+        return FileTree::word($this->drive->path.substr($to, strlen($this->drive->inside())));
+    }
+
+    /** @throws DeviceFault */
     private function makeFolder(string $folder): void
     {
-        if (! is_dir($folder) && ! @mkdir($folder, 0755, true) && ! is_dir($folder)) {
-            throw $this->refused($folder, 0);
+        if (is_dir($folder)) {
+            return;
+        }
+        if ($folder !== $this->target()) {
+            $this->makeFolder(dirname($folder));
+        }
+        try {
+            Calls::mkdir($folder, 0755);
+        } catch (HostError $error) {
+            throw $this->refused($error, $folder, 0);
         }
     }
 
@@ -248,18 +286,13 @@ final class TimedCopy
     {
         clearstatcache();
 
-        return is_dir($this->tree->root) ? CannotRead::file($from, $why) : MediumGone::from($this->tree->root);
+        return is_dir($this->tree->root) ? CannotRead::file(FileTree::word($from), $why) : MediumGone::from($this->tree->root);
     }
 
-    private function refused(string $to, int $at): DeviceFault
+    private function refused(HostError $error, string $to, int $at): DeviceFault
     {
-        $why = error_get_last()['message'] ?? 'no byte was taken';
-        clearstatcache();
-
-        return match (true) {
-            ! is_dir(dirname($this->target)) => MediumGone::from($this->target),
-            preg_match('/errno=(28|122)\b|No space left/', $why) === 1 => CannotWrite::full($at, $to),
-            default => CannotWrite::at($at, $to, $why),
-        };
+        return $error->isAboutTheName()
+            ? UnusablePath::cannotBeNamed(FileTree::word(basename($to)), $this->drive->path, $error->getMessage())
+            : Told::writing($error, $at, $this->shown($to), $this->drive->isThere());
     }
 }

@@ -7,7 +7,7 @@ namespace Tally\Device;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\EndsRun;
 use Tally\Quantity\Bytes;
 
 /** The seam to a medium, whatever it is. Offsets and lengths are in bytes. */
@@ -19,16 +19,16 @@ interface Device
     /** How many bytes are best moved in one call: a multiple of the pattern's block. */
     public function stretch(): int;
 
-    /** @throws CannotWrite|MediumGone */
+    /** @throws CannotWrite|EndsRun */
     public function write(int $offset, Data $data): void;
 
-    /** @throws CannotRead|MediumGone */
+    /** @throws CannotRead|EndsRun */
     public function read(int $offset, int $length): Data;
 
     /**
      * Returns when everything written is on the medium.
      *
-     * @throws CannotSettle|MediumGone|CannotWrite for something that was taken before and could not be kept
+     * @throws CannotSettle|EndsRun|CannotWrite for something that was taken before and could not be kept
      */
     public function settle(): void;
 

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Tally\Device;
 
-use Tally\Device\Fault\CannotRead;
-use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
-use Tally\Device\Fault\DeviceFault;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\HostRefused;
+use Tally\Device\Fault\Told;
 use Tally\Device\Fault\UnusablePath;
+use Tally\Device\Host\Calls;
+use Tally\Device\Host\HostError;
+use Tally\Device\Host\OpenFile;
 use Tally\Pattern\Imprint;
 use Tally\Quantity\Bytes;
 
@@ -31,10 +32,9 @@ final class FolderDevice implements Device
     /** How far the kernel works ahead of reading. */
     private const AHEAD = 16 * Imprint::BLOCK;
 
-    /** @var resource|null */
-    private $handle = null;
+    private ?OpenFile $open = null;
 
-    private int $open = -1;
+    private int $number = -1;
 
     /** @var array<int, true> numbers of files written since the last settle */
     private array $unsettled = [];
@@ -48,11 +48,9 @@ final class FolderDevice implements Device
     private int $pushed = 0;
 
     private function __construct(
+        public readonly HeldFolder $card,
         private readonly RunFolder $folder,
-        private readonly string $where,
         private readonly Bytes $size,
-        public readonly Mount $mount,
-        private readonly FileAdvice $advice,
     ) {}
 
     /**
@@ -60,17 +58,16 @@ final class FolderDevice implements Device
      *
      * @throws UnusablePath|CannotWrite
      */
-    public static function open(string $path, ?Bytes $asked = null, FileAdvice $advice = new FileAdvice): self
+    public static function open(HeldFolder $card, ?Bytes $asked = null): self
     {
-        $card = WritableFolder::of($path);
-        RunFolder::clearLeftovers($card->path);
-        $most = $card->free(min(self::RESERVE, intdiv($card->mount->total()->count, self::RESERVE_SHARE)));
+        RunFolder::clearLeftovers($card);
+        $most = $card->free(min(self::RESERVE, intdiv($card->total()->count, self::RESERVE_SHARE)));
         $size = $asked ?? Bytes::of($most);
         if ($size->count > $most || $size->isZero()) {
-            throw UnusablePath::tooSmall($path, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal());
+            throw UnusablePath::tooSmall($card->given, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal());
         }
 
-        return new self(RunFolder::create($card->path), $path, $size, $card->mount, $advice);
+        return new self($card, RunFolder::create($card), $size);
     }
 
     /**
@@ -78,11 +75,9 @@ final class FolderDevice implements Device
      *
      * @throws UnusablePath
      */
-    public static function takeUp(string $path, string $folder, Bytes $size, FileAdvice $advice = new FileAdvice): self
+    public static function takeUp(HeldFolder $card, string $folder, Bytes $size): self
     {
-        $card = WritableFolder::of($path);
-
-        return new self(RunFolder::takeUp($card->path, $folder), $path, $size, $card->mount, $advice);
+        return new self($card, RunFolder::takeUp($card, $folder), $size);
     }
 
     /**
@@ -90,13 +85,17 @@ final class FolderDevice implements Device
      *
      * @throws UnusablePath|CannotWrite when the file system cannot do that
      */
-    public static function inOneFile(string $path, ?Bytes $asked = null, FileAdvice $advice = new FileAdvice): self
+    public static function inOneFile(HeldFolder $card, ?Bytes $asked = null): self
     {
-        $device = self::open($path, $asked, $advice);
+        $device = self::open($card, $asked);
         $device->perFile = PHP_INT_MAX;
-        if (! $device->advice->allocate($device->folder->file(0), $device->size->count)) {
+        try {
+            $file = OpenFile::at($device->folder->file(0), Calls::READ_WRITE | Calls::CREATE);
+            $file->allocate($device->size->count);
+            $file->close();
+        } catch (HostError $error) {
             $device->clear();
-            throw UnusablePath::noLargeFile($path, $device->size->decimal());
+            throw $error->isFull() ? CannotWrite::full(0, $card->given) : UnusablePath::noLargeFile($card->given, $device->size->decimal());
         }
         $device->reserved[0] = true;
 
@@ -106,7 +105,7 @@ final class FolderDevice implements Device
     /** @return string the name of the folder that holds its files */
     public function folder(): string
     {
-        return basename($this->folder->path);
+        return $this->folder->name;
     }
 
     /** Leaves the files where they are, for the run to be continued. */
@@ -114,6 +113,7 @@ final class FolderDevice implements Device
     {
         $this->close();
         $this->folder->leave();
+        $this->card->letGo();
     }
 
     public function size(): Bytes
@@ -128,42 +128,39 @@ final class FolderDevice implements Device
 
     public function write(int $offset, Data $data): void
     {
-        $number = intdiv($offset, $this->perFile);
-        $handle = $this->handle($number, true) ?? throw $this->failed($offset, error_get_last()['message'] ?? 'the file cannot be opened');
-        fseek($handle, $offset % $this->perFile);
+        [$number, $within] = [intdiv($offset, $this->perFile), $offset % $this->perFile];
         $bytes = $data->bytes();
-        for ($done = 0; $done < strlen($bytes); $done += $written) {
-            $written = @fwrite($handle, $done === 0 ? $bytes : substr($bytes, $done));
-            if ($written === false || $written === 0) {
-                throw $this->failed($offset + $done, error_get_last()['message'] ?? 'no byte was taken');
-            }
+        try {
+            $this->file($number)->write($within, $bytes);
+        } catch (HostError $error) {
+            throw Told::writing($error, $offset + $error->moved, $this->card->given, $this->folder->isThere());
         }
         $this->unsettled[$number] = true;
-        $this->pushOut($number, $offset % $this->perFile + strlen($bytes));
+        $this->pushOut($this->file($number), $within + strlen($bytes));
     }
 
     public function read(int $offset, int $length): Data
     {
-        $handle = $this->handle(intdiv($offset, $this->perFile), false) ?? throw $this->unread($offset, $length, 'the file cannot be opened');
-        if (ftell($handle) !== $offset % $this->perFile) {
-            fseek($handle, $offset % $this->perFile);
-        }
-        $this->fetchAhead(intdiv($offset, $this->perFile), $offset % $this->perFile);
-        $bytes = @fread($handle, max(1, $length));
-        while ($bytes !== false && strlen($bytes) < $length) {
-            $more = @fread($handle, max(1, $length - strlen($bytes)));
-            $bytes = $more === false || $more === '' ? false : $bytes.$more;
+        [$number, $within] = [intdiv($offset, $this->perFile), $offset % $this->perFile];
+        try {
+            $file = $this->file($number, false);
+            $this->fetchAhead($file, $within);
+            $bytes = $file->read($within, $length);
+        } catch (HostError $error) {
+            throw Told::reading($error, $offset, $length, $this->card->given, $this->folder->isThere());
         }
 
-        return $bytes === false ? throw $this->unread($offset, $length, 'the card answered with an error or the file ended early') : new Literal($bytes);
+        return strlen($bytes) === $length ? new Literal($bytes) : throw HostRefused::changed($this->card->given);
     }
 
     public function settle(): void
     {
+        $this->card->mustBeThere();
         foreach (array_keys($this->unsettled) as $number) {
-            $handle = $this->handle($number, true);
-            if ($handle === null || ! @fsync($handle)) {
-                throw $this->folder->isThere() ? CannotSettle::on($this->where, 'flushing failed') : MediumGone::from($this->where);
+            try {
+                $this->file($number)->sync();
+            } catch (HostError $error) {
+                throw Told::settling($error, $number * $this->perFile, $this->card->given, $this->folder->isThere());
             }
         }
         $this->unsettled = [];
@@ -172,11 +169,11 @@ final class FolderDevice implements Device
     public function forget(): bool
     {
         $this->close();
-        for ($number = 0; is_file($this->folder->file($number)); $number++) {
-            $this->advice->forget($this->folder->file($number));
+        foreach ($this->folder->files() as $number) {
+            HostCache::forget($this->folder->file($number));
         }
 
-        return ! $this->mount->isInMemory() && (! $this->mount->hasCacheBelow() || $this->advice->forgetDevice($this->mount->source));
+        return $this->card->forgetBelow();
     }
 
     /** Removes all that this device wrote. Safe to call twice. */
@@ -184,74 +181,49 @@ final class FolderDevice implements Device
     {
         $this->close();
         $this->folder->remove();
+        $this->card->letGo();
     }
 
-    /** @return resource|null */
-    private function handle(int $number, bool $forWriting)
+    /** @throws HostError */
+    private function file(int $number, bool $make = true): OpenFile
     {
-        $key = $forWriting ? $number : ~$number;
-        if ($this->open !== $key || $this->handle === null) {
+        if ($this->open === null || $this->number !== $number) {
             $this->close();
-            $handle = @fopen($this->folder->file($number), $forWriting ? 'cb' : 'rb');
-            if ($handle === false) {
-                return null;
-            }
-            // PHP's own 8 KiB buffer would cut every block into pieces.
-            stream_set_write_buffer($handle, 0);
-            stream_set_read_buffer($handle, 0);
-            [$this->handle, $this->open, $this->pushed] = [$handle, $key, 0];
-            if ($forWriting && ! isset($this->reserved[$number]) && ! $this->mount->isInMemory()) {
-                $this->advice->reserve($this->folder->file($number), min($this->perFile, $this->size->count - $number * $this->perFile));
+            $this->open = OpenFile::at($this->folder->file($number), Calls::READ_WRITE | ($make ? Calls::CREATE : 0));
+            [$this->number, $this->pushed] = [$number, 0];
+            if ($make && ! isset($this->reserved[$number]) && ! $this->card->mount->isInMemory()) {
+                $this->open->reserve(min($this->perFile, $this->size->count - $number * $this->perFile));
                 $this->reserved[$number] = true;
             }
         }
 
-        return $this->handle;
+        return $this->open;
     }
 
     /** Every few blocks, have the kernel begin to write. */
-    private function pushOut(int $number, int $upTo): void
+    private function pushOut(OpenFile $file, int $upTo): void
     {
-        if ($upTo - $this->pushed >= 8 * Imprint::BLOCK && ! $this->mount->isInMemory()) {
-            $this->advice->startWriting($this->folder->file($number), $this->pushed, $upTo - $this->pushed);
+        if ($upTo - $this->pushed >= 8 * Imprint::BLOCK && ! $this->card->mount->isInMemory()) {
+            $file->startWriting($this->pushed, $upTo - $this->pushed);
             $this->pushed = $upTo;
         }
     }
 
     /** Every few blocks, have the kernel fetch the next ones. */
-    private function fetchAhead(int $number, int $from): void
+    private function fetchAhead(OpenFile $file, int $from): void
     {
         if ($from < $this->pushed - self::AHEAD || $from >= $this->pushed) {
             $this->pushed = $from;
         }
         if ($this->pushed - $from <= self::AHEAD / 2) {
-            $this->advice->startReading($this->folder->file($number), $this->pushed, self::AHEAD);
+            $file->startReading($this->pushed, self::AHEAD);
             $this->pushed += self::AHEAD;
         }
     }
 
     private function close(): void
     {
-        if ($this->handle !== null) {
-            fclose($this->handle);
-        }
-        [$this->handle, $this->open] = [null, -1];
-    }
-
-    private function failed(int $offset, string $why): DeviceFault
-    {
-        return match (true) {
-            ! $this->folder->isThere() => MediumGone::from($this->where),
-            // PHP tells the number only inside its sentence; 28 is ENOSPC, 122 is EDQUOT.
-            preg_match('/errno=(28|122)\b/', $why) === 1 => CannotWrite::full($offset, $this->where),
-            default => CannotWrite::at($offset, $this->where, $why),
-        };
-    }
-
-    private function unread(int $offset, int $length, string $why): DeviceFault
-    {
-        return $this->folder->isThere()
-            ? CannotRead::at($offset, $length, $this->where, $why)
-            : MediumGone::from($this->where);
+        $this->open?->close();
+        [$this->open, $this->number] = [null, -1];
     }
 }

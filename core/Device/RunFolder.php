@@ -6,6 +6,9 @@ namespace Tally\Device;
 
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\UnusablePath;
+use Tally\Device\Host\Calls;
+use Tally\Device\Host\HostError;
+use Tally\Device\Host\OpenFile;
 
 /**
  * The folder that one run makes for its own files, and nothing else.
@@ -13,7 +16,7 @@ use Tally\Device\Fault\UnusablePath;
  * A marker with a known first line is held locked while the run lives. A folder whose marker nobody holds was left by a
  * run that died: its numbered files are removed, and the folder too if nothing else is in it.
  */
-final class RunFolder
+final readonly class RunFolder
 {
     private const NAME = '/^gritty-tally-[0-9a-f]{12}$/';
 
@@ -23,24 +26,36 @@ final class RunFolder
 
     private const FILE = '/^\d{6}\.tally$/';
 
-    /** @param  resource  $lock */
-    private function __construct(public readonly string $path, private $lock) {}
+    private const OURS = Calls::READ | Calls::DIRECTORY | Calls::NO_FOLLOW;
+
+    /**
+     * @param  OpenFile  $open  the folder itself
+     * @param  OpenFile  $lock  its marker
+     */
+    private function __construct(public string $name, private HeldFolder $parent, private OpenFile $open, private OpenFile $lock) {}
 
     /** @throws UnusablePath|CannotWrite */
-    public static function create(string $parent): self
+    public static function create(HeldFolder $parent): self
     {
-        $path = $parent.'/gritty-tally-'.bin2hex(random_bytes(6));
-        if (! @mkdir($path, 0700)) {
-            throw CannotWrite::folder($parent, error_get_last()['message'] ?? 'no folder could be made');
+        $name = 'gritty-tally-'.bin2hex(random_bytes(6));
+        $path = $parent->inside($name);
+        try {
+            Calls::mkdir($path, 0700);
+            $open = OpenFile::at($path, self::OURS);
+        } catch (HostError $error) {
+            throw CannotWrite::folder($parent->given, $error);
         }
-        $lock = @fopen($path.'/'.self::MARKER, 'xb');
-        if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB) || @fwrite($lock, self::FIRST_LINE) === false || ! fflush($lock)) {
-            @unlink($path.'/'.self::MARKER);
+        try {
+            $lock = OpenFile::at($open->held().'/'.self::MARKER, Calls::READ_WRITE | Calls::CREATE | Calls::EXCLUSIVE);
+            $lock->lock();
+            $lock->write(0, self::FIRST_LINE);
+        } catch (HostError $error) {
+            @unlink($open->held().'/'.self::MARKER);
             @rmdir($path);
-            throw CannotWrite::folder($parent, error_get_last()['message'] ?? 'no file could be made');
+            throw CannotWrite::folder($parent->given, $error);
         }
 
-        return new self($path, $lock);
+        return new self($name, $parent, $open, $lock);
     }
 
     /**
@@ -48,107 +63,118 @@ final class RunFolder
      *
      * @throws UnusablePath when it is not there any more, is no folder of a run, or a live run is at work in it
      */
-    public static function takeUp(string $parent, string $name): self
+    public static function takeUp(HeldFolder $parent, string $name): self
     {
-        $path = "{$parent}/{$name}";
-        if (preg_match(self::NAME, $name) !== 1 || is_link($path) || ! is_file("{$path}/".self::MARKER) || is_link("{$path}/".self::MARKER)) {
+        try {
+            $open = preg_match(self::NAME, $name) === 1 ? OpenFile::at($parent->inside($name), self::OURS) : throw new HostError(HostError::ENOENT, 'open', $name);
+            $lock = OpenFile::at($open->held().'/'.self::MARKER, Calls::READ_WRITE | Calls::NO_FOLLOW);
+            $isOurs = $lock->read(0, 512) === self::FIRST_LINE;
+        } catch (HostError) {
             throw UnusablePath::otherCard('the folder of its run is not on it any more');
         }
-        $lock = @fopen("{$path}/".self::MARKER, 'r+b');
-        if ($lock === false || (string) fgets($lock) !== self::FIRST_LINE) {
+        if (! $isOurs) {
             throw UnusablePath::otherCard('the folder of its run was changed');
         }
-        if (! flock($lock, LOCK_EX | LOCK_NB)) {
-            throw UnusablePath::inUse($parent);
+        if (! $lock->lock()) {
+            throw UnusablePath::inUse($parent->given);
         }
 
-        return new self($path, $lock);
+        return new self($name, $parent, $open, $lock);
     }
 
     /** Lets go of the folder and leaves it where it is, for the run to be continued. */
     public function leave(): void
     {
-        if (is_resource($this->lock)) {
-            fclose($this->lock);
-        }
+        $this->lock->close();
+        $this->open->close();
     }
 
     /**
-     * Removes what dead runs left in the parent folder.
+     * Removes the numbered files of runs that died here, and their folders where nothing else is in them.
      *
      * @return int how many folders were cleared
      *
      * @throws UnusablePath when a live run is at work there
      */
-    public static function clearLeftovers(string $parent): int
+    public static function clearLeftovers(HeldFolder $parent): int
     {
         $cleared = 0;
-        foreach (self::entries($parent) as $name) {
-            $path = "{$parent}/{$name}";
-            if (preg_match(self::NAME, $name) !== 1 || is_link($path) || ! is_dir($path)) {
+        foreach (self::entries($parent->inside()) as $name) {
+            $left = preg_match(self::NAME, $name) === 1 ? self::left($parent, $name) : null;
+            if ($left === null) {
                 continue;
             }
-            if (self::entries($path) === []) {
-                $cleared += @rmdir($path) ? 1 : 0;
-
-                continue;
-            }
-            $marker = is_file("{$path}/".self::MARKER) ? fopen("{$path}/".self::MARKER, 'rb') : false;
-            if ($marker === false) {
-                continue;
-            }
-            if (! flock($marker, LOCK_EX | LOCK_NB)) {
-                throw UnusablePath::inUse($parent);
-            }
-            // The first line may be missing when the disk was full or the plug was pulled at once: an empty marker is ours too.
-            if (in_array((string) fgets($marker), [self::FIRST_LINE, ''], true)) {
-                self::removeFrom($path, $marker);
+            [$open, $marker] = $left;
+            if ($marker === null) {
+                $cleared += self::entries($open->held()) === [] && @rmdir($parent->inside($name)) ? 1 : 0;
+            } elseif (! $marker->lock()) {
+                throw UnusablePath::inUse($parent->given);
+            } elseif (in_array($marker->read(0, 512), [self::FIRST_LINE, ''], true)) {
+                // The first line may be missing when the disk was full or the plug was pulled at once: an empty marker is ours too.
+                self::removeFrom($parent, $name, $open, $marker);
                 $cleared++;
-            } else {
-                fclose($marker);
             }
         }
 
         return $cleared;
     }
 
-    public function file(int $number): string
+    /** @return array{OpenFile, OpenFile|null}|null the folder and its marker, if it has one; null when it is no folder */
+    private static function left(HeldFolder $parent, string $name): ?array
     {
-        return sprintf('%s/%06d.tally', $this->path, $number);
+        try {
+            $open = OpenFile::at($parent->inside($name), self::OURS);
+        } catch (HostError) {
+            return null;
+        }
+        try {
+            return [$open, OpenFile::at($open->held().'/'.self::MARKER, Calls::READ_WRITE | Calls::NO_FOLLOW)];
+        } catch (HostError) {
+            return [$open, null];
+        }
     }
 
+    public function file(int $number): string
+    {
+        return sprintf('%s/%06d.tally', $this->open->held(), $number);
+    }
+
+    /** @return list<int> numbers of the files that are in it */
+    public function files(): array
+    {
+        return array_map(intval(...), array_values(array_filter(self::entries($this->open->held()), fn (string $name): bool => preg_match(self::FILE, $name) === 1)));
+    }
+
+    /** Whether it and the medium below it are still where they were. */
     public function isThere(): bool
     {
-        clearstatcache(true);
+        clearstatcache();
 
-        return is_file($this->path.'/'.self::MARKER);
+        return $this->parent->isThere() && is_file($this->open->held().'/'.self::MARKER);
     }
 
     public function remove(): void
     {
-        if ($this->isThere() && is_resource($this->lock)) {
-            self::removeFrom($this->path, $this->lock);
-        } elseif (is_resource($this->lock)) {
-            fclose($this->lock);
+        if (is_file($this->open->held().'/'.self::MARKER)) {
+            self::removeFrom($this->parent, $this->name, $this->open, $this->lock);
         }
+        $this->leave();
     }
 
     /**
      * The marker goes last, so that a removal that is itself cut off can be taken up again. It is let go of before: a file
      * system of FUSE keeps an open file under another name, and then the folder is not empty.
-     *
-     * @param  resource  $marker  the open, locked marker
      */
-    private static function removeFrom(string $path, $marker): void
+    private static function removeFrom(HeldFolder $parent, string $name, OpenFile $open, OpenFile $marker): void
     {
-        foreach (self::entries($path) as $name) {
-            if (preg_match(self::FILE, $name) === 1) {
-                @unlink("{$path}/{$name}");
+        foreach (self::entries($open->held()) as $file) {
+            if (preg_match(self::FILE, $file) === 1) {
+                @unlink("{$open->held()}/{$file}");
             }
         }
-        fclose($marker);
-        @unlink($path.'/'.self::MARKER);
-        @rmdir($path);
+        $marker->close();
+        @unlink($open->held().'/'.self::MARKER);
+        @rmdir($parent->inside($name));
     }
 
     /** @return list<string> */

@@ -9,7 +9,7 @@ use Tally\Device\Device;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
@@ -45,7 +45,7 @@ final readonly class SpeedRun
             $stopped = ! ($this->plan->order === Order::Alternating
                 ? $this->alternate($device, $clock, $beat, $course)
                 : $this->writesFirst($device, $clock, $beat, $course));
-        } catch (CannotWrite|CannotSettle|MediumGone $fault) {
+        } catch (CannotWrite|CannotSettle|EndsRun $fault) {
             [$stopped, $cutShort] = [true, $fault->getMessage()];
         }
 

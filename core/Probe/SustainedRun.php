@@ -9,7 +9,7 @@ use Tally\Device\Clock;
 use Tally\Device\Device;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Imprint;
 use Tally\Probe\Watch\Keeper;
 use Tally\Probe\Watch\Observer;
@@ -76,7 +76,7 @@ final readonly class SustainedRun
                 }
             }
             $device->forget();
-        } catch (MediumGone $gone) {
+        } catch (EndsRun $gone) {
             $cutShort = $gone->getMessage();
         } catch (CannotSettle $fault) {
             // What was not settled is not counted: nobody knows whether it is on the medium.

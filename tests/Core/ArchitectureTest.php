@@ -49,6 +49,14 @@ final class ArchitectureTest extends TestCase
         self::assertStringContainsString('declare(strict_types=1);', $code);
     }
 
+    /** Both tell what was true before: the one under a framework's error handler, the other for two minutes. */
+    public function test_nobody_asks_for_the_last_error_or_trusts_the_memory_of_where_links_led(): void
+    {
+        $root = dirname(__DIR__, 2);
+        exec('grep -rnE "error_get_last\\(|[^:>\\w]realpath\\(" '.escapeshellarg("{$root}/core").' '.escapeshellarg("{$root}/app"), $found);
+        self::assertSame([], array_values(array_filter($found, fn (string $line): bool => ! str_contains($line, '/core/Device/Host/RealPath.php:'))));
+    }
+
     public function test_core_loads_without_the_framework(): void
     {
         $script = 'spl_autoload_register(function ($c) { if (str_starts_with($c, "Illuminate\\\\")) { exit(9); } }, true, true);'

@@ -38,7 +38,7 @@ final class ProveTest extends TestCase
             ftruncate($handle, max(0, $bytes));
             fclose($handle);
         }
-        config(['tally.folders' => [$folder]]);
+        config(['tally.folders' => [$folder], 'tally.plain_folders' => [$folder]]);
         $bay = $this->slot('Bay 1');
 
         return Slot::query()->create(['station_id' => $bay->station_id, 'name' => 'Raw bench', 'kind' => SlotKind::Raw, 'path' => $path, 'reader_id' => $bay->getAttribute('reader_id'), 'port_id' => $bay->getAttribute('port_id')]);
@@ -199,7 +199,7 @@ final class ProveTest extends TestCase
     public function test_a_screen_in_a_folder_lies_in_one_file_and_leaves_nothing(): void
     {
         $folder = $this->folder(base_path('.run'));
-        config(['tally.folders' => [$folder]]);
+        config(['tally.folders' => [$folder], 'tally.plain_folders' => [$folder]]);
         $slot = $this->slot('Bay 1');
         $slot->forceFill(['path' => $folder])->save();
         $card = $this->card(['stand_in' => null]);
@@ -243,14 +243,14 @@ final class ProveTest extends TestCase
     public function test_a_proof_in_a_folder_goes_on_after_its_worker_was_killed(): void
     {
         $folder = $this->folder();
-        config(['tally.folders' => [$folder]]);
+        config(['tally.folders' => [$folder], 'tally.plain_folders' => [$folder]]);
         $slot = $this->slot('Bay 1');
         $slot->forceFill(['path' => $folder])->save();
         $card = $this->card(['stand_in' => null]);
         $this->post("/cards/{$card->tag}/runs", ['kind' => 'proof', 'slot' => $slot->id, 'size' => '64 MB'])->assertSessionHasNoErrors();
         $run = Run::query()->firstOrFail();
         // As a worker leaves it that dies while it reads back.
-        $device = \Tally\Device\FolderDevice::open($folder, \Tally\Quantity\Bytes::of(64_000_000));
+        $device = \Tally\Device\FolderDevice::open(\Tally\Device\HeldFolder::at($folder), \Tally\Quantity\Bytes::of(64_000_000));
         $keeper = new \Tests\Support\CheckpointInHand(1);
         \Tally\Probe\Proof\FullProof::on($device, new \Tally\Device\HostClock, new \Tests\Support\StopAt(\Tally\Probe\Watch\Phase::Reading, 0.5), lookBack: false, keeper: $keeper);
         $checkpoint = json_decode((string) $keeper->json, true);

@@ -7,6 +7,7 @@ namespace Tests\Reference;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tally\Device\FolderDevice;
+use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Device\Raw\Guard;
 use Tally\Device\Raw\RawDevice;
@@ -136,7 +137,7 @@ final class CounterfeitTest extends TestCase
             if ($code !== 0) {
                 self::markTestSkipped('This machine mounts no exFAT.');
             }
-            $device = FolderDevice::open($point);
+            $device = FolderDevice::open(HeldFolder::at($point));
             $result = FullProof::on($device, new HostClock);
             $device->clear();
             self::assertTrue($result->forgot);

@@ -21,15 +21,15 @@ trait LoopMount
         $image = "{$folder}/image";
         $point = "{$folder}/mounted";
         mkdir($point);
-        self::command("truncate -s {$megabytes}M {$image}");
-        $loop = self::command("losetup -f --show {$image}");
+        self::shell("truncate -s {$megabytes}M {$image}");
+        $loop = self::shell("losetup -f --show {$image}");
         if ($loop === null) {
             self::markTestSkipped('This machine gives no loop device: it takes root and /dev/loop-control.');
         }
         $this->mounts[] = [$point, $loop];
         $made = $kind === 'exfat'
-            ? self::command("mkfs.exfat {$loop} && mount.exfat-fuse {$loop} {$point}")
-            : self::command("mkfs.ext4 -q -E lazy_itable_init=0,lazy_journal_init=0 -m 0 {$loop} && mount -t ext4 {$loop} {$point}");
+            ? self::shell("mkfs.exfat {$loop} && mount.exfat-fuse {$loop} {$point}")
+            : self::shell("mkfs.ext4 -q -E lazy_itable_init=0,lazy_journal_init=0 -m 0 {$loop} && mount -t ext4 {$loop} {$point}");
         if ($made === null) {
             self::markTestSkipped("This machine mounts no {$kind}.");
         }
@@ -42,14 +42,14 @@ trait LoopMount
     protected function tearDown(): void
     {
         foreach (array_reverse($this->mounts) as [$point, $loop]) {
-            self::command("umount {$point}") ?? self::command("umount -l {$point}");
-            self::command("losetup -d {$loop}");
+            self::shell("umount {$point}") ?? self::shell("umount -l {$point}");
+            self::shell("losetup -d {$loop}");
         }
         $this->removeFolders();
     }
 
     /** @return string|null what it printed; null when it failed */
-    protected static function command(string $command): ?string
+    protected static function shell(string $command): ?string
     {
         exec("({$command}) 2>/dev/null", $lines, $code);
 

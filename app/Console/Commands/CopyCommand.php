@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\TerminalWatch;
+use App\Runs\StationFolders;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -35,8 +36,9 @@ final class CopyCommand extends Command
             pcntl_signal($signal, $watch->stop(...));
         }
         $text = fn (string $name): string => is_string($this->argument($name)) ? $this->argument($name) : '';
+        $folders = StationFolders::anywhere();
         try {
-            $result = TimedCopy::of($text('source'), $text('into'), $this->option('verify') === true)->run(new HostClock, $watch);
+            $result = TimedCopy::of($folders->admitWithin($text('source')), $folders->admitWithin($text('into')), $this->option('verify') === true)->run(new HostClock, $watch);
         } catch (DeviceFault $fault) {
             $this->complain($fault->getMessage());
 

@@ -7,8 +7,9 @@ namespace App\Console\Commands;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 use RuntimeException;
-use Tally\Device\FileAdvice;
 use Tally\Device\FolderDevice;
+use Tally\Device\HeldFolder;
+use Tally\Device\HostCache;
 use Tally\Device\HostClock;
 use Tally\Device\Raw\Guard;
 use Tally\Device\Raw\RawDevice;
@@ -32,7 +33,7 @@ final class EngineBenchCommand extends Command
 
     private string $manner = '';
 
-    public function handle(FileAdvice $advice): int
+    public function handle(): int
     {
         try {
             $at = $this->option('at');
@@ -47,7 +48,7 @@ final class EngineBenchCommand extends Command
                 $order = $round % 2 === 0 ? ['dd', 'engine', 'engine', 'dd'] : ['engine', 'dd', 'dd', 'engine'];
                 $sums = ['dd' => ['write' => 0.0, 'verify' => 0.0], 'engine' => ['write' => 0.0, 'verify' => 0.0]];
                 foreach ($order as $who) {
-                    $took = $who === 'dd' ? $this->dd($at, $size, $advice) : $this->engine($at, $size);
+                    $took = $who === 'dd' ? $this->dd($at, $size) : $this->engine($at, $size);
                     $sums[$who] = ['write' => $sums[$who]['write'] + $took['write'], 'verify' => $sums[$who]['verify'] + $took['verify']];
                 }
                 ['dd' => $dd, 'engine' => $engine] = $sums;
@@ -75,7 +76,7 @@ final class EngineBenchCommand extends Command
     }
 
     /** @return array{write: float, verify: float} seconds */
-    private function dd(string $at, Bytes $size, FileAdvice $advice): array
+    private function dd(string $at, Bytes $size): array
     {
         $file = escapeshellarg($path = "{$at}/gritty-tally-bench-".getmypid());
         $count = intdiv($size->count, Imprint::BLOCK);
@@ -87,7 +88,7 @@ final class EngineBenchCommand extends Command
                 [$out, $in] = $code === 0 ? [',notrunc oflag=direct', ' iflag=direct'] : [',notrunc', ''];
             }
             $write = $this->timed("dd if=/dev/zero of={$file} bs=1M count={$count} conv=fdatasync{$out}");
-            $advice->forget($path);
+            HostCache::forget($path);
             $verify = $this->timed("dd if={$file} of=/dev/null bs=1M{$in}");
         } finally {
             @unlink($path);
@@ -123,7 +124,7 @@ final class EngineBenchCommand extends Command
             $device = RawDevice::open($image, new Guard([]));
             $this->manner = $device->manner();
         } else {
-            $device = FolderDevice::open($at, $size);
+            $device = FolderDevice::open(HeldFolder::at($at), $size);
         }
         try {
             $imprint = Imprint::random($size);

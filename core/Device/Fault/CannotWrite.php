@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Device\Fault;
 
 use RuntimeException;
+use Tally\Device\Host\HostError;
 
 final class CannotWrite extends RuntimeException implements DeviceFault
 {
@@ -27,8 +28,8 @@ final class CannotWrite extends RuntimeException implements DeviceFault
         return new self("{$where} was full after {$offset} bytes: something else took the free space.", true);
     }
 
-    public static function folder(string $where, string $why): self
+    public static function folder(string $where, HostError $error): self
     {
-        return new self("Cannot write in {$where}: {$why}.");
+        return new self("Cannot write in {$where}: {$error->getMessage()}.", $error->isFull());
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Device\Fault;
 
 use RuntimeException;
+use Tally\Device\Host\HostError;
 
 /** A folder that cannot be measured, and why. */
 final class UnusablePath extends RuntimeException implements DeviceFault
@@ -42,6 +43,26 @@ final class UnusablePath extends RuntimeException implements DeviceFault
         return new self("“{$given}” is outside the folders this station may write to: {$where}.");
     }
 
+    public static function notMounted(string $given): self
+    {
+        return new self("No card is mounted at “{$given}”: it is a plain folder on this host’s own disk. Put the card in and mount it there. If a plain folder is meant, whoever looks after the station adds it to TALLY_PLAIN_FOLDERS in .env.");
+    }
+
+    public static function partOfMedium(string $given, string $point): self
+    {
+        return new self("“{$given}” is a folder within the medium that is mounted at {$point}. Give that place itself, so that what is measured is the whole medium.");
+    }
+
+    public static function onHostsDisk(string $given): self
+    {
+        return new self("“{$given}” lies on this host’s own disk: is the drive mounted? If the host’s disk is meant, whoever looks after the station adds the folder to TALLY_PLAIN_FOLDERS in .env.");
+    }
+
+    public static function cannotBeNamed(string $name, string $where, string $why): self
+    {
+        return new self("“{$where}” cannot hold a file of the name “{$name}”: {$why}. Rename it on the card, or choose a drive with another file system. What was copied before stays.");
+    }
+
     public static function unreadable(string $given): self
     {
         return new self("“{$given}” cannot be read through: a folder in it refuses. Check its permissions.");
@@ -62,11 +83,6 @@ final class UnusablePath extends RuntimeException implements DeviceFault
         return new self("“{$target}” lies inside “{$source}”: a folder cannot be copied into itself. Choose one elsewhere.");
     }
 
-    public static function noRawAccess(): self
-    {
-        return new self('This PHP has no foreign function interface (FFI), which raw media take. Install it, or prove the card in its mounted folder.');
-    }
-
     public static function noMedium(string $given): self
     {
         return new self("There is no device or image “{$given}”. Give one such as /dev/sdx, or an image file.");
@@ -81,7 +97,7 @@ final class UnusablePath extends RuntimeException implements DeviceFault
             30 => "“{$given}” is write-protected. Check the card’s lock slider.",
             123, 6 => "There is no card in “{$given}”.",
             21 => "“{$given}” is a folder. Leave --raw out to prove a card in its mounted folder.",
-            default => "“{$given}” cannot be opened (error {$error} of the host).",
+            default => "“{$given}” cannot be opened: ".HostError::word($error).'.',
         });
     }
 

@@ -8,7 +8,7 @@ use Tally\Device\Data;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\EndsRun;
 
 /** The seam to a medium where whole files count and not bytes alone: numbered files, each of one piece. */
 interface FileStore
@@ -16,11 +16,11 @@ interface FileStore
     /**
      * Returns when the whole file is on the medium.
      *
-     * @throws CannotWrite|CannotSettle|MediumGone
+     * @throws CannotWrite|CannotSettle|EndsRun
      */
     public function put(int $number, Data $data): void;
 
-    /** @throws CannotRead|MediumGone */
+    /** @throws CannotRead|EndsRun */
     public function get(int $number, int $length): Data;
 
     /** Makes the host drop what it remembers of the files; false where it cannot be made to. */

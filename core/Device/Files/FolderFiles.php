@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Tally\Device\Files;
 
 use Tally\Device\Data;
-use Tally\Device\Fault\CannotRead;
-use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
-use Tally\Device\Fault\DeviceFault;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\HostRefused;
+use Tally\Device\Fault\Told;
 use Tally\Device\Fault\UnusablePath;
-use Tally\Device\FileAdvice;
+use Tally\Device\HeldFolder;
+use Tally\Device\Host\Calls;
+use Tally\Device\Host\HostError;
+use Tally\Device\Host\OpenFile;
+use Tally\Device\HostCache;
 use Tally\Device\Literal;
-use Tally\Device\Mount;
 use Tally\Device\RunFolder;
-use Tally\Device\WritableFolder;
 
 /** Numbered files in a folder of the run’s own on a mounted card. It never touches a file that it did not make. */
 final class FolderFiles implements FileStore
@@ -23,60 +23,60 @@ final class FolderFiles implements FileStore
     /** @var array<int, true> */
     private array $written = [];
 
-    private function __construct(private readonly RunFolder $folder, private readonly string $where, private readonly Mount $mount, private readonly FileAdvice $advice) {}
+    private function __construct(private readonly HeldFolder $card, private readonly RunFolder $folder) {}
 
     /** @throws UnusablePath|CannotWrite */
-    public static function open(string $path, FileAdvice $advice = new FileAdvice): self
+    public static function open(HeldFolder $card): self
     {
-        $card = WritableFolder::of($path);
-        RunFolder::clearLeftovers($card->path);
+        RunFolder::clearLeftovers($card);
 
-        return new self(RunFolder::create($card->path), $path, $card->mount, $advice);
+        return new self($card, RunFolder::create($card));
     }
 
     public function put(int $number, Data $data): void
     {
         $this->written[$number] = true;
-        $handle = @fopen($this->folder->file($number), 'wb');
         $bytes = $data->bytes();
-        $written = $handle === false ? false : @fwrite($handle, $bytes);
-        if ($handle === false || $written !== strlen($bytes)) {
-            throw $this->fault(fn (string $why): DeviceFault => preg_match('/errno=(28|122)\b/', $why) === 1 || $written !== false
-                ? CannotWrite::full($number * strlen($bytes), $this->where) : CannotWrite::at($number * strlen($bytes), $this->where, $why));
+        $at = $number * strlen($bytes);
+        try {
+            $file = OpenFile::at($this->folder->file($number), Calls::WRITE | Calls::CREATE | Calls::TRUNCATE);
+            $file->write(0, $bytes);
+        } catch (HostError $error) {
+            throw Told::writing($error, $at + $error->moved, $this->card->given, $this->folder->isThere());
         }
-        if (! @fsync($handle)) {
-            throw $this->fault(fn (): DeviceFault => CannotSettle::on($this->where, 'flushing failed'));
+        try {
+            $file->sync();
+        } catch (HostError $error) {
+            throw Told::settling($error, $at, $this->card->given, $this->folder->isThere());
         }
-        fclose($handle);
+        $file->close();
     }
 
     public function get(int $number, int $length): Data
     {
-        $bytes = @file_get_contents($this->folder->file($number));
+        try {
+            $file = OpenFile::at($this->folder->file($number), Calls::READ);
+            $bytes = $file->read(0, $length);
+            $file->close();
+        } catch (HostError $error) {
+            throw Told::reading($error, $number * $length, $length, $this->card->given, $this->folder->isThere());
+        }
 
-        return $bytes !== false && strlen($bytes) === $length ? new Literal($bytes)
-            : throw $this->fault(fn (): DeviceFault => CannotRead::at($number * $length, $length, $this->where, 'the card answered with an error or the file ended early'));
+        return strlen($bytes) === $length ? new Literal($bytes) : throw HostRefused::changed($this->card->given);
     }
 
     public function forget(): bool
     {
         foreach (array_keys($this->written) as $number) {
-            $this->advice->forget($this->folder->file($number));
+            HostCache::forget($this->folder->file($number));
         }
 
-        return ! $this->mount->isInMemory() && (! $this->mount->hasCacheBelow() || $this->advice->forgetDevice($this->mount->source));
+        return $this->card->forgetBelow();
     }
 
     public function clear(): void
     {
         $this->folder->remove();
-    }
-
-    /** @param  callable(string): DeviceFault  $otherwise */
-    private function fault(callable $otherwise): DeviceFault
-    {
-        $why = error_get_last()['message'] ?? 'no byte was taken';
-
-        return $this->folder->isThere() ? $otherwise($why) : MediumGone::from($this->where);
+        $this->card->letGo();
     }
 }

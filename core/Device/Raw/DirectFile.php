@@ -7,7 +7,10 @@ namespace Tally\Device\Raw;
 use FFI;
 use FFI\CData;
 use LogicException;
-use Tally\Device\Fault\UnusablePath;
+use Tally\Device\Host\Calls;
+use Tally\Device\Host\HostError;
+use Tally\Device\Host\NoHostCalls;
+use Tally\Device\Host\OpenFile;
 
 /**
  * An open device or image, read and written past the host's cache where the file system allows it.
@@ -20,16 +23,6 @@ final class DirectFile
 {
     public const NOT_ALIGNED = 22;
 
-    private const READ_WRITE = 02;
-
-    private const EXCLUSIVE = 0200;
-
-    private const DIRECT = 040000;
-
-    private const CLOSE_ON_EXEC = 02000000;
-
-    private const WILL_NOT_NEED = 4;
-
     private const IN_PROGRESS = 115;
 
     /** SIGEV_NONE. */
@@ -39,19 +32,11 @@ final class DirectFile
     private const ALIGNMENT = 4096;
 
     private const CALLS = <<<'C'
-        int open(const char *path, int flags);
-        int close(int fd);
-        long pwrite(int fd, const char *bytes, size_t length, long offset);
-        int fsync(int fd);
-        int flock(int fd, int operation);
-        long lseek(int fd, long offset, int whence);
-        int posix_fadvise(int fd, long offset, long length, int advice);
         int aio_read(void *request);
         int aio_write(void *request);
         int aio_error(const void *request);
         long aio_return(void *request);
         int aio_suspend(const void *const list[], int count, const void *timeout);
-        int *__errno_location(void);
         C;
 
     /** The transfer on its way. */
@@ -59,9 +44,6 @@ final class DirectFile
 
     /** @var array{int, int}|null of a transfer that took place at once: bytes moved, number of the error */
     private ?array $done = null;
-
-    /** @var resource|null to read out of the host's cache */
-    private $stream = null;
 
     private string $atOnce = '';
 
@@ -76,50 +58,57 @@ final class DirectFile
 
     private bool $closed = false;
 
-    private function __construct(private readonly FFI $c, private readonly int $fd, private readonly int $plain, public readonly bool $isDirect) {}
+    /**
+     * @param  OpenFile  $plain  by way of the host's cache
+     * @param  OpenFile|null  $direct  the same past it
+     */
+    private function __construct(private readonly FFI $c, private readonly OpenFile $plain, private readonly ?OpenFile $direct)
+    {
+        $this->isDirect = $direct !== null;
+    }
+
+    public readonly bool $isDirect;
 
     /**
+     * @param  OpenFile  $seen  what is to be opened, by way of itself and not of its path
      * @param  bool  $past  whether to go past the host's cache, where that can be
      *
-     * @throws UnusablePath when it cannot be opened for reading and writing
+     * @throws HostError when it cannot be opened for reading and writing
      */
-    public static function open(string $path, bool $past = true): self
+    public static function open(OpenFile $seen, bool $isBlock, bool $past = true): self
     {
         try {
             $c = FFI::cdef(self::CALLS);
         } catch (FFI\Exception) {
-            throw UnusablePath::noRawAccess();
+            throw new NoHostCalls;
         }
         // Exclusive: the kernel itself then refuses a device that is mounted or belongs to a volume.
-        $flags = self::READ_WRITE | self::CLOSE_ON_EXEC | (@filetype($path) === 'block' ? self::EXCLUSIVE : 0);
-        $plain = $c->open($path, $flags); // @phpstan-ignore method.notFound
-        if (! is_int($plain) || $plain < 0) {
-            throw UnusablePath::cannotOpen($path, $c->__errno_location()[0]); // @phpstan-ignore method.notFound, offsetAccess.nonOffsetAccessible, argument.type
+        $plain = OpenFile::at($seen->held(), Calls::READ_WRITE | ($isBlock ? Calls::EXCLUSIVE : 0));
+        try {
+            $direct = $past ? OpenFile::at($plain->held(), Calls::READ_WRITE | Calls::DIRECT) : null;
+        } catch (HostError) {
+            // This file system knows no way past the cache.
+            $direct = null;
         }
-        // Through the open file, not the path: whatever the path leads to by now, this is the same device.
-        $direct = $past ? $c->open("/proc/self/fd/{$plain}", self::READ_WRITE | self::CLOSE_ON_EXEC | self::DIRECT) : -1; // @phpstan-ignore method.notFound
 
-        return is_int($direct) && $direct >= 0 ? new self($c, $direct, $plain, true) : new self($c, $plain, $plain, false);
+        return new self($c, $plain, $direct);
     }
 
-    /** @return array<int|string, int>|null what the kernel says of the open file, as stat() */
-    public function stat(): ?array
+    /** @return array<int|string, int> what the kernel says of the open file, as stat() */
+    public function stat(): array
     {
-        clearstatcache();
-        $stat = @stat("/proc/self/fd/{$this->plain}");
-
-        return $stat === false ? null : $stat;
+        return $this->plain->stat();
     }
 
     public function size(): int
     {
-        return (int) $this->c->lseek($this->plain, 0, 2); // @phpstan-ignore method.notFound, cast.int
+        return $this->plain->size();
     }
 
     /** @return bool false when another run holds it */
     public function lock(): bool
     {
-        return $this->c->flock($this->plain, 6) === 0; // @phpstan-ignore method.notFound
+        return $this->plain->lock();
     }
 
     /** Sends bytes on their way. The transfer before must have been waited for. */
@@ -127,8 +116,12 @@ final class DirectFile
     {
         if (! $this->isDirect) {
             // Into the host's cache it goes at once: handing it to another thread would cost more.
-            $moved = $this->c->pwrite($this->plain, $bytes, strlen($bytes), $offset); // @phpstan-ignore method.notFound
-            $this->done = is_int($moved) && $moved >= 0 ? [$moved, 0] : [0, $this->errno()];
+            try {
+                $this->plain->write($offset, $bytes);
+                $this->done = [strlen($bytes), 0];
+            } catch (HostError $error) {
+                $this->done = [$error->moved, $error->errno];
+            }
 
             return;
         }
@@ -187,15 +180,16 @@ final class DirectFile
         return $offset % self::ALIGNMENT === 0 && $length % self::ALIGNMENT === 0;
     }
 
-    public function settle(): bool
+    /** @throws HostError */
+    public function settle(): void
     {
-        return $this->c->fsync($this->plain) === 0; // @phpstan-ignore method.notFound
+        $this->plain->sync();
     }
 
     /** Drops what the host remembers; it must have been settled before. */
     public function forget(): void
     {
-        $this->c->posix_fadvise($this->plain, 0, 0, self::WILL_NOT_NEED); // @phpstan-ignore method.notFound
+        $this->plain->forget();
     }
 
     public function close(): void
@@ -204,12 +198,8 @@ final class DirectFile
             return;
         }
         $this->await();
-        foreach (array_unique([$this->fd, $this->plain]) as $fd) {
-            $this->c->close($fd); // @phpstan-ignore method.notFound
-        }
-        if ($this->stream !== null) {
-            fclose($this->stream);
-        }
+        $this->direct?->close();
+        $this->plain->close();
         $this->closed = true;
     }
 
@@ -221,7 +211,7 @@ final class DirectFile
     /** The request is laid out by hand: PHP keeps the layout of a structure for longer than the library that declared it. */
     private function begin(string $way, int $offset, int $length, bool $aligned): void
     {
-        $fd = $aligned && $this->isAligned($offset, $length) ? $this->fd : $this->plain;
+        $fd = ($aligned && $this->isAligned($offset, $length) ? $this->direct ?? $this->plain : $this->plain)->fd;
         // Descriptor, operation, priority; where the bytes are, how many; to be told of nothing when done; from which offset.
         $request = pack('lllx4qqx8llx48x32qx32', $fd, 0, 0, $this->address, $length, 0, self::TELL_NOTHING, $offset);
         $this->pending = $this->c->new('char['.strlen($request).']') ?? throw new LogicException('No memory for a transfer.');
@@ -243,36 +233,15 @@ final class DirectFile
         }
     }
 
-    /** Out of the host's cache it comes at once, and straight into a string: no thread and no second copy. */
+    /** Out of the host's cache it comes at once: no thread is worth its while. */
     private function readAtOnce(int $offset, int $length): void
     {
-        if ($this->stream === null) {
-            $stream = fopen("/proc/self/fd/{$this->plain}", 'rb');
-            if ($stream === false) {
-                $this->done = [0, 5];
-
-                return;
-            }
-            stream_set_read_buffer($stream, 0);
-            $this->stream = $stream;
+        try {
+            $this->atOnce = $this->plain->read($offset, $length);
+            $this->done = [strlen($this->atOnce), 0];
+        } catch (HostError $error) {
+            [$this->atOnce, $this->done] = ['', [0, $error->errno]];
         }
-        fseek($this->stream, $offset);
-        $bytes = @fread($this->stream, max(1, $length));
-        while ($bytes !== false && strlen($bytes) < $length) {
-            $more = @fread($this->stream, max(1, $length - strlen($bytes)));
-            if ($more === false || $more === '') {
-                break;
-            }
-            $bytes .= $more;
-        }
-        [$this->atOnce, $this->done] = $bytes === false ? ['', [0, 5]] : [$bytes, [strlen($bytes), 0]];
-    }
-
-    private function errno(): int
-    {
-        $errno = $this->c->__errno_location()[0]; // @phpstan-ignore method.notFound, offsetAccess.nonOffsetAccessible
-
-        return is_int($errno) ? $errno : 5;
     }
 
     private function buffer(): CData

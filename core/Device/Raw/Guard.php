@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Device\Raw;
 
 use Tally\Device\Fault\UnusablePath;
+use Tally\Device\Host\RealPath;
 use Tally\Quantity\Bytes;
 
 /**
@@ -42,16 +43,16 @@ final readonly class Guard
      * What can be told before anything is opened.
      *
      * @param  string  $given  as it was typed
-     * @param  string  $real  where it leads, with `..` and links resolved
+     * @param  Target  $there  what it leads to, with `..` and links resolved
      *
      * @throws UnusablePath
      */
-    public function admitPath(string $given, string $real): void
+    public function admitPath(string $given, Target $there): void
     {
-        match (@filetype($real)) {
-            'block' => $this->isListed($given, $real) || throw UnusablePath::mustNotErase($given, 'it is not on this station’s list of removable media ('.($this->removable === [] ? 'which is empty' : implode(', ', $this->removable)).'). Whoever looks after the station adds it to TALLY_REMOVABLE in .env.'),
-            'file' => $this->admitPlace($given, $real),
-            'dir' => throw UnusablePath::mustNotErase($given, 'it is a folder. Leave raw mode to prove a card in its mounted folder.'),
+        match (true) {
+            $there->isBlock => $this->isListed($given, $there->path) || throw UnusablePath::mustNotErase($given, 'it is not on this station’s list of removable media ('.($this->removable === [] ? 'which is empty' : implode(', ', $this->removable)).'). Whoever looks after the station adds it to TALLY_REMOVABLE in .env.'),
+            $there->isRegular => $this->admitPlace($given, $there->path),
+            $there->isFolder => throw UnusablePath::mustNotErase($given, 'it is a folder. Leave raw mode to prove a card in its mounted folder.'),
             default => throw UnusablePath::mustNotErase($given, 'it is neither a block device nor an image file.'),
         };
     }
@@ -72,7 +73,7 @@ final readonly class Guard
     private function isListed(string $given, string $real): bool
     {
         foreach ($this->removable as $entry) {
-            $resolved = realpath($entry);
+            $resolved = RealPath::of($entry);
             // A pattern is held against the name as given, which may be a link made for this very card, and where it leads.
             if ($resolved === $real || fnmatch($entry, $real, FNM_PATHNAME) || (! str_contains($given, '..') && fnmatch($entry, $given, FNM_PATHNAME))) {
                 return true;
@@ -90,8 +91,8 @@ final readonly class Guard
             }
         }
         foreach ($this->images ?? [dirname($real)] as $folder) {
-            $resolved = realpath($folder);
-            if ($resolved !== false && str_starts_with($real, rtrim($resolved, '/').'/')) {
+            $resolved = RealPath::of($folder);
+            if ($resolved !== null && str_starts_with($real, rtrim($resolved, '/').'/')) {
                 return;
             }
         }

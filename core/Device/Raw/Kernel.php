@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Device\Raw;
 
+use Tally\Device\Host\RealPath;
+
 /**
  * What the host knows of its block devices: which parts and volumes belong together, and what is in use.
  *
@@ -20,6 +22,70 @@ final readonly class Kernel
     public function isPartition(string $numbers): bool
     {
         return is_file("{$this->root}/sys/dev/block/{$numbers}/partition");
+    }
+
+    /** Whether there is such a device with a medium in it. */
+    public function isPresent(string $numbers): bool
+    {
+        return $this->size($numbers) > 0;
+    }
+
+    /** @return int bytes; sysfs counts in sectors of 512, whatever the medium's are */
+    public function size(string $numbers): int
+    {
+        return 512 * (int) @file_get_contents("{$this->root}/sys/dev/block/{$numbers}/size");
+    }
+
+    /** @return string the kernel's name of the whole device: `sdb`; empty where it has none */
+    public function disk(string $numbers): string
+    {
+        $here = RealPath::of("{$this->root}/sys/dev/block/{$numbers}");
+
+        return $here === null ? '' : basename(is_file("{$here}/partition") ? dirname($here) : $here);
+    }
+
+    /**
+     * Counts up with every medium that is put in: two cards of one model in one slot differ in it.
+     *
+     * Source: Documentation/ABI/stable/sysfs-block, diskseq.
+     */
+    public function sequence(string $numbers): ?int
+    {
+        $sequence = $this->told($this->disk($numbers), 'diskseq');
+
+        return $sequence === null ? null : (int) $sequence;
+    }
+
+    /**
+     * What the medium itself says it is called. Cards in a slot of the host (mmc) and CFexpress (nvme) have a serial number of
+     * their own; behind a USB reader the number is the reader's, and tells nothing of the card.
+     *
+     * Source: Documentation/driver-api/mmc/mmc-dev-attrs, Documentation/ABI/testing/sysfs-nvme.
+     */
+    public function serialOfMedium(string $numbers): ?string
+    {
+        $disk = $this->disk($numbers);
+
+        return preg_match('/^(?:mmcblk|nvme)/', $disk) === 1 ? $this->told($disk, 'device/cid') ?? $this->told($disk, 'device/serial') : null;
+    }
+
+    /** @return string|null the name by which the host's device manager knows it: maker, model and number of the device or its reader */
+    public function byId(string $numbers): ?string
+    {
+        foreach (self::matches("{$this->root}/dev/disk/by-id/*", fn (string $link): bool => ! str_contains(basename($link), '-part') && ! str_starts_with(basename($link), 'wwn-')) as $link) {
+            if (Target::at($link)?->numbers() === $numbers) {
+                return basename($link);
+            }
+        }
+
+        return null;
+    }
+
+    private function told(string $disk, string $of): ?string
+    {
+        $told = $disk === '' ? '' : trim((string) @file_get_contents("{$this->root}/sys/block/{$disk}/{$of}"));
+
+        return $told === '' ? null : $told;
     }
 
     /** @return string|null where it, a part of it or a volume on it is mounted or swapped to; the gravest first */
@@ -46,8 +112,8 @@ final readonly class Kernel
     /** @return list<string> device numbers of the whole disk, its partitions, and the volumes that lie on any of them */
     public function family(string $numbers): array
     {
-        $here = @realpath("{$this->root}/sys/dev/block/{$numbers}");
-        if ($here === false) {
+        $here = RealPath::of("{$this->root}/sys/dev/block/{$numbers}");
+        if ($here === null) {
             return [$numbers];
         }
         $disk = is_file("{$here}/partition") ? dirname($here) : $here;
@@ -119,7 +185,7 @@ final readonly class Kernel
         $family = [trim((string) @file_get_contents("{$folder}/dev"))];
         // Volumes upon volumes end somewhere; a ring of them would be a fault of the host.
         foreach ($depth > 8 ? [] : self::matches("{$folder}/holders/*", fn (): bool => true) as $holder) {
-            $family = [...$family, ...$this->withHolders((string) realpath($holder), $depth + 1)];
+            $family = [...$family, ...$this->withHolders(RealPath::of($holder) ?? '', $depth + 1)];
         }
 
         return $family;

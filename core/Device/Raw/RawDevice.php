@@ -7,11 +7,15 @@ namespace Tally\Device\Raw;
 use Tally\Device\Addressed;
 use Tally\Device\Data;
 use Tally\Device\Fault\CannotRead;
-use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
-use Tally\Device\Fault\DeviceFault;
+use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\Told;
 use Tally\Device\Fault\UnusablePath;
+use Tally\Device\Host\Calls;
+use Tally\Device\Host\HostError;
+use Tally\Device\Host\OpenFile;
+use Tally\Device\Identity;
 use Tally\Device\Literal;
 use Tally\Device\Mount;
 use Tally\Pattern\Imprint;
@@ -26,11 +30,6 @@ use Tally\Quantity\Bytes;
 final class RawDevice implements Addressed
 {
     private const STRETCH = Imprint::BLOCK;
-
-    /** No such device, no medium, not connected, shut down. Source: errno(3). */
-    private const GONE = [6, 19, 107, 108, 123];
-
-    private const FULL = [28, 122];
 
     /** @var array{int, int}|null offset and length that are on their way to the medium */
     private ?array $writing = null;
@@ -55,25 +54,38 @@ final class RawDevice implements Addressed
      */
     public static function open(string $path, Guard $guard): self
     {
-        $real = str_contains($path, "\0") ? false : realpath($path);
-        if ($real === false) {
-            throw UnusablePath::noMedium($path);
+        try {
+            $seen = OpenFile::at($path, Calls::PATH);
+        } catch (HostError $error) {
+            throw in_array($error->errno, [HostError::ENOENT, HostError::ENOTDIR, HostError::EINVAL, HostError::ELOOP], true) ? UnusablePath::noMedium($path) : UnusablePath::cannotOpen($path, $error->errno);
         }
-        $guard->admitPath($path, $real);
-        $isInMemory = @filetype($real) === 'file' && Mount::of(dirname($real))->isInMemory();
-        $file = DirectFile::open($real, ! $isInMemory);
-        // From here on it is the open file that is asked, not the path.
-        $target = Target::of($real, $file->stat() ?? []);
+        // From here on it is what was seen that is asked and opened, wherever the path may lead a moment later.
+        $target = Target::of($seen->real(), $seen->stat());
+        $guard->admitPath($path, $target);
+        $isInMemory = $target->isRegular && Mount::ofOpen($seen)->isInMemory();
+        try {
+            $file = DirectFile::open($seen, $target->isBlock, ! $isInMemory);
+        } catch (HostError $error) {
+            throw UnusablePath::cannotOpen($path, $error->errno);
+        }
+        $target = Target::of($target->path, $file->stat());
         if (! $file->lock()) {
             throw UnusablePath::inUse($path);
         }
         $size = Bytes::of(max(0, $file->size()));
         $guard->admit($path, $target, $size);
-        if (! $target->isSameAs(Target::at($real))) {
+        $device = new self($file, $target, $path, $size, $isInMemory);
+        if (! $device->isThere()) {
             throw UnusablePath::turned($path);
         }
 
-        return new self($file, $target, $path, $size, $isInMemory);
+        return $device;
+    }
+
+    /** What it is, asked of the open device. */
+    public function identity(): Identity
+    {
+        return Identity::ofTarget($this->target, $this->size);
     }
 
     public function size(): Bytes
@@ -127,9 +139,11 @@ final class RawDevice implements Addressed
     public function settle(): void
     {
         $this->finishWriting();
-        if (! $this->file->settle()) {
+        try {
+            $this->file->settle();
+        } catch (HostError $error) {
             $this->mustBeThere();
-            throw CannotSettle::on($this->given, 'flushing failed');
+            throw Told::settling($error, 0, $this->given, true);
         }
     }
 
@@ -147,16 +161,21 @@ final class RawDevice implements Addressed
         $this->file->close();
     }
 
+    /** Whether the path, as it was given, still leads to it; a link is followed anew each time. */
+    private function isThere(): bool
+    {
+        return $this->target->isSameAs(Target::at($this->given));
+    }
+
     /** @throws MediumGone when the path leads nowhere, or to another device */
     private function mustBeThere(): void
     {
-        $now = Target::at($this->target->path);
-        if (! $this->target->isSameAs($now)) {
-            throw $now === null ? MediumGone::from($this->given) : MediumGone::turned($this->given);
+        if (! $this->isThere()) {
+            throw Target::at($this->given) === null ? MediumGone::from($this->given) : MediumGone::turned($this->given);
         }
     }
 
-    /** @throws CannotWrite|MediumGone for the stretch that was on its way, which is the one before */
+    /** @throws CannotWrite|EndsRun for the stretch that was on its way, which is the one before */
     private function finishWriting(): void
     {
         if ($this->writing === null) {
@@ -171,11 +190,11 @@ final class RawDevice implements Addressed
             [$moved, $error] = $this->file->await();
         }
         if ($error !== 0 || $moved < $length) {
-            throw $this->fault($error, CannotWrite::at($offset, $this->given, "error {$error} of the host after {$moved} bytes", $length), $offset + $moved);
+            throw Told::writing(new HostError($error === 0 ? HostError::EIO : $error, 'write', $this->given, $moved), $offset, $this->given, $this->isThere(), $length);
         }
     }
 
-    /** @throws CannotRead|MediumGone */
+    /** @throws CannotRead|EndsRun */
     private function fetched(int $offset, int $length): string
     {
         [$moved, $error] = $this->file->await();
@@ -184,7 +203,7 @@ final class RawDevice implements Addressed
             [$moved, $error] = $this->file->await();
         }
         if ($error !== 0 || $moved < $length) {
-            throw $this->fault($error, CannotRead::at($offset, $length, $this->given, $error === 0 ? "only {$moved} bytes came" : "error {$error} of the host"), $offset);
+            throw Told::reading(new HostError($error === 0 ? HostError::EIO : $error, 'read', $this->given, $moved), $offset, $length, $this->given, $this->isThere());
         }
 
         return $this->file->bytes($length);
@@ -196,14 +215,5 @@ final class RawDevice implements Addressed
             $this->fetching = null;
             $this->file->await();
         }
-    }
-
-    private function fault(int $error, CannotRead|CannotWrite $fault, int $at): DeviceFault
-    {
-        return match (true) {
-            in_array($error, self::GONE, true) || Target::at($this->target->path) === null => MediumGone::from($this->given),
-            in_array($error, self::FULL, true) => CannotWrite::full($at, $this->given),
-            default => $fault,
-        };
     }
 }

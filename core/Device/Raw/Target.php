@@ -13,6 +13,8 @@ final readonly class Target
 
     private const REGULAR = 0100000;
 
+    private const FOLDER = 0040000;
+
     /** @param  int  $names  how many hard links lead to it */
     private function __construct(
         public string $path,
@@ -21,6 +23,7 @@ final readonly class Target
         public int $number,
         public bool $isBlock,
         public bool $isRegular,
+        public bool $isFolder,
         public int $names,
     ) {}
 
@@ -29,7 +32,7 @@ final readonly class Target
     {
         $kind = ($stat['mode'] ?? 0) & self::KIND;
 
-        return new self($path, $stat['dev'] ?? 0, $stat['ino'] ?? 0, $stat['rdev'] ?? 0, $kind === self::BLOCK, $kind === self::REGULAR, $stat['nlink'] ?? 1);
+        return new self($path, $stat['dev'] ?? 0, $stat['ino'] ?? 0, $stat['rdev'] ?? 0, $kind === self::BLOCK, $kind === self::REGULAR, $kind === self::FOLDER, $stat['nlink'] ?? 1);
     }
 
     /** What the path leads to by now; null when it leads nowhere. */
@@ -49,8 +52,14 @@ final readonly class Target
     /** The kernel's name of a device's number, as in /sys/dev/block: `8:16`. Source: makedev(3) of glibc. */
     public function numbers(): string
     {
-        $major = (($this->number >> 8) & 0xFFF) | (($this->number >> 32) & ~0xFFF);
-        $minor = ($this->number & 0xFF) | (($this->number >> 12) & ~0xFF);
+        return self::split($this->number);
+    }
+
+    /** @param  int  $number  as stat() gives it */
+    public static function split(int $number): string
+    {
+        $major = (($number >> 8) & 0xFFF) | (($number >> 32) & ~0xFFF);
+        $minor = ($number & 0xFF) | (($number >> 12) & ~0xFF);
 
         return "{$major}:{$minor}";
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Probe\Narrowing;
 
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\BlockClass;
 use Tally\Probe\Proof\Alarm;
 use Tally\Probe\Proof\Sample;
@@ -29,7 +29,7 @@ final readonly class Narrowing
     /**
      * @param  list<Sample>  $samples  places that were written and read back, some of which came back wrong
      *
-     * @throws MediumGone
+     * @throws EndsRun
      */
     public function of(array $samples): Diagnosis
     {

@@ -7,7 +7,7 @@ namespace Tally\Probe\Proof;
 use Tally\Device\Addressed;
 use Tally\Device\Clock;
 use Tally\Device\Device;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\Imprint;
 use Tally\Probe\Passage;
@@ -65,7 +65,7 @@ final class FullProof
     /**
      * @param  Keeper<Checkpoint>|null  $keeper
      *
-     * @throws UnusablePath|MediumGone when the card is not the one the proof was begun on
+     * @throws UnusablePath|EndsRun when the card is not the one the proof was begun on
      */
     public static function continued(Checkpoint $from, Device $device, Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): ProofResult
     {
@@ -107,7 +107,7 @@ final class FullProof
                     $this->keep($this->imprint->size->count, true, $read);
                 });
             }
-        } catch (MediumGone $gone) {
+        } catch (EndsRun $gone) {
             $cutShort = $gone->getMessage();
         }
 

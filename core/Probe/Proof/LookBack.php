@@ -7,7 +7,7 @@ namespace Tally\Probe\Proof;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\Device\Addressed;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Imprint;
 
 /**
@@ -40,7 +40,7 @@ final class LookBack
         $this->chance = new Randomizer(new Xoshiro256StarStar($spots->imprint->run));
     }
 
-    /** @throws MediumGone */
+    /** @throws EndsRun */
     public function placeRungs(): void
     {
         if ($this->spots->device instanceof Addressed) {
@@ -57,7 +57,7 @@ final class LookBack
      * @param  int  $written  bytes from the start
      * @return list<Sample> empty while all of them hold
      *
-     * @throws MediumGone
+     * @throws EndsRun
      */
     public function look(int $written): array
     {

@@ -9,7 +9,7 @@ use Tally\Device\Clock;
 use Tally\Device\Data;
 use Tally\Device\Device;
 use Tally\Device\Fault\CannotRead;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
@@ -49,7 +49,7 @@ final class ReadBack
      * @param  Closure(int): void  $done  told how far everything was read back
      * @return bool false when it was stopped
      *
-     * @throws MediumGone
+     * @throws EndsRun
      */
     public function run(int $written, Closure $done): bool
     {

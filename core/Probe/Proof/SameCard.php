@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tally\Probe\Proof;
 
 use Tally\Device\Device;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
@@ -19,7 +19,7 @@ final readonly class SameCard
     /**
      * @param  list<int>  $places  addresses that were surely written by then; none where nothing was yet
      *
-     * @throws UnusablePath|MediumGone when it is another, or was written to since
+     * @throws UnusablePath|EndsRun when it is another, or was written to since
      */
     public static function mustBe(Device $device, Imprint $imprint, array $places): void
     {

@@ -32,7 +32,7 @@ final readonly class Spots
      *
      * @param  list<int>  $offsets
      *
-     * @throws \Tally\Device\Fault\MediumGone
+     * @throws \Tally\Device\Fault\EndsRun
      */
     public function write(array $offsets, int $length): void
     {
@@ -46,7 +46,7 @@ final readonly class Spots
         $this->bringDown();
     }
 
-    /** @throws \Tally\Device\Fault\MediumGone */
+    /** @throws \Tally\Device\Fault\EndsRun */
     public function bringDown(): void
     {
         try {
@@ -60,7 +60,7 @@ final readonly class Spots
     /**
      * @return non-empty-list<Patch>
      *
-     * @throws \Tally\Device\Fault\MediumGone
+     * @throws \Tally\Device\Fault\EndsRun
      */
     public function look(int $offset, int $length): array
     {

@@ -10,7 +10,7 @@ use Tally\Device\Clock;
 use Tally\Device\Device;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\Imprint;
 use Tally\Probe\Narrowing\Narrowing;
@@ -44,6 +44,9 @@ final class WritePass
     public float $seconds;
 
     public bool $full = false;
+
+    /** Whether it was full only when what it had taken was brought down. */
+    private bool $lacksRoom = false;
 
     public ?string $note = null;
 
@@ -86,7 +89,7 @@ final class WritePass
      * @param  Closure(int): void  $settled  told how far everything is surely on the medium
      * @return int how far it came
      *
-     * @throws MediumGone
+     * @throws EndsRun
      */
     public function run(Closure $settled): int
     {
@@ -119,7 +122,8 @@ final class WritePass
             $settled($this->settled);
         }
 
-        return $at;
+        // What there was no room for any more only when it was brought down is on no medium: it is not read back.
+        return $this->lacksRoom ? $this->settled : $at;
     }
 
     /** The lowest window so far, of what was written before it was left too. */
@@ -148,6 +152,9 @@ final class WritePass
         $began = $this->clock->now();
         if ($this->settle($at)) {
             $settled($at);
+        }
+        if ($this->full) {
+            return false;
         }
         $bad = $this->spots >= self::MOST_SPOTS ? [] : $this->lookedBack($at);
         // Bringing down is a part of writing; looking is not.
@@ -205,7 +212,7 @@ final class WritePass
 
             return true;
         } catch (CannotWrite $fault) {
-            $this->isFull($fault, $at, 0);
+            $this->lacksRoom = $this->isFull($fault, $at, 0);
         } catch (CannotSettle $fault) {
             // Reading back will tell what the medium kept all the same.
             $this->note = $fault->getMessage();

@@ -8,7 +8,7 @@ use Tally\Device\Clock;
 use Tally\Device\Device;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
-use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\Imprint;
 use Tally\Probe\Narrowing\Narrowing;
@@ -73,7 +73,7 @@ final class QuickScreen
      * Reads the places of an earlier screen once more, after the card was taken out and put in again: what was only in a
      * cache is gone then.
      *
-     * @throws UnusablePath|MediumGone when it is another card
+     * @throws UnusablePath|EndsRun when it is another card
      */
     public static function again(ScreenPlan $plan, Device $device, Clock $clock, Observer $observer = new Unwatched): ProofResult
     {
@@ -95,7 +95,7 @@ final class QuickScreen
             if ($bad !== [] && ! $stopped) {
                 $diagnosis = (new Narrowing($this->spots))->of($this->samples);
             }
-        } catch (MediumGone $gone) {
+        } catch (EndsRun $gone) {
             [$stopped, $cutShort] = [true, $gone->getMessage()];
         }
         $core = Alarm::sample($this->samples);
@@ -149,6 +149,10 @@ final class QuickScreen
             $this->device->settle();
         } catch (CannotWrite|CannotSettle $fault) {
             $this->note = $fault->getMessage();
+            // Where there was no room, nobody knows which of the places are there: none of them is held against the card.
+            if ($fault instanceof CannotWrite && $fault->full) {
+                return false;
+            }
         }
         $this->writing += $this->clock->now() - $before;
 

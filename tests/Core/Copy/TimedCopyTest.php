@@ -132,7 +132,7 @@ final class TimedCopyTest extends TestCase
             $seen = self::everything("{$drive}/card");
         });
         TimedCopy::of($card, $drive, false)->run(new HostClock, $watch);
-        self::assertContains('DCIM/100/IMG_10.raw.gritty-tally-part', $seen);
+        self::assertContains('DCIM/100/.gritty-tally-part', $seen);
         self::assertNotContains('DCIM/100/IMG_10.raw', $seen);
         self::assertSame([], array_filter(self::everything("{$drive}/card"), fn (string $name): bool => str_contains($name, 'part')));
     }

@@ -17,7 +17,7 @@ final class AllowedFoldersTest extends TestCase
     {
         $root = $this->folder();
         mkdir($root.'/card');
-        $allowed = new AllowedFolders([$root]);
+        $allowed = new AllowedFolders([$root], [$root]);
         self::assertSame($root.'/card', $allowed->admit($root.'/card'));
         self::assertSame($root.'/card', $allowed->admit($root.'/card/../card/'));
         self::assertSame($root, $allowed->admit($root));
@@ -49,7 +49,24 @@ final class AllowedFoldersTest extends TestCase
         mkdir($real.'/card');
         $link = $this->folder().'/mnt';
         symlink($real, $link);
-        self::assertSame($real.'/card', (new AllowedFolders([$link]))->admit($link.'/card'));
+        self::assertSame($real.'/card', (new AllowedFolders([$link], [$link]))->admit($link.'/card'));
+    }
+
+    public function test_a_folder_without_a_card_mounted_on_it_is_refused_unless_the_settings_allow_it(): void
+    {
+        $root = $this->folder();
+        mkdir($root.'/bay');
+        $allowed = new AllowedFolders([$root]);
+        foreach ([$allowed->admit(...), $allowed->hold(...)] as $way) {
+            try {
+                $way($root.'/bay');
+                self::fail('The plain folder was taken for a card.');
+            } catch (UnusablePath $fault) {
+                self::assertStringContainsString("No card is mounted at “{$root}/bay”", $fault->getMessage());
+                self::assertStringContainsString('TALLY_PLAIN_FOLDERS', $fault->getMessage());
+            }
+        }
+        self::assertSame($root.'/bay', (new AllowedFolders([$root], [$root.'/bay']))->hold($root.'/bay')->path);
     }
 
     public function test_a_missing_folder_below_a_root_is_said_to_be_missing(): void

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Tests\Core\Device;
 
 use PHPUnit\Framework\TestCase;
-use Tally\Device\Fault\CannotRead;
+use Tally\Device\Fault\HostRefused;
 use Tally\Device\Fault\MediumGone;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\FolderDevice;
+use Tally\Device\HeldFolder;
 use Tally\Device\Literal;
 use Tally\Device\Mount;
 use Tally\Pattern\Imprint;
@@ -23,7 +24,7 @@ final class FolderDeviceTest extends TestCase
     {
         $folder = $this->folder();
         file_put_contents($folder.'/holiday.jpg', 'mine');
-        $device = FolderDevice::open($folder, Bytes::of(3 * Imprint::BLOCK));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(3 * Imprint::BLOCK));
         $device->write(0, new Literal(str_repeat('a', Imprint::BLOCK)));
         $device->write(Imprint::BLOCK, new Literal(str_repeat('b', Imprint::BLOCK)));
         $device->settle();
@@ -37,7 +38,7 @@ final class FolderDeviceTest extends TestCase
     public function test_files_are_cut_at_one_gibibyte(): void
     {
         $folder = $this->folder();
-        $device = FolderDevice::open($folder, Bytes::of(1_073_741_824 + Imprint::BLOCK));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(1_073_741_824 + Imprint::BLOCK));
         $device->write(1_073_741_824 - Imprint::BLOCK, new Literal(str_repeat('x', Imprint::BLOCK)));
         $device->write(1_073_741_824, new Literal(str_repeat('y', Imprint::BLOCK)));
         $device->settle();
@@ -50,7 +51,7 @@ final class FolderDeviceTest extends TestCase
     public function test_without_a_size_it_takes_the_free_space_but_for_a_reserve(): void
     {
         $folder = $this->folder();
-        $device = FolderDevice::open($folder);
+        $device = FolderDevice::open(HeldFolder::at($folder));
         $free = (int) disk_free_space($folder);
         $device->clear();
         self::assertGreaterThan(0, $device->size()->count);
@@ -60,14 +61,14 @@ final class FolderDeviceTest extends TestCase
     public function test_what_a_dead_run_left_is_removed_and_nothing_else(): void
     {
         $folder = $this->folder();
-        $dead = FolderDevice::open($folder, Bytes::of(Imprint::BLOCK));
+        $dead = FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK));
         $dead->write(0, new Literal('left behind'));
         $left = glob($folder.'/gritty-tally-*');
         self::assertIsArray($left);
         file_put_contents($left[0].'/notes.txt', 'somebody put this here');
         unset($dead);
 
-        FolderDevice::open($folder, Bytes::of(Imprint::BLOCK))->clear();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->clear();
         self::assertSame([basename($left[0]), basename($left[0]).'/notes.txt'], self::everything($folder));
     }
 
@@ -75,7 +76,7 @@ final class FolderDeviceTest extends TestCase
     {
         $folder = $this->folder();
         mkdir($folder.'/gritty-tally-0123456789ab');
-        FolderDevice::open($folder, Bytes::of(Imprint::BLOCK))->clear();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->clear();
         self::assertSame([], self::everything($folder));
     }
 
@@ -87,7 +88,7 @@ final class FolderDeviceTest extends TestCase
         mkdir($folder.'/gritty-tally-notes');
         symlink('/etc', $folder.'/gritty-tally-ba9876543210');
         $before = self::everything($folder);
-        FolderDevice::open($folder, Bytes::of(Imprint::BLOCK))->clear();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->clear();
         self::assertSame($before, self::everything($folder));
     }
 
@@ -98,16 +99,16 @@ final class FolderDeviceTest extends TestCase
         file_put_contents($folder.'/gritty-tally-0123456789ab/about-this-folder.txt', "My own notes\n");
         file_put_contents($folder.'/gritty-tally-0123456789ab/000000.tally', 'mine');
         $before = self::everything($folder);
-        FolderDevice::open($folder, Bytes::of(Imprint::BLOCK))->clear();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->clear();
         self::assertSame($before, self::everything($folder));
     }
 
     public function test_two_runs_in_one_folder_are_refused(): void
     {
         $folder = $this->folder();
-        $first = FolderDevice::open($folder, Bytes::of(Imprint::BLOCK));
+        $first = FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK));
         try {
-            FolderDevice::open($folder, Bytes::of(Imprint::BLOCK));
+            FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK));
             self::fail('The second run was let in.');
         } catch (UnusablePath $fault) {
             self::assertStringContainsString('Another run is using', $fault->getMessage());
@@ -119,7 +120,7 @@ final class FolderDeviceTest extends TestCase
     public function test_a_folder_that_vanishes_is_named_as_gone(): void
     {
         $folder = $this->folder();
-        $device = FolderDevice::open($folder, Bytes::of(2 * Imprint::BLOCK));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(2 * Imprint::BLOCK));
         $device->write(0, new Literal(str_repeat('a', Imprint::BLOCK)));
         $device->settle();
         self::removeAll($folder);
@@ -129,12 +130,12 @@ final class FolderDeviceTest extends TestCase
         $device->read(0, Imprint::BLOCK);
     }
 
-    public function test_a_file_that_ends_early_cannot_be_read(): void
+    public function test_a_file_that_was_cut_short_by_something_else_is_not_held_against_the_card(): void
     {
-        $device = FolderDevice::open($this->folder(), Bytes::of(2 * Imprint::BLOCK));
+        $device = FolderDevice::open(HeldFolder::at($this->folder()), Bytes::of(2 * Imprint::BLOCK));
         $device->write(0, new Literal('short'));
         try {
-            $this->expectException(CannotRead::class);
+            $this->expectException(HostRefused::class);
             $device->read(0, Imprint::BLOCK);
         } finally {
             $device->clear();
@@ -147,7 +148,7 @@ final class FolderDeviceTest extends TestCase
         touch($file);
         foreach (['/no/such/place' => 'There is no folder', $file => 'is not a folder'] as $path => $words) {
             try {
-                FolderDevice::open($path, Bytes::of(1));
+                FolderDevice::open(HeldFolder::at($path), Bytes::of(1));
                 self::fail("{$path} was taken.");
             } catch (UnusablePath $fault) {
                 self::assertStringContainsString($words, $fault->getMessage());
@@ -160,7 +161,7 @@ final class FolderDeviceTest extends TestCase
     {
         $folder = $this->folder();
         try {
-            FolderDevice::open($folder, Bytes::parse('900 PB'));
+            FolderDevice::open(HeldFolder::at($folder), Bytes::parse('900 PB'));
             self::fail('It was taken.');
         } catch (UnusablePath $fault) {
             self::assertStringContainsString('900 PB was asked for', $fault->getMessage());
@@ -173,7 +174,7 @@ final class FolderDeviceTest extends TestCase
         if (! Mount::of('/dev/shm')->isInMemory()) {
             self::markTestSkipped('/dev/shm is no file system in memory here.');
         }
-        $device = FolderDevice::open($this->folder('/dev/shm'), Bytes::of(Imprint::BLOCK));
+        $device = FolderDevice::open(HeldFolder::at($this->folder('/dev/shm')), Bytes::of(Imprint::BLOCK));
         $device->write(0, new Literal('x'));
         self::assertFalse($device->forget());
         $device->clear();

@@ -7,6 +7,7 @@ namespace Tests\Core\Probe;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tally\Device\FolderDevice;
+use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
@@ -149,7 +150,7 @@ final class FullProofTest extends TestCase
     public function test_on_a_real_folder_everything_holds_and_nothing_stays(): void
     {
         $folder = $this->folder();
-        $device = FolderDevice::open($folder, Bytes::of(20 * Imprint::BLOCK + 777));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(20 * Imprint::BLOCK + 777));
         $result = FullProof::on($device, new HostClock);
         $device->clear();
         self::assertSame(20 * Imprint::BLOCK + 777, $result->core->bytes(BlockClass::Holds));
@@ -168,7 +169,7 @@ final class FullProofTest extends TestCase
     public function test_a_single_byte_flipped_between_the_passes_is_found_in_its_sector(int $at): void
     {
         $folder = $this->folder();
-        $device = FolderDevice::open($folder, Bytes::of(8 * Imprint::BLOCK + 100));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(8 * Imprint::BLOCK + 100));
         $troubled = new TroubledDevice($device);
         $troubled->betweenPasses = function () use ($folder, $at): void {
             $files = glob($folder.'/gritty-tally-*/*.tally');
@@ -283,7 +284,7 @@ final class FullProofTest extends TestCase
     public function test_memory_does_not_grow_with_the_size(): void
     {
         $peak = function (int $blocks): int {
-            $device = FolderDevice::open($this->folder(), Bytes::of($blocks * Imprint::BLOCK));
+            $device = FolderDevice::open(HeldFolder::at($this->folder()), Bytes::of($blocks * Imprint::BLOCK));
             memory_reset_peak_usage();
             $before = memory_get_usage();
             FullProof::on($device, new HostClock);

@@ -9,6 +9,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Files\FolderFiles;
+use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Probe\SmallFiles;
 use Tally\Probe\SmallFilesResult;
@@ -71,7 +72,7 @@ final class SmallFilesTest extends TestCase
     {
         $folder = $this->folder();
         file_put_contents("{$folder}/mine.txt", 'kept');
-        $files = FolderFiles::open($folder);
+        $files = FolderFiles::open(HeldFolder::at($folder));
         $result = (new SmallFiles(20, 2))->on($files, new HostClock);
         $files->clear();
         self::assertCount(2, $result->rounds);
@@ -82,7 +83,7 @@ final class SmallFilesTest extends TestCase
     public function test_a_folder_that_goes_away_ends_it_with_a_sentence(): void
     {
         $folder = $this->folder();
-        $files = FolderFiles::open($folder);
+        $files = FolderFiles::open(HeldFolder::at($folder));
         foreach (array_reverse(self::everything($folder)) as $name) {
             is_dir("{$folder}/{$name}") ? rmdir("{$folder}/{$name}") : unlink("{$folder}/{$name}");
         }
@@ -94,7 +95,7 @@ final class SmallFilesTest extends TestCase
     public function test_a_folder_that_is_none_is_refused(): void
     {
         $this->expectException(UnusablePath::class);
-        FolderFiles::open($this->folder().'/nowhere');
+        FolderFiles::open(HeldFolder::at($this->folder().'/nowhere'));
     }
 
     /** @return iterable<array{int, int, int}> */

@@ -10,6 +10,7 @@ use PHPUnit\Framework\TestCase;
 use Tally\Device\Clock;
 use Tally\Device\Device;
 use Tally\Device\FolderDevice;
+use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Pattern\Imprint;
 use Tally\Probe\Order;
@@ -126,7 +127,7 @@ final class SpeedRunTest extends TestCase
     public function test_on_a_real_folder(): void
     {
         $folder = $this->folder();
-        $device = FolderDevice::open($folder, Bytes::of(8 * Imprint::BLOCK));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(8 * Imprint::BLOCK));
         $result = (new SpeedRun(SpeedPlan::plain(Bytes::of(8 * Imprint::BLOCK), 3)))->on($device, new HostClock);
         $device->clear();
         self::assertCount(3, $result->writeRates());

@@ -8,6 +8,7 @@ use InvalidArgumentException;
 use PHPUnit\Framework\TestCase;
 use Tally\Device\Device;
 use Tally\Device\FolderDevice;
+use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Probe\SustainedResult;
 use Tally\Probe\SustainedRun;
@@ -136,7 +137,7 @@ final class SustainedRunTest extends TestCase
     public function test_on_a_real_folder_every_sample_is_on_the_medium(): void
     {
         $folder = $this->folder('/dev/shm');
-        $device = FolderDevice::open($folder, Bytes::parse('48 MiB'));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::parse('48 MiB'));
         try {
             $result = (new SustainedRun)->on($device, new HostClock);
             self::assertSame(48 * 1024 ** 2, $result->write->bytes->count);

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Device;
+
+use Tally\Device\Fault\MediumGone;
+use Tally\Device\Fault\UnusablePath;
+use Tally\Device\Host\Calls;
+use Tally\Device\Host\HostError;
+use Tally\Device\Host\OpenFile;
+use Tally\Device\Host\RealPath;
+use Tally\Device\Raw\Kernel;
+use Tally\Quantity\Bytes;
+
+/**
+ * A folder that is there and takes files, held open for as long as it is used, with the file system it lies on.
+ *
+ * All that is made in it is made by way of the open folder: when the card is pulled or unmounted meanwhile, its path leads to
+ * the host's own disk, and the open folder does not.
+ */
+final readonly class HeldFolder
+{
+    private function __construct(
+        public string $given,
+        public string $path,
+        public Mount $mount,
+        private OpenFile $open,
+        private Kernel $kernel,
+        private bool $isOnDevice,
+    ) {}
+
+    /** @throws UnusablePath when it does not exist, is no folder, or cannot be written to */
+    public static function at(string $given): self
+    {
+        if (RealPath::of($given) === null) {
+            throw UnusablePath::missing($given);
+        }
+        try {
+            $open = OpenFile::at($given, Calls::READ | Calls::DIRECTORY);
+        } catch (HostError $error) {
+            throw match ($error->errno) {
+                HostError::ENOTDIR => UnusablePath::notAFolder($given),
+                HostError::ENOENT => UnusablePath::missing($given),
+                HostError::EACCES => UnusablePath::notWritable($given),
+                default => UnusablePath::cannotOpen($given, $error->errno),
+            };
+        }
+        $mount = Mount::ofOpen($open);
+        if ($mount->readOnly || ! is_writable($open->held())) {
+            throw UnusablePath::notWritable($given);
+        }
+
+        $kernel = new Kernel;
+
+        return new self($given, $open->real(), $mount, $open, $kernel, $kernel->isPresent($mount->numbers));
+    }
+
+    /** @return string a path to something in the folder itself, wherever its own path leads by now */
+    public function inside(string $name = ''): string
+    {
+        return $this->open->held().($name === '' ? '' : "/{$name}");
+    }
+
+    /** Bytes that are free, less a reserve for the file system’s own books. */
+    public function free(int $reserve): int
+    {
+        $free = @disk_free_space($this->open->held());
+
+        return max(0, ($free === false ? 0 : (int) $free) - $reserve);
+    }
+
+    public function total(): Bytes
+    {
+        $total = @disk_total_space($this->open->held());
+
+        return Bytes::of($total === false ? 0 : (int) $total);
+    }
+
+    /** Whether its path still leads to it: not pulled, not unmounted, nothing else mounted there. */
+    public function isThere(): bool
+    {
+        clearstatcache();
+        $now = @stat($this->path);
+        $held = $this->open->stat();
+
+        // A card that was pulled keeps its folder in the host's memory for a while; its device is gone at once.
+        return $now !== false && $held !== [] && ($held['nlink'] ?? 0) > 0 && $now['dev'] === $held['dev'] && $now['ino'] === $held['ino']
+            && (! $this->isOnDevice || $this->kernel->isPresent($this->mount->numbers));
+    }
+
+    /** @throws MediumGone */
+    public function mustBeThere(): void
+    {
+        if (! $this->isThere()) {
+            clearstatcache();
+            throw Mount::of($this->path)->beginsAt($this->path) ? MediumGone::unmounted($this->given) : MediumGone::from($this->given);
+        }
+    }
+
+    /** Makes the host drop what it keeps below the file system, and of the file behind a loop device. */
+    public function forgetBelow(): bool
+    {
+        return ! $this->mount->isInMemory() && (! $this->mount->hasCacheBelow() || HostCache::forgetDevice($this->mount->source));
+    }
+
+    public function identity(): Identity
+    {
+        return Identity::ofMount($this->mount, $this->total(), $this->path, $this->open->stat(), $this->kernel);
+    }
+
+    public function letGo(): void
+    {
+        $this->open->close();
+    }
+}

@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Device\Host;
+
+use FFI;
+use FFI\CData;
+use LogicException;
+
+/**
+ * The few calls to the C library that this work needs and PHP either lacks or answers only with a warning: under a framework
+ * a warning is swallowed, and “no space left” became “no byte was taken”. Every call here returns, or throws the number.
+ *
+ * Source: open(2), pread(2), pwrite(2), fsync(2), fallocate(2), posix_fadvise(2), sync_file_range(2), flock(2), mkdir(2),
+ * rename(2), unlink(2), rmdir(2), lseek(2).
+ */
+final class Calls
+{
+    public const READ = 0;
+
+    public const WRITE = 01;
+
+    public const READ_WRITE = 02;
+
+    public const CREATE = 0100;
+
+    public const EXCLUSIVE = 0200;
+
+    public const TRUNCATE = 01000;
+
+    public const NON_BLOCKING = 04000;
+
+    public const DIRECT = 040000;
+
+    public const DIRECTORY = 0200000;
+
+    public const NO_FOLLOW = 0400000;
+
+    public const CLOSE_ON_EXEC = 02000000;
+
+    /** Only to know what it is: opens nothing, disturbs nothing. */
+    public const PATH = 010000000;
+
+    private const DECLARED = <<<'C'
+        int open(const char *path, int flags, ...);
+        int close(int fd);
+        long pread(int fd, char *bytes, size_t length, long offset);
+        long pwrite(int fd, const char *bytes, size_t length, long offset);
+        int fsync(int fd);
+        int flock(int fd, int operation);
+        long lseek(int fd, long offset, int whence);
+        int fallocate(int fd, int mode, long offset, long length);
+        int posix_fadvise(int fd, long offset, long length, int advice);
+        int sync_file_range(int fd, long offset, long length, unsigned int flags);
+        int mkdir(const char *path, unsigned int mode);
+        int rename(const char *from, const char *to);
+        int unlink(const char *path);
+        int rmdir(const char *path);
+        int *__errno_location(void);
+        C;
+
+    private static ?FFI $c = null;
+
+    /** @throws NoHostCalls */
+    public static function mustBeThere(): void
+    {
+        self::c();
+    }
+
+    /** @throws HostError */
+    public static function open(string $path, int $flags, int $mode = 0600): int
+    {
+        return self::named('open', $path, fn (FFI $c): mixed => $c->open($path, $flags | self::CLOSE_ON_EXEC, $mode)); // @phpstan-ignore method.notFound
+    }
+
+    public static function close(int $fd): void
+    {
+        self::c()->close($fd); // @phpstan-ignore method.notFound
+    }
+
+    /** @throws HostError */
+    public static function mkdir(string $path, int $mode): void
+    {
+        self::named('mkdir', $path, fn (FFI $c): mixed => $c->mkdir($path, $mode)); // @phpstan-ignore method.notFound
+    }
+
+    /** @throws HostError */
+    public static function rename(string $from, string $to): void
+    {
+        self::named('rename', $to, fn (FFI $c): mixed => $c->rename($from, $to)); // @phpstan-ignore method.notFound
+    }
+
+    /** @throws HostError */
+    public static function unlink(string $path): void
+    {
+        self::named('unlink', $path, fn (FFI $c): mixed => $c->unlink($path)); // @phpstan-ignore method.notFound
+    }
+
+    /** @throws HostError */
+    public static function rmdir(string $path): void
+    {
+        self::named('rmdir', $path, fn (FFI $c): mixed => $c->rmdir($path)); // @phpstan-ignore method.notFound
+    }
+
+    /** @throws HostError */
+    public static function write(int $fd, string $bytes, int $offset, string $path): int
+    {
+        return self::asked('write', $path, fn (FFI $c): mixed => $c->pwrite($fd, $bytes, strlen($bytes), $offset)); // @phpstan-ignore method.notFound
+    }
+
+    /** @throws HostError */
+    public static function read(int $fd, CData $into, int $length, int $offset, string $path): int
+    {
+        return self::asked('read', $path, fn (FFI $c): mixed => $c->pread($fd, $into, $length, $offset)); // @phpstan-ignore method.notFound
+    }
+
+    /** @throws HostError */
+    public static function sync(int $fd, string $path): void
+    {
+        self::asked('fsync', $path, fn (FFI $c): mixed => $c->fsync($fd)); // @phpstan-ignore method.notFound
+    }
+
+    /** @throws HostError where this file system cannot */
+    public static function allocate(int $fd, int $mode, int $length, string $path): void
+    {
+        self::asked('fallocate', $path, fn (FFI $c): mixed => $c->fallocate($fd, $mode, 0, $length)); // @phpstan-ignore method.notFound
+    }
+
+    /** @throws HostError */
+    public static function seek(int $fd, int $offset, int $whence, string $path): int
+    {
+        return self::asked('lseek', $path, fn (FFI $c): mixed => $c->lseek($fd, $offset, $whence)); // @phpstan-ignore method.notFound
+    }
+
+    /** @return bool whether the advice was taken */
+    public static function advise(int $fd, int $offset, int $length, int $advice): bool
+    {
+        return self::c()->posix_fadvise($fd, $offset, $length, $advice) === 0; // @phpstan-ignore method.notFound
+    }
+
+    public static function startWriting(int $fd, int $offset, int $length): void
+    {
+        self::c()->sync_file_range($fd, $offset, $length, 2); // @phpstan-ignore method.notFound
+    }
+
+    /** @return bool false when another has it */
+    public static function lock(int $fd): bool
+    {
+        return self::c()->flock($fd, LOCK_EX | 4) === 0; // @phpstan-ignore method.notFound
+    }
+
+    /** Memory to read into. */
+    public static function room(int $bytes): CData
+    {
+        return self::c()->new("char[{$bytes}]") ?? throw new LogicException('No memory to read into.');
+    }
+
+    public static function errno(): int
+    {
+        $at = self::c()->__errno_location(); // @phpstan-ignore method.notFound
+        $errno = $at instanceof CData ? $at[0] : null;
+
+        return is_int($errno) ? $errno : HostError::EIO;
+    }
+
+    /**
+     * C ends a name at the first zero byte, and would take another file for it.
+     *
+     * @param  callable(FFI): mixed  $call
+     *
+     * @throws HostError
+     */
+    private static function named(string $name, string $path, callable $call): int
+    {
+        if (str_contains($path, "\0")) {
+            throw new HostError(HostError::EINVAL, $name, $path);
+        }
+
+        return self::asked($name, $path, $call);
+    }
+
+    /**
+     * @param  callable(FFI): mixed  $call
+     *
+     * @throws HostError
+     */
+    private static function asked(string $name, string $path, callable $call): int
+    {
+        $c = self::c();
+        do {
+            $answer = $call($c);
+            $errno = is_int($answer) && $answer >= 0 ? 0 : self::errno();
+        } while ($errno === HostError::EINTR);
+
+        return is_int($answer) && $answer >= 0 ? $answer : throw new HostError($errno, $name, $path);
+    }
+
+    /** @throws NoHostCalls */
+    private static function c(): FFI
+    {
+        try {
+            return self::$c ??= FFI::cdef(self::DECLARED);
+        } catch (FFI\Exception) {
+            throw new NoHostCalls;
+        }
+    }
+}
