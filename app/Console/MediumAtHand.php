@@ -6,18 +6,21 @@ namespace App\Console;
 
 use App\Erasing\Ledger;
 use App\Erasing\Permit;
+use App\Erasing\RightMedium;
 use App\Models\Card;
 use App\Runs\Bench;
 use App\Runs\CheckpointFile;
-use App\Runs\StationFolders;
+use App\Stations\StationFolders;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Fluent;
 use InvalidArgumentException;
 use Symfony\Component\Console\Input\InputInterface;
 use Tally\Device\HeldFolder;
+use Tally\Device\Raw\RawDevice;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Quantity\Bytes;
 use Tally\StandIn\Medium;
+use Throwable;
 
 /** What a terminal command was pointed at: a mounted folder, a raw medium or a stand-in, and perhaps the card to file the result under. */
 final readonly class MediumAtHand
@@ -111,7 +114,18 @@ final readonly class MediumAtHand
     private function erased(string $what): Bench
     {
         $bench = Bench::raw($this->path, Permit::guard($this->path, $this->card, $this->why, null));
-        Ledger::enter($what, $this->path, $bench->whole, self::person(), $this->card, why: $this->why);
+        $device = $bench->device;
+        assert($device instanceof RawDevice);
+        try {
+            $now = $device->identity();
+            if ($this->card !== null) {
+                RightMedium::notAnother($this->path, $this->card, $device, $now, $this->why);
+            }
+            Ledger::enter($what, $this->path, $now, self::person(), $this->card, why: $this->why);
+        } catch (Throwable $fault) {
+            $bench->clear();
+            throw $fault;
+        }
 
         return $bench;
     }

@@ -10,7 +10,7 @@ use App\Models\Run;
 use Illuminate\Support\Facades\DB;
 use PDOException;
 use RuntimeException;
-use Tally\Quantity\Bytes;
+use Tally\Device\Identity;
 
 /**
  * Writes down what is about to be destroyed, before the first byte is. Where the books cannot be reached, into a file that
@@ -19,17 +19,17 @@ use Tally\Quantity\Bytes;
 final readonly class Ledger
 {
     /** @throws RuntimeException when it can be written down nowhere */
-    public static function enter(string $what, string $path, Bytes $bytes, string $person, ?Card $card = null, ?Run $run = null, ?string $why = null): void
+    public static function enter(string $what, string $path, Identity $medium, string $person, ?Card $card = null, ?Run $run = null, ?string $why = null): void
     {
         $station = config('tally.station');
         $line = [
-            'card_id' => $card?->id, 'run_id' => $run?->id, 'what' => mb_substr($what, 0, 200), 'path' => mb_substr($path, 0, 500), 'bytes' => $bytes->count,
+            'card_id' => $card?->id, 'run_id' => $run?->id, 'what' => mb_substr($what, 0, 200), 'path' => mb_substr($path, 0, 500), 'medium' => json_encode($medium->pack(), JSON_THROW_ON_ERROR), 'bytes' => $medium->bytes->count,
             'person' => mb_substr($person, 0, 80), 'station' => mb_substr(is_string($station) ? $station : '', 0, 80),
             'why' => $why === null || trim($why) === '' ? null : mb_substr(trim($why), 0, 300), 'erased_at' => now()->utc()->format('Y-m-d H:i:s'),
         ];
         try {
             self::takeOver();
-            Erasure::query()->create($line);
+            self::add($line);
         } catch (PDOException) {
             $json = json_encode($line, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n";
             if (file_put_contents(self::file(), $json, FILE_APPEND | LOCK_EX) !== strlen($json)) {
@@ -52,12 +52,19 @@ final readonly class Ledger
                 if (is_array($row)) {
                     // Books that were made anew know neither that card nor that run; what was erased is still to be told.
                     $known = ['card_id' => Card::query()->whereKey($row['card_id'] ?? 0)->value('id'), 'run_id' => Run::query()->whereKey($row['run_id'] ?? 0)->value('id')];
-                    Erasure::query()->create([...array_filter($row, is_string(...), ARRAY_FILTER_USE_KEY), ...$known]);
+                    self::add([...array_filter($row, is_string(...), ARRAY_FILTER_USE_KEY), ...$known]);
                 }
             }
         });
         ftruncate($handle, 0);
         fclose($handle);
+    }
+
+    /** @param  array<string, mixed>  $line  as it stands in the file, too */
+    private static function add(array $line): void
+    {
+        $medium = is_string($line['medium'] ?? null) ? json_decode($line['medium'], true) : null;
+        Erasure::query()->create([...$line, 'medium' => is_array($medium) ? Identity::unpack($medium) : null]);
     }
 
     /** Of these books alone. */

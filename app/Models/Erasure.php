@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Casts\AsIdentity;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use LogicException;
+use Tally\Device\Identity;
 
 /**
  * A line of the ledger: what was destroyed, by whom, when. Lines are only ever added.
@@ -17,6 +19,7 @@ use LogicException;
  * @property int|null $run_id
  * @property string $what
  * @property string $path
+ * @property Identity|null $medium what the path led to; lines of before do not know
  * @property int $bytes
  * @property string $person
  * @property string $station
@@ -30,7 +33,7 @@ final class Erasure extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['erased_at' => 'datetime', 'bytes' => 'integer'];
+    protected $casts = ['erased_at' => 'datetime', 'bytes' => 'integer', 'medium' => AsIdentity::class];
 
     protected static function booted(): void
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\AsChain;
+use App\Casts\AsIdentity;
 use App\Casts\AsParameters;
 use App\Casts\AsResult;
 use App\Casts\Json;
@@ -18,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Fluent;
+use Tally\Device\Identity;
 use Tally\Evidence\Source;
 use Tally\Evidence\SpeedReading;
 use Tally\Label\Label;
@@ -39,6 +41,8 @@ use Tally\Record\SustainedRecord;
  * @property int $card_id
  * @property int|null $station_id
  * @property int|null $slot_id
+ * @property Identity|null $medium what lay in the slot when it was ordered
+ * @property string|null $medium_serial the medium's own serial number, where it tells one
  * @property RunKind $kind
  * @property RunState $state
  * @property RunSource $source
@@ -84,6 +88,7 @@ final class Run extends Model
 
     protected $casts = [
         'kind' => RunKind::class,
+        'medium' => AsIdentity::class,
         'state' => RunState::class,
         'source' => RunSource::class,
         'chain' => AsChain::class,

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Casts\AsSeen;
+use App\Stations\Seen;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 
 /**
  * A place at a station where a card goes: a reader at a port, and the folder it is mounted at.
@@ -15,19 +19,34 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $name
  * @property SlotKind $kind
  * @property string|null $path
+ * @property Seen|null $seen what its station saw in it last
+ * @property Carbon|null $seen_at
  * @property-read Reader $reader
  * @property-read Port $port
+ * @property-read Station $station
  */
 final class Slot extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['kind' => SlotKind::class];
+    protected $casts = ['kind' => SlotKind::class, 'seen' => AsSeen::class, 'seen_at' => 'datetime'];
 
     /** @return BelongsTo<Reader, $this> */
     public function reader(): BelongsTo
     {
         return $this->belongsTo(Reader::class);
+    }
+
+    /** @return BelongsTo<Station, $this> */
+    public function station(): BelongsTo
+    {
+        return $this->belongsTo(Station::class);
+    }
+
+    /** @return HasMany<Run, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(Run::class);
     }
 
     /** @return BelongsTo<Port, $this> */

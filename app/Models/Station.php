@@ -33,6 +33,12 @@ final class Station extends Model
         return self::query()->where('name', config('tally.station'))->first();
     }
 
+    /** Whether it is this machine. */
+    public function isHere(): bool
+    {
+        return $this->name === config('tally.station');
+    }
+
     /** @throws ValidationException when it is in no book */
     public static function mustBeHere(): self
     {
@@ -53,7 +59,7 @@ final class Station extends Model
     /** @return HasMany<Slot, $this> */
     public function slots(): HasMany
     {
-        return $this->hasMany(Slot::class);
+        return $this->hasMany(Slot::class)->chaperone('station');
     }
 
     public function queue(): string

@@ -35,6 +35,18 @@ final readonly class ErasedPage
         return self::words($lines->get());
     }
 
+    /** The path that was ordered, and what it led to. */
+    private static function device(Erasure $line): string
+    {
+        $medium = $line->medium;
+        if ($medium === null) {
+            return $line->path;
+        }
+        $known = $medium->serial ?? $medium->name;
+
+        return ($medium->real === $line->path ? '' : "{$line->path}, which led to ").$medium->called().($known === null ? '' : ", {$known}");
+    }
+
     /**
      * @param  Collection<int, Erasure>  $lines
      * @return list<ErasureProps>
@@ -42,7 +54,7 @@ final readonly class ErasedPage
     private static function words(Collection $lines): array
     {
         return array_values($lines->map(fn (Erasure $line): ErasureProps => new ErasureProps(
-            $line->id, $line->erased_at->format('j M Y H:i').' UTC', $line->what, $line->path, Bytes::of($line->bytes)->decimal(),
+            $line->id, $line->erased_at->format('j M Y H:i').' UTC', $line->what, self::device($line), Bytes::of($line->bytes)->decimal(),
             $line->person, $line->station, $line->why, $line->card?->tag,
         ))->all());
     }

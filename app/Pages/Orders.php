@@ -15,11 +15,15 @@ use App\Models\Station;
 use App\Props\Prove\SchoolProps;
 use App\Props\Prove\SchoolsProps;
 use App\Props\Run\GoingProps;
+use App\Props\Run\LiesProps;
 use App\Props\Run\OrderProps;
 use App\Props\Run\ProgressProps;
 use App\Props\Run\ShelfProps;
 use App\Props\Run\SlotProps;
 use App\Runs\ProgressRecord;
+use App\Stations\Contents;
+use App\Stations\Part;
+use App\Stations\SlotLook;
 use Illuminate\Support\Collection;
 use Tally\Chain\Path;
 use Tally\Evidence\SpeedEvidence;
@@ -151,11 +155,29 @@ final readonly class Orders
             $slot->id,
             $slot->name,
             $slot->kind,
-            $slot->kind === SlotKind::Raw ? $slot->path : null,
+            $slot->kind === SlotKind::Raw ? self::lies($slot) : null,
             $path === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
             $path?->describe() ?? '',
             $path?->pinch()->describe() ?? '',
             $path === null ? null : self::forecast($card, $path, $speeds)->for($size, $runs)->print(),
+        );
+    }
+
+    /** What would be erased. */
+    private static function lies(Slot $slot): LiesProps
+    {
+        $seen = app(SlotLook::class)->shown($slot);
+        $medium = $seen->medium;
+
+        return new LiesProps(
+            $medium === null ? "{$slot->path}: {$seen->refused}" : ($slot->path === $medium->real ? '' : "{$slot->path}, which leads to ")."{$medium->called()}, {$medium->bytes->decimal()}",
+            $medium?->token(),
+            $medium === null ? [] : array_values(array_filter([
+                $medium->serial === null ? null : "Its own serial number: {$medium->serial}",
+                $medium->name === null ? null : "Known to the host as {$medium->name}",
+                ...array_map(fn (Part $part): string => ucfirst(Contents::words($part)), $seen->parts),
+                $seen->parts === [] ? 'What is on it was not looked at yet.' : null,
+            ], is_string(...))),
         );
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Runs\RunConductor;
-use App\Runs\StationFolders;
+use App\Stations\StationFolders;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\ServiceProvider;
 use Tally\Device\AllowedFolders;

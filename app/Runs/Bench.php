@@ -11,6 +11,7 @@ use Tally\Device\Device;
 use Tally\Device\FolderDevice;
 use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
+use Tally\Device\Identity;
 use Tally\Device\Raw\Guard;
 use Tally\Device\Raw\RawDevice;
 use Tally\Pattern\Imprint;
@@ -78,6 +79,16 @@ final readonly class Bench
         }
 
         return new self($device, $clock, $medium->shown, true);
+    }
+
+    /** What it is, asked of what is open; null for a made-up medium. */
+    public function identity(): ?Identity
+    {
+        return match (true) {
+            $this->device instanceof RawDevice => $this->device->identity(),
+            $this->device instanceof FolderDevice => $this->device->card->identity(),
+            default => null,
+        };
     }
 
     /** @return string|null the folder of the run, where it has one */

@@ -15,6 +15,7 @@ final readonly class Ordered
     /**
      * @param  string|null  $beside  what else will be going on
      * @param  int|null  $drive  where a timed copy goes
+     * @param  string|null  $shown  the token of the medium that the page showed in the slot
      */
     public function __construct(
         public Slot $slot,
@@ -24,5 +25,6 @@ final readonly class Ordered
         public ?string $by = null,
         public ?string $beside = null,
         public ?int $drive = null,
+        public ?string $shown = null,
     ) {}
 }

@@ -6,9 +6,11 @@ namespace App\Runs;
 
 use App\Erasing\Ledger;
 use App\Erasing\Permit;
+use App\Erasing\RightMedium;
 use App\Models\Run;
 use App\Models\Slot;
 use App\Models\SlotKind;
+use App\Stations\SlotLook;
 use Illuminate\Database\QueryException;
 use Illuminate\Queue\Worker;
 use LogicException;
@@ -18,6 +20,7 @@ use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
+use Tally\Device\Raw\RawDevice;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
 use Tally\Probe\Screen\QuickScreen;
@@ -103,7 +106,7 @@ final readonly class RunConductor
             return Bench::standIn($this->medium($run), $this->chain($run));
         }
 
-        return $slot->kind === SlotKind::Raw ? $this->erase($run, $slot) : Bench::folder($this->card($slot), self::size($run));
+        return $slot->kind === SlotKind::Raw ? $this->erase($run, $slot) : Bench::folder($this->card($run, $slot), self::size($run));
     }
 
     /** @throws DeviceFault */
@@ -111,7 +114,7 @@ final readonly class RunConductor
     {
         $slot = $this->slot($run);
 
-        return $slot->kind === SlotKind::Folder ? Bench::oneFile($this->card($slot), self::size($run)) : $this->lay($run);
+        return $slot->kind === SlotKind::Folder ? Bench::oneFile($this->card($run, $slot), self::size($run)) : $this->lay($run);
     }
 
     /** @throws DeviceFault */
@@ -122,7 +125,7 @@ final readonly class RunConductor
         return match ($slot->kind) {
             SlotKind::StandIn => Bench::standIn($this->medium($run), $this->chain($run), $from),
             SlotKind::Raw => $this->erase($run, $slot),
-            SlotKind::Folder => Bench::folderTakenUp($this->card($slot), $run->checkpoint?->string('folder')->value() ?? '', $from->size),
+            SlotKind::Folder => Bench::folderTakenUp($this->card($run, $slot), $run->checkpoint?->string('folder')->value() ?? '', $from->size),
         };
     }
 
@@ -135,8 +138,19 @@ final readonly class RunConductor
     {
         $why = self::asked($run)->why;
         $path = $slot->path ?? '';
-        $bench = Bench::raw($path, Permit::guard($path, $run->card, $why, $this->allowed->roots()));
-        Ledger::enter($run->kind->label().', '.$run->name(), $path, $bench->whole, $run->recorded_by ?? 'nobody named', $run->card, $run, $why);
+        $bench = SlotLook::undisturbed($slot, fn (): Bench => Bench::raw($path, Permit::guard($path, $run->card, $why, $this->allowed->roots())));
+        $device = $bench->device;
+        assert($device instanceof RawDevice);
+        try {
+            $now = $device->identity();
+            RightMedium::asOrdered($slot->name, $run->medium, $now);
+            RightMedium::notAnother($slot->name, $run->card, $device, $now, $why);
+            $run->forceFill(['medium' => $now, 'medium_serial' => $now->serial])->save();
+            Ledger::enter($run->kind->label().', '.$run->name(), $path, $now, $run->recorded_by ?? 'nobody named', $run->card, $run, $why);
+        } catch (Throwable $fault) {
+            $bench->clear();
+            throw $fault;
+        }
 
         return $bench;
     }
@@ -152,9 +166,12 @@ final readonly class RunConductor
     }
 
     /** @throws DeviceFault */
-    private function card(Slot $slot): HeldFolder
+    private function card(Run $run, Slot $slot): HeldFolder
     {
-        return $this->allowed->hold($slot->path ?? '');
+        $held = $this->allowed->hold($slot->path ?? '');
+        RightMedium::asOrdered($slot->name, $run->medium, $held->identity());
+
+        return $held;
     }
 
     private function speed(Run $run, Bench $bench, Observer $watch): void
@@ -222,7 +239,7 @@ final readonly class RunConductor
         $asked = $run->parameters;
         assert($asked instanceof FilesParameters);
         $isStandIn = $slot->kind === SlotKind::StandIn;
-        $bench = $isStandIn ? FilesBench::standIn($this->medium($run), $this->chain($run)) : FilesBench::folder($this->card($slot));
+        $bench = $isStandIn ? FilesBench::standIn($this->medium($run), $this->chain($run)) : FilesBench::folder($this->card($run, $slot));
         try {
             $keeper = new RunKeeper($run, fn (SmallFilesResult $soFar): FilesRecord => new FilesRecord($soFar));
             $result = (new SmallFiles($asked->files, $asked->times))->on($bench->store, $bench->clock, $this->watch($run, $isStandIn), $keeper);

@@ -9,13 +9,16 @@ use App\Gear\Rig;
 use App\Jobs\ConductRun;
 use App\Models\Card;
 use App\Models\Run;
+use App\Models\Slot;
 use App\Models\SlotKind;
 use App\Models\Station;
+use App\Stations\SlotLook;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\UnusablePath;
+use Tally\Device\Identity;
 use Tally\Record\CopyParameters;
 use Tally\Record\Parameters;
 use Tally\Record\ProofParameters;
@@ -26,7 +29,7 @@ use Tally\StandIn\Shelf;
 /** Takes orders for runs: checks that they can be carried out, and puts them on the station's queue. */
 final readonly class RunDesk
 {
-    public function __construct(private AllowedFolders $allowed, private Dispatcher $queue) {}
+    public function __construct(private AllowedFolders $allowed, private Dispatcher $queue, private SlotLook $look) {}
 
     /** @throws ValidationException with a sentence under the field it is about */
     public function order(Card $card, Station $station, Ordered $order): Run
@@ -35,13 +38,15 @@ final readonly class RunDesk
         $chain = Rig::chain($card, $slot)
             ?? throw $this->refuse('slot', "{$slot->reader->tag} does not take {$card->label()->connection()}: choose another slot.");
         $this->check($card, $order);
+        $medium = $this->medium($order);
 
-        return DB::transaction(function () use ($card, $slot, $station, $order, $chain): Run {
+        return DB::transaction(function () use ($card, $slot, $station, $order, $chain, $medium): Run {
             // Two orders at once for one card would measure each other.
             Card::query()->whereKey($card->id)->lockForUpdate()->first();
             if ($card->runs()->whereIn('state', RunState::going())->exists()) {
                 throw $this->refuse('slot', "{$card->tag} already has a run going or waiting: let it end, or stop it.");
             }
+            $this->mustBeFree($slot, $medium);
             if ($slot->kind === SlotKind::StandIn && $card->stand_in === null) {
                 $card->stand_in = ($order->standIn ?? Shelf::Honest)->medium($card->label(), $card->id)->line();
                 $card->save();
@@ -50,6 +55,7 @@ final readonly class RunDesk
                 'card_id' => $card->id,
                 'station_id' => $station->id,
                 'slot_id' => $slot->id,
+                'medium' => $medium,
                 'reader_id' => $slot->reader->id,
                 'cable_id' => $slot->reader->cable_id,
                 'port_id' => $slot->port->id,
@@ -91,6 +97,46 @@ final readonly class RunDesk
             $run->forceFill(['state' => RunState::Waiting, 'stop_requested' => false, 'message' => null, 'parameters' => $parameters->goneOnWith($again)])->save();
             $this->dispatch($run, $station);
         });
+    }
+
+    /**
+     * What the run is ordered for: the medium that lies in the slot now, and no other.
+     *
+     * @throws ValidationException when nothing lies there, or another than was shown
+     */
+    private function medium(Ordered $order): ?Identity
+    {
+        $slot = $order->slot;
+        if ($slot->kind === SlotKind::StandIn) {
+            return null;
+        }
+        $seen = $this->look->now($slot);
+        if ($seen->medium === null) {
+            throw $this->refuse('slot', "Nothing can be run in {$slot->name}: {$seen->refused}.");
+        }
+        if ($order->shown !== null && $order->shown !== $seen->medium->token()) {
+            throw $this->refuse('slot', "{$slot->name} holds another medium than this page showed. Look at what it shows now, and order again.");
+        }
+
+        return $seen->medium;
+    }
+
+    /**
+     * One order for one medium: a second one would begin on what the first had left.
+     *
+     * @throws ValidationException
+     */
+    private function mustBeFree(Slot $slot, ?Identity $medium): void
+    {
+        if ($medium === null) {
+            return;
+        }
+        Slot::query()->whereKey($slot->id)->lockForUpdate()->first();
+        $going = Run::query()->with(['card', 'slot'])->where('station_id', $slot->station_id)->whereIn('state', RunState::going())->whereNotNull('medium')->get();
+        $other = $going->first(fn (Run $run): bool => $run->slot_id === $slot->id || ($run->medium !== null && $run->medium->isAtTheSamePlaceAs($medium)));
+        if ($other !== null) {
+            throw $this->refuse('slot', "{$slot->name} has an order already: {$other->name()} of {$other->card->tag} is {$other->state->value} there. Let it end, or stop it, and put the next card in then.");
+        }
     }
 
     /** A card that was last proven in another slot has been out since. */

@@ -102,6 +102,18 @@ final readonly class Identity
         };
     }
 
+    /** Whether both are at one place, be it by two paths or after the card was changed. */
+    public function isAtTheSamePlaceAs(self $other): bool
+    {
+        return $this->numbers === $other->numbers && $this->file === $other->file;
+    }
+
+    /** @return string short, for a page to send back what it showed */
+    public function token(): string
+    {
+        return substr(hash('sha256', json_encode($this->pack(), JSON_THROW_ON_ERROR)), 0, 16);
+    }
+
     /** @return string `/dev/sdb (8:16)` */
     public function called(): string
     {

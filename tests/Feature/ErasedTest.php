@@ -10,7 +10,7 @@ use App\Pages\ErasedPage;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
 use PDOException;
-use Tally\Quantity\Bytes;
+use Tally\Device\Identity;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
 
@@ -29,14 +29,19 @@ final class ErasedTest extends TestCase
     {
         $this->get('/erased')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->component('Erased', false)->has('lines', 0)->where('count', 0));
         $this->travelTo('2026-11-20 08:15');
-        Ledger::enter('full proof', '/dev/sdx', Bytes::of(32_000_000_000), 'Wren', $this->card(), why: 'a sample');
+        Ledger::enter('full proof', '/dev/sdx', self::medium('/dev/sdx', 32_000_000_000), 'Wren', $this->card(), why: 'a sample');
         $this->travelTo('2026-11-21 09:00');
-        Ledger::enter('quick screen', '/srv/image', Bytes::of(5), 'Moss');
+        Ledger::enter('quick screen', '/srv/image', self::medium('/srv/image', 5), 'Moss');
         $this->get('/erased')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
             ->where('count', 2)->where('older', null)->where('isNewest', true)
             ->where('lines.0.what', 'quick screen')->where('lines.0.tag', null)
             ->where('lines.1.tag', 'T-1')->where('lines.1.size', '32 GB')->where('lines.1.person', 'Wren')
             ->where('lines.1.on', '20 Nov 2026 08:15 UTC')->where('lines.1.why', 'a sample')->where('lines.1.station', 'Bench A'));
+    }
+
+    private static function medium(string $real, int $bytes): Identity
+    {
+        return Identity::unpack(['kind' => 'a device', 'real' => $real, 'numbers' => '8:16', 'bytes' => $bytes]) ?? self::fail('no identity');
     }
 
     public function test_a_long_ledger_is_turned_page_by_page_and_no_line_is_left_out(): void

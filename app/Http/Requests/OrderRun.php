@@ -51,6 +51,7 @@ final class OrderRun extends FormRequest
             'tag' => ['nullable', 'string', 'max:80'],
             'by' => ['nullable', 'string', 'max:80'],
             'why' => ['nullable', 'string', 'max:300'],
+            'shown' => ['nullable', 'string', 'max:40'],
             'stand_in' => ['nullable', Rule::enum(Shelf::class)],
         ];
     }
@@ -76,6 +77,7 @@ final class OrderRun extends FormRequest
             'tag' => 'What was typed is longer than a tag. Type the tag of this card.',
             'by' => 'The name is longer than 80 characters. Write a shorter one.',
             'why' => 'The reason is longer than 300 characters. Shorten it.',
+            'shown' => 'Which medium the page showed was “:input”: load the page again.',
             'stand_in' => 'The stand-in “:input” is not on the shelf. Choose one of the list.',
         ];
     }
@@ -111,7 +113,7 @@ final class OrderRun extends FormRequest
     {
         $beside = trim($this->string('beside')->value());
 
-        return new Ordered($this->slot($station), $this->kind(), $this->parameters(), Shelf::tryFrom($this->string('stand_in')->value()), $this->filled('by') ? trim($this->string('by')->value()) : $by, $beside === '' ? null : $beside);
+        return new Ordered($this->slot($station), $this->kind(), $this->parameters(), Shelf::tryFrom($this->string('stand_in')->value()), $this->filled('by') ? trim($this->string('by')->value()) : $by, $beside === '' ? null : $beside, shown: $this->filled('shown') ? $this->string('shown')->value() : null);
     }
 
     /** @throws UnusablePlan when a part of it cannot be */

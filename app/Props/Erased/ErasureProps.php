@@ -12,7 +12,7 @@ final readonly class ErasureProps
         public int $id,
         public string $on,
         public string $what,
-        public string $path,
+        public string $device,
         public string $size,
         public string $person,
         public string $station,

@@ -10,7 +10,7 @@ use App\Models\SlotKind;
 final readonly class SlotProps
 {
     /**
-     * @param  string|null  $device  of a raw slot: what is erased
+     * @param  LiesProps|null  $lies  of a raw slot: what is erased
      * @param  string|null  $refusal  why the card cannot go there
      * @param  string  $chain  the links from card to host
      * @param  string  $pinch  the slowest of them, with its rate
@@ -20,7 +20,7 @@ final readonly class SlotProps
         public int $id,
         public string $name,
         public SlotKind $kind,
-        public ?string $device,
+        public ?LiesProps $lies,
         public ?string $refusal,
         public string $chain,
         public string $pinch,

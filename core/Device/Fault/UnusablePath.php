@@ -106,6 +106,12 @@ final class UnusablePath extends RuntimeException implements DeviceFault
         return new self("“{$given}” turned into another medium while it was being checked. Nothing was written. Look at what is plugged in, and begin again.");
     }
 
+    /** @param  string  $difference  how it is another, as Identity tells it */
+    public static function notAsOrdered(string $place, string $difference): self
+    {
+        return new self("{$place} does not hold what it held when the run was ordered: {$difference}. Nothing was written. Look what is in it, and order the run anew.");
+    }
+
     /** @param  string  $why  what speaks against erasing it, and what would do */
     public static function mustNotErase(string $given, string $why): self
     {

@@ -1,5 +1,6 @@
 import styled from 'styled-components';
 import { TextField } from '../parts/fields';
+import type { LiesProps } from '../types/generated/props';
 import type { Erasing, Order } from './useOrder';
 
 const Look = styled.fieldset`
@@ -19,6 +20,12 @@ const Look = styled.fieldset`
         font-size: 12.5px;
         margin-bottom: 6px;
     }
+    ul {
+        margin: 0 0 8px;
+        padding-left: 16px;
+        font-size: 12.5px;
+        overflow-wrap: anywhere;
+    }
     .grid {
         display: grid;
         grid-template-columns: repeat(3, minmax(0, 1fr));
@@ -32,7 +39,7 @@ const Look = styled.fieldset`
 `;
 
 /** Erasing a card is asked for twice: by choosing a raw slot, and by typing what is on the card in hand. */
-export function EraseFields({ state, device }: { state: Order; device: string }) {
+export function EraseFields({ state, lies }: { state: Order; lies: LiesProps }) {
     const field = (name: keyof Erasing) => ({
         name,
         value: state.erasing[name],
@@ -45,9 +52,16 @@ export function EraseFields({ state, device }: { state: Order; device: string })
         <Look>
             <legend>Everything on the card is lost</legend>
             <p>
-                The station erases <b>{device}</b>, whatever is in it. Look at the card in your hand and type its tag.
-                Footage comes home first; if it is lost already, leave it to people who recover data.
+                The station erases <b>{lies.device}</b>, whatever is on it. Look at the card in your hand and type its
+                tag. Footage comes home first; if it is lost already, leave it to people who recover data.
             </p>
+            {lies.on.length === 0 ? null : (
+                <ul>
+                    {lies.on.map((line) => (
+                        <li key={line}>{line}</li>
+                    ))}
+                </ul>
+            )}
             <div className="grid">
                 <TextField {...field('tag')} label="Tag of the card in the slot" figures />
                 <TextField {...field('by')} label="Your name, for the ledger" />

@@ -131,7 +131,7 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                         />
                     </div>
                 ) : null}
-                {state.slot?.kind === 'raw' ? <EraseFields state={state} device={state.slot.device ?? ''} /> : null}
+                {state.slot?.lies ? <EraseFields state={state} lies={state.slot.lies} /> : null}
                 {kind === 'speed' ? <MoreFields state={state} kind={what === 'screen' ? 'proof' : what} /> : null}
             </Row>
         </Sheet>

@@ -143,7 +143,7 @@ export function useOrder(
                 `/cards/${tag}/runs`,
                 {
                     ...asked,
-                    ...(slot?.kind === 'raw' ? erasing : {}),
+                    ...(slot?.lies ? { ...erasing, shown: slot.lies.token } : {}),
                     stand_in: slot?.kind === 'stand-in' && order.shelf.length > 0 ? standIn : null,
                 },
                 {

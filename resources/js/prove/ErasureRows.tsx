@@ -31,7 +31,7 @@ export function ErasureRows({ erasures, ofHouse = false }: { erasures: ErasurePr
                             {line.what}
                             {line.why === null ? '' : `: ${line.why}`}
                         </td>
-                        <td style={{ overflowWrap: 'anywhere' }}>{line.path}</td>
+                        <td style={{ overflowWrap: 'anywhere' }}>{line.device}</td>
                         {ofHouse ? <td>{line.station}</td> : null}
                         <td className="n">{line.size}</td>
                     </tr>

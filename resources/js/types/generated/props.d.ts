@@ -128,7 +128,7 @@ export interface ErasureProps {
     id: number;
     on: string;
     what: string;
-    path: string;
+    device: string;
     size: string;
     person: string;
     station: string;
@@ -620,6 +620,12 @@ export interface HeatProps {
     by: string | null;
 }
 
+export interface LiesProps {
+    device: string;
+    token: string | null;
+    on: string[];
+}
+
 export interface OrderProps {
     slots: SlotProps[];
     shelf: ShelfProps[];
@@ -677,7 +683,7 @@ export interface SlotProps {
     id: number;
     name: string;
     kind: SlotKind;
-    device: string | null;
+    lies: LiesProps | null;
     refusal: string | null;
     chain: string;
     pinch: string;

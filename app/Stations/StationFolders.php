@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Stations;
 
 use Tally\Device\AllowedFolders;
 
