@@ -7,10 +7,10 @@ namespace App\Console;
 use App\Models\Card;
 use App\Models\Run;
 use App\Runs\Bench;
-use App\Runs\Filing;
+use App\Runs\Outcome;
 use App\Runs\RunState;
+use App\Runs\Unfiled;
 use Illuminate\Console\Command;
-use Illuminate\Database\QueryException;
 use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -83,15 +83,12 @@ abstract class RunsOnMedium extends Command
     /** @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces */
     protected function file(Card $card, RunKind $kind, Parameters $parameters, Result $result, array $traces, RunState $state, ?string $message): void
     {
-        try {
-            $run = Filing::file(new Run([
-                'card_id' => $card->id, 'kind' => $kind, 'chain' => Chain::unnamed(), 'parameters' => $parameters,
-                'recorded_by' => MediumAtHand::person(), 'started_at' => now(),
-            ]), $state, $result, $traces, $message);
-            $this->complain("Filed as {$run->name()} of {$card->tag}.");
-        } catch (QueryException) {
-            // It has been printed already: nothing that was measured is lost.
-            $this->complain("The database went away, so the result could not be filed under {$card->tag}. It is printed above.");
-        }
+        $run = Unfiled::put(new Run([
+            'card_id' => $card->id, 'kind' => $kind, 'chain' => Chain::unnamed(), 'parameters' => $parameters,
+            'recorded_by' => MediumAtHand::person(), 'started_at' => now(),
+        ]), new Outcome($state, $result, $traces, $message))->file(fn (): bool => true);
+        $this->complain($run === null
+            ? "The database went away. The result is on the disk of this machine, and is filed under {$card->tag} when the station starts next."
+            : "Filed as {$run->name()} of {$card->tag}.");
     }
 }

@@ -4,26 +4,23 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Runs\BooksAway;
+use App\Runs\Unfiled;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
-use Illuminate\Database\QueryException;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
-use PDOException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
 /** What a page says when it cannot be shown: what happened, and what would do. */
 final readonly class Trouble
 {
-    /** The server could not be reached or was cut off. Source: MariaDB client error codes. */
-    private const DATABASE_AWAY = [2002, 2006, 2013];
-
     public static function page(Throwable $fault, Request $request): ?Response
     {
         [$status, $title, $sentence] = match (true) {
-            $fault instanceof QueryException && self::isAway($fault) => [503, 'The database does not answer',
-                'Start it again with ./start in the folder of Gritty Tally. Nothing that was saved is lost; a run that is going keeps its result until the database is back.'],
+            BooksAway::is($fault) => [503, 'The database does not answer',
+                'Start it again with ./start in the folder of Gritty Tally. Nothing that was saved is lost; a run that is going goes on, and puts its result on the disk of this station until the database is back.'.self::unfiled()],
             $fault instanceof HttpExceptionInterface => self::status($fault->getStatusCode(), $fault, $request),
             default => [0, '', ''],
         };
@@ -31,13 +28,15 @@ final readonly class Trouble
         return $status === 0 ? null : response()->view('errors.trouble', ['title' => $title, 'sentence' => $sentence], $status);
     }
 
-    private static function isAway(QueryException $fault): bool
+    private static function unfiled(): string
     {
-        $cause = $fault->getPrevious();
-        // What could not connect tells it as its code, what was cut off among its details.
-        $codes = [$fault->errorInfo[1] ?? null, $cause instanceof PDOException ? $cause->errorInfo[1] ?? null : null, $cause?->getCode()];
+        $waiting = count(Unfiled::waiting());
 
-        return array_filter($codes, fn (mixed $code): bool => is_numeric($code) && in_array((int) $code, self::DATABASE_AWAY, true)) !== [];
+        return match ($waiting) {
+            0 => '',
+            1 => ' One result waits there now.',
+            default => " {$waiting} results wait there now.",
+        };
     }
 
     /** @return array{int, string, string} */

@@ -24,7 +24,27 @@ final class RunCheckpoint implements Keeper
 {
     private float $next = 0.0;
 
-    public function __construct(private readonly Run $run, private readonly Bench $bench, private readonly float $every = RunKeeper::EVERY) {}
+    private bool $hasKept;
+
+    /** @var array<string, mixed>|null */
+    private ?array $unkept = null;
+
+    public function __construct(private readonly Run $run, private readonly Bench $bench, private readonly float $every = RunKeeper::EVERY)
+    {
+        $this->hasKept = $run->checkpoint !== null;
+    }
+
+    /** Whether there is a place to go on from, in the books or in hand. */
+    public function hasKept(): bool
+    {
+        return $this->hasKept;
+    }
+
+    /** @return array<string, mixed>|null the newest place, where the books were away when it was to be kept */
+    public function unkept(): ?array
+    {
+        return $this->unkept;
+    }
 
     public function keep(Closure $soFar): void
     {
@@ -33,16 +53,20 @@ final class RunCheckpoint implements Keeper
             return;
         }
         $checkpoint = $soFar();
-        $keep = ['checkpoint' => json_encode([...$checkpoint->pack(), 'folder' => $this->bench->runFolder()], JSON_THROW_ON_ERROR)];
+        $place = [...$checkpoint->pack(), 'folder' => $this->bench->runFolder()];
+        $keep = ['checkpoint' => json_encode($place, JSON_THROW_ON_ERROR)];
         if ($checkpoint->read > 0) {
             $parameters = $this->run->parameters;
             $asked = $parameters instanceof ProofParameters ? $parameters : new ProofParameters;
             $keep['result'] = Json::of(ProofRecord::soFar($checkpoint, $this->bench->extent($asked->size), $asked->reinserted)->pack());
         }
+        $this->hasKept = true;
         try {
             Run::query()->whereKey($this->run->id)->update($keep);
+            $this->unkept = null;
         } catch (QueryException) {
-            // The database is away for a moment: the next one will be kept.
+            // The database is away for a moment: kept with the next one, or with the result.
+            $this->unkept = $place;
             DB::disconnect();
         }
         $this->next = hrtime(true) / 1e9 + max($this->every, (hrtime(true) / 1e9 - $now) / Budget::SHARE);

@@ -11,7 +11,7 @@ use App\Models\Run;
 use App\Models\Slot;
 use App\Models\SlotKind;
 use App\Stations\SlotLook;
-use Illuminate\Database\QueryException;
+use Closure;
 use Illuminate\Queue\Worker;
 use LogicException;
 use Tally\Chain\Path;
@@ -38,7 +38,6 @@ use Tally\Record\FilesParameters;
 use Tally\Record\FilesRecord;
 use Tally\Record\ProofParameters;
 use Tally\Record\ProofRecord;
-use Tally\Record\Result;
 use Tally\Record\RunKind;
 use Tally\Record\SizeParameters;
 use Tally\Record\SpeedParameters;
@@ -58,7 +57,7 @@ final readonly class RunConductor
             return;
         }
         if ($run->stop_requested) {
-            Filing::file($run, RunState::Stopped, null, message: 'Stopped before it began.');
+            $this->end($run, Outcome::neverBegun());
 
             return;
         }
@@ -70,24 +69,44 @@ final readonly class RunConductor
                 RunKind::Proof => $this->prove($run),
                 RunKind::Screen => $this->on($this->layForScreen($run), $run, $this->screen(...)),
                 RunKind::Files => $this->files($run),
-                RunKind::Copy => $this->copy($run),
+                RunKind::Copy => $this->end($run, $this->copy($run)),
             };
         } catch (DeviceFault $fault) {
-            Filing::file($run, RunState::Failed, null, message: $fault->getMessage());
+            $this->end($run, Outcome::failed($fault->getMessage()));
         }
     }
 
     /**
-     * @param  callable(Run, Bench, Observer): void  $probe
+     * @param  callable(Run, Bench, Observer): Outcome  $probe
      *
      * @throws DeviceFault
      */
     private function on(Bench $bench, Run $run, callable $probe): void
     {
         try {
-            $probe($run, $bench, $this->watch($run, $bench->isStandIn));
+            $this->end($run, $probe($run, $bench, $this->watch($run, $bench->isStandIn)), $bench->clear(...));
         } finally {
+            // Also where the probe itself failed; twice does no harm.
             $bench->clear();
+        }
+    }
+
+    /**
+     * Puts down what came of it, then clears what it wrote, then files it: in this order, so that nothing is lost whatever
+     * fails in between.
+     *
+     * @param  (Closure(): void)|null  $clear
+     */
+    private function end(Run $run, Outcome $outcome, ?Closure $clear = null): void
+    {
+        $isQuitting = $outcome->state === RunState::Stopped && $this->worker?->shouldQuit === true;
+        $unfiled = Unfiled::put($run, $outcome->withNote($isQuitting ? 'Stopped because the station was shut down.' : null));
+        if ($clear !== null) {
+            $clear();
+        }
+        $filed = $unfiled->file(fn (): bool => $this->worker?->shouldQuit === true);
+        if ($filed !== null) {
+            $run->setRawAttributes($filed->getAttributes(), true);
         }
     }
 
@@ -174,20 +193,22 @@ final readonly class RunConductor
         return $held;
     }
 
-    private function speed(Run $run, Bench $bench, Observer $watch): void
+    private function speed(Run $run, Bench $bench, Observer $watch): Outcome
     {
         $parameters = $run->parameters;
         assert($parameters instanceof SpeedParameters);
         $plan = $parameters->plan;
         $result = (new SpeedRun($plan))->on($bench->device, $bench->clock, $watch, new RunKeeper($run, fn (SpeedResult $soFar): SpeedRecord => SpeedRecord::of($soFar, $plan), fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []]));
-        $this->file($run, SpeedRecord::of($result, $plan), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort);
+
+        return Outcome::of(SpeedRecord::of($result, $plan), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort);
     }
 
-    private function sustain(Run $run, Bench $bench, Observer $watch): void
+    private function sustain(Run $run, Bench $bench, Observer $watch): Outcome
     {
         $result = (new SustainedRun(self::size($run)))->on($bench->device, $bench->clock, $watch,
             new RunKeeper($run, SustainedRecord::of(...), fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat]));
-        $this->file($run, SustainedRecord::of($result), ['write' => $result->trace, 'read' => [], 'heat' => $result->heat], $result->stopped, $result->cutShort, $result->note);
+
+        return Outcome::of(SustainedRecord::of($result), ['write' => $result->trace, 'read' => [], 'heat' => $result->heat], $result->stopped, $result->cutShort, $result->note);
     }
 
     /**
@@ -203,33 +224,27 @@ final readonly class RunConductor
         $bench = $from === null ? $this->lay($run) : $this->layAgain($run, $from);
         $watch = $this->watch($run, $bench->isStandIn);
         $keeper = new RunCheckpoint($run, $bench);
-        $isOver = true;
+        $clear = $bench->clear(...);
         try {
             $result = $from === null
                 ? FullProof::on($bench->device, $bench->clock, $watch, $asked->size, ! $asked->wholeMap, $keeper)
                 : FullProof::continued($from, $bench->device, $bench->clock, $watch, $keeper);
             $isOver = ! $result->stopped && $result->cutShort === null;
-            if ($result->checkpoint() !== null) {
-                $run->forceFill(['checkpoint' => $result->checkpoint()->pack()]);
-            }
+            $clear = $isOver || ! $keeper->hasKept() ? $clear : $bench->leave(...);
             $record = ProofRecord::of($result, $bench->extent($asked->size), $bench->manner(), $asked->reinserted);
-            $this->file($run, $record, ['write' => $result->writeTrace, 'read' => $result->readTrace], $result->stopped, $result->cutShort, $result->note);
+            $this->end($run, Outcome::of($record, ['write' => $result->writeTrace, 'read' => $result->readTrace], $result->stopped, $result->cutShort, $result->note, $result->checkpoint()?->pack() ?? $keeper->unkept()), $clear);
         } finally {
-            $isOver || ! $this->hasCheckpoint($run) ? $bench->clear() : $bench->leave();
+            $clear();
         }
     }
 
-    private function hasCheckpoint(Run $run): bool
-    {
-        return Run::query()->whereKey($run->id)->whereNotNull('checkpoint')->exists();
-    }
-
-    private function screen(Run $run, Bench $bench, Observer $watch): void
+    private function screen(Run $run, Bench $bench, Observer $watch): Outcome
     {
         $asked = self::asked($run);
         $plan = $asked->screen === null ? null : Run::query()->find($asked->screen)?->proof()?->screen;
         $result = $plan === null ? QuickScreen::on($bench->device, $bench->clock, $watch, $asked->points) : QuickScreen::again($plan, $bench->device, $bench->clock, $watch);
-        $this->file($run, ProofRecord::of($result, $bench->extent($asked->size), $bench->manner(), $asked->reinserted), ['write' => [], 'read' => []], $result->stopped, $result->cutShort, $result->note);
+
+        return Outcome::of(ProofRecord::of($result, $bench->extent($asked->size), $bench->manner(), $asked->reinserted), ['write' => [], 'read' => []], $result->stopped, $result->cutShort, $result->note);
     }
 
     /** @throws DeviceFault */
@@ -243,20 +258,21 @@ final readonly class RunConductor
         try {
             $keeper = new RunKeeper($run, fn (SmallFilesResult $soFar): FilesRecord => new FilesRecord($soFar));
             $result = (new SmallFiles($asked->files, $asked->times))->on($bench->store, $bench->clock, $this->watch($run, $isStandIn), $keeper);
-            $this->file($run, new FilesRecord($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
+            $this->end($run, Outcome::of(new FilesRecord($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort), $bench->store->clear(...));
         } finally {
             $bench->store->clear();
         }
     }
 
     /** @throws DeviceFault */
-    private function copy(Run $run): void
+    private function copy(Run $run): Outcome
     {
         $asked = $run->parameters;
         assert($asked instanceof CopyParameters);
         $copy = TimedCopy::of($this->allowed->admitWithin($asked->source), $this->allowed->admitWithin($asked->into), $asked->verify);
         $result = $copy->run(new HostClock, $this->watch($run, false), new RunKeeper($run, CopyRecord::of(...)));
-        $this->file($run, CopyRecord::of($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
+
+        return Outcome::of(CopyRecord::of($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
     }
 
     private static function asked(Run $run): ProofParameters
@@ -278,13 +294,5 @@ final readonly class RunConductor
     private function chain(Run $run): Path
     {
         return $run->chain->fastest($run->card->label());
-    }
-
-    /** @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces */
-    private function file(Run $run, Result $result, array $traces, bool $stopped, ?string $cutShort, ?string $note = null): void
-    {
-        $note ??= $stopped && $this->worker?->shouldQuit === true ? 'Stopped because the station was shut down.' : null;
-        // Hours of work are in hand: if the database is away just now, wait for it a while.
-        retry(20, fn (): Run => Filing::file($run, RunState::ended($stopped, $cutShort), $result, $traces, $cutShort ?? $note), 1500, fn (Throwable $fault): bool => $fault instanceof QueryException);
     }
 }

@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Run;
+use App\Models\SlotKind;
 use App\Models\Station;
 use App\Runs\Filing;
 use App\Runs\RunState;
+use App\Runs\Unfiled;
+use App\Stations\Lookout;
+use App\Stations\Superintendent;
 use Illuminate\Console\Command;
 use Illuminate\Queue\QueueManager;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use Symfony\Component\Process\Process;
+use Tally\Record\CopyParameters;
 
 /**
  * The workers of this station. One measures, since speed runs side by side would measure each other; the others prove, one
@@ -26,21 +30,14 @@ final class StationCommand extends Command
     protected $signature = 'tally:station
         {--once : Take one waiting run, then end}
         {--lane= : Be the one worker of this lane; 0 measures, the others prove}
+        {--look : Look into the slots, and file what waits on the disk}
         {--under= : The process that superintends this worker; without it the worker ends}';
 
     protected $description = 'Carry out the runs that wait for this station';
 
-    /** A worker that cannot even begin is not started again at once. Seconds. */
-    private const BREATHER = 3.0;
-
-    /** How often a worker is told to end before it is ended: a minute, in which a run can settle what it wrote. */
-    private const PATIENCE = 240;
-
     private float $seen = 0.0;
 
-    private bool $ended = false;
-
-    public function handle(QueueManager $queue): int
+    public function handle(QueueManager $queue, Lookout $lookout): int
     {
         $station = Station::here();
         if ($station === null) {
@@ -49,22 +46,42 @@ final class StationCommand extends Command
             return self::FAILURE;
         }
         $lane = is_string($given = $this->option('lane')) && ctype_digit($given) ? (int) $given : null;
+        $looks = $this->option('look') === true;
+        $duty = match (true) {
+            $looks => '-look',
+            $lane !== null => "-{$lane}",
+            default => '',
+        };
         // One for each database: the tests have a station of this name too.
-        $lock = fopen(storage_path('framework/'.$station->getConnection()->getDatabaseName().'-'.$station->queue().($lane === null ? '' : "-{$lane}").'.lock'), 'c');
+        $lock = fopen(storage_path('framework/'.$station->getConnection()->getDatabaseName()."-{$station->queue()}{$duty}.lock"), 'c');
         if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
             $this->error("A worker of {$station->name} is already running on this machine.");
 
             return self::FAILURE;
         }
+        $under = $this->option('under');
+        // One whose superintendent is gone makes room for those of the next.
+        $isAlone = fn (): bool => is_string($under) && posix_getppid() !== (int) $under;
+        if ($looks) {
+            $ended = false;
+            $this->trap([SIGTERM, SIGINT, SIGHUP, SIGQUIT], function () use (&$ended): void {
+                $ended = true;
+            });
+            $lookout->keep(function () use (&$ended, $isAlone): bool {
+                return $ended || $isAlone();
+            });
+
+            return self::SUCCESS;
+        }
         if ($lane === null && $this->option('once') !== true) {
             return $this->superintend();
         }
+        // Before anything is called interrupted: it may have come to its end, with the books away.
+        Unfiled::fileAll();
         $this->closeInterrupted($station, $lane);
-        $under = $this->option('under');
-        $queue->looping(function () use ($station, $under): void {
+        $queue->looping(function () use ($station, $isAlone): void {
             $this->show($station);
-            // A worker whose superintendent is gone makes room for those of the next one.
-            if (is_string($under) && posix_getppid() !== (int) $under) {
+            if ($isAlone()) {
                 exit(self::SUCCESS);
             }
         });
@@ -84,38 +101,17 @@ final class StationCommand extends Command
         ], fn (string|bool $value): bool => $value !== false));
     }
 
-    /** Starts a worker for each lane, starts it again when it dies, and takes all of them along when it is ended. */
+    /** A process for each lane, and one that looks into the slots. */
     private function superintend(): int
     {
-        $lanes = [];
-        foreach ([SIGTERM, SIGINT, SIGHUP, SIGQUIT] as $signal) {
-            $this->trap($signal, function (): void {
-                $this->ended = true;
-            });
-        }
         $proofs = config('tally.proofs_at_once');
-        while (! $this->ended) {
-            for ($lane = self::MEASURING; $lane <= (is_int($proofs) ? $proofs : 1); $lane++) {
-                if (! isset($lanes[$lane]) || (! $lanes[$lane]->isRunning() && microtime(true) - $lanes[$lane]->getStartTime() > self::BREATHER)) {
-                    $lanes[$lane] = new Process([PHP_BINARY, base_path('artisan'), 'tally:station', "--lane={$lane}", '--under='.getmypid()], base_path(), timeout: null);
-                    $lanes[$lane]->disableOutput();
-                    $lanes[$lane]->start();
-                }
-            }
-            usleep(500_000);
+        $duties = ['look' => ['--look']];
+        foreach (range(self::MEASURING, is_int($proofs) ? $proofs : 1) as $lane) {
+            $duties["lane {$lane}"] = ["--lane={$lane}"];
         }
-        // More than once: one that is just being started may not hear the first.
-        for ($tries = 0; $tries < self::PATIENCE && array_filter($lanes, fn (Process $worker): bool => $worker->isRunning()) !== []; $tries++) {
-            foreach ($lanes as $worker) {
-                if ($worker->isRunning()) {
-                    posix_kill((int) $worker->getPid(), SIGTERM);
-                }
-            }
-            usleep(250_000);
-        }
-        foreach ($lanes as $worker) {
-            $worker->stop(0);
-        }
+        $superintendent = new Superintendent($duties);
+        $this->trap([SIGTERM, SIGINT, SIGHUP, SIGQUIT], $superintendent->end(...));
+        $superintendent->run();
 
         return self::SUCCESS;
     }
@@ -123,21 +119,32 @@ final class StationCommand extends Command
     /** This worker holds the lock of its lane (or of the whole station), so whatever still says “running” in it was left by one that died. */
     private function closeInterrupted(Station $station, ?int $lane): void
     {
-        $left = Run::query()->with('card')->where('station_id', $station->id)->where('state', RunState::Running);
+        $left = Run::query()->with(['card', 'slot'])->where('station_id', $station->id)->where('state', RunState::Running);
         if ($lane !== null) {
             // A run without a lane is one of before there were any.
             $left->whereRaw('COALESCE(lane, ?) = ?', [self::MEASURING, $lane]);
         }
         foreach ($left->get() as $run) {
-            $canGoOn = $run->kind->isProof() && $run->checkpoint !== null;
-            Filing::file($run, RunState::Interrupted, null, message: 'The worker of this station died while the run went on.'.($run->result === null ? '' : ' What was measured whole before counts.')
-                .($canGoOn ? ' It can go on from where it was.' : ' What it wrote is removed when that card is next used here.'));
+            Filing::file($run, RunState::Interrupted, null, message: 'The worker of this station died while the run went on.'.($run->result === null ? '' : ' What was measured whole before counts.').self::whatStays($run));
             $this->line("{$run->name()} of {$run->card->tag} was interrupted.");
             DB::table('jobs')->where('id', $run->job_id)->delete();
         }
         if ($lane === null) {
             DB::table('jobs')->whereIn('queue', [$station->queue(), $station->proofQueue()])->whereNotNull('reserved_at')->delete();
         }
+    }
+
+    /** What of a run that died lies about, and what becomes of it. */
+    private static function whatStays(Run $run): string
+    {
+        $asked = $run->parameters;
+
+        return match (true) {
+            $asked instanceof CopyParameters => " What it had copied stays in {$asked->into}, whole files under their names and at most one piece as .gritty-tally-part: look at it and remove it by hand, since a copy goes into a new folder only.",
+            $run->kind->isProof() && $run->checkpoint !== null => ' It can go on from where it was.',
+            $run->slot?->kind === SlotKind::Folder => ' What it wrote is removed when that card is next used here.',
+            default => '',
+        };
     }
 
     private function show(Station $station): void

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Runs;
+
+use Tally\Record\Result;
+
+/** What came of a run, before it is in any book. */
+final readonly class Outcome
+{
+    /**
+     * @param  Result|null  $result  null where it could not even begin
+     * @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}|null  $traces
+     * @param  string|null  $message  why it ended as it did
+     * @param  array<string, mixed>|null  $checkpoint  where it can be taken up again, packed
+     */
+    public function __construct(
+        public RunState $state,
+        public ?Result $result,
+        public ?array $traces,
+        public ?string $message,
+        public ?array $checkpoint = null,
+    ) {}
+
+    /**
+     * @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces
+     * @param  string|null  $cutShort  why the medium went away, if it did
+     * @param  array<string, mixed>|null  $checkpoint
+     */
+    public static function of(Result $result, array $traces, bool $stopped, ?string $cutShort, ?string $note = null, ?array $checkpoint = null): self
+    {
+        return new self(RunState::ended($stopped, $cutShort), $result, $traces, $cutShort ?? $note, $checkpoint);
+    }
+
+    public static function failed(string $message): self
+    {
+        return new self(RunState::Failed, null, null, $message);
+    }
+
+    public static function neverBegun(): self
+    {
+        return new self(RunState::Stopped, null, null, 'Stopped before it began.');
+    }
+
+    public function withNote(?string $note): self
+    {
+        return new self($this->state, $this->result, $this->traces, $this->message ?? $note, $this->checkpoint);
+    }
+}

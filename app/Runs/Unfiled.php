@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Runs;
+
+use App\Models\Run;
+use App\Models\RunSample;
+use Closure;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
+use RuntimeException;
+use Throwable;
+
+/**
+ * A result on the disk of its station, before it is in the books: it is put there before anything that the run wrote is
+ * cleared, and taken away only when it is filed. So a database that is away, or a worker that dies just then, loses nothing.
+ *
+ * One file for each result, named so that their order is that of their names.
+ */
+final readonly class Unfiled
+{
+    /** How often it is tried again while the books are away. Seconds. */
+    private const AGAIN = 1.5;
+
+    private function __construct(private string $file) {}
+
+    /** @throws RuntimeException when it cannot be put there either */
+    public static function put(Run $run, Outcome $outcome): self
+    {
+        $entry = [
+            'run' => $run->exists ? $run->id : null, 'of' => self::mark($run), 'attributes' => $run->exists ? $run->getDirty() : $run->getAttributes(),
+            'state' => $outcome->state->value, 'result' => $outcome->result?->pack(), 'traces' => $outcome->traces, 'message' => $outcome->message, 'ended_at' => now()->utc()->format('Y-m-d H:i:s'),
+        ];
+        if ($outcome->checkpoint !== null) {
+            $entry['attributes']['checkpoint'] = json_encode($outcome->checkpoint, JSON_THROW_ON_ERROR);
+        }
+        @mkdir(self::folder(), 0700, true);
+        $file = self::folder().sprintf('/%s-%06d-%s.json', now()->utc()->format('Ymd-His-u'), getmypid(), $run->exists ? $run->id : 'new');
+        $json = json_encode($entry, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        $handle = @fopen("{$file}.new", 'xb');
+        if ($handle === false || fwrite($handle, $json) !== strlen($json) || ! fsync($handle) || ! fclose($handle) || ! rename("{$file}.new", $file)) {
+            throw new RuntimeException("The result could not be put down in {$file}: is the disk of this station full?");
+        }
+
+        return new self($file);
+    }
+
+    /**
+     * Files it, and waits for the books if they are away.
+     *
+     * @param  Closure(): bool  $givesUp  asked now and then; what is not filed by then is filed when the station starts next
+     * @return Run|null null when it is still on the disk
+     */
+    public function file(Closure $givesUp): ?Run
+    {
+        for (; ;) {
+            try {
+                return self::oneAtATime(fn (): ?Run => $this->enter());
+            } catch (Throwable $fault) {
+                if (! BooksAway::is($fault)) {
+                    throw $fault;
+                }
+                DB::disconnect();
+            }
+            if ($givesUp()) {
+                return null;
+            }
+            usleep((int) (self::AGAIN * 1e6));
+        }
+    }
+
+    /** Files all that waits here, in the order in which it came about. One that the books refuse is put aside, and the log says why. */
+    public static function fileAll(): void
+    {
+        foreach (self::waiting() as $file) {
+            try {
+                self::oneAtATime(fn (): ?Run => (new self($file))->enter());
+            } catch (Throwable $fault) {
+                if (BooksAway::is($fault)) {
+                    throw $fault;
+                }
+                Log::error("The result in {$file} is not taken by the books: {$fault->getMessage()}");
+                @rename($file, "{$file}.refused");
+            }
+        }
+    }
+
+    /** @return list<string> files, in order */
+    public static function waiting(): array
+    {
+        $files = glob(self::folder().'/*.json');
+
+        return $files === false ? [] : $files;
+    }
+
+    public static function has(Run $run): bool
+    {
+        return array_filter(self::waiting(), fn (string $file): bool => str_ends_with($file, "-{$run->id}.json")) !== [];
+    }
+
+    private function enter(): ?Run
+    {
+        $entry = json_decode((string) @file_get_contents($this->file), true);
+        if (! is_array($entry)) {
+            // Another worker was faster.
+            return null;
+        }
+        $run = self::run($entry);
+        if ($run !== null && (! $run->exists || $run->state->isGoing() || $run->state === RunState::Interrupted)) {
+            $traces = $entry['traces'] ?? null;
+            $result = $entry['result'] ?? null;
+            Filing::file(
+                $run, RunState::from(is_string($entry['state'] ?? null) ? $entry['state'] : ''), is_array($result) ? $result : null,
+                is_array($traces) ? RunSample::traces($traces) : null, is_string($entry['message'] ?? null) ? $entry['message'] : null,
+                Carbon::parse(is_string($entry['ended_at'] ?? null) ? $entry['ended_at'] : 'now', 'UTC'),
+            );
+        }
+        $run === null ? @rename($this->file, "{$this->file}.of-other-books") : @unlink($this->file);
+
+        return $run;
+    }
+
+    /**
+     * @param  array<mixed>  $entry
+     * @return Run|null null when the books do not know it
+     */
+    private static function run(array $entry): ?Run
+    {
+        $attributes = is_array($entry['attributes'] ?? null) ? array_filter($entry['attributes'], is_string(...), ARRAY_FILTER_USE_KEY) : [];
+        if (($entry['run'] ?? null) === null) {
+            return (new Run)->setRawAttributes([...(new Run)->getAttributes(), ...$attributes]);
+        }
+        $run = Run::query()->with(['card', 'slot', 'station'])->whereKey($entry['run'])->first();
+        if ($run === null || self::mark($run) !== ($entry['of'] ?? null)) {
+            return null;
+        }
+
+        return $run->setRawAttributes([...$run->getAttributes(), ...$attributes]);
+    }
+
+    /** By which a run of these books is told from one of the same number in books that were made anew. */
+    private static function mark(Run $run): string
+    {
+        return $run->exists ? "{$run->card_id} {$run->kind->value} {$run->created_at->getTimestamp()}" : '';
+    }
+
+    /**
+     * @template T
+     *
+     * @param  Closure(): T  $do
+     * @return T
+     */
+    private static function oneAtATime(Closure $do): mixed
+    {
+        @mkdir(self::folder(), 0700, true);
+        $lock = fopen(self::folder().'/lock', 'c');
+        if ($lock !== false) {
+            flock($lock, LOCK_EX);
+        }
+        try {
+            return $do();
+        } finally {
+            if ($lock !== false) {
+                fclose($lock);
+            }
+        }
+    }
+
+    /** Of these books alone. */
+    private static function folder(): string
+    {
+        $database = config('database.connections.'.DB::getDefaultConnection().'.database');
+
+        return storage_path('app/unfiled-'.(is_string($database) ? $database : ''));
+    }
+}

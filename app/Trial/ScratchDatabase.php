@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trial;
+
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use RuntimeException;
+use Symfony\Component\Process\Process;
+
+/**
+ * A database server of one's own on loopback, to be taken away and brought back in trials, with nobody else's books on it.
+ * While it is in use it is the application's connection.
+ */
+final class ScratchDatabase
+{
+    public const NAME = 'gritty_tally_pages';
+
+    /** @var array{mixed, mixed} port and name that were set before */
+    private array $before;
+
+    public function __construct(private readonly string $folder, public readonly int $port)
+    {
+        $this->before = [config('database.connections.mariadb.port'), config('database.connections.mariadb.database')];
+    }
+
+    /** Starts it, and lays the tables out where there are none. */
+    public function begin(): void
+    {
+        $this->start();
+        $this->connect($this->port, self::NAME);
+        Artisan::call('migrate:fresh', ['--force' => true]);
+    }
+
+    public function start(): void
+    {
+        $this->ask('start');
+    }
+
+    public function stop(): void
+    {
+        $this->ask('stop');
+    }
+
+    public function end(): void
+    {
+        $this->stop();
+        $this->connect(...$this->before);
+    }
+
+    /** @return array<string, string> for processes that are to work on it */
+    public function env(): array
+    {
+        return ['DB_PORT' => (string) $this->port, 'DB_DATABASE' => self::NAME];
+    }
+
+    private function connect(mixed $port, mixed $name): void
+    {
+        config(['database.connections.mariadb.port' => $port, 'database.connections.mariadb.database' => $name]);
+        DB::purge();
+    }
+
+    private function ask(string $what): void
+    {
+        $asked = new Process([base_path('bin/database'), $what], base_path(), ['GRITTY_RUN' => $this->folder, ...$this->env()], timeout: 60);
+        $asked->run();
+        // 10: it was running already.
+        if (! in_array($asked->getExitCode(), [0, 10], true)) {
+            throw new RuntimeException("The scratch database does not {$what}: {$asked->getErrorOutput()}");
+        }
+    }
+}
