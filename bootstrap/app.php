@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\CountOnce;
 use App\Http\Middleware\KeepSession;
 use App\Http\Middleware\OnlyThisMachine;
 use App\Http\Middleware\ShareFrame;
@@ -18,7 +19,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([__DIR__.'/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(OnlyThisMachine::class);
-        $middleware->web(append: [ShareFrame::class], replace: [StartSession::class => KeepSession::class]);
+        $middleware->web(append: [ShareFrame::class, CountOnce::class], replace: [StartSession::class => KeepSession::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->render(fn (Throwable $fault, Request $request): ?Response => Trouble::page($fault, $request));

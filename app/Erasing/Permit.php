@@ -34,7 +34,7 @@ final readonly class Permit
     {
         if ($card !== null && $card->footage > 0) {
             $footage = Bytes::of($card->footage)->decimal();
-            throw UnusablePath::mustNotErase($path, "{$card->tag} still carries {$footage} of footage that is not secured. Bring it home first, and set its footage to nothing on the Intake page.");
+            throw UnusablePath::mustNotErase($path, "{$card->tag} still carries {$footage} of footage that is not secured. Bring it home first, and clear it on its Intake page.");
         }
     }
 

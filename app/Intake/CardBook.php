@@ -7,6 +7,9 @@ namespace App\Intake;
 use App\Evidence\Acquaintance;
 use App\Evidence\CardEvidence;
 use App\Models\Card;
+use App\Models\Correction;
+use App\Models\FootageAct;
+use Illuminate\Validation\ValidationException;
 use Tally\Label\Form;
 use Tally\Verdict\Step;
 use Tally\Verdict\VerdictKind;
@@ -22,14 +25,21 @@ final readonly class CardBook
         $now = now()->toDateTimeString();
         $tags = [];
         $serials = [];
+        $laden = [];
         foreach (array_chunk($cards, self::AT_ONCE) as $chunk) {
-            Card::query()->insert(array_map(function (array $columns) use ($by, $now, &$tags, &$serials): array {
+            Card::query()->insert(array_map(function (array $columns) use ($by, $now, &$tags, &$serials, &$laden): array {
                 $card = (new Card)->forceFill([...$columns, 'verdict' => VerdictKind::Unproven, 'next_step' => Step::Inspect, 'recorded_by' => $by, 'created_at' => $now, 'updated_at' => $now]);
                 $card->derive();
                 [$tags[], $serials[]] = [$card->tag, $card->serial_key];
+                if ($card->footage > 0) {
+                    $laden[$card->tag] = $card->footage;
+                }
 
                 return $card->getAttributes();
             }, $chunk));
+        }
+        foreach ($laden === [] ? [] : Card::query()->whereIn('tag', array_keys($laden))->pluck('id', 'tag') as $tag => $id) {
+            FootageAct::query()->create(['card_id' => $id, 'bytes' => $laden[$tag], 'note' => 'when it was entered', 'recorded_by' => $by ?? 'nobody named', 'created_at' => now()]);
         }
         // Only once all of them stand there: cards of one batch may share a code.
         $house = new Acquaintance;
@@ -41,15 +51,63 @@ final readonly class CardBook
         self::refreshSharing($serials, $tags);
     }
 
-    /** @param  array<string, mixed>  $columns */
-    public static function correct(Card $card, array $columns): void
+    /**
+     * Corrects the label. Footage is no part of it: that is said and cleared by acts of their own.
+     *
+     * @param  array<string, mixed>  $columns
+     * @param  int|null  $seen  the revision that was corrected
+     *
+     * @throws ValidationException when somebody else saved in between
+     */
+    public static function correct(Card $card, array $columns, ?int $seen, ?string $by): void
     {
+        StaleSave::mustNotBe(self::locked($card), $seen);
+        self::change($card, $columns, $by);
+    }
+
+    /**
+     * Changes what is known of the label, whatever it was before: what was seen on the card itself.
+     *
+     * @param  array<string, mixed>  $columns
+     */
+    public static function change(Card $card, array $columns, ?string $by): void
+    {
+        $card->setRawAttributes(self::locked($card)->getAttributes(), true);
         $before = $card->serial_key;
-        $card->forceFill($columns)->save();
+        $was = self::cells($card);
+        $card->forceFill(array_diff_key($columns, ['footage' => 0]));
+        $changes = [];
+        foreach (self::cells($card) as $field => $after) {
+            if ($was[$field] !== $after) {
+                $changes[$field] = [$was[$field], $after];
+            }
+        }
+        $card->revision += $changes === [] ? 0 : 1;
+        $card->save();
+        if ($changes !== []) {
+            Correction::query()->create(['card_id' => $card->id, 'revision' => $card->revision, 'changes' => $changes, 'recorded_by' => $by, 'created_at' => now()]);
+        }
         CardEvidence::refresh($card);
         if ($before !== $card->serial_key) {
             self::refreshSharing([$before, $card->serial_key], [$card->tag]);
         }
+    }
+
+    /** As it stands in the books, and nobody else's for the length of this transaction. */
+    private static function locked(Card $card): Card
+    {
+        return Card::query()->whereKey($card->id)->lockForUpdate()->firstOrFail();
+    }
+
+    /** @return array<string, string> field → as it is shown */
+    private static function cells(Card $card): array
+    {
+        $cells = [];
+        foreach (CardField::cases() as $field) {
+            $cells[$field->value] = CardTable::cell($card, $field);
+        }
+
+        return $cells;
     }
 
     /** Cards of a form and tier that were bought at a price: what such cards cost has changed. */

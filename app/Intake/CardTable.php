@@ -25,9 +25,16 @@ final readonly class CardTable
     /** @return list<string> */
     private static function row(Card $card): array
     {
+        return [...array_map(fn (CardField $field): string => self::cell($card, $field), CardField::cases()), $card->verdict->value];
+    }
+
+    /** A field of a card as the table shows it, and as a correction is written down. */
+    public static function cell(Card $card, CardField $field): string
+    {
         $rate = fn (?float $rate): string => $rate === null ? '' : Rate::bytesPerSecond($rate)->exact();
         $price = $card->origin()->price;
-        $cell = fn (CardField $field): string => match ($field) {
+
+        return match ($field) {
             CardField::Tag => $card->tag,
             CardField::Name => $card->name,
             CardField::Form => $card->form->label(),
@@ -51,7 +58,5 @@ final readonly class CardTable
             CardField::BoughtOn => $card->bought_on?->format('Y-m-d') ?? '',
             CardField::Provenance => $card->provenance->value ?? '',
         };
-
-        return [...array_map($cell, CardField::cases()), $card->verdict->value];
     }
 }

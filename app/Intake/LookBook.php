@@ -25,7 +25,7 @@ final readonly class LookBook
             $question === Question::BackCode && $code !== null => ['back_code' => $code],
             default => [],
         };
-        CardBook::correct($card, $columns);
+        CardBook::change($card, $columns, $by);
     }
 
     /** The answer stays in the books; what was said before it counts again. */
@@ -35,7 +35,7 @@ final readonly class LookBook
         $card = Card::query()->findOrFail($inspection->card_id);
         if ($inspection->question === Question::ContactRows) {
             $before = SeenOnCard::of($card)->newestTo(Question::ContactRows);
-            $card->forceFill(['contact_rows' => $before === null ? null : self::rows($before->answer)])->save();
+            CardBook::change($card, ['contact_rows' => $before === null ? null : self::rows($before->answer)], null);
         }
         CardEvidence::refresh($card);
     }

@@ -56,6 +56,7 @@ use Tally\Verdict\VerdictKind;
  * @property VerdictKind|null $overruled what a person says instead
  * @property Step $next_step
  * @property string|null $recorded_by
+ * @property int $revision counts up with every correction
  * @property-read Collection<int, Run> $runs
  * @property-read Collection<int, Inspection> $inspections
  * @property-read Collection<int, Photo> $photos
@@ -107,6 +108,12 @@ final class Card extends Model
         return $this->hasMany(Overrule::class)->orderBy('id');
     }
 
+    /** @return HasMany<FootageAct, $this> */
+    public function footageActs(): HasMany
+    {
+        return $this->hasMany(FootageAct::class)->orderByDesc('id');
+    }
+
     /** @return HasMany<Photo, $this> */
     public function photos(): HasMany
     {
@@ -153,6 +160,7 @@ final class Card extends Model
             'times' => 'float',
             'contact_rows' => 'integer',
             'footage' => 'integer',
+            'revision' => 'integer',
             'price' => 'integer',
             'bought_on' => 'date',
             'provenance' => Provenance::class,

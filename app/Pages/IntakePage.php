@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Pages;
 
+use App\Intake\CardField;
 use App\Intake\NextTag;
 use App\Models\Card;
+use App\Models\FootageAct;
 use App\Models\Photo;
 use App\Props\Label\ChoiceProps;
 use App\Props\Label\ChoicesProps;
+use App\Props\Label\FootageActProps;
+use App\Props\Label\FootageProps;
 use App\Props\Label\IntakeProps;
 use App\Props\Label\PhotoProps;
 use Tally\Inspection\Question;
@@ -23,6 +27,9 @@ use Tally\Quantity\Rate;
 /** The label form. */
 final readonly class IntakePage
 {
+    /** Acts that are shown; the newest. */
+    private const ACTS = 8;
+
     public static function blank(): IntakeProps
     {
         return new IntakeProps(NextTag::inHouse()->take(), '', Form::Sd->value, '', '', '', [], '', '', '', '', '', '', '', '', '', '', '', '', '', '', '', '');
@@ -59,6 +66,16 @@ final readonly class IntakePage
         );
     }
 
+    public static function footage(Card $card): FootageProps
+    {
+        return new FootageProps(
+            $card->footage === 0 ? null : Bytes::of($card->footage)->decimal(),
+            array_values($card->footageActs()->limit(self::ACTS)->get()->map(fn (FootageAct $act): FootageActProps => new FootageActProps(
+                $act->id, $act->bytes === 0 ? 'cleared' : Bytes::of($act->bytes)->decimal(), $act->created_at->format('j M Y H:i').' UTC', $act->recorded_by, $act->note,
+            ))->all()),
+        );
+    }
+
     /** @return list<PhotoProps> */
     public static function photos(Card $card): array
     {
@@ -77,6 +94,7 @@ final readonly class IntakePage
             array_map(fn (Mark $mark): ChoiceProps => new ChoiceProps($mark->value, $mark->value, $mark->isSecureDigital() ? $sd : $others), Mark::cases()),
             array_map(fn (Provenance $one): ChoiceProps => new ChoiceProps($one->value, $one->words(), []), Provenance::cases()),
             array_values(array_map(fn (Form $form): string => $form->value, array_filter(Form::cases(), fn (Form $form): bool => Question::ContactRows->isAskedOf($form)))),
+            array_map(fn (CardField $field): ChoiceProps => new ChoiceProps($field->value, $field->heading(), []), CardField::cases()),
         );
     }
 }

@@ -157,6 +157,8 @@ final readonly class RunConductor
     {
         $why = self::asked($run)->why;
         $path = $slot->path ?? '';
+        // Somebody may have said just now that there is footage on it.
+        $run->card->refresh();
         $bench = SlotLook::undisturbed($slot, fn (): Bench => Bench::raw($path, Permit::guard($path, $run->card, $why, $this->allowed->roots())));
         $device = $bench->device;
         assert($device instanceof RawDevice);

@@ -4,9 +4,12 @@ import { createInertiaApp } from '@inertiajs/react';
 import type { ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Frame } from './frame/Frame';
+import { countOnce } from './once';
 import { GlobalStyle } from './theme/GlobalStyle';
 
 const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx', { eager: true });
+
+countOnce();
 
 void createInertiaApp({
     title: (title) => (title === '' ? 'Gritty Tally' : `${title} · Gritty Tally`),

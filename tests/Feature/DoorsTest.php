@@ -61,7 +61,7 @@ final class DoorsTest extends TestCase
                 $writing++;
             }
         }
-        self::assertSame(32, $writing);
+        self::assertSame(34, $writing);
     }
 
     public function test_pages_cannot_be_framed(): void

@@ -136,10 +136,10 @@ final class EvidenceTest extends TestCase
     {
         CardBook::enter([self::columns('B-1', 'S1'), self::columns('B-2', 'S1')], null);
         $second = Card::query()->where('tag', 'B-2')->firstOrFail();
-        CardBook::correct($second, self::columns('B-2', 'S2'));
+        CardBook::correct($second, self::columns('B-2', 'S2'), 0, 'Wren');
         $met = fn (string $tag): int => count(array_filter((new Acquaintance)->findings(Card::query()->where('tag', $tag)->firstOrFail()), fn (Finding $one): bool => $one->id === 'serial-met-before'));
         self::assertSame([0, 0], [$met('B-1'), $met('B-2')]);
-        CardBook::correct($second, self::columns('B-2', 'S1'));
+        CardBook::correct($second, self::columns('B-2', 'S1'), 1, 'Wren');
         self::assertSame([1, 1], [$met('B-1'), $met('B-2')]);
     }
 

@@ -49,7 +49,7 @@ final class IntakeTest extends TestCase
     public function test_correcting_a_label_derives_the_verdict_anew(): void
     {
         $this->post('/cards', self::label(['contact_rows' => '1']));
-        $this->put('/cards/QS-100', self::label(['contact_rows' => '2', 'tag' => 'qs-101']))->assertRedirect('/intake/QS-101');
+        $this->put('/cards/QS-100', self::label(['contact_rows' => '2', 'tag' => 'qs-101', 'revision' => 0]))->assertRedirect('/intake/QS-101');
         $card = Card::query()->where('tag', 'QS-101')->firstOrFail();
         self::assertSame(VerdictKind::Unproven, $card->verdict);
     }
@@ -108,7 +108,7 @@ final class IntakeTest extends TestCase
     {
         $this->post('/cards', self::label());
         $this->post('/cards', self::label())->assertSessionHasErrors(['tag' => 'Another card is already tagged “QS-100”. Choose another code.']);
-        $this->put('/cards/QS-100', self::label())->assertSessionHasNoErrors();
+        $this->put('/cards/QS-100', [...self::label(), 'revision' => 0])->assertSessionHasNoErrors();
     }
 
     public function test_a_label_survives_being_opened_and_saved_unchanged(): void
@@ -118,7 +118,7 @@ final class IntakeTest extends TestCase
         self::assertIsArray($page);
         $values = data_get($page, 'props.values');
         self::assertInstanceOf(\App\Props\Label\IntakeProps::class, $values);
-        $this->put("/cards/{$card->tag}", get_object_vars($values))->assertSessionHasNoErrors();
+        $this->put("/cards/{$card->tag}", [...get_object_vars($values), 'revision' => 0])->assertSessionHasNoErrors();
         $again = $card->fresh();
         self::assertSame([31_914_983_424, 94_371_840.0, 633.5], [$again?->capacity, $again?->read, $again?->times]);
     }
@@ -134,7 +134,7 @@ final class IntakeTest extends TestCase
         self::assertInstanceOf(\App\Props\Label\IntakeProps::class, $values);
         self::assertSame(['24.90 EUR', '2026-10-14', 'marketplace'], [$values->price, $values->bought_on, $values->provenance]);
         $before = $card->getAttributes();
-        $this->put('/cards/QS-100', get_object_vars($values))->assertSessionHasNoErrors();
+        $this->put('/cards/QS-100', [...get_object_vars($values), 'revision' => 0])->assertSessionHasNoErrors();
         self::assertSame($before, Card::query()->where('tag', 'QS-100')->firstOrFail()->getAttributes());
     }
 

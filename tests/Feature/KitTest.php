@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Gear\OwnMeasurement;
 use App\Gear\Rig;
+use App\Kit\KitKind;
 use App\Models\Cable;
 use App\Models\Camera;
 use App\Models\Drive;
@@ -52,7 +53,7 @@ final class KitTest extends TestCase
 
     public function test_slots_can_be_changed_and_the_station_keeps_its_reader(): void
     {
-        $this->put('/kit/readers/R1', self::reader(['tag' => 'R1', 'slots' => [['name' => 'one', 'lane' => 'A', 'buses' => ['uhs-i']]]]))->assertRedirect('/kit/readers/R1');
+        $this->put('/kit/readers/R1', self::reader(['tag' => 'R1', 'state' => KitKind::Readers->book()->form('R1')?->state(), 'slots' => [['name' => 'one', 'lane' => 'A', 'buses' => ['uhs-i']]]]))->assertRedirect('/kit/readers/R1');
         $slot = Slot::query()->with(['reader.slots', 'reader.cable', 'port.host'])->where('name', 'Tray 1')->firstOrFail();
         self::assertSame('UHS-I bus', Rig::path($this->card(['bus' => 'uhs-ii']), $slot)?->links[0]->name);
     }
@@ -84,9 +85,14 @@ final class KitTest extends TestCase
     {
         $host = Host::query()->with('ports')->where('name', 'Cart tower')->firstOrFail();
         $ports = $host->ports->map(fn (Port $port): array => ['id' => $port->id, 'name' => $port->name, 'link' => 'usb2', 'controller' => 'one'])->all();
-        $this->put("/kit/hosts/{$host->id}", ['name' => 'Cart', 'ports' => $ports])->assertSessionHasNoErrors();
+        $state = fn (): string => KitKind::Hosts->book()->form((string) $host->id)?->state() ?? '';
+        $this->put("/kit/hosts/{$host->id}", ['name' => 'Cart', 'ports' => $ports, 'state' => $state()])->assertSessionHasNoErrors();
         self::assertSame($host->ports->pluck('id')->all(), Port::query()->where('host_id', $host->id)->orderBy('id')->pluck('id')->all());
-        $this->put("/kit/hosts/{$host->id}", ['name' => 'Cart', 'ports' => []])->assertSessionHasErrors('delete');
+        $this->put("/kit/hosts/{$host->id}", ['name' => 'Cart', 'ports' => [], 'state' => $state()])->assertSessionHasErrors('delete');
+        // A page that was loaded before says so by its state, and one that says none is not taken.
+        foreach ([['state' => 'of before'], []] as $stale) {
+            $this->put("/kit/hosts/{$host->id}", ['name' => 'Barrow', 'ports' => $ports, ...$stale])->assertSessionHasErrors('state');
+        }
         self::assertSame('Cart', Host::query()->findOrFail($host->id)->name);
         self::assertCount(4, Port::query()->where('host_id', $host->id)->get());
     }

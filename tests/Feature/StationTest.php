@@ -114,7 +114,7 @@ final class StationTest extends TestCase
         $process = new Process([PHP_BINARY, 'artisan', 'tally:station'], base_path(), ['DB_DATABASE' => DB::connection()->getDatabaseName(), 'TALLY_PROOFS_AT_ONCE' => '2', 'TALLY_STATION' => 'Bench of lanes'], timeout: 60);
         try {
             $process->start();
-            $workers = fn (): array => array_values(array_filter(explode("\n", (string) shell_exec('pgrep -P '.(int) $process->getPid())), fn (string $pid): bool => $pid !== ''));
+            $workers = fn (): array => array_values(array_filter(explode("\n", (string) shell_exec('pgrep -P '.(int) $process->getPid().' -f -- --lane=')), fn (string $pid): bool => $pid !== ''));
             self::assertTrue($this->soon(fn (): bool => count($workers()) === 3), 'one measures and two prove');
             $before = $workers();
             posix_kill((int) $before[1], SIGKILL);

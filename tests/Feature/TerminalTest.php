@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Run;
-use Exception;
+use App\Runs\Unfiled;
 use Illuminate\Database\QueryException;
+use PDOException;
 use Symfony\Component\Process\Process;
+use Tally\Verdict\VerdictKind;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
 
@@ -177,16 +179,19 @@ final class TerminalTest extends TestCase
     public function test_a_result_that_cannot_be_filed_is_not_lost(): void
     {
         $card = $this->card();
-        Run::creating(fn () => throw new QueryException('mariadb', 'insert into `runs`', [], new Exception('server has gone away')));
+        Run::creating(fn () => throw new QueryException('mariadb', 'insert into `runs`', [], new PDOException('SQLSTATE[HY000] [2002] Connection refused', 2002)));
         try {
             $this->command('tally:prove', ['path' => 'stand-in:wraps,size=32GB,true=8GB', '--card' => $card->tag, '--json' => true])
                 ->expectsOutputToContain('"wrap":8000000000')
-                ->expectsOutputToContain('could not be filed under T-1')
+                ->expectsOutputToContain('The result is on the disk of this machine, and is filed under T-1 when the station starts next.')
                 ->assertExitCode(1);
         } finally {
             Run::flushEventListeners();
         }
         self::assertSame(0, Run::query()->count());
+        Unfiled::fileAll();
+        self::assertSame(VerdictKind::Sham, $card->refresh()->verdict);
+        self::assertSame([1, []], [Run::query()->count(), Unfiled::waiting()]);
     }
 
     public function test_the_engine_is_compared_with_the_machine(): void

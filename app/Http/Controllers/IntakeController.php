@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Evidence\CardEvidence;
 use App\Http\Person;
 use App\Http\Requests\SaveCard;
+use App\Http\Taken;
 use App\Intake\CardBook;
 use App\Models\Card;
 use App\Pages\IntakePage;
@@ -14,6 +15,7 @@ use App\Pages\LabelWords;
 use App\Pages\Margin;
 use App\Pages\MeasurePage;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -22,10 +24,10 @@ final readonly class IntakeController
 {
     public function create(): Response
     {
-        return Inertia::render('Intake', ['card' => null, 'values' => IntakePage::blank(), 'choices' => IntakePage::choices(), 'margin' => null, 'claimLine' => null, 'photos' => []]);
+        return Inertia::render('Intake', ['card' => null, 'values' => IntakePage::blank(), 'choices' => IntakePage::choices(), 'margin' => null, 'claimLine' => null, 'photos' => [], 'revision' => null, 'footage' => null, 'person' => '']);
     }
 
-    public function edit(Card $card): Response
+    public function edit(Request $request, Card $card): Response
     {
         $runs = CardEvidence::runs($card);
 
@@ -36,6 +38,9 @@ final readonly class IntakeController
             'margin' => Margin::at('intake', $card, $runs),
             'claimLine' => MeasurePage::claimLine($card, $runs),
             'photos' => IntakePage::photos($card),
+            'revision' => $card->revision,
+            'footage' => IntakePage::footage($card),
+            'person' => Person::of($request) ?? '',
         ]);
     }
 
@@ -43,9 +48,7 @@ final readonly class IntakeController
     {
         $cards = $request->cards();
         $by = Person::of($request);
-        DB::transaction(function () use ($cards, $by): void {
-            CardBook::enter($cards, $by);
-        });
+        Taken::told('tag', fn () => DB::transaction(fn () => CardBook::enter($cards, $by)));
         $first = $cards[0]['tag'] ?? '';
 
         return redirect('/intake/'.(is_string($first) ? $first : ''));
@@ -53,9 +56,9 @@ final readonly class IntakeController
 
     public function update(SaveCard $request, Card $card): RedirectResponse
     {
-        DB::transaction(function () use ($request, $card): void {
-            CardBook::correct($card, $request->cards()[0] ?? []);
-        });
+        Taken::told('tag', fn () => DB::transaction(function () use ($request, $card): void {
+            CardBook::correct($card, $request->cards()[0] ?? [], is_numeric($seen = $request->input('revision')) ? (int) $seen : null, Person::of($request));
+        }));
 
         return redirect("/intake/{$card->tag}");
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Taken;
 use App\Kit\Input;
 use App\Kit\KitKind;
 use App\Kit\ReaderBook;
@@ -63,7 +64,8 @@ final readonly class KitController
         $reader = $kind === KitKind::Readers && $key !== null ? Reader::query()->with(['slots', 'cable'])->where('tag', $key)->first() : null;
 
         return Inertia::render('KitItem', [
-            'form' => $kind->book()->form($key) ?? abort(404),
+            'form' => $form = $kind->book()->form($key) ?? abort(404),
+            'state' => $form->state(),
             'ceilings' => $reader === null ? [] : ReaderBook::ceilings($reader),
             'sightings' => $reader === null ? [] : KitPage::sightings($reader),
             'trouble' => $reader === null ? [] : KitPage::trouble($reader),
@@ -72,7 +74,16 @@ final readonly class KitController
 
     private function keep(Request $request, KitKind $kind, ?string $key): RedirectResponse
     {
-        $kept = $this->within(fn (): string => $kind->book()->save($key, new Input($request->all())));
+        $kept = $this->within(function () use ($request, $kind, $key): string {
+            $seen = $request->input('state');
+            if ($key !== null && $seen !== $kind->book()->form($key)?->state()) {
+                throw ValidationException::withMessages(['state' => is_string($seen)
+                    ? 'Somebody else saved it after this page was loaded. Nothing of yours was saved yet.'
+                    : 'Which state of it this corrects was not said, so that it might undo what somebody else saved. Load the page again.']);
+            }
+
+            return $kind->book()->save($key, new Input($request->all()));
+        });
 
         return redirect("/kit/{$kind->value}/{$kept}");
     }
@@ -88,7 +99,7 @@ final readonly class KitController
     private function within(callable $act): mixed
     {
         try {
-            return DB::transaction(fn () => $act());
+            return Taken::told('tag', fn () => DB::transaction(fn () => $act()));
         } catch (QueryException $fault) {
             // MariaDB 1451: a row that others refer to cannot be deleted.
             if (($fault->errorInfo[1] ?? null) === 1451) {

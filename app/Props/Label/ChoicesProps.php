@@ -14,6 +14,7 @@ final readonly class ChoicesProps
      * @param  list<ChoiceProps>  $marks
      * @param  list<ChoiceProps>  $provenances
      * @param  list<string>  $twoRowForms  forms of which some cards have a second row of contacts
+     * @param  list<ChoiceProps>  $fields  all fields of a card by their headings
      */
     public function __construct(
         public array $forms,
@@ -22,5 +23,6 @@ final readonly class ChoicesProps
         public array $marks,
         public array $provenances,
         public array $twoRowForms,
+        public array $fields,
     ) {}
 }

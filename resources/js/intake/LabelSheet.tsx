@@ -76,7 +76,7 @@ export function LabelSheet({
                     choices={on(choices.families, shape)}
                 />
                 <SelectField {...text('bus')} label="Bus" none="not printed" choices={on(choices.buses, shape)} />
-                <TextField {...text('footage')} label="Footage on it" figures placeholder="none" />
+                {isNew ? <TextField {...text('footage')} label="Footage on it" figures placeholder="none" /> : null}
                 <div className="whole">
                     <Ticks
                         label={reading?.marksFrom == null ? 'Speed marks' : `Speed marks, from “${reading.marksFrom}”`}

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { ClaimLine } from '../charts/ClaimLine';
 import { Margin } from '../frame/Margin';
 import { PreviewMargin } from '../frame/PreviewMargin';
+import { FootageSheet } from '../intake/FootageSheet';
 import { LabelSheet } from '../intake/LabelSheet';
 import { NewMargin } from '../intake/NewMargin';
 import { OriginSheet } from '../intake/OriginSheet';
@@ -13,11 +14,13 @@ import type { Text, Values } from '../intake/values';
 import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
 import { Sheet, Title } from '../parts/Sheet';
+import { both, StaleSheet } from '../parts/StaleSheet';
 import { useAsk } from '../parts/useAsk';
 import type {
     CardProps,
     ChoicesProps,
     ClaimLineProps,
+    FootageProps,
     IntakeProps,
     LineProps,
     MarginProps,
@@ -32,6 +35,9 @@ interface Props {
     margin: MarginProps | null;
     claimLine: ClaimLineProps | null;
     photos: PhotoProps[];
+    revision: number | null;
+    footage: FootageProps | null;
+    person: string;
 }
 
 const Plain = styled(Link)`
@@ -44,8 +50,10 @@ export default function Intake(props: Props) {
     return <Surface key={props.card?.tag ?? 'new'} {...props} />;
 }
 
-function Surface({ card, values, choices, margin, claimLine, photos }: Props) {
+function Surface({ card, values, choices, margin, claimLine, photos, revision, footage, person }: Props) {
     const form = useForm<Values>({ ...values });
+    // What is corrected: the card as it was when this page was loaded, and not as others have saved it since.
+    const [base, setBase] = useState({ values, revision });
     const [line, setLine] = useState('');
     const reading = useAsk('/intake/line', line.trim() === '' ? null : { line }) as LineProps | null;
     useFill(reading, values, form.setData);
@@ -67,12 +75,26 @@ function Surface({ card, values, choices, margin, claimLine, photos }: Props) {
         };
     };
     const count = Number(form.data.count);
+    const take = (stands: IntakeProps, shown: Values, of: number | null) => {
+        setBase({ values: stands, revision: of });
+        form.setDefaults({ ...stands });
+        form.setData(shown);
+        form.clearErrors();
+    };
+    const stale = (form.errors as Record<string, string>)['revision'];
     const send = (event?: SyntheticEvent) => {
         event?.preventDefault();
         if (card === null) {
             form.post('/cards');
         } else {
-            form.put(`/cards/${card.tag}`, { preserveScroll: true });
+            form.transform((data) => ({ ...data, revision: base.revision }));
+            form.put(`/cards/${card.tag}`, {
+                preserveScroll: true,
+                onSuccess: ({ props }) => {
+                    const now = props as unknown as Props;
+                    take(now.values, { ...now.values }, now.revision);
+                },
+            });
         }
     };
 
@@ -112,6 +134,22 @@ function Surface({ card, values, choices, margin, claimLine, photos }: Props) {
                                   : 'Enter this card'}
                         </Button>
                     </Title>
+                    {stale === undefined ? null : (
+                        <StaleSheet
+                            title="Somebody else saved this card"
+                            says={stale}
+                            labels={new Map(choices.fields.map((field) => [field.key, field.label]))}
+                            base={{ ...base.values }}
+                            theirs={{ ...values }}
+                            mine={form.data}
+                            onBoth={() => {
+                                take(values, both<Values>({ ...base.values }, { ...values }, form.data), revision);
+                            }}
+                            onTheirs={() => {
+                                take(values, { ...values }, revision);
+                            }}
+                        />
+                    )}
                     <LabelSheet
                         text={text}
                         line={line}
@@ -128,6 +166,9 @@ function Surface({ card, values, choices, margin, claimLine, photos }: Props) {
                     />
                     <OriginSheet text={text} choices={choices} isNew={card === null} />
                 </form>
+                {card === null || footage === null ? null : (
+                    <FootageSheet tag={card.tag} footage={footage} person={person} />
+                )}
                 {card === null ? null : <PhotoSheet tag={card.tag} photos={photos} />}
                 {claimLine === null ? null : (
                     <Sheet title="Claim line" caption={claimLine.caption ?? 'what the label promises'} aside="MB/s">

@@ -9,6 +9,7 @@ import { KitField } from '../kit/KitField';
 import { sent, start, startParts, type Fields, type Part } from '../kit/values';
 import { Button } from '../parts/Button';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
+import { both, StaleSheet } from '../parts/StaleSheet';
 import type { CeilingProps, KitFormProps, KitPartsProps, SeenProps, SightingProps } from '../types/generated/props';
 
 interface Props {
@@ -16,6 +17,8 @@ interface Props {
     ceilings: CeilingProps[];
     sightings: SightingProps[];
     trouble: SeenProps[];
+    /** How it stands in the books, in short. */
+    state: string;
 }
 
 const Row = styled.fieldset`
@@ -53,11 +56,19 @@ export default function KitItem(props: Props) {
     return <Surface key={`${props.form.kind} ${props.form.key ?? 'new'}`} {...props} />;
 }
 
-function Surface({ form, ceilings, sightings, trouble }: Props) {
+function Surface({ form, ceilings, sightings, trouble, state }: Props) {
+    // What is corrected: as it was when this page was loaded, and not as others have saved it since.
+    const [base, setBase] = useState({ fields: start(form.fields), parts: JSON.stringify(startParts(form)), state });
     const [fields, setFields] = useState<Fields>(() => start(form.fields));
     const [parts, setParts] = useState<Part[]>(() => startParts(form));
     const [errors, setErrors] = useState<Record<string, string>>({});
     const [busy, setBusy] = useState(false);
+    const take = (stands: KitFormProps, shown: Fields, rows: Part[], of: string) => {
+        setBase({ fields: start(stands.fields), parts: JSON.stringify(startParts(stands)), state: of });
+        setFields(shown);
+        setParts(rows);
+        setErrors({});
+    };
     const options = {
         preserveScroll: true,
         onStart: () => {
@@ -67,8 +78,9 @@ function Surface({ form, ceilings, sightings, trouble }: Props) {
             setBusy(false);
         },
         onError: setErrors,
-        onSuccess: () => {
-            setErrors({});
+        onSuccess: ({ props }: { props: unknown }) => {
+            const now = props as Props;
+            take(now.form, start(now.form.fields), startParts(now.form), now.state);
         },
     };
     const save = () => {
@@ -82,7 +94,7 @@ function Surface({ form, ceilings, sightings, trouble }: Props) {
         if (form.key === null) {
             router.post(`/kit/${form.kind}`, data, options);
         } else {
-            router.put(`/kit/${form.kind}/${form.key}`, data, options);
+            router.put(`/kit/${form.kind}/${form.key}`, { ...data, state: base.state }, options);
         }
     };
     return (
@@ -109,6 +121,28 @@ function Surface({ form, ceilings, sightings, trouble }: Props) {
                             {form.key === null ? `Enter this ${form.one}` : `Save this ${form.one}`}
                         </Button>
                     </Title>
+                    {errors['state'] === undefined ? null : (
+                        <StaleSheet
+                            title={`Somebody else saved this ${form.one}`}
+                            says={errors['state']}
+                            labels={new Map(form.fields.map((field) => [field.name, field.label]))}
+                            base={base.fields}
+                            theirs={start(form.fields)}
+                            mine={fields}
+                            onBoth={() => {
+                                const untouched = JSON.stringify(parts) === base.parts;
+                                take(
+                                    form,
+                                    both<Fields>(base.fields, start(form.fields), fields),
+                                    untouched ? startParts(form) : parts,
+                                    state,
+                                );
+                            }}
+                            onTheirs={() => {
+                                take(form, start(form.fields), startParts(form), state);
+                            }}
+                        />
+                    )}
                     <Sheet title="In the books">
                         <FieldsLook>
                             {form.fields.map((field) => (

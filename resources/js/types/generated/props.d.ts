@@ -329,12 +329,26 @@ export interface ChoicesProps {
     marks: ChoiceProps[];
     provenances: ChoiceProps[];
     twoRowForms: string[];
+    fields: ChoiceProps[];
 }
 
 export interface FieldProps {
     field: string;
     value: string;
     from: string;
+}
+
+export interface FootageActProps {
+    id: number;
+    what: string;
+    on: string;
+    person: string;
+    note: string | null;
+}
+
+export interface FootageProps {
+    now: string | null;
+    acts: FootageActProps[];
 }
 
 export interface IntakeProps {

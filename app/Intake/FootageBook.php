@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Intake;
+
+use App\Models\Card;
+use App\Models\FootageAct;
+use Illuminate\Support\Facades\DB;
+use Tally\Quantity\Bytes;
+
+/** What a card carries that must come home before anything is erased: said and cleared by a person, each with name and time. */
+final readonly class FootageBook
+{
+    public static function carries(Card $card, Bytes $footage, string $by): void
+    {
+        self::enter($card, $footage, $by, null);
+    }
+
+    /** @param  string  $why  where it is now, or why it is given up */
+    public static function clear(Card $card, string $by, string $why): void
+    {
+        self::enter($card, Bytes::of(0), $by, $why);
+    }
+
+    private static function enter(Card $card, Bytes $footage, string $by, ?string $note): void
+    {
+        DB::transaction(function () use ($card, $footage, $by, $note): void {
+            Card::query()->whereKey($card->id)->lockForUpdate()->first();
+            FootageAct::query()->create(['card_id' => $card->id, 'bytes' => $footage->count, 'note' => $note, 'recorded_by' => $by, 'created_at' => now()]);
+            $card->forceFill(['footage' => $footage->count])->save();
+        });
+    }
+}

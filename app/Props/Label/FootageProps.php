@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Label;
+
+/** What of a card must come home before anything is erased. */
+final readonly class FootageProps
+{
+    /**
+     * @param  string|null  $now  how much is on it; null when it is clear
+     * @param  list<FootageActProps>  $acts  the newest first
+     */
+    public function __construct(
+        public ?string $now,
+        public array $acts,
+    ) {}
+}
