@@ -29,6 +29,15 @@ return [
     // Made-up cards live in made-up time; a run on one is stretched to about this many real seconds, so that it can be watched.
     'stand_in_seconds' => (float) (is_numeric($seconds = env('TALLY_STAND_IN_SECONDS', 6)) ? $seconds : 6),
 
+    // Stations of other houses whose result files count here: name => public key, as their tally:key prints it.
+    'known_stations' => array_column(array_filter(array_map(
+        fn (string $line): array => array_map(trim(...), explode('=', $line, 2)),
+        explode(',', is_string($known = env('TALLY_KNOWN_STATIONS', '')) ? $known : ''),
+    ), fn (array $pair): bool => count($pair) === 2 && $pair[1] !== ''), 1, 0),
+
+    // The most memory of one process.
+    'memory' => ['web' => env('TALLY_MEMORY_WEB', '256M'), 'terminal' => env('TALLY_MEMORY_TERMINAL', '1G')],
+
     // What a price without a currency is in.
     'currency' => env('TALLY_CURRENCY', 'EUR'),
 

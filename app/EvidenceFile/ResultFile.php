@@ -39,17 +39,19 @@ final readonly class ResultFile
             'overrules' => self::overrules($card),
         ];
 
-        return [...$file, 'hash' => self::hash($file)];
+        $hash = self::hash($file);
+
+        return [...$file, 'hash' => $hash, 'signature' => StationKeys::sign($hash)];
     }
 
     /**
-     * Of all but itself and the moment it was made, so that it stays the same until something is added.
+     * Of all but itself, its signature and the moment it was made, so that it stays the same until something is added.
      *
      * @param  array<mixed>  $file
      */
     public static function hash(array $file): string
     {
-        return Canonical::hash(array_diff_key($file, ['hash' => true, 'made_at' => true]));
+        return Canonical::hash(array_diff_key($file, ['hash' => true, 'made_at' => true, 'signature' => true]));
     }
 
     /** @return list<array<string, mixed>> what people said instead, also what was taken back */

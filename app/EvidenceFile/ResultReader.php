@@ -6,6 +6,7 @@ namespace App\EvidenceFile;
 
 use App\Evidence\CardEvidence;
 use App\Models\Card;
+use App\Models\ResultOfOthers;
 use App\Models\Run;
 use App\Runs\Filing;
 use App\Runs\RunState;
@@ -19,29 +20,36 @@ use Tally\Record\Fields;
 use Tally\Record\NotUsable;
 use Tally\Record\RunKind;
 use Tally\Record\RunSource;
+use Tally\Verdict\VerdictKind;
 
 /** Reads a result file back: checks that nothing in it was changed, and takes its runs over into the books. */
 final readonly class ResultReader
 {
     /** Larger than any we write. Bytes. */
-    public const MOST = 64_000_000;
+    public const MOST = 12_000_000;
 
-    /** @param  list<FiledRun>  $runs  those with a result that counted where it was made */
-    private function __construct(public string $tag, public string $label, public string $madeAt, public string $hash, public Fields $file, public array $runs) {}
+    /**
+     * @param  list<FiledRun>  $runs  those with a result that counted where it was made
+     * @param  string|null  $station  who signed it, as the file says; null when nobody did
+     * @param  string|null  $key  by which it is signed, rightly
+     */
+    private function __construct(public string $tag, public string $label, public string $madeAt, public string $hash, public Fields $file, public array $runs, public ?string $station, public ?string $key) {}
 
     /** @throws NotAResult */
     public static function read(string $json): self
     {
         if (strlen($json) > self::MOST) {
-            throw NotAResult::because('it is larger than 64 MB, and none is.');
+            throw NotAResult::because('it is larger than 12 MB, and none is.');
         }
         try {
             $file = json_decode($json, true, 64, JSON_THROW_ON_ERROR);
         } catch (JsonException $fault) {
             throw NotAResult::because("it is no JSON ({$fault->getMessage()}).");
         }
+        $result = self::of(is_array($file) ? $file : []);
+        ResultSchema::mustFit($json);
 
-        return self::of(is_array($file) ? $file : []);
+        return $result;
     }
 
     /**
@@ -64,27 +72,37 @@ final readonly class ResultReader
         try {
             $fields = new Fields($file);
             $card = $fields->fields('card');
+            [$station, $key] = self::signed($fields, $hash);
 
-            return new self($card->text('tag', ''), $card->text('label', ''), $fields->text('made_at', ''), $hash, $fields, self::runs($fields, $card->choice('form', Form::class)));
+            return new self($card->text('tag', ''), $card->text('label', ''), $fields->text('made_at', ''), $hash, $fields, self::runs($fields, $card->choice('form', Form::class)), $station, $key);
         } catch (NotUsable $fault) {
             throw NotAResult::because($fault->getMessage());
         }
     }
 
+    /** @return string|null the station that signed it, as this house knows it; null when it is of others */
+    public function signer(): ?string
+    {
+        return $this->key === null ? null : StationKeys::known($this->key);
+    }
+
     /**
-     * Files the runs of it that are not in the books yet.
-     *
-     * @return int how many
+     * Files the runs of it that are not in the books yet; or keeps it apart, where no known station vouches for it.
      *
      * @throws NotAResult when it is about another card
      */
-    public function take(Card $card, string $by): int
+    public function take(Card $card, string $by): Taken
     {
         if (strcasecmp($card->tag, $this->tag) !== 0) {
             throw NotAResult::because("it is about {$this->tag} ({$this->label}), not about {$card->tag}. Open that card and read it in there.");
         }
 
-        return DB::transaction(function () use ($card, $by): int {
+        $signer = $this->signer();
+        if ($signer === null) {
+            return $this->keepApart($card, $by);
+        }
+
+        return DB::transaction(function () use ($card, $by, $signer): Taken {
             Card::query()->whereKey($card->id)->lockForUpdate()->first();
             $known = $card->runs()->get()->map(fn (Run $run): string => $run->rawResult() === null ? '' : Canonical::hash($run->rawResult()))->all();
             $taken = 0;
@@ -96,8 +114,38 @@ final readonly class ResultReader
             }
             CardEvidence::refresh($card->refresh());
 
-            return $taken;
+            return new Taken($taken, $signer);
         });
+    }
+
+    private function keepApart(Card $card, string $by): Taken
+    {
+        $kept = ResultOfOthers::query()->insertOrIgnore([
+            'card_id' => $card->id, 'hash' => $this->hash, 'verdict' => $this->file->fields('verdict')->choice('kind', VerdictKind::class)->value, 'runs' => count($this->runs),
+            'made_at' => mb_substr($this->madeAt, 0, 30), 'station' => $this->station === null ? null : mb_substr($this->station, 0, 80), 'key' => $this->key,
+            'file' => Canonical::json($this->file->values), 'recorded_by' => mb_substr($by, 0, 80), 'created_at' => now(),
+        ]);
+
+        return new Taken($kept > 0 ? count($this->runs) : 0, null);
+    }
+
+    /**
+     * @return array{string|null, string|null} who signed it, and by which key
+     *
+     * @throws NotAResult|NotUsable when the signature is not of this file
+     */
+    private static function signed(Fields $file, string $hash): array
+    {
+        if (! $file->has('signature')) {
+            return [null, null];
+        }
+        $signature = $file->fields('signature');
+        [$key, $value] = [$signature->text('key'), $signature->text('value')];
+        if (! StationKeys::verify($hash, $key, $value)) {
+            throw NotAResult::because('its signature is not of this file: it was changed since, or signed by another key.');
+        }
+
+        return [$signature->text('station'), $key];
     }
 
     private function file(Card $card, FiledRun $run, string $by): void

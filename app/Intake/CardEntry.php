@@ -11,6 +11,7 @@ use Tally\Buying\Price;
 use Tally\Label\Bus;
 use Tally\Label\Family;
 use Tally\Label\Form;
+use Tally\Label\Label;
 use Tally\Label\Mark;
 use Tally\Origin\Provenance;
 use Tally\Quantity\Bytes;
@@ -73,7 +74,11 @@ final class CardEntry
         if ($form === null && ! isset($this->errors['form'])) {
             $this->errors['form'] = 'Choose the form of the card.';
         }
-        $capacity = $this->quantity('capacity', fn (string $text): Bytes => ($bytes = Bytes::parse($text, 'GB'))->isZero() ? throw NotAQuantity::notPositive($text) : $bytes);
+        $capacity = $this->quantity('capacity', fn (string $text): Bytes => match (true) {
+            ($bytes = Bytes::parse($text, 'GB'))->isZero() => throw NotAQuantity::notPositive($text),
+            $bytes->count > Label::MOST => throw NotAQuantity::moreThan($text, Bytes::of(Label::MOST)->decimal()),
+            default => $bytes,
+        });
         if ($capacity === null && ! isset($this->errors['capacity'])) {
             $this->errors['capacity'] = 'The capacity is empty. Write what is printed, such as 128 GB.';
         }
@@ -132,7 +137,7 @@ final class CardEntry
             $this->columns[$field] = $this->quantity($field, Rate::parse(...))?->bytesPerSecond;
         }
         $times = $this->text('times', 20);
-        $isRating = preg_match('/^(\d{1,5}(?:[.,]\d)?)\s*[x×]?$/u', $times, $m) === 1 && (float) str_replace(',', '.', $m[1]) > 0;
+        $isRating = preg_match('/^([0-9]{1,5}(?:[.,][0-9])?)\s*[x×]?$/u', $times, $m) === 1 && (float) str_replace(',', '.', $m[1]) > 0;
         if ($times !== '' && ! $isRating) {
             $this->errors['times'] = "The ×-rating “{$times}” is not a number with an x, such as 1066x.";
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Card;
+use App\Models\ResultOfOthers;
 use App\Models\Run;
 use App\Models\RunSample;
 use App\Models\SlotKind;
@@ -13,6 +14,7 @@ use App\Props\Prove\ClassProps;
 use App\Props\Prove\CoreProps;
 use App\Props\Prove\LeftProps;
 use App\Props\Prove\PatchProps;
+use App\Props\Prove\TheirsProps;
 use App\Props\Prove\TraceProps;
 use App\Runs\RunState;
 use Illuminate\Support\Collection;
@@ -96,6 +98,17 @@ final readonly class ProvePage
         }
 
         return ErasedPage::of($card, most: 50);
+    }
+
+    /** @return list<TheirsProps> the newest first */
+    public static function theirs(Card $card): array
+    {
+        return array_values(ResultOfOthers::query()->where('card_id', $card->id)->latest('id')->limit(20)->get(['id', 'verdict', 'runs', 'made_at', 'station', 'key', 'recorded_by', 'created_at'])
+            ->map(fn (ResultOfOthers $one): TheirsProps => new TheirsProps(
+                $one->id, $one->verdict, $one->runs, $one->made_at,
+                $one->key === null ? 'signed by nobody' : "signed as “{$one->station}” with a key this house does not know",
+                "{$one->recorded_by}, {$one->created_at->format('j M Y')}",
+            ))->all());
     }
 
     /** @return list<ClassProps> */

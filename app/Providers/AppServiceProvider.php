@@ -29,6 +29,9 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        // What asks for more than this is a fault, or an attack; without a limit it takes the whole station along.
+        $limit = config($this->app->runningInConsole() ? 'tally.memory.terminal' : 'tally.memory.web');
+        ini_set('memory_limit', is_string($limit) ? $limit : '256M');
         // A list that asks once a row is a fault, wherever it happens.
         Model::preventLazyLoading();
         Model::preventAccessingMissingAttributes();

@@ -14,6 +14,9 @@ use XMLReader;
  */
 final readonly class OdsRows
 {
+    /** Bytes of a cell that are held: letters take four at the most. */
+    private const MOST_TEXT = 4 * TableLimits::CELL + 4;
+
     /**
      * @return Generator<int, list<string>>
      *
@@ -72,16 +75,17 @@ final readonly class OdsRows
                     }
                     break;
                 case 'text:p':
-                    $text .= $opens && $paragraphs++ > 0 ? "\n" : '';
+                    $text .= $opens && $paragraphs++ > 0 && strlen($text) <= self::MOST_TEXT ? "\n" : '';
                     break;
                 case 'text:s':
-                    $text .= $opens ? str_repeat(' ', self::count($reader, 'text:c')) : '';
+                    // What is longer than a cell can be is found too long where it is used; it need not be held for that.
+                    $text .= $opens && strlen($text) <= self::MOST_TEXT ? str_repeat(' ', min(self::count($reader, 'text:c'), TableLimits::CELL)) : '';
                     break;
                 case 'text:tab':
-                    $text .= $opens ? "\t" : '';
+                    $text .= $opens && strlen($text) <= self::MOST_TEXT ? "\t" : '';
                     break;
                 default:
-                    $text .= in_array($reader->nodeType, [XMLReader::TEXT, XMLReader::CDATA, XMLReader::SIGNIFICANT_WHITESPACE], true) ? $reader->value : '';
+                    $text .= strlen($text) <= self::MOST_TEXT && in_array($reader->nodeType, [XMLReader::TEXT, XMLReader::CDATA, XMLReader::SIGNIFICANT_WHITESPACE], true) ? substr($reader->value, 0, self::MOST_TEXT) : '';
             }
         }
     }

@@ -46,7 +46,7 @@ final readonly class TagPick
         if (strtolower($word) === 'all') {
             return $query->get()->toBase();
         }
-        if (preg_match('/^([A-Za-z0-9-]*?)(\d{1,9})(?:\.\.|…)([A-Za-z0-9-]*?)(\d{1,9})$/u', $word, $m) === 1 && ($m[3] === '' || strcasecmp($m[1], $m[3]) === 0)) {
+        if (preg_match('/^([A-Za-z0-9-]*?)([0-9]{1,9})(?:\.\.|…)([A-Za-z0-9-]*?)([0-9]{1,9})$/u', $word, $m) === 1 && ($m[3] === '' || strcasecmp($m[1], $m[3]) === 0)) {
             [$from, $to] = [(int) $m[2], (int) $m[4]];
 
             return $query->where('tag', 'regexp', '^'.strtoupper(preg_quote($m[1])).'[0-9]+$')->get()

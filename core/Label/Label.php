@@ -10,6 +10,9 @@ use Tally\Quantity\Rate;
 /** What a card claims of itself in print, and how many rows of contacts somebody counted on its back. */
 final readonly class Label
 {
+    /** No card is larger than 1 PB; SDUC ends at 128 TB. Bytes. */
+    public const MOST = 1_000_000_000_000_000;
+
     /**
      * @param  list<Mark>  $marks
      * @param  Rate|null  $read  the “up to” figures, if printed

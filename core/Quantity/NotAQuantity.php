@@ -49,6 +49,11 @@ final class NotAQuantity extends InvalidArgumentException
         return new self("“{$given}” is zero or less. Give a figure above zero.");
     }
 
+    public static function moreThan(string $given, string $most): self
+    {
+        return new self("“{$given}” is more than {$most}, and no card holds that. Look at its unit again.");
+    }
+
     public static function oneOrAThousand(string $given): self
     {
         return new self("“{$given}” could be a decimal comma or a thousands mark. Write it without the comma or with a point.");

@@ -20,8 +20,9 @@ final readonly class NumberText
     {
         // All kinds of space that are pasted from labels and data sheets: no-break, thin, narrow no-break.
         $plain = trim((string) preg_replace('/[\s\x{00A0}\x{2009}\x{202F}]+/u', ' ', $text));
+        // Only the digits that labels and keyboards have; a pattern for letters of all scripts would take others for them too.
         // A space is a thousands mark only between full groups of three; 20 digits is more than any of our units holds.
-        if (preg_match('/^(\d{1,3}(?: \d{3})+|\d{1,20})(?:([.,])(\d{1,20}))? ?([^\d\s].*)?$/u', $plain, $m) !== 1) {
+        if (preg_match('/^([0-9]{1,3}(?: [0-9]{3})+|[0-9]{1,20})(?:([.,])([0-9]{1,20}))? ?([^\p{N}\s].*)?$/u', $plain, $m) !== 1) {
             return null;
         }
         $fraction = $m[3] ?? '';

@@ -14,6 +14,9 @@ use Tally\Quantity\Rate;
  */
 final readonly class Fields
 {
+    /** Larger than any offset, speed or time that can be measured; what is above it only blanks pictures. */
+    private const LARGEST = 1e18;
+
     /**
      * @param  array<mixed>  $values
      * @param  string  $at  where the object stands, for the sentences
@@ -61,7 +64,7 @@ final readonly class Fields
     {
         $value = $this->values[$key] ?? $default ?? $this->miss($key, 'give a number.');
 
-        return (is_int($value) || is_float($value)) && is_finite((float) $value) ? (float) $value : throw $this->wrong($key, 'give a number.');
+        return (is_int($value) || is_float($value)) && abs((float) $value) <= self::LARGEST ? (float) $value : throw $this->wrong($key, 'give a number.');
     }
 
     /** @throws NotUsable */

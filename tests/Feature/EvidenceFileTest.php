@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\EvidenceFile\Canonical;
 use App\EvidenceFile\NotAResult;
 use App\EvidenceFile\ResultFile;
 use App\EvidenceFile\ResultReader;
 use App\Models\Card;
 use App\Models\Run;
 use Illuminate\Http\UploadedFile;
+use Inertia\Testing\AssertableInertia;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -111,12 +113,12 @@ final class EvidenceFileTest extends TestCase
             $run->sample()->delete();
             $run->delete();
         });
-        self::assertSame(3, ResultReader::read($json)->take($card, 'Wren'));
+        self::assertSame(3, ResultReader::read($json)->take($card, 'Wren')->runs);
         $after = $card->runs()->orderBy('id')->get();
         self::assertEquals($before, $after->map(fn (Run $run): array => [$run->kind, $run->rawResult()])->all());
         self::assertSame([RunSource::File], $after->map(fn (Run $run): RunSource => $run->source)->unique()->values()->all());
         self::assertSame(VerdictKind::Sham, $card->refresh()->verdict);
-        self::assertSame(0, ResultReader::read($json)->take($card, 'Wren'), 'what is in the books is not filed twice');
+        self::assertSame(0, ResultReader::read($json)->take($card, 'Wren')->runs, 'what is in the books is not filed twice');
         $this->get("/prove/{$card->tag}")->assertOk();
     }
 
@@ -143,7 +145,7 @@ final class EvidenceFileTest extends TestCase
         yield 'a later version' => [fn (string $json): string => str_replace('"version":1', '"version":2', $json), 'its version is 2, and this program reads version 1'];
         yield 'one byte of a result' => [fn (string $json): string => str_replace('"capacity":8000000000', '"capacity":8000000001', $json), 'it was changed since it was made'];
         yield 'the verdict' => [fn (string $json): string => str_replace('"kind":"Sham"', '"kind":"Sound"', $json), 'it was changed since it was made'];
-        yield 'no hash' => [fn (string $json): string => (string) preg_replace('/,"hash":"[0-9a-f]{64}"}$/', '}', $json), 'it was changed since it was made'];
+        yield 'no hash' => [fn (string $json): string => (string) preg_replace('/,"hash":"[0-9a-f]{64}","signature":.*}$/', '}', $json), 'it was changed since it was made'];
     }
 
     /** @param  callable(string): string  $spoil */
@@ -154,6 +156,79 @@ final class EvidenceFileTest extends TestCase
         $this->expectException(NotAResult::class);
         $this->expectExceptionMessage($words);
         ResultReader::read($spoil($this->fileOf($card)))->take($card, 'Wren');
+    }
+
+    /**
+     * As a forger would: something is changed, and all hashes are made anew.
+     *
+     * @param  callable(array<mixed>): array<mixed>  $change
+     */
+    private function forged(Card $card, callable $change): string
+    {
+        $file = json_decode($this->fileOf($card), true);
+        self::assertIsArray($file);
+        $file = $change($file);
+        foreach (is_array($file['runs'] ?? null) ? $file['runs'] : [] as $i => $run) {
+            if (is_array($run) && is_array($run['result'] ?? null)) {
+                data_set($file, "runs.{$i}.hash", Canonical::hash($run['result']));
+            }
+        }
+
+        assert(is_array($file));
+
+        return json_encode([...$file, 'hash' => ResultFile::hash($file)], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    public function test_what_nobody_known_has_signed_is_kept_apart_and_turns_no_verdict(): void
+    {
+        $sham = $this->sham();
+        $other = $this->card(['tag' => 'T-2', 'stand_in' => null]);
+        $as = fn (array $file): array => array_diff_key([...$file, 'card' => [...is_array($file['card'] ?? null) ? $file['card'] : [], 'tag' => 'T-2']], ['signature' => 0]);
+        $unsigned = $this->forged($sham, $as);
+        $this->post('/cards/T-2/results', ['result' => UploadedFile::fake()->createWithContent('result.json', $unsigned)])->assertSessionHasNoErrors();
+        self::assertSame([VerdictKind::Unproven, 0], [$other->refresh()->verdict, $other->runs()->count()]);
+        // The old signature does not fit what was changed, and a key of their own is not one of ours.
+        $pair = sodium_crypto_sign_keypair();
+        $this->post('/cards/T-2/results', ['result' => UploadedFile::fake()->createWithContent('result.json', $this->forged($sham, fn (array $file): array => [...$as($file), 'signature' => $file['signature']]))])
+            ->assertSessionHasErrors(['result' => 'This result file cannot be used: its signature is not of this file: it was changed since, or signed by another key.']);
+        $file = json_decode($unsigned, true);
+        self::assertIsArray($file);
+        self::assertIsString($file['hash']);
+        $key = base64_encode(sodium_crypto_sign_publickey($pair));
+        $theirs = (string) json_encode([...$file, 'signature' => ['station' => 'Bench A', 'key' => $key, 'value' => base64_encode(sodium_crypto_sign_detached($file['hash'], sodium_crypto_sign_secretkey($pair)))]], JSON_PRESERVE_ZERO_FRACTION);
+        self::assertTrue(ResultReader::read($theirs)->take($other, 'Wren')->isApart());
+        $this->get('/prove/T-2')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('theirs.0.verdict', 'Sham')->where('theirs.0.by', 'signed by nobody')->where('margin.verdict', 'Unproven'));
+        // Once this house has taken their key over, the same file counts.
+        config(['tally.known_stations' => ['Bench of friends' => $key]]);
+        $taken = ResultReader::read($theirs)->take($other, 'Wren');
+        self::assertSame([3, 'Bench of friends'], [$taken->runs, $taken->signer]);
+        self::assertSame(VerdictKind::Sham, $other->refresh()->verdict);
+    }
+
+    /** @return iterable<string, array{string, mixed, string}> */
+    public static function unfit(): iterable
+    {
+        yield 'a run that goes on' => ['runs.0.state', 'running', 'a run in a result file has ended'];
+        yield 'an endless speed' => ['runs.0.result.writes', [1e308], 'give bytes a second, above nothing'];
+        yield 'a trace beyond all measure' => ['runs.0.traces.write', [[1e300, 5.0]], 'give a number'];
+        yield 'a field nobody described' => ['runs.0.looks', 'fine', 'docs/result.schema.json'];
+        yield 'a card of a hundred petabytes' => ['card.capacity', 100_000_000_000_000_000, 'docs/result.schema.json'];
+        yield 'a size below nothing' => ['runs.1.result.size', -5, 'runs[1]'];
+    }
+
+    #[DataProvider('unfit')]
+    public function test_a_file_that_is_not_as_its_schema_says_is_refused(string $at, mixed $value, string $says): void
+    {
+        $card = $this->sham();
+        $json = $this->forged($card, function (array $file) use ($at, $value): array {
+            data_set($file, $at, $value);
+            assert(is_array($file));
+
+            return array_diff_key($file, ['signature' => 0]);
+        });
+        $this->expectException(NotAResult::class);
+        $this->expectExceptionMessage($says);
+        ResultReader::read($json);
     }
 
     public function test_a_file_about_another_card_is_refused(): void

@@ -26,7 +26,7 @@ final class StaleSaveTest extends TestCase
      */
     private static function form(Card $card, array $with): array
     {
-        return [...get_object_vars(IntakePage::of($card->refresh())), 'revision' => $card->revision, ...$with];
+        return array_filter([...get_object_vars(IntakePage::of($card->refresh())), 'revision' => $card->revision, ...$with], is_string(...), ARRAY_FILTER_USE_KEY);
     }
 
     public function test_an_older_page_is_refused_with_what_the_other_changed(): void
@@ -88,9 +88,9 @@ final class StaleSaveTest extends TestCase
     {
         $label = [...self::form($this->card(), []), 'tag' => 'QS-100'];
         // Between the check and the writing, somebody else is faster.
-        Card::query()->getConnection()->beforeExecuting(function (string $query): void {
-            static $done = false;
-            if (! $done && str_starts_with($query, 'insert into `cards`')) {
+        $done = false;
+        DB::connection()->beforeExecuting(function (string $query) use (&$done): void {
+            if ($done === false && str_starts_with($query, 'insert into `cards`')) {
                 $done = true;
                 $this->card(['tag' => 'QS-100']);
             }

@@ -24,19 +24,25 @@ final class ResultCommand extends Command
         $path = $this->argument('file');
         $json = is_file($path) && filesize($path) <= ResultReader::MOST ? file_get_contents($path) : false;
         if ($json === false) {
-            $this->error("“{$path}” is no file that can be read, or larger than 64 MB. Give a result file.");
+            $this->error("“{$path}” is no file that can be read, or larger than 12 MB. Give a result file.");
 
             return 2;
         }
         try {
             $result = ResultReader::read($json);
             $this->line("{$result->tag}, {$result->label}: made {$result->madeAt}, unchanged since. SHA-256 {$result->hash}");
+            $this->line('  '.match (true) {
+                $result->key === null => 'signed by nobody: it is kept apart when it is read in',
+                $result->signer() === null => "signed by “{$result->station}” with a key this house does not know ({$result->key}): it is kept apart when it is read in",
+                default => "signed by {$result->signer()}",
+            });
             foreach ($result->runs as $run) {
                 $this->line("  run {$run->id}  {$run->kind->value}  {$run->state->value}  {$run->hash}");
             }
             if ($this->option('take') === true) {
                 $card = Card::query()->where('tag', $result->tag)->first() ?? throw NotAResult::because("no card is tagged {$result->tag} here. Enter it on the Intake page first.");
-                $this->line($result->take($card, MediumAtHand::person()).' runs taken over.');
+                $taken = $result->take($card, MediumAtHand::person());
+                $this->line($taken->isApart() ? 'Kept apart: no station that this house knows has signed it.' : "{$taken->runs} runs taken over.");
             }
         } catch (NotAResult $fault) {
             $this->error($fault->getMessage());

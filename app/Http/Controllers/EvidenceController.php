@@ -42,6 +42,6 @@ final readonly class EvidenceController
             return back()->withErrors(['result' => $fault->getMessage()]);
         }
 
-        return $taken === 0 ? back()->withErrors(['result' => 'Every run of that file is in the books already: nothing was added.']) : back();
+        return $taken->runs === 0 ? back()->withErrors(['result' => $taken->isApart() ? 'That file is kept here already, apart.' : 'Every run of that file is in the books already: nothing was added.']) : back();
     }
 }

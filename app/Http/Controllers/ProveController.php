@@ -30,6 +30,7 @@ final readonly class ProveController
             'left' => ProvePage::left($runs),
             'schools' => Orders::schools($card, $slots, $runs),
             'erasures' => ProvePage::erasures($card, $runs),
+            'theirs' => ProvePage::theirs($card),
             'by' => Person::of($request) ?? '',
             'going' => Orders::going($runs),
             'order' => Orders::for($card, $slots, $runs, Bytes::of($card->capacity), 1),

@@ -13,7 +13,7 @@ final class Strip
     {
         $plain = strtr($line, ['×' => 'x', '⑩' => 'C10', '⑥' => 'C6', '④' => 'C4', '②' => 'C2', '™' => ' ', '®' => ' ', '–' => '-', '—' => '-', '‑' => '-', '*' => ' ', '†' => ' ']);
         // Marks that were typed without a space: U3V30.
-        $plain = (string) preg_replace_callback('/(?<![\p{L}\p{N}])(?:C(?:10|[246])|U[13]|V(?:6|10|30|60|90)(?!\d)|E(?:150|300|450|600)|A[12]){2,}(?![\p{L}\p{N}])/iu',
+        $plain = (string) preg_replace_callback('/(?<![\p{L}\p{N}])(?:C(?:10|[246])|U[13]|V(?:6|10|30|60|90)(?![0-9])|E(?:150|300|450|600)|A[12]){2,}(?![\p{L}\p{N}])/iu',
             fn (array $m): string => (string) preg_replace('/(?<=\d)(?=[A-Z])/i', ' ', $m[0]), $plain);
         $this->rest = ' '.trim((string) preg_replace('/[\s\x{00A0}\x{2009}\x{202F}]+/u', ' ', $plain)).' ';
     }

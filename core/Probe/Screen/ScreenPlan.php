@@ -28,8 +28,8 @@ final readonly class ScreenPlan
     /** A rung costs about as much as this many bytes of the dense stretch, so the two are balanced. */
     private const BALANCE = Imprint::BLOCK;
 
-    /** Reached at 8 TB. */
-    private const MOST_DENSE = 4096 * Imprint::BLOCK;
+    /** Reached at 8 TB; beyond it the dense stretch grows instead, so that a plan of any size is made in the same time. */
+    private const MOST_RUNGS = 4096;
 
     /** @throws InvalidArgumentException when the number of places is out of range */
     public function __construct(public Bytes $size, public int $points = self::POINTS, public int $seed = 1)
@@ -98,7 +98,7 @@ final readonly class ScreenPlan
     {
         $even = 2 * (int) sqrt($this->size->count / 2 * (float) self::BALANCE);
 
-        return min($this->size->count, max(2 * Imprint::BLOCK, min($even, self::MOST_DENSE)));
+        return min($this->size->count, max(2 * Imprint::BLOCK, $even, intdiv(2 * $this->size->count, self::MOST_RUNGS)));
     }
 
     /** Bytes that are written, and read back, in all. */

@@ -15,6 +15,7 @@ import { ErasureRows } from '../prove/ErasureRows';
 import { LeftSheet } from '../prove/LeftSheet';
 import { BadPlaces, Meaning } from '../prove/Meaning';
 import { ReadInSheet } from '../prove/ReadInSheet';
+import { TheirsRows } from '../prove/TheirsRows';
 import { SchoolsSheet } from '../prove/SchoolsSheet';
 import type {
     CardProps,
@@ -25,6 +26,7 @@ import type {
     MarginProps,
     OrderProps,
     SchoolsProps,
+    TheirsProps,
 } from '../types/generated/props';
 
 const Papers = styled.p`
@@ -40,6 +42,7 @@ interface Props {
     left: LeftProps | null;
     schools: SchoolsProps | null;
     erasures: ErasureProps[];
+    theirs: TheirsProps[];
     by: string;
     core: CoreProps | null;
     going: GoingProps | null;
@@ -51,7 +54,7 @@ export default function Prove(props: Props) {
     return <Surface key={props.card.tag} {...props} />;
 }
 
-function Surface({ card, core, left, schools, erasures, by, going, order, margin }: Props) {
+function Surface({ card, core, left, schools, erasures, theirs, by, going, order, margin }: Props) {
     const usual = schools?.recommended === 'screen' ? 'screen' : 'proof';
     const state = useOrder(card.tag, 'proof', order, usual, by);
     useFollow(going, ['core', 'order', 'left', 'schools', 'erasures']);
@@ -92,6 +95,7 @@ function Surface({ card, core, left, schools, erasures, by, going, order, margin
                 ) : null}
                 {going === null ? <OrderPanel kind="proof" order={order} state={state} /> : null}
                 <ErasureRows erasures={erasures} />
+                <TheirsRows theirs={theirs} />
                 {going === null ? <ReadInSheet tag={card.tag} /> : null}
             </main>
             <Margin margin={margin} here={`/prove/${card.tag}`} />

@@ -608,6 +608,15 @@ export interface SchoolsProps {
     reason: string;
 }
 
+export interface TheirsProps {
+    id: number;
+    verdict: VerdictKind;
+    runs: number;
+    madeAt: string;
+    by: string;
+    readIn: string;
+}
+
 export interface TraceProps {
     size: number;
     write: [number, number][];
