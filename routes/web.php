@@ -19,6 +19,7 @@ use App\Http\Controllers\OverruleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProveController;
+use App\Http\Controllers\PulseController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\RunNoteController;
 use App\Http\Controllers\TagController;
@@ -28,6 +29,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Route;
 
 Route::redirect('/', '/intake');
+Route::get('/pulse', PulseController::class);
 
 // A stage without a card opens on the first one that waits there, else on the first of all.
 foreach (['inspect', 'measure', 'prove', 'offload'] as $stage) {

@@ -67,6 +67,18 @@ abstract class TestCase extends FrameworkTestCase
         return $command;
     }
 
+    /**
+     * A card as the tray of every page has it.
+     *
+     * @return array<mixed>
+     */
+    protected function inTray(string $tag): array
+    {
+        $row = collect((array) $this->getJson('/pulse')->assertOk()->json('tray'))->firstWhere('tag', $tag);
+
+        return is_array($row) ? $row : self::fail("{$tag} is not in the tray.");
+    }
+
     /** Orders a run on the page and carries it out at once. */
     protected function conduct(Card $card, string $kind, string $slot, string $size = ''): Run
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Runs;
 
+use App\Models\Card;
 use App\Models\Run;
 use App\Models\RunSample;
 use Closure;
@@ -30,7 +31,7 @@ final readonly class Unfiled
     public static function put(Run $run, Outcome $outcome): self
     {
         $entry = [
-            'run' => $run->exists ? $run->id : null, 'of' => self::mark($run), 'attributes' => $run->exists ? $run->getDirty() : $run->getAttributes(),
+            'run' => $run->exists ? $run->id : null, 'of' => self::mark($run), 'tag' => $run->relationLoaded('card') ? $run->card->tag : null, 'attributes' => $run->exists ? $run->getDirty() : $run->getAttributes(),
             'state' => $outcome->state->value, 'result' => $outcome->result?->pack(), 'traces' => $outcome->traces, 'message' => $outcome->message, 'ended_at' => now()->utc()->format('Y-m-d H:i:s'),
         ];
         if ($outcome->checkpoint !== null) {
@@ -130,7 +131,9 @@ final readonly class Unfiled
     {
         $attributes = is_array($entry['attributes'] ?? null) ? array_filter($entry['attributes'], is_string(...), ARRAY_FILTER_USE_KEY) : [];
         if (($entry['run'] ?? null) === null) {
-            return (new Run)->setRawAttributes([...(new Run)->getAttributes(), ...$attributes]);
+            $isOurs = Card::query()->whereKey($attributes['card_id'] ?? 0)->where('tag', $entry['tag'] ?? '')->exists();
+
+            return ! $isOurs ? null : (new Run)->setRawAttributes([...(new Run)->getAttributes(), ...$attributes]);
         }
         $run = Run::query()->with(['card', 'slot', 'station'])->whereKey($entry['run'])->first();
         if ($run === null || self::mark($run) !== ($entry['of'] ?? null)) {

@@ -1,8 +1,9 @@
 import '@fontsource-variable/archivo/wdth.css';
 import '@fontsource-variable/martian-mono/wdth.css';
-import { createInertiaApp } from '@inertiajs/react';
+import { createInertiaApp, router } from '@inertiajs/react';
 import type { ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
+import { askNow, startPulse } from './frame/pulse';
 import { Frame } from './frame/Frame';
 import { countOnce } from './once';
 import { GlobalStyle } from './theme/GlobalStyle';
@@ -10,6 +11,13 @@ import { GlobalStyle } from './theme/GlobalStyle';
 const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx', { eager: true });
 
 countOnce();
+startPulse();
+router.on('success', (event) => {
+    // Whatever was sent may have changed a card.
+    if (event.detail.page.props['frame'] !== undefined) {
+        askNow();
+    }
+});
 
 void createInertiaApp({
     title: (title) => (title === '' ? 'Gritty Tally' : `${title} · Gritty Tally`),

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Props\Frame;
 
-/** What stands around every page. */
+/** What stands around every page, but for the cards, which come apart. */
 final readonly class FrameProps
 {
     /**
-     * @param  list<TagProps>  $tray
      * @param  list<StageProps>  $stages
      * @param  int  $going  runs going or waiting at this station
      */
@@ -16,7 +15,6 @@ final readonly class FrameProps
         public string $station,
         public bool $worker,
         public int $going,
-        public array $tray,
         public array $stages,
     ) {}
 }

@@ -1,7 +1,7 @@
 import { router } from '@inertiajs/react';
 import { Autocomplete, Dialog, Input, Menu, MenuItem, SearchField, useFilter, type Key } from 'react-aria-components';
 import styled from 'styled-components';
-import type { FrameProps } from '../types/generated/props';
+import type { FrameProps, TagProps } from '../types/generated/props';
 import { HOUSE_PAGES } from './HouseMenu';
 import { Card, Overlay } from './KeySheet';
 
@@ -43,12 +43,14 @@ export function Finder({
     open,
     onClose,
     frame,
+    tray,
     stage,
     tag,
 }: {
     open: boolean;
     onClose: () => void;
     frame: FrameProps;
+    tray: readonly TagProps[];
     stage: string;
     tag: string | null;
 }) {
@@ -60,7 +62,7 @@ export function Finder({
             id: tag === null ? `/${entry.key}` : `/${entry.key}/${tag}`,
             label: tag === null ? `Stage: ${entry.label}` : `${entry.label}: ${tag}`,
         })),
-        ...frame.tray.map((card) => ({
+        ...tray.map((card) => ({
             id: `/${stage}/${card.tag}#card`,
             label: `${card.tag}  ${card.line}  ${card.verdict}`,
         })),

@@ -1,14 +1,15 @@
-import { Link, router, usePage, usePoll } from '@inertiajs/react';
-import { useEffect, useState, type ReactNode } from 'react';
+import { Link, router, usePage } from '@inertiajs/react';
+import { useState, type ReactNode } from 'react';
 import { Button as AriaButton } from 'react-aria-components';
 import { useTheme } from '../theme/useTheme';
 import { Tray } from '../tray/Tray';
-import type { FrameProps } from '../types/generated/props';
+import type { FrameProps, TagProps } from '../types/generated/props';
 import { Finder } from './Finder';
 import { FrameLook } from './FrameLook';
 import { HouseMenu } from './HouseMenu';
 import { KeySheet } from './KeySheet';
 import { Line } from './Line';
+import { useHouse } from './pulse';
 import { useKeys } from './useKeys';
 
 interface SharedPage {
@@ -21,7 +22,7 @@ interface SharedPage {
 /** What stands around every page: the line on top, the tray at the left, the keys. */
 export function Frame({ children }: { children: ReactNode }) {
     const page = usePage<SharedPage>();
-    const { frame } = page.props;
+    const { frame, tray } = useHouse(page.props.frame);
     const place = page.url.split(/[/?]/)[1] ?? 'intake';
     // On the pages of the house a card of the tray opens where it is entered.
     const stage = frame.stages.some((entry) => entry.key === place) ? place : 'intake';
@@ -31,8 +32,7 @@ export function Frame({ children }: { children: ReactNode }) {
     const [finder, setFinder] = useState(false);
     const [drawer, setDrawer] = useState(false);
 
-    useWatch(frame);
-    useKeys(keysFor(frame, stage, tag, page.props.margin?.next.href ?? null, setSheet), () => {
+    useKeys(keysFor(frame, tray, stage, tag, page.props.margin?.next.href ?? null, setSheet), () => {
         setFinder(true);
     });
 
@@ -79,7 +79,7 @@ export function Frame({ children }: { children: ReactNode }) {
                     </span>
                 </div>
             </header>
-            <Tray tags={frame.tray} selected={tag} stage={stage} />
+            <Tray tags={tray} selected={tag} stage={stage} />
             {children}
             <KeySheet
                 open={sheet}
@@ -90,6 +90,7 @@ export function Frame({ children }: { children: ReactNode }) {
             <Finder
                 open={finder}
                 frame={frame}
+                tray={tray}
                 stage={stage}
                 tag={tag}
                 onClose={() => {
@@ -116,31 +117,17 @@ function StationWords({ frame }: { frame: FrameProps }) {
     );
 }
 
-/** While runs go anywhere at the station, the tray and the header follow them. */
-function useWatch(frame: FrameProps) {
-    const { start, stop } = usePoll(2000, { only: ['frame'] }, { autoStart: false });
-    const watch = frame.going > 0 || !frame.worker;
-    useEffect(() => {
-        if (watch) {
-            start();
-        } else {
-            stop();
-        }
-        return stop;
-        // eslint-disable-next-line react-hooks/exhaustive-deps -- start and stop are made anew at each render
-    }, [watch]);
-}
-
 function keysFor(
     frame: FrameProps,
+    tray: readonly TagProps[],
     stage: string,
     tag: string | null,
     next: string | null,
     setSheet: (open: boolean) => void,
 ): Record<string, () => void> {
     const move = (by: number) => () => {
-        const at = frame.tray.findIndex((card) => card.tag === tag);
-        const to = frame.tray[Math.min(frame.tray.length - 1, Math.max(0, at + by))];
+        const at = tray.findIndex((card) => card.tag === tag);
+        const to = tray[Math.min(tray.length - 1, Math.max(0, at + by))];
         if (to !== undefined && to.tag !== tag) {
             router.visit(`/${stage}/${to.tag}`, { preserveState: true });
         }

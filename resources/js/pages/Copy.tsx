@@ -30,7 +30,7 @@ interface Props {
 
 /** Real folders, timed: by this program, or by hand where another one does the work. */
 export default function Copy({ card, copies, slots, folders, chain, going, today, person, margin }: Props) {
-    useFollow(going, ['copies']);
+    const now = useFollow(going, ['copies']);
     return (
         <>
             <Head title={`${card.tag} copied`} />
@@ -54,7 +54,7 @@ export default function Copy({ card, copies, slots, folders, chain, going, today
                         chain={chain}
                     />
                 ) : (
-                    <GoingSheet going={going} />
+                    <GoingSheet going={now ?? going} />
                 )}
                 {copies.map((copy) => (
                     <CopySheet key={copy.id} copy={copy} />

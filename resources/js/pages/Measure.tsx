@@ -46,7 +46,7 @@ export default function Measure(props: Props) {
 
 function Surface({ card, claimLine, course, runs, going, order, margin }: Props) {
     const state = useOrder(card.tag, 'speed', order);
-    useFollow(going, ['claimLine', 'course', 'runs', 'order']);
+    const now = useFollow(going, ['claimLine', 'course', 'runs', 'order']);
     const { slot } = state;
     const measured = runs.some((run) => run.write !== null);
 
@@ -93,7 +93,7 @@ function Surface({ card, claimLine, course, runs, going, order, margin }: Props)
                 {going === null ? (
                     <OrderPanel kind="speed" order={order} state={state} />
                 ) : (
-                    <GoingSheet going={going} />
+                    <GoingSheet going={now ?? going} />
                 )}
                 <Other>
                     Measured elsewhere? <Link href={`/measure/${card.tag}/typed`}>Type the figures in</Link>. A real

@@ -57,7 +57,7 @@ export default function Prove(props: Props) {
 function Surface({ card, core, left, schools, erasures, theirs, by, going, order, margin }: Props) {
     const usual = schools?.recommended === 'screen' ? 'screen' : 'proof';
     const state = useOrder(card.tag, 'proof', order, usual, by);
-    useFollow(going, ['core', 'order', 'left', 'schools', 'erasures']);
+    const now = useFollow(going, ['core', 'order', 'left', 'schools', 'erasures']);
     const { expected } = state;
     const words = WORDS[state.school];
 
@@ -86,7 +86,7 @@ function Surface({ card, core, left, schools, erasures, theirs, by, going, order
                         </Button>
                     ) : null}
                 </Title>
-                {going === null ? null : <GoingSheet going={going} />}
+                {going === null ? null : <GoingSheet going={now ?? going} />}
                 {going === null && left !== null && !left.again ? <LeftSheet left={left} /> : null}
                 {core === null ? null : <Core core={core} tag={card.tag} />}
                 {going === null && left !== null && left.again ? <LeftSheet left={left} /> : null}

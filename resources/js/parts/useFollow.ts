@@ -1,18 +1,37 @@
-import { usePoll } from '@inertiajs/react';
-import { useEffect } from 'react';
+import { router } from '@inertiajs/react';
+import { useEffect, useRef } from 'react';
+import { useRun } from '../frame/pulse';
 import type { GoingProps } from '../types/generated/props';
 
-/** Follows a run of the card that is open: asks for the named props a few times a second until it has ended. */
-export function useFollow(going: GoingProps | null, only: string[]): void {
-    const { start, stop } = usePoll(400, { only: [...only, 'frame', 'going', 'margin'] }, { autoStart: false });
-    const follow = going !== null;
+/** How often what was measured so far is asked for while a run goes on: it is much more than how far it has come. */
+const SO_FAR = 20_000;
+
+/**
+ * Follows the run of the card that is open: how far it has come by a short question, what was measured so far now and then,
+ * and everything once it is over.
+ *
+ * @returns how it stands by now
+ */
+export function useFollow(going: GoingProps | null, only: string[]): GoingProps | null {
+    const now = useRun(going?.id ?? null);
+    const asked = useRef(0);
+    const isOver = going !== null && now === null;
+    const phase = `${now?.progress?.phase ?? ''} ${now?.progress?.run ?? 0}`;
     useEffect(() => {
-        if (follow) {
-            start();
-        } else {
-            stop();
+        if (isOver) {
+            router.reload({ only: [...only, 'frame', 'going', 'margin'] });
         }
-        return stop;
-        // eslint-disable-next-line react-hooks/exhaustive-deps -- start and stop are made anew at each render
-    }, [follow]);
+        // eslint-disable-next-line react-hooks/exhaustive-deps -- the names are written where this is called, and never change
+    }, [isOver]);
+    useEffect(() => {
+        if (now != null && Date.now() - asked.current > SO_FAR) {
+            const isFirst = asked.current === 0;
+            asked.current = Date.now();
+            if (!isFirst) {
+                router.reload({ only: [...only, 'margin'] });
+            }
+        }
+        // eslint-disable-next-line react-hooks/exhaustive-deps -- only when it comes to another passage
+    }, [phase]);
+    return now ?? going;
 }

@@ -140,8 +140,15 @@ export interface FrameProps {
     station: string;
     worker: boolean;
     going: number;
-    tray: TagProps[];
     stages: StageProps[];
+}
+
+export interface PulseProps {
+    frame: FrameProps;
+    tray: TagProps[];
+    cards: number;
+    mark: string;
+    going: GoingProps | null;
 }
 
 export interface StageProps {

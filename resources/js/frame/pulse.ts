@@ -1,0 +1,117 @@
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import type { FrameProps, GoingProps, PulseProps, TagProps } from '../types/generated/props';
+
+/** Milliseconds from an answer to the next question: while a run is followed, while others go, and when all is quiet. */
+const FOLLOWED = 700;
+const GOING = 3000;
+const QUIET = 20_000;
+/** After a question that was not answered, twice as long each time, up to here. */
+const LONGEST = 30_000;
+
+interface Known {
+    tray: readonly TagProps[];
+    frame: FrameProps | null;
+    /** The run that was asked for, as it stood last; undefined before it was asked for. */
+    going: { run: number; now: GoingProps | null } | undefined;
+}
+
+let known: Known = { tray: [], frame: null, going: undefined };
+let mark = '';
+let followed: number | null = null;
+let timer: ReturnType<typeof setTimeout> | undefined;
+let asking = false;
+let failed = 0;
+const listeners = new Set<() => void>();
+
+function merge(before: readonly TagProps[], changed: readonly TagProps[]): readonly TagProps[] {
+    if (changed.length === 0) {
+        return before;
+    }
+    const cards = new Map(before.map((card) => [card.tag, card]));
+    for (const card of changed) {
+        cards.set(card.tag, card);
+    }
+    return [...cards.values()].sort((one, other) => (one.tag < other.tag ? -1 : 1));
+}
+
+/** One question at a time: the next is asked only after the answer, and later where none came. */
+async function ask(): Promise<void> {
+    if (asking) {
+        return;
+    }
+    asking = true;
+    const run = followed;
+    const query = new URLSearchParams({ since: mark, ...(run === null ? {} : { run: String(run) }) });
+    try {
+        const answer = await fetch(`/pulse?${query.toString()}`, { headers: { Accept: 'application/json' } });
+        if (!answer.ok) {
+            throw new Error(`/pulse answered ${answer.status}`);
+        }
+        const said = (await answer.json()) as PulseProps;
+        const tray = mark === '' ? said.tray : merge(known.tray, said.tray);
+        // A card that was taken out, or tagged anew, is told by nobody: then all of them are asked for once more.
+        mark = tray.length === said.cards ? said.mark : '';
+        known = { tray, frame: said.frame, going: run === null ? undefined : { run, now: said.going } };
+        failed = 0;
+        listeners.forEach((listener) => {
+            listener();
+        });
+    } catch {
+        failed += 1;
+    } finally {
+        asking = false;
+        later();
+    }
+}
+
+function later(soon = false): void {
+    clearTimeout(timer);
+    if (document.hidden) {
+        return;
+    }
+    const usual =
+        followed !== null ? FOLLOWED : (known.frame?.going ?? 0) > 0 || known.frame?.worker === false ? GOING : QUIET;
+    timer = setTimeout(() => void ask(), soon ? 0 : Math.min(LONGEST, usual * 2 ** failed));
+}
+
+function subscribe(listener: () => void): () => void {
+    listeners.add(listener);
+    return () => listeners.delete(listener);
+}
+
+export function startPulse(): void {
+    document.addEventListener('visibilitychange', () => {
+        later(true);
+    });
+    later(true);
+}
+
+/** Asks at once: something was done here that the tray shows. */
+export function askNow(): void {
+    later(true);
+}
+
+/** The cards, and the station as it stands by now; a page that has just come knows the station better. */
+export function useHouse(frame: FrameProps): { tray: readonly TagProps[]; frame: FrameProps } {
+    const now = useSyncExternalStore(subscribe, () => known);
+    const [came, setCame] = useState({ frame, known: now });
+    if (came.frame !== frame) {
+        setCame({ frame, known: now });
+    }
+    return { tray: now.tray, frame: came.known === now || now.frame === null ? frame : now.frame };
+}
+
+/** How a run stands by now; `undefined` before it was asked for, `null` when it is over. */
+export function useRun(run: number | null): GoingProps | null | undefined {
+    const now = useSyncExternalStore(subscribe, () => known);
+    useEffect(() => {
+        followed = run;
+        if (run !== null) {
+            later(true);
+        }
+        return () => {
+            followed = null;
+        };
+    }, [run]);
+    return now.going?.run === run ? now.going.now : undefined;
+}
