@@ -1,9 +1,11 @@
 import { defineConfig } from '@playwright/test';
+import { PASSWORD, sitting } from './tests/Browser/signIn';
 
 /** The real application with a station and a database of its own, so that what one test changes is no surprise to another. */
 const app = (name: string, port: number) => ({
     command: `tests/Browser/app ${name} ${port}`,
-    url: `http://127.0.0.1:${port}/intake`,
+    env: { TALLY_DEMO_PASSWORD: PASSWORD },
+    url: `http://127.0.0.1:${port}/up`,
     timeout: 60_000,
     gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5000 },
 });
@@ -15,6 +17,7 @@ export default defineConfig({
     expect: { timeout: 10_000 },
     workers: 2,
     reporter: [['list']],
+    globalSetup: './tests/Browser/signIn',
     use: {
         viewport: { width: 1280, height: 800 },
         launchOptions: {
@@ -32,8 +35,8 @@ export default defineConfig({
     },
     // The tests of each share a station and its books, so they go one after another; the two go beside one another.
     projects: [
-        { name: 'pages', testMatch: 'pages.spec.ts', workers: 1, use: { baseURL: 'http://127.0.0.1:8472' } },
-        { name: 'bench', testIgnore: 'pages.spec.ts', workers: 1, use: { baseURL: 'http://127.0.0.1:8471' } },
+        { name: 'pages', testMatch: 'pages.spec.ts', workers: 1, use: { baseURL: 'http://127.0.0.1:8472', storageState: sitting(8472) } },
+        { name: 'bench', testIgnore: 'pages.spec.ts', workers: 1, use: { baseURL: 'http://127.0.0.1:8471', storageState: sitting(8471) } },
     ],
     webServer: [app('browser', 8471), app('pages', 8472)],
 });

@@ -4,22 +4,27 @@ declare(strict_types=1);
 
 use App\Http\Middleware\CountOnce;
 use App\Http\Middleware\KeepSession;
-use App\Http\Middleware\OnlyThisMachine;
+use App\Http\Middleware\May;
+use App\Http\Middleware\OwnNamesOnly;
 use App\Http\Middleware\ShareFrame;
+use App\Http\Middleware\SignedIn;
 use App\Http\Trouble;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Session\Middleware\AuthenticateSession;
 use Illuminate\Session\Middleware\StartSession;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withCommands([__DIR__.'/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->prepend(OnlyThisMachine::class);
-        $middleware->web(append: [ShareFrame::class, CountOnce::class], replace: [StartSession::class => KeepSession::class]);
+        $middleware->prepend(OwnNamesOnly::class);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->alias(['may' => May::class]);
+        $middleware->web(append: [SignedIn::class, AuthenticateSession::class, ShareFrame::class, CountOnce::class], replace: [StartSession::class => KeepSession::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->render(fn (Throwable $fault, Request $request): ?Response => Trouble::page($fault, $request));

@@ -41,6 +41,11 @@ return [
     // What a price without a currency is in.
     'currency' => env('TALLY_CURRENCY', 'EUR'),
 
-    // Host names the pages answer to. There are no accounts yet, so nobody else's.
-    'hosts' => ['127.0.0.1', 'localhost', '[::1]'],
+    // Where the pages are listened for. On this machine alone, with one person in the books, nobody need sign in; with
+    // TALLY_OPEN=never everybody does.
+    'listen' => env('APP_LISTEN', '127.0.0.1'),
+    'open' => env('TALLY_OPEN', 'auto'),
+
+    // Host names the pages answer to, and nobody else's.
+    'hosts' => ['127.0.0.1', 'localhost', '[::1]', ...array_values(array_filter(array_map(trim(...), explode(',', is_string($hosts = env('TALLY_HOSTS', '')) ? $hosts : ''))))],
 ];

@@ -16,12 +16,14 @@ use App\Http\Controllers\MeasureController;
 use App\Http\Controllers\OffloadController;
 use App\Http\Controllers\OpinionController;
 use App\Http\Controllers\OverruleController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProveController;
 use App\Http\Controllers\PulseController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\RunNoteController;
+use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TagController;
 use App\Http\Controllers\TypedController;
 use App\Models\Card;
@@ -30,6 +32,20 @@ use Illuminate\Support\Facades\Route;
 
 Route::redirect('/', '/intake');
 Route::get('/pulse', PulseController::class);
+
+Route::get('/sign-in', [SignInController::class, 'show']);
+Route::post('/sign-in', [SignInController::class, 'in']);
+Route::post('/sign-out', [SignInController::class, 'out']);
+Route::get('/password', [SignInController::class, 'password']);
+Route::put('/password', [SignInController::class, 'change']);
+Route::middleware('may:people')->group(function (): void {
+    Route::get('/people', [PeopleController::class, 'show']);
+    Route::post('/people', [PeopleController::class, 'store']);
+    Route::put('/people/{user}/role', [PeopleController::class, 'assign']);
+    Route::post('/people/{user}/reset', [PeopleController::class, 'reset']);
+    Route::post('/people/{user}/disable', [PeopleController::class, 'disable']);
+    Route::post('/people/{user}/enable', [PeopleController::class, 'enable']);
+});
 
 // A stage without a card opens on the first one that waits there, else on the first of all.
 foreach (['inspect', 'measure', 'prove', 'offload'] as $stage) {
@@ -46,7 +62,7 @@ Route::post('/intake/line', [LabelPreviewController::class, 'line']);
 Route::post('/intake/preview', [LabelPreviewController::class, 'label']);
 Route::post('/cards', [IntakeController::class, 'store']);
 Route::post('/cards/{card}/footage', [FootageController::class, 'carries']);
-Route::post('/cards/{card}/clear', [FootageController::class, 'clear']);
+Route::post('/cards/{card}/clear', [FootageController::class, 'clear'])->middleware('may:erase');
 Route::post('/cards/{card}/photos', [PhotoController::class, 'store']);
 Route::get('/photos/{photo}', [PhotoController::class, 'show']);
 Route::put('/cards/{card}', [IntakeController::class, 'update']);
@@ -88,8 +104,8 @@ Route::get('/measure/{card}', MeasureController::class);
 Route::get('/prove/{card}', ProveController::class);
 Route::get('/prove/{card}/evidence.pdf', [EvidenceController::class, 'sheet']);
 Route::get('/prove/{card}/result.json', [EvidenceController::class, 'result']);
-Route::post('/cards/{card}/overrule', [OverruleController::class, 'say']);
-Route::post('/cards/{card}/overrule/withdraw', [OverruleController::class, 'withdraw']);
+Route::post('/cards/{card}/overrule', [OverruleController::class, 'say'])->middleware('may:overrule');
+Route::post('/cards/{card}/overrule/withdraw', [OverruleController::class, 'withdraw'])->middleware('may:overrule');
 Route::post('/cards/{card}/results', [EvidenceController::class, 'take']);
 Route::get('/offload/{card}', OffloadController::class);
 
@@ -109,8 +125,8 @@ Route::post('/compare/figures', [CompareController::class, 'figures']);
 Route::post('/cards/{card}/runs', [RunController::class, 'store']);
 Route::post('/cards/{card}/runs/forecast', [RunController::class, 'forecast']);
 Route::get('/runs/{run}', [RunController::class, 'show']);
-Route::post('/runs/{run}/void', [RunNoteController::class, 'void']);
-Route::post('/runs/{run}/count-again', [RunNoteController::class, 'countAgain']);
+Route::post('/runs/{run}/void', [RunNoteController::class, 'void'])->middleware('may:void');
+Route::post('/runs/{run}/count-again', [RunNoteController::class, 'countAgain'])->middleware('may:void');
 Route::post('/runs/{run}/heat', [RunNoteController::class, 'heat']);
 Route::post('/runs/{run}/go-on', [RunController::class, 'goOn']);
 Route::post('/runs/{run}/stop', [RunController::class, 'stop']);

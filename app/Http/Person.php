@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\People\House;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
 
-/** Who is at the bench: there are no accounts yet, so it is the name that was last given in this browser. */
+/** Who is at the bench: whoever is signed in; where the house is open, the name that was last given in this browser. */
 final readonly class Person
 {
     private const COOKIE = 'person';
@@ -16,6 +17,9 @@ final readonly class Person
 
     public static function of(Request $request): ?string
     {
+        if (! House::isOpen()) {
+            return House::person()?->name;
+        }
         $name = $request->cookie(self::COOKIE);
 
         return is_string($name) && trim($name) !== '' ? mb_substr(trim($name), 0, 80) : null;
@@ -23,6 +27,8 @@ final readonly class Person
 
     public static function remember(string $name): void
     {
-        Cookie::queue(self::COOKIE, $name, self::DAYS * 24 * 60);
+        if (House::isOpen()) {
+            Cookie::queue(self::COOKIE, $name, self::DAYS * 24 * 60);
+        }
     }
 }

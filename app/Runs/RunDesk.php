@@ -12,6 +12,8 @@ use App\Models\Run;
 use App\Models\Slot;
 use App\Models\SlotKind;
 use App\Models\Station;
+use App\People\Ability;
+use App\People\House;
 use App\Stations\SlotLook;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Support\Facades\DB;
@@ -165,6 +167,7 @@ final readonly class RunDesk
             return;
         }
         if ($order->slot->kind === SlotKind::Raw) {
+            House::must(Ability::Erase);
             $this->checkRaw($card, $order);
 
             return;

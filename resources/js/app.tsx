@@ -19,6 +19,9 @@ router.on('success', (event) => {
     }
 });
 
+/** Pages before the door: nothing of the house stands around them. */
+const OUTSIDE = ['SignIn', 'Password'];
+
 void createInertiaApp({
     title: (title) => (title === '' ? 'Gritty Tally' : `${title} · Gritty Tally`),
     resolve: (name) => {
@@ -28,7 +31,7 @@ void createInertiaApp({
         }
         return page.default;
     },
-    layout: () => Frame,
+    layout: (name) => (OUTSIDE.includes(name) ? undefined : Frame),
     setup: ({ el, App, props }) => {
         createRoot(el).render(
             <>

@@ -5,7 +5,7 @@
         <meta name="viewport" content="width=device-width, initial-scale=1">
         <link rel="icon" href="/mark.svg" type="image/svg+xml">
         {{-- Before anything is drawn, so that a dark set is never lit by a white flash. --}}
-        <script>
+        <script nonce="{{ Vite::cspNonce() }}">
             document.documentElement.dataset.theme = localStorage.getItem('theme')
                 ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'day');
         </script>

@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Route;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
-/** No accounts yet: only this machine is answered, and only its own pages may write. */
+/** Only own host names are answered, and only own pages may write. */
 final class DoorsTest extends TestCase
 {
     /** @return iterable<string, array{string, int}> */
@@ -31,7 +31,7 @@ final class DoorsTest extends TestCase
         $response = $this->call('GET', "http://{$host}/intake");
         self::assertSame($status, $response->getStatusCode());
         if ($status === 403) {
-            self::assertStringContainsString('answers only on this machine', (string) $response->getContent());
+            self::assertStringContainsString('answers only under its own names', (string) $response->getContent());
         }
     }
 
@@ -61,7 +61,7 @@ final class DoorsTest extends TestCase
                 $writing++;
             }
         }
-        self::assertSame(34, $writing);
+        self::assertSame(42, $writing);
     }
 
     public function test_pages_cannot_be_framed(): void

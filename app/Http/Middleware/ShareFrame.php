@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Pages\Frame;
+use App\Pages\PeoplePage;
+use App\People\House;
 use App\Props\Frame\FrameProps;
+use App\Props\Frame\WhoProps;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 
@@ -17,6 +20,8 @@ final class ShareFrame extends Middleware
     /** @return array<string, mixed> */
     public function share(Request $request): array
     {
-        return [...parent::share($request), 'frame' => fn (): FrameProps => Frame::now()];
+        return [...parent::share($request), 'who' => fn (): WhoProps => PeoplePage::who(),
+            // Whoever is not signed in is told nothing of the house.
+            'frame' => fn (): ?FrameProps => House::isOpen() || House::person() !== null ? Frame::now() : null];
     }
 }

@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { useSurfaceKeys } from '../frame/useKeys';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
+import { NameField } from '../parts/NameField';
 import { Sheet } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
 import type { ChainChoicesProps, CopyCheckProps } from '../types/generated/props';
@@ -147,7 +148,7 @@ export function StopwatchSheet({
                     <SelectField {...field('port')} label="Port" none="not known" choices={chain.ports} />
                     <SelectField {...field('drive')} label="Drive" none="not known" choices={chain.drives} />
                     <TextField {...field('on')} label="On" figures />
-                    <TextField {...field('by')} label="Who held the watch" />
+                    <NameField {...field('by')} label="Who held the watch" />
                 </Row>
                 <Row>
                     <div style={{ gridColumn: '1 / span 4' }}>

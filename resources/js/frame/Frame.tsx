@@ -3,7 +3,8 @@ import { useState, type ReactNode } from 'react';
 import { Button as AriaButton } from 'react-aria-components';
 import { useTheme } from '../theme/useTheme';
 import { Tray } from '../tray/Tray';
-import type { FrameProps, TagProps } from '../types/generated/props';
+import { NotAllowed, Who } from './Who';
+import type { FrameProps, TagProps, WhoProps } from '../types/generated/props';
 import { Finder } from './Finder';
 import { FrameLook } from './FrameLook';
 import { HouseMenu } from './HouseMenu';
@@ -13,7 +14,9 @@ import { useHouse } from './pulse';
 import { useKeys } from './useKeys';
 
 interface SharedPage {
-    frame: FrameProps;
+    frame: FrameProps | null;
+    who: WhoProps;
+    errors: Record<string, string>;
     card?: { tag: string } | null;
     margin?: { next: { href: string | null } } | null;
     [key: string]: unknown;
@@ -21,8 +24,13 @@ interface SharedPage {
 
 /** What stands around every page: the line on top, the tray at the left, the keys. */
 export function Frame({ children }: { children: ReactNode }) {
+    const { frame } = usePage<SharedPage>().props;
+    return frame === null ? children : <Around shown={frame}>{children}</Around>;
+}
+
+function Around({ shown, children }: { shown: FrameProps; children: ReactNode }) {
     const page = usePage<SharedPage>();
-    const { frame, tray } = useHouse(page.props.frame);
+    const { frame, tray } = useHouse(shown);
     const place = page.url.split(/[/?]/)[1] ?? 'intake';
     // On the pages of the house a card of the tray opens where it is entered.
     const stage = frame.stages.some((entry) => entry.key === place) ? place : 'intake';
@@ -56,9 +64,12 @@ export function Frame({ children }: { children: ReactNode }) {
                     {drawer ? 'Hide the cards' : 'Show the cards'}
                 </AriaButton>
                 <div className="station">
-                    <StationWords frame={frame} />
                     <span>
-                        <HouseMenu />
+                        <StationWords frame={frame} />
+                        <Who who={page.props.who} />
+                    </span>
+                    <span>
+                        <HouseMenu who={page.props.who} />
                         <AriaButton onPress={toggleTheme}>{theme === 'day' ? 'night cart' : 'day paper'}</AriaButton>
                         <AriaButton
                             aria-label="All keys"
@@ -79,6 +90,7 @@ export function Frame({ children }: { children: ReactNode }) {
                     </span>
                 </div>
             </header>
+            <NotAllowed says={page.props.errors['may']} />
             <Tray tags={tray} selected={tag} stage={stage} />
             {children}
             <KeySheet

@@ -27,13 +27,17 @@ export const FrameLook = styled.div<{ $drawer: boolean }>`
         border-left: 1px solid var(--rule);
         padding: 0 12px 0 14px;
         display: flex;
-        align-items: center;
-        justify-content: space-between;
-        gap: 6px;
+        flex-direction: column;
+        justify-content: center;
+        gap: 5px;
         font-size: 12.5px;
         color: var(--pencil);
     }
     .station > span {
+        display: flex;
+        align-items: center;
+        justify-content: space-between;
+        gap: 6px;
         /* A worker that is away is told in full, on two lines: the keys beside it stay in reach. */
         min-width: 0;
         line-height: 1.2;

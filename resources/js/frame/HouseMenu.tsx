@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 import { Button, Menu, MenuItem, MenuTrigger } from 'react-aria-components';
 import { PopoverLook } from '../parts/fields';
+import type { WhoProps } from '../types/generated/props';
 
 export const HOUSE_PAGES = [
     { href: '/kit', label: 'Kit: readers, cables, hosts, drives, cameras' },
@@ -15,8 +16,11 @@ export const HOUSE_PAGES = [
     { href: '/import', label: 'Cards from a table, or out as one' },
 ] as const;
 
+const FOR_LEADS = [{ href: '/people', label: 'People: who signs in, as what', takes: 'people' }] as const;
+
 /** What belongs to the house and not to one card stands behind this, not on the line. */
-export function HouseMenu() {
+export function HouseMenu({ who }: { who: WhoProps }) {
+    const pages = [...HOUSE_PAGES, ...FOR_LEADS.filter((page) => who.may.includes(page.takes))];
     return (
         <MenuTrigger>
             <Button aria-label="The house: kit, prices, tags, tables">house ▾</Button>
@@ -27,7 +31,7 @@ export function HouseMenu() {
                         router.visit(String(key));
                     }}
                 >
-                    {HOUSE_PAGES.map((page) => (
+                    {pages.map((page) => (
                         <MenuItem key={page.href} id={page.href}>
                             {page.label}
                         </MenuItem>

@@ -2,6 +2,7 @@ import { useForm } from '@inertiajs/react';
 import styled from 'styled-components';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
+import { NameField } from '../parts/NameField';
 import { VerdictMark } from '../parts/VerdictMark';
 import type { MarginProps, OverruleProps } from '../types/generated/props';
 
@@ -82,7 +83,7 @@ export function OverruleAsk({ margin }: { margin: MarginProps }) {
                     error={form.errors.reason}
                 />
                 {stands ? null : (
-                    <TextField
+                    <NameField
                         name="overrule-by"
                         label="Who overrules it"
                         value={form.data.by}

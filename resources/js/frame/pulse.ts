@@ -44,6 +44,11 @@ async function ask(): Promise<void> {
     const query = new URLSearchParams({ since: mark, ...(run === null ? {} : { run: String(run) }) });
     try {
         const answer = await fetch(`/pulse?${query.toString()}`, { headers: { Accept: 'application/json' } });
+        if (answer.status === 401) {
+            // The sitting is over: the page asks to sign in again.
+            window.location.reload();
+            return;
+        }
         if (!answer.ok) {
             throw new Error(`/pulse answered ${answer.status}`);
         }
@@ -66,7 +71,7 @@ async function ask(): Promise<void> {
 
 function later(soon = false): void {
     clearTimeout(timer);
-    if (document.hidden) {
+    if (document.hidden || window.location.pathname === '/sign-in') {
         return;
     }
     const usual =

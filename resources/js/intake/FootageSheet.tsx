@@ -2,6 +2,7 @@ import { router } from '@inertiajs/react';
 import { useState } from 'react';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
+import { NameField } from '../parts/NameField';
 import { Ruled, Sheet } from '../parts/Sheet';
 import type { FootageProps } from '../types/generated/props';
 import { Fields } from './Fields';
@@ -40,7 +41,7 @@ export function FootageSheet({ tag, footage, person }: { tag: string; footage: F
                     placeholder="48 GB"
                     figures
                 />
-                <TextField name="footage-by" label="Your name" value={by} onChange={setBy} error={errors['by']} />
+                <NameField name="footage-by" label="Your name" value={by} onChange={setBy} error={errors['by']} />
                 <div style={{ alignSelf: 'end' }}>
                     <Button
                         quiet

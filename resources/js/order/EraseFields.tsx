@@ -1,5 +1,6 @@
 import styled from 'styled-components';
 import { TextField } from '../parts/fields';
+import { NameField } from '../parts/NameField';
 import type { LiesProps } from '../types/generated/props';
 import type { Erasing, Order } from './useOrder';
 
@@ -64,7 +65,7 @@ export function EraseFields({ state, lies }: { state: Order; lies: LiesProps }) 
             )}
             <div className="grid">
                 <TextField {...field('tag')} label="Tag of the card in the slot" figures />
-                <TextField {...field('by')} label="Your name, for the ledger" />
+                <NameField {...field('by')} label="Your name, for the ledger" />
                 <TextField
                     {...field('why')}
                     label="Why, if its size is not that of the label"

@@ -10,6 +10,7 @@ import { QuestionLine } from '../inspect/QuestionLine';
 import { SeenTable } from '../inspect/SeenTable';
 import { CardHeading } from '../parts/CardHeading';
 import { SelectField, TextField } from '../parts/fields';
+import { NameField } from '../parts/NameField';
 import { Title } from '../parts/Sheet';
 import type { CardProps, ChoiceProps, MarginProps, QuestionProps, SeenProps } from '../types/generated/props';
 
@@ -119,7 +120,7 @@ function Surface({ card, questions, history, readers, person, margin }: Props) {
                             (document.activeElement as HTMLElement | null)?.blur();
                         }}
                     >
-                        <TextField
+                        <NameField
                             name="by"
                             label="Who looks"
                             value={by}

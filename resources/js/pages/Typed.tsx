@@ -4,6 +4,7 @@ import { Margin } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
 import { SelectField, TextField } from '../parts/fields';
+import { NameField } from '../parts/NameField';
 import { Sheet, Title } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
 import type { CardProps, ChainChoicesProps, MarginProps, TypedCheckProps } from '../types/generated/props';
@@ -191,7 +192,7 @@ export default function Typed({ card, chain, today, person, margin }: Props) {
                             />
                             <SelectField {...choice('port')} label="Port" none="not known" choices={chain.ports} />
                             <TextField {...text('on')} label="Measured on" figures />
-                            <TextField {...text('by')} label="Typed by" />
+                            <NameField {...text('by')} label="Typed by" />
                         </Grid>
                         <Grid className="three">
                             <TextField

@@ -90,6 +90,9 @@ export function TextField({
     autoFocus = false,
     name,
     placeholder = '',
+    readOnly = false,
+    autoComplete = 'off',
+    type = 'text',
 }: FieldProps & {
     value: string;
     onChange: (value: string) => void;
@@ -97,6 +100,9 @@ export function TextField({
     autoFocus?: boolean;
     name: string;
     placeholder?: string;
+    readOnly?: boolean;
+    autoComplete?: string;
+    type?: 'text' | 'password';
 }) {
     return (
         <TextLook
@@ -105,14 +111,21 @@ export function TextField({
             isInvalid={error !== undefined}
             name={name}
             autoFocus={autoFocus}
+            isReadOnly={readOnly}
+            type={type}
             {...(figures ? { 'data-figures': '' } : {})}
         >
             <Label>{label}</Label>
-            <Input placeholder={placeholder} autoComplete="off" spellCheck={false} />
+            <Input placeholder={placeholder} autoComplete={autoComplete} spellCheck={false} />
             {hint === undefined || error !== undefined ? null : <Text slot="description">{hint}</Text>}
             <FieldError>{error}</FieldError>
         </TextLook>
     );
+}
+
+/** What nobody should read over a shoulder. */
+export function PasswordField(props: Omit<Parameters<typeof TextField>[0], 'type'>) {
+    return <TextField {...props} type="password" />;
 }
 
 /** Several lines. */

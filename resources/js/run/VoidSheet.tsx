@@ -2,6 +2,7 @@ import { useForm } from '@inertiajs/react';
 import styled from 'styled-components';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
+import { NameField } from '../parts/NameField';
 import { Sheet } from '../parts/Sheet';
 import type { RunSheetProps } from '../types/generated/props';
 
@@ -59,7 +60,7 @@ export function VoidSheet({ run, person }: { run: RunSheetProps; person: string 
                 {isVoid ? (
                     <span />
                 ) : (
-                    <TextField
+                    <NameField
                         name="by"
                         label="Who says so"
                         value={form.data.by}

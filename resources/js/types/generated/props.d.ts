@@ -1,8 +1,12 @@
 // Made by `php artisan tally:types` from app/Props. Do not edit.
 
+export type Ability = 'write' | 'erase' | 'void' | 'overrule' | 'rules' | 'people';
+
 export type BlockClass = 'holds' | 'stale' | 'blank' | 'echoes' | 'scrambled' | 'unreadable';
 
 export type Condition = 'whole' | 'wraps' | 'drops' | 'corrupts' | 'aliases' | 'refuses' | 'faulty' | 'unknown';
+
+export type Role = 'lead' | 'technician' | 'viewer';
 
 export type RunKind = 'speed' | 'sustained' | 'files' | 'copy' | 'proof' | 'screen';
 
@@ -165,6 +169,12 @@ export interface TagProps {
     runs: number;
     going: boolean;
     badLot: string | null;
+}
+
+export interface WhoProps {
+    name: string | null;
+    role: string;
+    may: Ability[];
 }
 
 export interface BadCellProps {
@@ -527,6 +537,28 @@ export interface OpinionsProps {
     count: number;
     expected: number | null;
     differing: number;
+}
+
+export interface PersonProps {
+    id: number;
+    name: string;
+    role: Role;
+    disabled: boolean;
+    mustChange: boolean;
+    since: string;
+}
+
+export interface RoleProps {
+    role: Role;
+    may: string;
+}
+
+export interface SignInProps {
+    id: number;
+    on: string;
+    name: string;
+    outcome: string;
+    from: string;
 }
 
 export interface ForSaleProps {

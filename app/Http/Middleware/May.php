@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\People\Ability;
+use App\People\House;
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** A route that not everybody may use: `may:void`. */
+final class May
+{
+    /** @param  Closure(Request): Response  $next */
+    public function handle(Request $request, Closure $next, string $ability): Response
+    {
+        House::must(Ability::from($ability));
+
+        return $next($request);
+    }
+}

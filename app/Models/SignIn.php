@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\People\SignInOutcome;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+
+/**
+ * That somebody signed in, or tried to. Lines are only ever added.
+ *
+ * @property int $id
+ * @property string $name as it was typed
+ * @property SignInOutcome $outcome
+ * @property string $address
+ * @property string $agent
+ * @property Carbon $created_at
+ */
+final class SignIn extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['outcome' => SignInOutcome::class, 'created_at' => 'datetime'];
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\People\Ability;
+use App\People\Role;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Carbon;
+use Spatie\Permission\Traits\HasRoles;
+
+/**
+ * Somebody who signs in here.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $password hashed
+ * @property bool $must_change whether the password was given by somebody else
+ * @property Carbon|null $disabled_at
+ * @property Carbon $created_at
+ */
+final class User extends Authenticatable
+{
+    use HasRoles;
+
+    protected $guarded = [];
+
+    protected $hidden = ['password'];
+
+    /** Nobody is remembered beyond a sitting. */
+    protected $rememberTokenName = '';
+
+    public function role(): Role
+    {
+        $name = $this->getRoleNames()->first();
+
+        return Role::tryFrom(is_string($name) ? $name : '') ?? Role::Viewer;
+    }
+
+    public function may(Ability $ability): bool
+    {
+        return $this->disabled_at === null && $this->hasPermissionTo($ability->value);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'must_change' => 'boolean', 'disabled_at' => 'datetime'];
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Models\User;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Who may do what. On a machine that nobody else reaches, with one person at most in the books, the house is open: nobody
+ * signs in, and every page says so. Anywhere else everybody signs in.
+ */
+final readonly class House
+{
+    public static function isOpen(): bool
+    {
+        return self::isAlone() && User::query()->count() < 2;
+    }
+
+    /** Whether only this machine is answered. */
+    public static function isAlone(): bool
+    {
+        $listen = config('tally.listen');
+
+        return config('tally.open') !== 'never' && is_string($listen) && preg_match('/^(?:127\.|::1$|localhost$)/', $listen) === 1;
+    }
+
+    public static function person(): ?User
+    {
+        $user = Auth::user();
+
+        return $user instanceof User ? $user : null;
+    }
+
+    public static function may(Ability $ability): bool
+    {
+        return self::person()?->may($ability) ?? self::isOpen();
+    }
+
+    /** @throws ValidationException with who may */
+    public static function must(Ability $ability): void
+    {
+        if (! self::may($ability)) {
+            $person = self::person();
+            $who = implode(' and ', array_map(fn (Role $role): string => "{$role->value}s", array_filter(Role::cases(), fn (Role $role): bool => in_array($ability, $role->abilities(), true))));
+            throw ValidationException::withMessages(['may' => ($person === null ? 'Nobody is signed in' : "{$person->name} is here as {$person->role()->value}").", and only {$who} may {$ability->words()}. Nothing was changed."]);
+        }
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use Spatie\Permission\Models\Permission;
+use Spatie\Permission\Models\Role as StoredRole;
+use Spatie\Permission\PermissionRegistrar;
+
+enum Role: string
+{
+    case Lead = 'lead';
+    case Technician = 'technician';
+    case Viewer = 'viewer';
+
+    /** @return list<Ability> */
+    public function abilities(): array
+    {
+        return match ($this) {
+            self::Lead => Ability::cases(),
+            self::Technician => [Ability::Write, Ability::Erase, Ability::Void],
+            self::Viewer => [],
+        };
+    }
+
+    /** Brings the books in line with what is written here. */
+    public static function keep(): void
+    {
+        app(PermissionRegistrar::class)->forgetCachedPermissions();
+        foreach (Ability::cases() as $ability) {
+            Permission::findOrCreate($ability->value, 'web');
+        }
+        foreach (self::cases() as $role) {
+            StoredRole::findOrCreate($role->value, 'web')->syncPermissions(array_map(fn (Ability $ability): string => $ability->value, $role->abilities()));
+        }
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Frame;
+
+use App\People\Ability;
+
+/** Who is at the page. */
+final readonly class WhoProps
+{
+    /**
+     * @param  string|null  $name  null where the house is open
+     * @param  string  $role  in a word; “open” where nobody signs in
+     * @param  list<Ability>  $may
+     */
+    public function __construct(public ?string $name, public string $role, public array $may) {}
+}

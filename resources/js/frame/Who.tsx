@@ -1,0 +1,52 @@
+import { router } from '@inertiajs/react';
+import { Button, Menu, MenuItem, MenuTrigger } from 'react-aria-components';
+import styled from 'styled-components';
+import { PopoverLook } from '../parts/fields';
+import type { WhoProps } from '../types/generated/props';
+
+const Refused = styled.p`
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 20;
+    padding: 11px 18px;
+    border-top: 2px solid var(--rust);
+    background: var(--sheet);
+    color: var(--rust);
+    font-size: 13.5px;
+`;
+
+/** Who is at the page, and the way out. */
+export function Who({ who }: { who: WhoProps }) {
+    if (who.name === null) {
+        return (
+            <span title="One person is in the books and only this machine is answered, so nobody signs in.">
+                open, nobody signs in
+            </span>
+        );
+    }
+    return (
+        <MenuTrigger>
+            <Button aria-label={`${who.name}, ${who.role}: password, sign out`}>{who.name} ▾</Button>
+            <PopoverLook placement="bottom end">
+                <Menu
+                    aria-label={who.name}
+                    onAction={(key) => {
+                        if (key === 'out') {
+                            router.post('/sign-out');
+                        } else {
+                            router.visit('/password');
+                        }
+                    }}
+                >
+                    <MenuItem id="password">Change the password</MenuItem>
+                    <MenuItem id="out">Sign out</MenuItem>
+                </Menu>
+            </PopoverLook>
+        </MenuTrigger>
+    );
+}
+
+/** What was not done because it takes another role. */
+export function NotAllowed({ says }: { says: string | undefined }) {
+    return says === undefined ? null : <Refused role="alert">{says}</Refused>;
+}

@@ -1,0 +1,42 @@
+import { Head, useForm } from '@inertiajs/react';
+import { Button } from '../parts/Button';
+import { PasswordField } from '../parts/fields';
+import { Door } from './SignIn';
+
+/** One's own password; one that somebody else gave is changed before anything else. */
+export default function Password({ name, must, least }: { name: string; must: boolean; least: number }) {
+    const form = useForm({ now: '', password: '', again: '' });
+    const field = (key: 'now' | 'password' | 'again') => ({
+        name: key,
+        value: form.data[key],
+        error: form.errors[key],
+        onChange: (value: string) => {
+            form.setData(key, value);
+        },
+    });
+    return (
+        <Door>
+            <Head title="Password" />
+            <form
+                noValidate
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    form.put('/password');
+                }}
+            >
+                <h1>{name}’s password</h1>
+                <p>
+                    {must ? 'It was given to you once. Choose one of your own. ' : ''}
+                    {least} characters at the least; a few words in a row are easy to keep.
+                </p>
+                <PasswordField {...field('now')} label="The one you have now" autoComplete="current-password" />
+                <PasswordField {...field('password')} label="The new one" autoComplete="new-password" />
+                <PasswordField {...field('again')} label="The new one once more" autoComplete="new-password" />
+                <Button type="submit" isDisabled={form.processing}>
+                    Change it
+                </Button>
+                {must ? null : <a href="/intake">Leave it as it is</a>}
+            </form>
+        </Door>
+    );
+}

@@ -1,0 +1,209 @@
+import { Head, router, useForm } from '@inertiajs/react';
+import styled from 'styled-components';
+import { Caution, MarginLook } from '../frame/Margin';
+import { Fields } from '../intake/Fields';
+import { Button } from '../parts/Button';
+import { SelectField, TextField } from '../parts/fields';
+import { Ruled, Sheet, Title } from '../parts/Sheet';
+import type { PersonProps, RoleProps, SignInProps } from '../types/generated/props';
+
+interface Props {
+    people: PersonProps[];
+    roles: RoleProps[];
+    signIns: SignInProps[];
+    once: { name: string; password: string } | null;
+    errors: Record<string, string>;
+}
+
+const Once = styled.p`
+    border: 1.5px solid var(--rust);
+    padding: 10px 14px;
+    margin-top: 12px;
+    font-size: 13.5px;
+    b {
+        font-family: var(--figures);
+        font-stretch: 75%;
+        user-select: all;
+    }
+`;
+
+const Acts = styled.td`
+    white-space: nowrap;
+    button {
+        border: 0;
+        background: transparent;
+        padding: 2px 0;
+        margin-right: 14px;
+        color: inherit;
+        font-size: 12.5px;
+        cursor: pointer;
+        text-decoration: underline;
+        text-underline-offset: 3px;
+    }
+`;
+
+/** Who signs in here, as what, and when they did. */
+export default function People({ people, roles, signIns, once, errors }: Props) {
+    const form = useForm({ name: '', role: 'technician' });
+    const choices = roles.map((role) => ({ key: role.role, label: role.role, detail: role.may }));
+    const act = (path: string) => {
+        router.post(path, {}, { preserveScroll: true });
+    };
+    return (
+        <>
+            <Head title="People" />
+            <main>
+                <Title>
+                    <div>
+                        <h1>People</h1>
+                        <p>Whoever is in here signs in, and what they do carries their name.</p>
+                    </div>
+                </Title>
+                {once === null ? null : (
+                    <Once role="status">
+                        {once.name} signs in with <b>{once.password}</b> once, and chooses a password then. It is shown
+                        only now.
+                    </Once>
+                )}
+                {errors['person'] === undefined ? null : <Once role="alert">{errors['person']}</Once>}
+                <Sheet title="In the books" caption={`${people.length} ${people.length === 1 ? 'person' : 'people'}`}>
+                    <Ruled aria-label="People">
+                        <thead>
+                            <tr>
+                                <th>Name</th>
+                                <th>Role</th>
+                                <th>Since</th>
+                                <th>Do</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {people.map((person) => (
+                                <tr key={person.id}>
+                                    <td>{person.name}</td>
+                                    <td style={{ minWidth: 130 }}>
+                                        <SelectField
+                                            name={`role-${person.id}`}
+                                            label={`Role of ${person.name}`}
+                                            value={person.role}
+                                            onChange={(role) => {
+                                                router.put(
+                                                    `/people/${person.id}/role`,
+                                                    { role },
+                                                    { preserveScroll: true },
+                                                );
+                                            }}
+                                            choices={choices}
+                                        />
+                                    </td>
+                                    <td>
+                                        {person.since}
+                                        {person.mustChange && !person.disabled ? ', has not signed in yet' : ''}
+                                    </td>
+                                    <Acts>
+                                        <button
+                                            type="button"
+                                            onClick={() => {
+                                                act(`/people/${person.id}/reset`);
+                                            }}
+                                        >
+                                            new password
+                                        </button>
+                                        <button
+                                            type="button"
+                                            onClick={() => {
+                                                act(`/people/${person.id}/${person.disabled ? 'enable' : 'disable'}`);
+                                            }}
+                                        >
+                                            {person.disabled ? 'let in again' : 'let in no longer'}
+                                        </button>
+                                    </Acts>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </Ruled>
+                </Sheet>
+                <form
+                    noValidate
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        form.post('/people', {
+                            preserveScroll: true,
+                            onSuccess: () => {
+                                form.reset();
+                            },
+                        });
+                    }}
+                >
+                    <Sheet title="Somebody new" caption="a password for once is made and shown">
+                        <Fields>
+                            <TextField
+                                name="name"
+                                label="Name"
+                                value={form.data.name}
+                                onChange={(value) => {
+                                    form.setData('name', value);
+                                }}
+                                error={form.errors.name}
+                            />
+                            <SelectField
+                                name="role"
+                                label="Role"
+                                value={form.data.role}
+                                onChange={(value) => {
+                                    form.setData('role', value);
+                                }}
+                                choices={choices}
+                                error={form.errors.role}
+                            />
+                            <div style={{ alignSelf: 'end' }}>
+                                <Button type="submit" quiet isDisabled={form.processing}>
+                                    Enter this person
+                                </Button>
+                            </div>
+                        </Fields>
+                    </Sheet>
+                </form>
+                <Sheet title="Sign-ins" caption="the newest first; lines are only ever added">
+                    {signIns.length === 0 ? (
+                        <p style={{ fontSize: 13.5 }}>Nobody has signed in yet.</p>
+                    ) : (
+                        <Ruled aria-label="Sign-ins">
+                            <thead>
+                                <tr>
+                                    <th>On</th>
+                                    <th>Name</th>
+                                    <th>What came of it</th>
+                                    <th>From</th>
+                                </tr>
+                            </thead>
+                            <tbody>
+                                {signIns.map((one) => (
+                                    <tr key={one.id}>
+                                        <td>{one.on}</td>
+                                        <td>{one.name}</td>
+                                        <td>{one.outcome}</td>
+                                        <td>{one.from}</td>
+                                    </tr>
+                                ))}
+                            </tbody>
+                        </Ruled>
+                    )}
+                </Sheet>
+            </main>
+            <MarginLook>
+                <h2 style={{ fontSize: 22 }}>Who may what</h2>
+                {roles.map((role) => (
+                    <p key={role.role} style={{ fontSize: 13 }}>
+                        <b>{role.role}</b>: {role.may}.
+                    </p>
+                ))}
+                <Caution
+                    caution={{
+                        lead: 'Nobody is taken out.',
+                        rest: 'What somebody did keeps their name, so they are let in no longer instead.',
+                    }}
+                />
+            </MarginLook>
+        </>
+    );
+}
