@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CopyController;
 use App\Http\Controllers\ErasedController;
@@ -32,6 +33,14 @@ use Illuminate\Support\Facades\Route;
 
 Route::redirect('/', '/intake');
 Route::get('/pulse', PulseController::class);
+
+Route::get('/benches', [BenchController::class, 'show']);
+Route::middleware('may:rules')->group(function (): void {
+    Route::post('/benches', [BenchController::class, 'found']);
+    Route::post('/benches/{station}/slots', [BenchController::class, 'store']);
+    Route::put('/slots/{slot}', [BenchController::class, 'update']);
+    Route::delete('/slots/{slot}', [BenchController::class, 'delete']);
+});
 
 Route::get('/sign-in', [SignInController::class, 'show']);
 Route::post('/sign-in', [SignInController::class, 'in']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -17,6 +18,8 @@ use Illuminate\Validation\ValidationException;
  * @property string $name
  * @property int $host_id
  * @property Carbon|null $worker_seen_at
+ * @property-read Host $host
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Slot> $slots
  */
 final class Station extends Model
 {
@@ -54,6 +57,12 @@ final class Station extends Model
     {
         return $this->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->find($id)
             ?? throw ValidationException::withMessages(['slot' => "This slot is not one of {$this->name}’s. Choose one of the list."]);
+    }
+
+    /** @return BelongsTo<Host, $this> */
+    public function host(): BelongsTo
+    {
+        return $this->belongsTo(Host::class);
     }
 
     /** @return HasMany<Slot, $this> */

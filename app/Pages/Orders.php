@@ -88,7 +88,15 @@ final readonly class Orders
                 $progress->phase, $progress->run, $progress->at, $progress->of, $progress->share, $progress->rate,
                 $progress->left === null ? null : Span::seconds($progress->left)->print(),
             ),
+            self::away($run),
         );
+    }
+
+    private static function away(Run $run): ?string
+    {
+        $station = $run->started_at === null ? Station::query()->whereKey($run->station_id)->first() : null;
+
+        return $station === null || $station->hasWorker() ? null : $station->name;
     }
 
     /**

@@ -10,6 +10,7 @@ final readonly class GoingProps
     /**
      * @param  string  $kind  “speed run” or “full proof”
      * @param  int  $runs  of how many
+     * @param  string|null  $away  the bench it waits for, while that is away
      */
     public function __construct(
         public int $id,
@@ -18,5 +19,6 @@ final readonly class GoingProps
         public bool $stopping,
         public int $runs,
         public ?ProgressProps $progress,
+        public ?string $away,
     ) {}
 }

@@ -13,6 +13,7 @@ export const HOUSE_PAGES = [
     { href: '/tags', label: 'Tags to print' },
     { href: '/opinion', label: 'Second opinion on figures from anywhere' },
     { href: '/erased', label: 'Ledger: what was erased, by whom' },
+    { href: '/benches', label: 'Benches and their slots' },
     { href: '/import', label: 'Cards from a table, or out as one' },
 ] as const;
 

@@ -51,7 +51,12 @@ const STOPPED: Record<string, string> = {
 export function GoingSheet({ going }: { going: GoingProps }) {
     const { progress } = going;
     const share = progress?.share ?? 0;
-    const what = going.waiting || progress === null ? 'waiting for the station’s worker' : describe(going);
+    const what =
+        going.away !== null
+            ? `waiting for ${going.away}, which is away; nobody else takes it`
+            : going.waiting || progress === null
+              ? 'waiting for the station’s worker'
+              : describe(going);
     return (
         <Sheet title={`A ${going.kind} is going`} caption={what} aside={percent(share)}>
             <Bar value={100 * share} aria-label={`Progress of the ${going.kind}`}>

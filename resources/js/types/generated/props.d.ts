@@ -16,6 +16,34 @@ export type SlotKind = 'folder' | 'raw' | 'stand-in';
 
 export type VerdictKind = 'Sham' | 'Shaky' | 'Slow' | 'Unproven' | 'Sound';
 
+export interface BenchProps {
+    id: number;
+    name: string;
+    host: string;
+    here: boolean;
+    away: boolean;
+    state: string;
+    slots: BenchSlotProps[];
+    ports: PlaceProps[];
+}
+
+export interface BenchSlotProps {
+    id: number;
+    name: string;
+    kind: SlotKind;
+    path: string;
+    reader: number;
+    port: number;
+    seen: string;
+    usable: boolean;
+    run: string | null;
+}
+
+export interface PlaceProps {
+    id: number;
+    label: string;
+}
+
 export interface CompareProps {
     by: string;
     way: string;
@@ -674,6 +702,7 @@ export interface GoingProps {
     stopping: boolean;
     runs: number;
     progress: ProgressProps | null;
+    away: string | null;
 }
 
 export interface HeatProps {

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\SaveSlot;
+use App\Http\Taken;
+use App\Models\Slot;
+use App\Models\Station;
+use App\Pages\BenchPage;
+use App\Stations\BenchBook;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** The benches of the house and their slots. */
+final readonly class BenchController
+{
+    public function show(BenchPage $page): Response
+    {
+        return Inertia::render('Bench', ['benches' => $page->benches(), 'readers' => BenchPage::readers(), 'hosts' => BenchPage::hosts()]);
+    }
+
+    public function found(Request $request): RedirectResponse
+    {
+        $request->validate(['station' => ['required', 'string', 'max:60'], 'host' => ['required', 'integer', 'exists:hosts,id']], [
+            'station.required' => 'The name is empty. Write what this bench is called, as TALLY_STATION on it says.', 'station.max' => 'The name is longer than 60 characters.',
+            'host' => 'Choose the host that the bench is at.',
+        ]);
+        Taken::told('station', fn (): Station => BenchBook::found(trim($request->string('station')->value()), $request->integer('host')));
+
+        return back();
+    }
+
+    public function store(SaveSlot $request, Station $station): RedirectResponse
+    {
+        BenchBook::keep($station, null, $request->columns());
+
+        return back();
+    }
+
+    public function update(SaveSlot $request, Slot $slot): RedirectResponse
+    {
+        BenchBook::keep($slot->station()->firstOrFail(), $slot, $request->columns());
+
+        return back();
+    }
+
+    public function delete(Slot $slot): RedirectResponse
+    {
+        BenchBook::remove($slot);
+
+        return back();
+    }
+}

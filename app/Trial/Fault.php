@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trial;
+
+/** What goes wrong in a trial, at a random moment. */
+enum Fault: string
+{
+    case None = 'nothing';
+    case Killed = 'worker killed';
+    case Unmounted = 'card unmounted';
+    case Filled = 'disk filled up';
+    case ReadOnly = 'turned read-only';
+    case Repointed = 'link repointed';
+    case DatabaseAway = 'database away';
+}

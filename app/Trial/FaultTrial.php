@@ -1,0 +1,276 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trial;
+
+use App\Models\Card;
+use App\Models\Run;
+use App\Models\Slot;
+use App\Models\Station;
+use App\Runs\Ordered;
+use App\Runs\RunDesk;
+use App\Runs\RunState;
+use App\Runs\Unfiled;
+use Database\Seeders\DemoGear;
+use Illuminate\Support\Facades\DB;
+use Random\Randomizer;
+use RuntimeException;
+use Tally\Probe\SpeedPlan;
+use Tally\Quantity\Bytes;
+use Tally\Record\CopyParameters;
+use Tally\Record\ProofParameters;
+use Tally\Record\RunKind;
+use Tally\Record\SizeParameters;
+use Tally\Record\SpeedParameters;
+use Tally\Verdict\VerdictKind;
+
+/**
+ * Honest cards on real loop devices and mounts, runs by real workers, and at a random moment of each something goes wrong.
+ * Whatever that is: nothing is lost, nothing is erased that was not meant, and no honest card is convicted.
+ */
+final class FaultTrial
+{
+    private const CARD = 96;
+
+    private const RAW = 48;
+
+    /** Seconds that a round may take after all is well again. */
+    private const PATIENCE = 120;
+
+    /** Proofs are gone on with as often as this. */
+    private const TRIES = 4;
+
+    private readonly ScratchDatabase $database;
+
+    private readonly TrialStation $station;
+
+    private readonly Place $bay;
+
+    private readonly Place $drive;
+
+    private readonly Place $raw;
+
+    private readonly Place $decoy;
+
+    private int $count = 0;
+
+    /** @var array<string, string> what must stay as it is: path → checksum */
+    private array $kept = [];
+
+    public function __construct(private readonly string $folder, private readonly Randomizer $chance, private readonly float $away)
+    {
+        $this->database = new ScratchDatabase("{$folder}/books", 23_495);
+        $this->database->begin();
+        (new DemoGear)->run();
+        $this->bay = new Place("{$folder}/bay.img", self::CARD, "{$folder}/bay");
+        $this->drive = new Place("{$folder}/drive.img", 256, "{$folder}/drive");
+        $this->raw = new Place("{$folder}/raw.img", self::RAW, null);
+        $this->decoy = new Place("{$folder}/decoy.img", self::RAW, null);
+        symlink($this->raw->loop, "{$folder}/slot");
+        $this->lay();
+        config(['tally.folders' => [$folder], 'tally.plain_folders' => []]);
+        Slot::query()->where('name', 'Bay 1')->update(['path' => "{$folder}/bay"]);
+        Slot::query()->where('name', 'Raw 1')->update(['path' => "{$folder}/slot"]);
+        $this->station = new TrialStation([...$this->database->env(), 'TALLY_FOLDERS' => $folder, 'TALLY_PLAIN_FOLDERS' => '']);
+        $this->station->keep();
+    }
+
+    public function round(): Round
+    {
+        [$what, $kind] = $this->pick([['proof', RunKind::Proof], ['raw proof', RunKind::Proof], ['speed run', RunKind::Speed], ['sustained run', RunKind::Sustained], ['copy', RunKind::Copy]]);
+        $fault = $this->pick(array_values(array_filter(Fault::cases(), fn (Fault $one): bool => match ($one) {
+            Fault::Unmounted, Fault::Filled, Fault::ReadOnly => $what !== 'raw proof',
+            Fault::Repointed => $what === 'raw proof',
+            default => true,
+        })));
+        $card = $this->card($what === 'raw proof' ? self::RAW : self::CARD);
+        $run = $this->order($card, $what, $kind);
+        // Some at once, some while it works.
+        $this->wait($this->chance->getInt(0, 2500) / 1000);
+        $this->befall($fault, $what);
+        $this->restore();
+        $faults = [];
+        for ($tries = 0; $tries < self::TRIES; $tries++) {
+            $state = $this->ended($run);
+            $faults = [...$faults, ...$this->lookedAt($run, $state, $card)];
+            if (! $this->goesOn($run, $state)) {
+                break;
+            }
+        }
+
+        return new Round($kind, $what, $fault, ($state ?? RunState::Running)->value, array_values(array_unique([...$faults, ...$this->untouched()])));
+    }
+
+    public function end(): void
+    {
+        $this->station->end();
+        $this->database->start();
+        foreach ([$this->bay, $this->drive, $this->raw, $this->decoy] as $place) {
+            $place->remove();
+        }
+        foreach (Unfiled::waiting() as $file) {
+            @unlink($file);
+        }
+        $this->database->end();
+    }
+
+    /** What nobody may touch: a file on the card, files to be copied, and a medium that a link may be made to lead to. */
+    private function lay(): void
+    {
+        @mkdir("{$this->folder}/bay/DCIM");
+        for ($i = 1; $i <= 12; $i++) {
+            file_put_contents($file = "{$this->folder}/bay/DCIM/clip{$i}.mov", random_bytes(1_000_000 + $i));
+            $this->kept[$file] = (string) hash_file('xxh128', $file);
+        }
+        file_put_contents($this->decoy->image, str_repeat('footage!', self::RAW << 17));
+        $this->kept[$this->decoy->image] = (string) hash_file('xxh128', $this->decoy->image);
+    }
+
+    private function card(int $megabytes): Card
+    {
+        return Card::query()->create([
+            'tag' => 'F-'.++$this->count, 'name' => 'honest', 'form' => 'sd', 'capacity' => $megabytes << 20, 'family' => 'SD', 'marks' => [],
+        ])->refresh();
+    }
+
+    private function order(Card $card, string $what, RunKind $kind): Run
+    {
+        $station = Station::mustBeHere();
+        $slot = $station->slot(Slot::query()->where('name', $what === 'raw proof' ? 'Raw 1' : 'Bay 1')->firstOrFail()->id);
+        $into = "{$this->folder}/drive/{$card->tag}";
+        @mkdir($into);
+        $parameters = match ($kind) {
+            RunKind::Proof => new ProofParameters($what === 'proof' ? Bytes::of(40_000_000) : null, tag: $card->tag, why: 'a trial'),
+            RunKind::Speed => new SpeedParameters(SpeedPlan::plain(Bytes::of(12_000_000), 5)),
+            RunKind::Copy => new CopyParameters("{$this->folder}/bay/DCIM", $into, true),
+            default => new SizeParameters(Bytes::of(40_000_000)),
+        };
+
+        return app(RunDesk::class)->order($card, $station, new Ordered($slot, $kind, $parameters, by: 'the trial'));
+    }
+
+    private function befall(Fault $fault, string $what): void
+    {
+        $place = $what === 'copy' && $this->chance->getInt(0, 1) === 1 ? $this->drive : $this->bay;
+        match ($fault) {
+            Fault::None => null,
+            Fault::Killed => $this->station->kill(),
+            Fault::Unmounted => $place->pull(),
+            Fault::Filled => $place->fill(),
+            Fault::ReadOnly => $place->turnReadOnly(),
+            Fault::Repointed => $this->point($this->decoy),
+            Fault::DatabaseAway => $this->takeDatabaseAway(),
+        };
+        if (in_array($fault, [Fault::Unmounted, Fault::Filled, Fault::ReadOnly, Fault::Repointed], true)) {
+            $this->wait(1.5);
+        }
+    }
+
+    private function takeDatabaseAway(): void
+    {
+        $this->database->stop();
+        $this->wait($this->away);
+        $this->database->start();
+    }
+
+    private function point(Place $place): void
+    {
+        // In one step, so that the link is never missing.
+        @unlink("{$this->folder}/slot.new");
+        symlink($place->loop, "{$this->folder}/slot.new");
+        rename("{$this->folder}/slot.new", "{$this->folder}/slot");
+    }
+
+    private function restore(): void
+    {
+        DB::disconnect();
+        $this->point($this->raw);
+        foreach ([$this->bay, $this->drive] as $place) {
+            $place->makeRoom();
+            if (! $place->isMounted() || ! is_writable((string) $place->point) || str_contains(Shell::must("findmnt -no OPTIONS {$place->point}"), 'ro,') || str_starts_with(Shell::must("findmnt -no OPTIONS {$place->point}"), 'ro')) {
+                $place->restore();
+            }
+        }
+    }
+
+    private function ended(Run $run): RunState
+    {
+        for ($end = hrtime(true) + self::PATIENCE * 1e9; hrtime(true) < $end; $this->wait(0.2)) {
+            $state = Run::query()->whereKey($run->id)->firstOrFail()->state;
+            if (! $state->isGoing()) {
+                return $state;
+            }
+            // A job that a killed worker had taken is put back by the lookout; here nobody waits a minute for that.
+            if ($state === RunState::Waiting) {
+                DB::table('jobs')->where('reserved_at', '<', now()->subSeconds(5)->getTimestamp())->update(['reserved_at' => null]);
+            }
+        }
+
+        return RunState::Running;
+    }
+
+    /** @return list<string> */
+    private function lookedAt(Run $run, RunState $state, Card $card): array
+    {
+        $run->refresh();
+        $verdict = $card->refresh()->verdict;
+
+        return array_values(array_filter([
+            $state->isGoing() ? "lost: {$run->name()} never ended" : null,
+            $state === RunState::Done && $run->result === null ? "lost: {$run->name()} is done and has no result" : null,
+            in_array($verdict, [VerdictKind::Sham, VerdictKind::Shaky], true) ? "convicted: {$card->tag} is {$verdict->value} ({$run->message})" : null,
+            Unfiled::waiting() !== [] ? 'lost: a result still waits on the disk' : null,
+        ], is_string(...)));
+    }
+
+    private function goesOn(Run $run, RunState $state): bool
+    {
+        if ($state === RunState::Done || ! $run->refresh()->canContinue()) {
+            return false;
+        }
+        app(RunDesk::class)->goOn($run);
+
+        return true;
+    }
+
+    /** @return list<string> */
+    private function untouched(): array
+    {
+        $faults = [];
+        foreach ($this->kept as $file => $sum) {
+            if (! is_file($file) || hash_file('xxh128', $file) !== $sum) {
+                $faults[] = 'erased: '.basename($file);
+            }
+        }
+        // Under a card that was pulled lies the host's own disk.
+        foreach ([$this->bay, $this->drive] as $place) {
+            $place->pull();
+            $left = scandir((string) $place->point);
+            if ($left === false || count($left) > 2) {
+                $faults[] = 'written to the host: '.implode(', ', array_slice($left === false ? [] : $left, 2));
+            }
+            $place->mount();
+        }
+
+        return $faults;
+    }
+
+    private function wait(float $seconds): void
+    {
+        for ($end = hrtime(true) + $seconds * 1e9; hrtime(true) < $end; usleep(50_000)) {
+            $this->station->keep();
+        }
+    }
+
+    /**
+     * @template T
+     *
+     * @param  non-empty-list<T>|list<T>  $of
+     * @return T
+     */
+    private function pick(array $of): mixed
+    {
+        return $of === [] ? throw new RuntimeException('Nothing to choose from.') : $of[$this->chance->getInt(0, count($of) - 1)];
+    }
+}

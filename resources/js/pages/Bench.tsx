@@ -1,0 +1,261 @@
+import { Head, router, usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { Caution, MarginLook } from '../frame/Margin';
+import { Fields } from '../intake/Fields';
+import { Button } from '../parts/Button';
+import { SelectField, TextField } from '../parts/fields';
+import { Ruled, Sheet, Title } from '../parts/Sheet';
+import type { BenchProps, BenchSlotProps, PlaceProps, WhoProps } from '../types/generated/props';
+
+interface Props {
+    benches: BenchProps[];
+    readers: PlaceProps[];
+    hosts: PlaceProps[];
+}
+
+const KINDS = [
+    { key: 'folder', label: 'folder', detail: 'where its cards are mounted' },
+    { key: 'raw', label: 'raw device', detail: 'without its file system: whatever is in it is erased' },
+    { key: 'stand-in', label: 'stand-ins', detail: 'made-up cards' },
+];
+
+const Text = styled.button`
+    border: 0;
+    background: transparent;
+    padding: 0;
+    color: inherit;
+    font-size: 12.5px;
+    cursor: pointer;
+    text-decoration: underline;
+    text-underline-offset: 3px;
+    white-space: nowrap;
+`;
+
+const Wrong = styled.p`
+    color: var(--rust);
+    font-size: 13px;
+    margin-top: 8px;
+`;
+
+/** Which benches are at work, what lies in their slots, and what a slot is. */
+export default function Bench({ benches, readers, hosts }: Props) {
+    const { who } = usePage<{ who: WhoProps; [key: string]: unknown }>().props;
+    const may = who.may.includes('rules');
+    return (
+        <>
+            <Head title="Benches" />
+            <main>
+                <Title>
+                    <div>
+                        <h1>Benches</h1>
+                        <p>A run waits for the bench it was ordered at, and nobody else takes it.</p>
+                    </div>
+                </Title>
+                {benches.map((bench) => (
+                    <BenchSheet key={bench.id} bench={bench} readers={readers} may={may} />
+                ))}
+                {may ? <NewBench hosts={hosts} /> : null}
+            </main>
+            <MarginLook>
+                <h2 style={{ fontSize: 22 }}>Slots</h2>
+                <Caution
+                    caution={{
+                        lead: 'A raw slot erases.',
+                        rest: 'Give it the name that the host keeps for this reader, /dev/disk/by-id/…, and never one that another disk may get.',
+                    }}
+                />
+                <Caution
+                    caution={{
+                        lead: 'A folder must have a card mounted on it.',
+                        rest: 'A bay that is empty is a folder of the host’s own disk, and is refused.',
+                    }}
+                />
+            </MarginLook>
+        </>
+    );
+}
+
+function BenchSheet({ bench, readers, may }: { bench: BenchProps; readers: PlaceProps[]; may: boolean }) {
+    const [open, setOpen] = useState<number | null>(null);
+    const [error, setError] = useState<string | undefined>();
+    return (
+        <Sheet title={bench.name} caption={`at ${bench.host}${bench.here ? ', this machine' : ''}`} aside={bench.state}>
+            <Ruled aria-label={`Slots of ${bench.name}`}>
+                <thead>
+                    <tr>
+                        <th>Slot</th>
+                        <th>Behind it</th>
+                        <th>What lies in it</th>
+                        {may ? <th>Do</th> : null}
+                    </tr>
+                </thead>
+                <tbody>
+                    {bench.slots.map((slot) => (
+                        <tr key={slot.id}>
+                            <td style={{ whiteSpace: 'nowrap' }}>{slot.name}</td>
+                            <td style={{ overflowWrap: 'anywhere' }}>
+                                {KINDS.find((kind) => kind.key === slot.kind)?.label}
+                                {slot.path === '' ? '' : `, ${slot.path}`}
+                                <br />
+                                <small>
+                                    {readers.find((reader) => reader.id === slot.reader)?.label} ·{' '}
+                                    {bench.ports.find((port) => port.id === slot.port)?.label}
+                                </small>
+                            </td>
+                            <td style={{ overflowWrap: 'anywhere' }}>{slot.run ?? slot.seen}</td>
+                            {may ? (
+                                <td>
+                                    <Text
+                                        type="button"
+                                        onClick={() => {
+                                            setOpen(open === slot.id ? null : slot.id);
+                                        }}
+                                    >
+                                        {open === slot.id ? 'close' : `change ${slot.name}`}
+                                    </Text>
+                                    <br />
+                                    <Text
+                                        type="button"
+                                        onClick={() => {
+                                            router.delete(`/slots/${slot.id}`, {
+                                                preserveScroll: true,
+                                                onError: (errors) => {
+                                                    setError(errors['slot']);
+                                                },
+                                                onSuccess: () => {
+                                                    setError(undefined);
+                                                },
+                                            });
+                                        }}
+                                    >
+                                        take {slot.name} out
+                                    </Text>
+                                </td>
+                            ) : null}
+                        </tr>
+                    ))}
+                </tbody>
+            </Ruled>
+            {error === undefined ? null : <Wrong role="alert">{error}</Wrong>}
+            {may ? (
+                <SlotForm
+                    key={open ?? 'new'}
+                    bench={bench}
+                    slot={bench.slots.find((slot) => slot.id === open) ?? null}
+                    readers={readers}
+                />
+            ) : null}
+        </Sheet>
+    );
+}
+
+function SlotForm({ bench, slot, readers }: { bench: BenchProps; slot: BenchSlotProps | null; readers: PlaceProps[] }) {
+    const [values, setValues] = useState({
+        name: slot?.name ?? '',
+        kind: slot?.kind ?? 'folder',
+        path: slot?.path ?? '',
+        reader: String(slot?.reader ?? ''),
+        port: String(slot?.port ?? ''),
+    });
+    const [errors, setErrors] = useState<Record<string, string>>({});
+    const field = (name: keyof typeof values) => ({
+        name,
+        value: values[name],
+        error: errors[name],
+        onChange: (value: string) => {
+            setValues({ ...values, [name]: value });
+        },
+    });
+    const options = {
+        preserveScroll: true,
+        onError: setErrors,
+        onSuccess: () => {
+            setErrors({});
+            if (slot === null) {
+                setValues({ ...values, name: '', path: '' });
+            }
+        },
+    };
+    const places = (list: readonly PlaceProps[]) => list.map(({ id, label }) => ({ key: String(id), label }));
+    return (
+        <form
+            noValidate
+            style={{ marginTop: 14 }}
+            onSubmit={(event) => {
+                event.preventDefault();
+                if (slot === null) {
+                    router.post(`/benches/${bench.id}/slots`, values, options);
+                } else {
+                    router.put(`/slots/${slot.id}`, values, options);
+                }
+            }}
+        >
+            <Fields>
+                <TextField {...field('name')} label={slot === null ? 'Another slot' : 'Name'} placeholder="Bay 3" />
+                <SelectField {...field('kind')} label="Behind it" choices={KINDS} />
+                {values.kind === 'stand-in' ? null : (
+                    <div className="half">
+                        <TextField {...field('path')} label="Path" figures placeholder="/media/bay-3" />
+                    </div>
+                )}
+                <SelectField {...field('reader')} label="Reader" choices={places(readers)} />
+                <SelectField {...field('port')} label="Port" choices={places(bench.ports)} />
+                <div style={{ alignSelf: 'end' }}>
+                    <Button type="submit" quiet>
+                        {slot === null ? 'Add this slot' : `Save ${slot.name}`}
+                    </Button>
+                </div>
+            </Fields>
+            {errors['slot'] === undefined ? null : <Wrong role="alert">{errors['slot']}</Wrong>}
+        </form>
+    );
+}
+
+function NewBench({ hosts }: { hosts: PlaceProps[] }) {
+    const [values, setValues] = useState({ station: '', host: '' });
+    const [errors, setErrors] = useState<Record<string, string>>({});
+    const field = (name: keyof typeof values) => ({
+        name,
+        value: values[name],
+        error: errors[name],
+        onChange: (value: string) => {
+            setValues({ ...values, [name]: value });
+        },
+    });
+    return (
+        <Sheet
+            title="Another bench"
+            caption="its machine says the same name in TALLY_STATION, and works on these books"
+        >
+            <form
+                noValidate
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    router.post('/benches', values, {
+                        preserveScroll: true,
+                        onError: setErrors,
+                        onSuccess: () => {
+                            setErrors({});
+                            setValues({ station: '', host: '' });
+                        },
+                    });
+                }}
+            >
+                <Fields>
+                    <TextField {...field('station')} label="Name" placeholder="Bench B" />
+                    <SelectField
+                        {...field('host')}
+                        label="Host"
+                        choices={hosts.map(({ id, label }) => ({ key: String(id), label }))}
+                    />
+                    <div style={{ alignSelf: 'end' }}>
+                        <Button type="submit" quiet>
+                            Enter this bench
+                        </Button>
+                    </div>
+                </Fields>
+            </form>
+        </Sheet>
+    );
+}
