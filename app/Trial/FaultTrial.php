@@ -31,9 +31,12 @@ use Tally\Verdict\VerdictKind;
  */
 final class FaultTrial
 {
-    private const CARD = 96;
+    /** Megabytes: so large that a run takes a second or two. */
+    private const CARD = 640;
 
-    private const RAW = 48;
+    private const RAW = 320;
+
+    private const DRIVE = 640;
 
     /** Seconds that a round may take after all is well again. */
     private const PATIENCE = 120;
@@ -64,7 +67,7 @@ final class FaultTrial
         $this->database->begin();
         (new DemoGear)->run();
         $this->bay = new Place("{$folder}/bay.img", self::CARD, "{$folder}/bay");
-        $this->drive = new Place("{$folder}/drive.img", 256, "{$folder}/drive");
+        $this->drive = new Place("{$folder}/drive.img", self::DRIVE, "{$folder}/drive");
         $this->raw = new Place("{$folder}/raw.img", self::RAW, null);
         $this->decoy = new Place("{$folder}/decoy.img", self::RAW, null);
         symlink($this->raw->loop, "{$folder}/slot");
@@ -86,8 +89,11 @@ final class FaultTrial
         })));
         $card = $this->card($what === 'raw proof' ? self::RAW : self::CARD);
         $run = $this->order($card, $what, $kind);
-        // Some at once, some while it works.
-        $this->wait($this->chance->getInt(0, 2500) / 1000);
+        // Some before a worker has it, most while it works.
+        if ($this->chance->getInt(0, 4) > 0) {
+            $this->until(fn (): bool => Run::query()->whereKey($run->id)->whereNotNull('started_at')->exists(), 8);
+        }
+        $this->wait($this->chance->getInt(0, 1500) / 1000);
         $this->befall($fault, $what);
         $this->restore();
         $faults = [];
@@ -98,6 +104,8 @@ final class FaultTrial
                 break;
             }
         }
+
+        Shell::may("rm -rf {$this->folder}/drive/F-*");
 
         return new Round($kind, $what, $fault, ($state ?? RunState::Running)->value, array_values(array_unique([...$faults, ...$this->untouched()])));
     }
@@ -120,7 +128,7 @@ final class FaultTrial
     {
         @mkdir("{$this->folder}/bay/DCIM");
         for ($i = 1; $i <= 12; $i++) {
-            file_put_contents($file = "{$this->folder}/bay/DCIM/clip{$i}.mov", random_bytes(1_000_000 + $i));
+            file_put_contents($file = "{$this->folder}/bay/DCIM/clip{$i}.mov", random_bytes(16_000_000 + $i));
             $this->kept[$file] = (string) hash_file('xxh128', $file);
         }
         file_put_contents($this->decoy->image, str_repeat('footage!', self::RAW << 17));
@@ -141,10 +149,10 @@ final class FaultTrial
         $into = "{$this->folder}/drive/{$card->tag}";
         @mkdir($into);
         $parameters = match ($kind) {
-            RunKind::Proof => new ProofParameters($what === 'proof' ? Bytes::of(40_000_000) : null, tag: $card->tag, why: 'a trial'),
-            RunKind::Speed => new SpeedParameters(SpeedPlan::plain(Bytes::of(12_000_000), 5)),
+            RunKind::Proof => new ProofParameters($what === 'proof' ? Bytes::of(360_000_000) : null, tag: $card->tag, why: 'a trial'),
+            RunKind::Speed => new SpeedParameters(SpeedPlan::plain(Bytes::of(64_000_000), 5)),
             RunKind::Copy => new CopyParameters("{$this->folder}/bay/DCIM", $into, true),
-            default => new SizeParameters(Bytes::of(40_000_000)),
+            default => new SizeParameters(Bytes::of(360_000_000)),
         };
 
         return app(RunDesk::class)->order($card, $station, new Ordered($slot, $kind, $parameters, by: 'the trial'));
@@ -254,6 +262,13 @@ final class FaultTrial
         }
 
         return $faults;
+    }
+
+    /** @param  callable(): bool  $is */
+    private function until(callable $is, float $seconds): void
+    {
+        for ($end = hrtime(true) + $seconds * 1e9; hrtime(true) < $end && ! $is(); $this->wait(0.05)) {
+        }
     }
 
     private function wait(float $seconds): void
