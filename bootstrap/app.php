@@ -14,6 +14,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Session\Middleware\AuthenticateSession;
 use Illuminate\Session\Middleware\StartSession;
 
@@ -23,6 +24,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->prepend(OwnNamesOnly::class);
         $middleware->redirectGuestsTo('/sign-in');
+        // Whoever is not signed in is not told either which cards there are.
+        $middleware->prependToPriorityList(SubstituteBindings::class, SignedIn::class);
         $middleware->alias(['may' => May::class]);
         $middleware->web(append: [SignedIn::class, AuthenticateSession::class, ShareFrame::class, CountOnce::class], replace: [StartSession::class => KeepSession::class]);
     })

@@ -16,7 +16,19 @@ final readonly class House
 {
     public static function isOpen(): bool
     {
-        return self::isAlone() && User::query()->count() < 2;
+        // Asked once for each request: every part of a page wants to know.
+        $request = request();
+        $known = $request->attributes->get(self::class);
+        if (is_bool($known)) {
+            return $known;
+        }
+        $isOpen = self::isAlone() && User::query()->count() < 2;
+        // A terminal has one request for as long as it lives.
+        if (! app()->runningInConsole() || app()->runningUnitTests()) {
+            $request->attributes->set(self::class, $isOpen);
+        }
+
+        return $isOpen;
     }
 
     /** Whether only this machine is answered. */

@@ -8,12 +8,15 @@ use App\Runs\RunConductor;
 use App\Stations\StationFolders;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\ServiceProvider;
+use PDO;
 use Tally\Device\AllowedFolders;
 
 final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        // One way to the database and back for each question instead of two.
+        config(['database.connections.mariadb.options' => [...(array) config('database.connections.mariadb.options'), PDO::ATTR_EMULATE_PREPARES => true]]);
         $this->app->bind(AllowedFolders::class, fn (): AllowedFolders => StationFolders::allowed());
         $this->app->bind(RunConductor::class, function (): RunConductor {
             $seconds = config('tally.stand_in_seconds');

@@ -22,7 +22,7 @@ use Inertia\Response;
 /** Signing in and out, and one's own password. */
 final readonly class SignInController
 {
-    /** Tries a minute: for one name from one address, and for any name from it. */
+    /** Wrong tries a minute: for one name from one address, and for any name from it. */
     private const TRIES = 5;
 
     private const TRIES_OF_ALL = 30;
@@ -43,11 +43,13 @@ final readonly class SignInController
         // A sitting that was begun before this one is not gone on with.
         $ok = Auth::guard('web')->attempt(['name' => $name, 'password' => $request->string('password')->value(), fn (Builder $query): Builder => $query->whereNull('disabled_at')]);
         if (! $ok) {
+            foreach (self::keys($request, $name) as $key => $most) {
+                RateLimiter::hit($key);
+            }
             $isDisabled = User::query()->where('name', $name)->whereNotNull('disabled_at')->exists();
             PeopleBook::note($request, $name, $isDisabled ? SignInOutcome::Disabled : SignInOutcome::Wrong);
             throw ValidationException::withMessages(['name' => 'No one of that name has that password here. Look at both again; a lead can give you a new password.']);
         }
-        RateLimiter::clear(self::key($request, $name));
         $request->session()->regenerate();
         $request->session()->put(SignedIn::SINCE, now()->getTimestamp());
         PeopleBook::note($request, $name, SignInOutcome::In);
@@ -105,19 +107,18 @@ final readonly class SignInController
     /** @throws ValidationException */
     private function mustNotBeTooMany(Request $request, string $name): void
     {
-        $all = 'sign-in '.$request->ip();
-        foreach ([[self::key($request, $name), self::TRIES], [$all, self::TRIES_OF_ALL]] as [$key, $most]) {
+        foreach (self::keys($request, $name) as $key => $most) {
             if (RateLimiter::tooManyAttempts($key, $most)) {
                 PeopleBook::note($request, $name, SignInOutcome::TooMany);
                 throw ValidationException::withMessages(['name' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' s, then try again.']);
             }
-            RateLimiter::hit($key);
         }
     }
 
-    private static function key(Request $request, string $name): string
+    /** @return array<string, int> what is counted → how many wrong tries of it a minute */
+    private static function keys(Request $request, string $name): array
     {
-        return 'sign-in '.hash('sha256', mb_strtolower($name)).' '.$request->ip();
+        return ['sign-in '.hash('sha256', mb_strtolower($name))." {$request->ip()}" => self::TRIES, "sign-in {$request->ip()}" => self::TRIES_OF_ALL];
     }
 
     /** Only to a page of this house. */

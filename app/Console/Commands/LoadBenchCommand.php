@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Trial\LoadTrial;
+use Illuminate\Console\Command;
+
+/** Exit codes: 0 no page failed; 1 some did. Times are printed and judge nothing: they are this machine's. */
+final class LoadBenchCommand extends Command
+{
+    protected $signature = 'bench:load
+        {--people=50 : How many are at the pages at once}
+        {--cards=2000 : How many cards are in the books}
+        {--seconds=30 : For how long}';
+
+    protected $description = 'Many people at the pages as they are served, while a run goes on';
+
+    public function handle(): int
+    {
+        [$people, $cards, $seconds] = array_map(fn (string $name): int => max(1, (int) $this->option($name)), ['people', 'cards', 'seconds']);
+        $this->line("books of {$cards} cards and {$people} people are being made");
+        $trial = new LoadTrial(base_path('.run/load'), $people, $cards);
+        try {
+            $alone = $trial->alone(120);
+            $follows = $trial->followed(12);
+            ['took' => $took, 'errors' => $errors, 'seconds' => $spent] = $trial->together($seconds);
+            $goesOn = $trial->runGoesOn();
+        } finally {
+            $trial->end();
+        }
+        $this->table(['measured', 'figure'], [
+            ['one reader, '.count($alone).' pages: p50', sprintf('%.1f ms', self::at(0.5, $alone))],
+            ['one reader: p95', sprintf('%.1f ms', self::at(0.95, $alone))],
+            ['a page that follows a run', sprintf('%.2f kB/s', $follows / 1000)],
+            ["{$people} people, ".count($took).' pages', sprintf('%.1f pages a second', count($took) / $spent)],
+            ["{$people} people: p50", sprintf('%.0f ms', self::at(0.5, $took))],
+            ["{$people} people: p95", sprintf('%.0f ms', self::at(0.95, $took))],
+            ['pages that failed', (string) array_sum($errors)],
+            ['the run beside it', $goesOn ? 'goes on' : 'has ended'],
+        ]);
+        foreach ($errors as $page => $times) {
+            $this->error("{$times} × {$page}");
+        }
+
+        return $errors === [] && $goesOn ? self::SUCCESS : self::FAILURE;
+    }
+
+    /** @param  list<float>  $values */
+    private static function at(float $share, array $values): float
+    {
+        sort($values);
+
+        return $values[max(0, (int) ceil($share * count($values)) - 1)] ?? 0.0;
+    }
+}

@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trial;
+
+use App\Intake\CardBook;
+use App\Models\Card;
+use App\Models\Run;
+use App\Models\Slot;
+use App\Models\Station;
+use App\People\PeopleBook;
+use App\People\Role;
+use App\Runs\Ordered;
+use App\Runs\RunDesk;
+use Database\Seeders\DemoGear;
+use Illuminate\Support\Facades\DB;
+use RuntimeException;
+use Symfony\Component\Process\Process;
+use Tally\Label\Bus;
+use Tally\Label\Family;
+use Tally\Label\Form;
+use Tally\Label\Mark;
+use Tally\Record\ProofParameters;
+use Tally\Record\RunKind;
+
+/** The application as it is served, on books and a port of its own, with many people at its pages while a run goes on. */
+final class LoadTrial
+{
+    private const PORT = 8490;
+
+    private const PASSWORD = 'a password for the load';
+
+    /** Seconds from page to page of one person, at the least and at the most. */
+    private const THOUGHT = [0.3, 1.5];
+
+    private readonly ScratchDatabase $database;
+
+    private readonly Process $keeper;
+
+    /** @var list<string> */
+    private array $pages;
+
+    private int $run = 0;
+
+    public function __construct(private readonly string $folder, private readonly int $people, private readonly int $cards)
+    {
+        $this->database = new ScratchDatabase($this->folder, 23_497);
+        $this->database->begin();
+        config(['hashing.bcrypt.rounds' => 4]);
+        (new DemoGear)->run();
+        $this->fill();
+        $env = [
+            ...$this->database->env(), 'GRITTY_RUN' => $this->folder, 'APP_PORT' => (string) self::PORT, 'APP_URL' => "http://{$this->address()}", 'KEEPER_ALONE' => '1',
+            'TALLY_STAND_IN_SECONDS' => '600', 'BCRYPT_ROUNDS' => '4', 'LOG_LEVEL' => 'error',
+        ];
+        (new Process([base_path('bin/site')], base_path(), $env, timeout: 60))->mustRun();
+        $this->keeper = new Process([base_path('bin/keep')], base_path(), $env, timeout: null);
+        $this->keeper->disableOutput();
+        $this->keeper->start();
+        $visitor = new Visitor($this->address());
+        for ($tries = 0; $visitor->get('/up')[0] !== 200; $tries++) {
+            $tries < 200 || throw new RuntimeException("The pages do not answer; {$this->folder}/*.log say why.");
+            usleep(100_000);
+        }
+        $this->order();
+    }
+
+    /**
+     * One reader, page after page.
+     *
+     * @return list<float> milliseconds
+     */
+    public function alone(int $times): array
+    {
+        $visitor = $this->visitor(0);
+        $took = [];
+        for ($i = 0; $i < $times + 10; $i++) {
+            [, $seconds] = $visitor->get($this->pages[$i % count($this->pages)]);
+            // The first ones fill caches.
+            if ($i >= 10) {
+                $took[] = 1000 * $seconds;
+            }
+        }
+
+        return $took;
+    }
+
+    /**
+     * All people at once.
+     *
+     * @return array{took: list<float>, errors: array<string, int>, seconds: float} milliseconds; status and page → how often; of how long
+     */
+    public function together(float $seconds): array
+    {
+        $multi = curl_multi_init();
+        $visitors = [];
+        for ($i = 0; $i < $this->people; $i++) {
+            $visitors[] = $this->visitor($i);
+        }
+        [$took, $errors, $asking] = [[], [], []];
+        $began = $now = hrtime(true) / 1e9;
+        for (; $now < $began + $seconds || $asking !== []; $now = hrtime(true) / 1e9) {
+            foreach ($visitors as $i => $visitor) {
+                if (! isset($asking[$i]) && $now >= $visitor->busyUntil && $now < $began + $seconds) {
+                    curl_multi_add_handle($multi, $asking[$i] = $visitor->ask($this->pages[array_rand($this->pages)]));
+                }
+            }
+            curl_multi_exec($multi, $running);
+            while (($done = curl_multi_info_read($multi)) !== false) {
+                $i = array_search($done['handle'], $asking, true);
+                if ($i === false) {
+                    continue;
+                }
+                $visitor = $visitors[$i];
+                $took[] = 1000 * (hrtime(true) / 1e9 - $visitor->asked);
+                if ($visitor->status() !== 200) {
+                    $errors["{$visitor->status()} {$visitor->page}"] = ($errors["{$visitor->status()} {$visitor->page}"] ?? 0) + 1;
+                }
+                curl_multi_remove_handle($multi, $asking[$i]);
+                unset($asking[$i]);
+                $visitor->busyUntil = hrtime(true) / 1e9 + self::THOUGHT[0] + (self::THOUGHT[1] - self::THOUGHT[0]) * mt_rand() / mt_getrandmax();
+            }
+            curl_multi_select($multi, 0.01);
+        }
+
+        return ['took' => $took, 'errors' => $errors, 'seconds' => hrtime(true) / 1e9 - $began];
+    }
+
+    /** @return float bytes a second that a page which follows a run asks for, as resources/js/frame/pulse.ts does */
+    public function followed(float $seconds): float
+    {
+        $visitor = $this->visitor(0);
+        $mark = urlencode((string) DB::scalar('SELECT NOW(6)')); // @phpstan-ignore cast.string
+        $bytes = 0;
+        $began = hrtime(true) / 1e9;
+        for (; hrtime(true) / 1e9 < $began + $seconds; usleep(700_000)) {
+            [$status, , $came] = $visitor->get("/pulse?since={$mark}&run={$this->run}");
+            $status === 200 || throw new RuntimeException("/pulse answered {$status}.");
+            $bytes += $came;
+        }
+
+        return $bytes / (hrtime(true) / 1e9 - $began);
+    }
+
+    public function runGoesOn(): bool
+    {
+        DB::disconnect();
+
+        return Run::query()->whereKey($this->run)->firstOrFail()->state->isGoing();
+    }
+
+    public function end(): void
+    {
+        $this->keeper->signal(SIGTERM);
+        $this->keeper->wait();
+        $this->database->end();
+    }
+
+    private function address(): string
+    {
+        return '127.0.0.1:'.self::PORT;
+    }
+
+    private function visitor(int $i): Visitor
+    {
+        $visitor = new Visitor($this->address());
+
+        return $visitor->signIn("person {$i}", self::PASSWORD) ? $visitor : throw new RuntimeException("Person {$i} could not sign in.");
+    }
+
+    private function fill(): void
+    {
+        for ($i = 0; $i < max(2, $this->people); $i++) {
+            PeopleBook::enter("person {$i}", $i === 0 ? Role::Lead : Role::Technician, self::PASSWORD);
+        }
+        $rows = [];
+        for ($i = 1; $i <= $this->cards; $i++) {
+            $rows[] = [
+                'tag' => sprintf('L-%05d', $i), 'name' => 'Tindle Classic', 'form' => Form::Sd, 'capacity' => 64_000_000_000, 'family' => Family::Sdxc, 'bus' => Bus::UhsI, 'marks' => [Mark::U3, Mark::V30],
+                'read' => 95e6, 'write' => 60e6, 'sustained' => null, 'times' => null, 'contact_rows' => 1, 'footage' => 0, 'serial' => null, 'back_code' => null, 'price' => null, 'currency' => null,
+                'seller' => null, 'order_no' => null, 'lot' => 'lot '.intdiv($i, 20), 'bought_on' => null, 'provenance' => null,
+            ];
+        }
+        CardBook::enter($rows, 'the load');
+        $this->pages = ['/intake', '/kit', '/compare', '/erased'];
+        foreach (['intake', 'inspect', 'measure', 'prove', 'offload'] as $n => $stage) {
+            for ($i = 0; $i < 6; $i++) {
+                $this->pages[] = sprintf('/%s/L-%05d', $stage, 1 + ($n * 97 + $i * 311) % $this->cards);
+            }
+        }
+    }
+
+    private function order(): void
+    {
+        $station = Station::mustBeHere();
+        $card = Card::query()->where('tag', 'L-00001')->firstOrFail();
+        $this->run = app(RunDesk::class)->order($card, $station, new Ordered($station->slot(Slot::query()->where('kind', 'stand-in')->firstOrFail()->id), RunKind::Proof, new ProofParameters, by: 'the load'))->id;
+        for ($tries = 0; Run::query()->whereKey($this->run)->firstOrFail()->progress === null; $tries++) {
+            $tries < 200 || throw new RuntimeException('The run does not begin.');
+            usleep(100_000);
+        }
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trial;
+
+use CurlHandle;
+
+/** One person with a browser: cookies of their own, one page at a time, a moment's thought in between. */
+final class Visitor
+{
+    public float $busyUntil = 0.0;
+
+    public float $asked = 0.0;
+
+    public string $page = '';
+
+    private CurlHandle $curl;
+
+    /** @param  string  $address  host and port */
+    public function __construct(private readonly string $address)
+    {
+        $curl = curl_init();
+        curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_ENCODING => '', CURLOPT_TIMEOUT => 60, CURLOPT_HEADER => false]);
+        $this->curl = $curl;
+    }
+
+    public function signIn(string $name, string $password): bool
+    {
+        $this->get('/sign-in');
+        $token = '';
+        foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $line) {
+            if (str_contains($line, "XSRF-TOKEN\t")) {
+                $token = urldecode(substr($line, (int) strrpos($line, "\t") + 1));
+            }
+        }
+        curl_setopt_array($this->curl, [CURLOPT_URL => "http://{$this->address}/sign-in", CURLOPT_POST => true, CURLOPT_POSTFIELDS => http_build_query(['name' => $name, 'password' => $password]), CURLOPT_HTTPHEADER => ["X-XSRF-TOKEN: {$token}"]]);
+        curl_exec($this->curl);
+        $isIn = str_ends_with((string) curl_getinfo($this->curl, CURLINFO_REDIRECT_URL), '/intake');
+        curl_setopt_array($this->curl, [CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => []]);
+
+        return $isIn;
+    }
+
+    /** @return array{int, float, int} status, seconds, bytes as they came over the line, headers included */
+    public function get(string $path): array
+    {
+        $this->ask($path);
+        $began = hrtime(true);
+        curl_exec($this->curl);
+
+        return [$this->status(), (hrtime(true) - $began) / 1e9, $this->bytes()];
+    }
+
+    /** Made ready, to be carried out beside others. */
+    public function ask(string $path): CurlHandle
+    {
+        $this->page = $path;
+        $this->asked = hrtime(true) / 1e9;
+        curl_setopt($this->curl, CURLOPT_URL, "http://{$this->address}{$path}");
+
+        return $this->curl;
+    }
+
+    public function status(): int
+    {
+        return curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
+    }
+
+    public function bytes(): int
+    {
+        return curl_getinfo($this->curl, CURLINFO_SIZE_DOWNLOAD_T) + curl_getinfo($this->curl, CURLINFO_HEADER_SIZE);
+    }
+}
