@@ -28,10 +28,14 @@ final readonly class Bench
     /** @param  Bytes  $whole  the size of the medium as a whole, of which a run may use a part */
     private function __construct(public Device $device, public Clock $clock, public Bytes $whole, public bool $isStandIn) {}
 
-    /** @throws \Tally\Device\Fault\DeviceFault */
-    public static function folder(HeldFolder $card, ?Bytes $size): self
+    /**
+     * @param  list<string>  $kept  folders of runs that are to be continued
+     *
+     * @throws \Tally\Device\Fault\DeviceFault
+     */
+    public static function folder(HeldFolder $card, ?Bytes $size, array $kept = []): self
     {
-        $device = FolderDevice::open($card, $size);
+        $device = FolderDevice::open($card, $size, $kept);
 
         return new self($device, new HostClock, $card->total(), false);
     }
@@ -39,11 +43,13 @@ final readonly class Bench
     /**
      * For places to be written in any order.
      *
+     * @param  list<string>  $kept  folders of runs that are to be continued
+     *
      * @throws \Tally\Device\Fault\DeviceFault
      */
-    public static function oneFile(HeldFolder $card, ?Bytes $size): self
+    public static function oneFile(HeldFolder $card, ?Bytes $size, array $kept = []): self
     {
-        $device = FolderDevice::inOneFile($card, $size);
+        $device = FolderDevice::inOneFile($card, $size, $kept);
 
         return new self($device, new HostClock, $card->total(), false);
     }

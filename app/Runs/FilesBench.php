@@ -20,10 +20,14 @@ final readonly class FilesBench
 {
     private function __construct(public FileStore $store, public Clock $clock) {}
 
-    /** @throws \Tally\Device\Fault\DeviceFault */
-    public static function folder(HeldFolder $card): self
+    /**
+     * @param  list<string>  $kept  folders of runs that are to be continued
+     *
+     * @throws \Tally\Device\Fault\DeviceFault
+     */
+    public static function folder(HeldFolder $card, array $kept = []): self
     {
-        return new self(FolderFiles::open($card), new HostClock);
+        return new self(FolderFiles::open($card, $kept), new HostClock);
     }
 
     public static function standIn(Medium $medium, ?Path $chain): self

@@ -12,6 +12,7 @@ use App\Models\Slot;
 use App\Models\SlotKind;
 use App\Stations\SlotLook;
 use Closure;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Queue\Worker;
 use LogicException;
 use Tally\Chain\Path;
@@ -125,7 +126,7 @@ final readonly class RunConductor
             return Bench::standIn($this->medium($run), $this->chain($run));
         }
 
-        return $slot->kind === SlotKind::Raw ? $this->erase($run, $slot) : Bench::folder($this->card($run, $slot), self::size($run));
+        return $slot->kind === SlotKind::Raw ? $this->erase($run, $slot) : Bench::folder($this->card($run, $slot), self::size($run), self::kept($run));
     }
 
     /** @throws DeviceFault */
@@ -133,7 +134,7 @@ final readonly class RunConductor
     {
         $slot = $this->slot($run);
 
-        return $slot->kind === SlotKind::Folder ? Bench::oneFile($this->card($run, $slot), self::size($run)) : $this->lay($run);
+        return $slot->kind === SlotKind::Folder ? Bench::oneFile($this->card($run, $slot), self::size($run), self::kept($run)) : $this->lay($run);
     }
 
     /** @throws DeviceFault */
@@ -256,7 +257,7 @@ final readonly class RunConductor
         $asked = $run->parameters;
         assert($asked instanceof FilesParameters);
         $isStandIn = $slot->kind === SlotKind::StandIn;
-        $bench = $isStandIn ? FilesBench::standIn($this->medium($run), $this->chain($run)) : FilesBench::folder($this->card($run, $slot));
+        $bench = $isStandIn ? FilesBench::standIn($this->medium($run), $this->chain($run)) : FilesBench::folder($this->card($run, $slot), self::kept($run));
         try {
             $keeper = new RunKeeper($run, fn (SmallFilesResult $soFar): FilesRecord => new FilesRecord($soFar));
             $result = (new SmallFiles($asked->files, $asked->times))->on($bench->store, $bench->clock, $this->watch($run, $isStandIn), $keeper);
@@ -275,6 +276,20 @@ final readonly class RunConductor
         $result = $copy->run(new HostClock, $this->watch($run, false), new RunKeeper($run, CopyRecord::of(...)));
 
         return Outcome::of(CopyRecord::of($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
+    }
+
+    /**
+     * Folders of proofs that were left and can go on: no other run takes them away unasked. A new proof of the same card does,
+     * since it begins anew what they had begun.
+     *
+     * @return list<string>
+     */
+    private static function kept(Run $run): array
+    {
+        $left = Run::query()->where('kind', RunKind::Proof)->whereNotNull('checkpoint')->whereNotIn('state', [RunState::Done, ...RunState::going()])
+            ->when($run->kind === RunKind::Proof, fn (Builder $runs): Builder => $runs->where('card_id', '!=', $run->card_id))->get();
+
+        return array_values(array_filter($left->map(fn (Run $one): mixed => $one->checkpoint?->get('folder'))->all(), is_string(...)));
     }
 
     private static function asked(Run $run): ProofParameters

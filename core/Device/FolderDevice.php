@@ -55,16 +55,18 @@ final class FolderDevice implements Device
 
     /**
      * @param  Bytes|null  $asked  how much to use; null for all free space
+     * @param  list<string>  $kept  folders of runs that are to be continued
      *
      * @throws UnusablePath|CannotWrite
      */
-    public static function open(HeldFolder $card, ?Bytes $asked = null): self
+    public static function open(HeldFolder $card, ?Bytes $asked = null, array $kept = []): self
     {
-        RunFolder::clearLeftovers($card);
+        RunFolder::clearLeftovers($card, $kept);
         $most = $card->free(min(self::RESERVE, intdiv($card->total()->count, self::RESERVE_SHARE)));
         $size = $asked ?? Bytes::of($most);
         if ($size->count > $most || $size->isZero()) {
-            throw UnusablePath::tooSmall($card->given, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal());
+            throw RunFolder::holdsAny($card, $kept) ? UnusablePath::heldByProof($card->given, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal())
+                : UnusablePath::tooSmall($card->given, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal());
         }
 
         return new self($card, RunFolder::create($card), $size);
@@ -83,11 +85,13 @@ final class FolderDevice implements Device
     /**
      * One large file for which room is found beforehand, so that places in it can be written in any order.
      *
+     * @param  list<string>  $kept  folders of runs that are to be continued
+     *
      * @throws UnusablePath|CannotWrite when the file system cannot do that
      */
-    public static function inOneFile(HeldFolder $card, ?Bytes $asked = null): self
+    public static function inOneFile(HeldFolder $card, ?Bytes $asked = null, array $kept = []): self
     {
-        $device = self::open($card, $asked);
+        $device = self::open($card, $asked, $kept);
         $device->perFile = PHP_INT_MAX;
         try {
             $file = OpenFile::at($device->folder->file(0), Calls::READ_WRITE | Calls::CREATE);

@@ -92,15 +92,16 @@ final readonly class RunFolder
     /**
      * Removes the numbered files of runs that died here, and their folders where nothing else is in them.
      *
+     * @param  list<string>  $kept  names of folders that stay: of runs that are to be continued
      * @return int how many folders were cleared
      *
      * @throws UnusablePath when a live run is at work there
      */
-    public static function clearLeftovers(HeldFolder $parent): int
+    public static function clearLeftovers(HeldFolder $parent, array $kept = []): int
     {
         $cleared = 0;
         foreach (self::entries($parent->inside()) as $name) {
-            $left = preg_match(self::NAME, $name) === 1 ? self::left($parent, $name) : null;
+            $left = preg_match(self::NAME, $name) === 1 && ! in_array($name, $kept, true) ? self::left($parent, $name) : null;
             if ($left === null) {
                 continue;
             }
@@ -117,6 +118,12 @@ final readonly class RunFolder
         }
 
         return $cleared;
+    }
+
+    /** @param  list<string>  $names */
+    public static function holdsAny(HeldFolder $parent, array $names): bool
+    {
+        return array_intersect(self::entries($parent->inside()), $names) !== [];
     }
 
     /** @return array{OpenFile, OpenFile|null}|null the folder and its marker, if it has one; null when it is no folder */

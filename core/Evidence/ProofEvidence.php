@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Evidence;
 
 use Tally\Measured\Chain;
+use Tally\Quantity\Rate;
 use Tally\Record\ProofRecord;
 
 /** A proof or a quick screen that counts. */
@@ -13,13 +14,24 @@ final readonly class ProofEvidence
     /** @param  bool  $wasAlone  whether nothing else took a part of the link: only then do its speeds count too */
     public function __construct(public Source $source, public Chain $chain, public ProofRecord $record, public bool $wasAlone = true) {}
 
-    /** The write pass; null where it was not alone, or tells no course: of a screen, or where looking back ended it. */
+    /** Less than this is over before anything can be told of how fast. Bytes. */
+    private const LEAST = 16_000_000;
+
+    /** How fast its read pass was; null where that says nothing of the card: of a screen, of too little, or where it was not alone. */
+    public function readRate(): ?Rate
+    {
+        $record = $this->record;
+
+        return ! $this->wasAlone || $record->screen !== null || $record->alarmAt !== null || $record->read->bytes->count < self::LEAST ? null : $record->read->rate();
+    }
+
+    /** The write pass; null where it was not alone, or tells no course: of a screen, of too little, or where looking back ended it. */
     public function longWrite(): ?LongWriteEvidence
     {
         $record = $this->record;
         $shown = $record->extent->shown;
 
-        return ! $this->wasAlone || $record->course === null || $record->screen !== null || $record->alarmAt !== null ? null
+        return ! $this->wasAlone || $record->course === null || $record->screen !== null || $record->alarmAt !== null || $record->write->bytes->count < self::LEAST ? null
             : new LongWriteEvidence($this->source, $this->chain, $record->course, $record->write->bytes, $shown !== null && $record->write->bytes->count >= $shown->count);
     }
 

@@ -36,8 +36,8 @@ final readonly class LongFigures
         foreach ($evidence->proofs as $proof) {
             $record = $proof->record;
             $isEnough = $record->isWhole() || $record->covered()->count >= self::LEAST;
-            $rate = $record->read->rate();
-            if ($rate !== null && $isEnough && $proof->wasAlone && $record->forgot && $record->screen === null && $record->alarmAt === null) {
+            $rate = $proof->readRate();
+            if ($rate !== null && $isEnough && $record->forgot) {
                 $found[] = [$rate, $proof->source, $proof->chain, "{$proof->describe()}, {$proof->chain->describe()}"];
             }
         }

@@ -147,7 +147,7 @@ final readonly class Repeats
             }
         }
         foreach ($evidence->proofs as $proof) {
-            [$write, $read] = [$proof->longWrite() === null ? null : $proof->record->write->rate(), $proof->record->read->rate()];
+            [$write, $read] = [$proof->longWrite() === null ? null : $proof->record->write->rate(), $proof->readRate()];
             $isLegible = $proof->record->forgot && $proof->record->extent->shown !== null && $proof->record->isWhole();
             if ($write !== null && $read !== null && $isLegible) {
                 $reasons[] = self::farUnder($proof->chain, $write, $read, $proof->describe());

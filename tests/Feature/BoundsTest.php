@@ -15,6 +15,7 @@ use Tally\Quantity\Bytes;
 use Tally\Quantity\NotAQuantity;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
+use Tally\Verdict\VerdictKind;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
 use ZipArchive;
@@ -32,6 +33,18 @@ final class BoundsTest extends TestCase
         foreach (['intake', 'inspect', 'measure', 'prove', 'offload'] as $stage) {
             $this->get("/{$stage}/BIG-1")->assertOk();
         }
+    }
+
+    public function test_a_proof_of_next_to_nothing_is_refused_and_says_nothing_of_how_fast_a_card_is(): void
+    {
+        $card = $this->card();
+        foreach (['proof', 'sustained'] as $kind) {
+            $this->post('/cards/T-1/runs', ['kind' => $kind, 'slot' => $this->slot('Tray 3')->id, 'size' => '1 B'])
+                ->assertSessionHasErrors(['size' => '1 B is too little to tell anything of a card. Give 1 MB or more, or leave it empty for all there is.']);
+        }
+        // One of before, or from the terminal.
+        $this->command('tally:prove', ['path' => 'stand-in:honest,size=32GB,write=1MB/s,read=1MB/s', '--size' => '1MB', '--card' => 'T-1'])->assertExitCode(0);
+        self::assertNotSame(VerdictKind::Slow, $card->refresh()->verdict);
     }
 
     public function test_the_plan_of_a_screen_has_no_more_places_on_a_larger_medium(): void

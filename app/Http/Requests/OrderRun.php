@@ -30,6 +30,9 @@ use Tally\StandIn\Shelf;
 /** A run as ordered on a page. */
 final class OrderRun extends FormRequest
 {
+    /** The least that is proven or written at length. Bytes. */
+    private const LEAST = 1_000_000;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -86,7 +89,14 @@ final class OrderRun extends FormRequest
     public function after(): array
     {
         return [function (Validator $validator): void {
-            if ($validator->errors()->isNotEmpty() || $this->kind() !== RunKind::Speed) {
+            if ($validator->errors()->isNotEmpty()) {
+                return;
+            }
+            if ($this->kind() !== RunKind::Speed) {
+                if (! $this->size()->isZero() && $this->size()->count < self::LEAST) {
+                    $validator->errors()->add('size', "{$this->size()->decimal()} is too little to tell anything of a card. Give 1 MB or more, or leave it empty for all there is.");
+                }
+
                 return;
             }
             try {

@@ -35,6 +35,11 @@ final class UnusablePath extends RuntimeException implements DeviceFault
         return new self("“{$given}” has {$free} to write to, after the reserve; {$asked} was asked for. Ask for less, or free some space.");
     }
 
+    public static function heldByProof(string $given, string $free, string $asked): self
+    {
+        return new self("“{$given}” has {$free} to write to, and {$asked} was asked for: a proof that can go on keeps the rest of the card. Go on with it, or begin a new proof, which takes away what it had written.");
+    }
+
     /** @param  list<string>  $allowed */
     public static function outside(string $given, array $allowed): self
     {

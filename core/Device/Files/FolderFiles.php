@@ -25,10 +25,14 @@ final class FolderFiles implements FileStore
 
     private function __construct(private readonly HeldFolder $card, private readonly RunFolder $folder) {}
 
-    /** @throws UnusablePath|CannotWrite */
-    public static function open(HeldFolder $card): self
+    /**
+     * @param  list<string>  $kept  folders of runs that are to be continued
+     *
+     * @throws UnusablePath|CannotWrite
+     */
+    public static function open(HeldFolder $card, array $kept = []): self
     {
-        RunFolder::clearLeftovers($card);
+        RunFolder::clearLeftovers($card, $kept);
 
         return new self($card, RunFolder::create($card));
     }

@@ -13,6 +13,7 @@ use Tally\Device\HostClock;
 use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Phase;
 use Tally\Probe\Watch\Progress;
+use Tally\Record\CopyRecord;
 use Tests\Support\Meddle;
 use Tests\Support\StopAt;
 use Tests\Support\TemporaryFolder;
@@ -122,6 +123,38 @@ final class TimedCopyTest extends TestCase
         self::assertStringContainsString('is gone: the card was pulled out', (string) $result->cutShort);
         self::assertGreaterThan(0, $result->files);
         self::assertCount($result->files, FileTree::of("{$drive}/card")->files);
+    }
+
+    public function test_names_of_any_bytes_and_length_are_copied_or_told(): void
+    {
+        $card = $this->folder().'/card';
+        $drive = $this->folder();
+        mkdir($card);
+        $names = [str_repeat('n', 255), "caf\xE9.mov", "new\nline.mov", 'ünïcode.mov', ' blank ', '-rf'];
+        foreach ($names as $name) {
+            file_put_contents("{$card}/{$name}", $name);
+        }
+        $result = TimedCopy::of($card, $drive, true)->run(new HostClock);
+        self::assertNull($result->cutShort);
+        self::assertSame([count($names), []], [$result->files, $result->different]);
+        foreach ($names as $name) {
+            self::assertSame($name, file_get_contents("{$drive}/card/{$name}"));
+        }
+        // What is kept of it is text, whatever the names are.
+        self::assertSame('caf\\xE9.mov', FileTree::word($names[1]));
+        self::assertIsString(json_encode(CopyRecord::of($result)->pack()));
+    }
+
+    public function test_a_file_that_a_drive_takes_for_another_of_the_same_name_is_told_and_overwrites_nothing(): void
+    {
+        [$card, $drive] = $this->cardAndDrive();
+        $watch = new Meddle(1, function () use ($drive): void {
+            @mkdir("{$drive}/card/DCIM/100", recursive: true);
+            @file_put_contents("{$drive}/card/DCIM/100/IMG_10.raw", 'somebody else');
+        });
+        $result = TimedCopy::of($card, $drive, false)->run(new HostClock, $watch);
+        self::assertStringContainsString('IMG_10.raw” is there already, and nothing is ever overwritten', (string) $result->cutShort);
+        self::assertSame('somebody else', file_get_contents("{$drive}/card/DCIM/100/IMG_10.raw"));
     }
 
     public function test_a_piece_of_a_file_never_has_its_name(): void
