@@ -35,8 +35,18 @@ export default defineConfig({
     },
     // The tests of each share a station and its books, so they go one after another; the two go beside one another.
     projects: [
-        { name: 'pages', testMatch: 'pages.spec.ts', workers: 1, use: { baseURL: 'http://127.0.0.1:8472', storageState: sitting(8472) } },
-        { name: 'bench', testIgnore: 'pages.spec.ts', workers: 1, use: { baseURL: 'http://127.0.0.1:8471', storageState: sitting(8471) } },
+        {
+            name: 'pages',
+            testMatch: 'pages.spec.ts',
+            workers: 1,
+            use: { baseURL: 'http://127.0.0.1:8472', storageState: sitting(8472) },
+        },
+        {
+            name: 'bench',
+            testIgnore: 'pages.spec.ts',
+            workers: 1,
+            use: { baseURL: 'http://127.0.0.1:8471', storageState: sitting(8471) },
+        },
     ],
     webServer: [app('browser', 8471), app('pages', 8472)],
 });

@@ -71,6 +71,7 @@ test('picture and main action are seen without scrolling', async ({ page }) => {
 
 test('keys lead everywhere, and are quiet while somebody types or when switched off', async ({ page }) => {
     await page.goto('/measure/QS-014');
+    await expect(page.getByRole('option', { name: /QS-015/ })).toBeVisible();
     await page.keyboard.press('j');
     await expect(page).toHaveURL('/measure/QS-015');
     await page.keyboard.press('k');
