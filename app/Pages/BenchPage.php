@@ -67,6 +67,7 @@ final readonly class BenchPage
         $words = match (true) {
             $seen === null => 'made-up cards that ship with the application',
             $medium === null => $seen->refused ?? 'not looked into yet',
+            ! $medium->isOfItsOwn() => 'no card: a plain folder of the host’s own disk, which the settings allow',
             default => "{$medium->called()}, {$medium->bytes->decimal()}".($medium->serial === null ? '' : ", serial {$medium->serial}"),
         };
 
