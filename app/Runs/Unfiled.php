@@ -58,7 +58,7 @@ final readonly class Unfiled
     {
         for (; ;) {
             try {
-                return self::oneAtATime(fn (): ?Run => $this->enter());
+                return OneAtATime::by(self::folder().'/lock', fn (): ?Run => $this->enter());
             } catch (Throwable $fault) {
                 if (! BooksAway::is($fault)) {
                     throw $fault;
@@ -77,7 +77,7 @@ final readonly class Unfiled
     {
         foreach (self::waiting() as $file) {
             try {
-                self::oneAtATime(fn (): ?Run => (new self($file))->enter());
+                OneAtATime::by(self::folder().'/lock', fn (): ?Run => (new self($file))->enter());
             } catch (Throwable $fault) {
                 if (BooksAway::is($fault)) {
                     throw $fault;
@@ -147,28 +147,6 @@ final readonly class Unfiled
     private static function mark(Run $run): string
     {
         return $run->exists ? "{$run->card_id} {$run->kind->value} {$run->created_at->getTimestamp()}" : '';
-    }
-
-    /**
-     * @template T
-     *
-     * @param  Closure(): T  $do
-     * @return T
-     */
-    private static function oneAtATime(Closure $do): mixed
-    {
-        @mkdir(self::folder(), 0700, true);
-        $lock = fopen(self::folder().'/lock', 'c');
-        if ($lock !== false) {
-            flock($lock, LOCK_EX);
-        }
-        try {
-            return $do();
-        } finally {
-            if ($lock !== false) {
-                fclose($lock);
-            }
-        }
     }
 
     /** Of these books alone. */

@@ -7,6 +7,7 @@ namespace App\Stations;
 use App\Models\Slot;
 use App\Models\SlotKind;
 use App\Models\Station;
+use App\Runs\OneAtATime;
 use App\Runs\RunState;
 use Closure;
 use Tally\Device\AllowedFolders;
@@ -78,16 +79,6 @@ final readonly class SlotLook
      */
     public static function undisturbed(Slot $slot, Closure $do): mixed
     {
-        $lock = fopen(storage_path('framework/slot-'.$slot->getConnection()->getDatabaseName()."-{$slot->id}.lock"), 'c');
-        if ($lock !== false) {
-            flock($lock, LOCK_EX);
-        }
-        try {
-            return $do();
-        } finally {
-            if ($lock !== false) {
-                fclose($lock);
-            }
-        }
+        return OneAtATime::by(storage_path('framework/slot-'.$slot->getConnection()->getDatabaseName()."-{$slot->id}.lock"), $do);
     }
 }

@@ -15,7 +15,7 @@ use Symfony\Component\Process\Process;
  */
 final class ScratchDatabase
 {
-    public const NAME = 'gritty_tally_pages';
+    public const NAME = 'gritty_tally_trial';
 
     /** @var array{mixed, mixed} port and name that were set before */
     private array $before;
