@@ -45,6 +45,8 @@ return [
     // TALLY_OPEN=never everybody does.
     'listen' => env('APP_LISTEN', '127.0.0.1'),
     'open' => env('TALLY_OPEN', 'auto'),
+    // A proxy on this machine does the TLS, and other machines come in by way of it.
+    'behind_proxy' => env('TALLY_BEHIND_PROXY') !== null && env('TALLY_BEHIND_PROXY') !== '',
 
     // Host names the pages answer to, and nobody else's.
     'hosts' => ['127.0.0.1', 'localhost', '[::1]', ...array_values(array_filter(array_map(trim(...), explode(',', is_string($hosts = env('TALLY_HOSTS', '')) ? $hosts : ''))))],

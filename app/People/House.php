@@ -36,7 +36,7 @@ final readonly class House
     {
         $listen = config('tally.listen');
 
-        return config('tally.open') !== 'never' && is_string($listen) && preg_match('/^(?:127\.|::1$|localhost$)/', $listen) === 1;
+        return config('tally.open') !== 'never' && config('tally.behind_proxy') !== true && is_string($listen) && preg_match('/^(?:127\.|::1$|localhost$)/', $listen) === 1;
     }
 
     public static function person(): ?User

@@ -39,7 +39,7 @@ final class AccountsTest extends TestCase
         $this->command('tally:lead', ['--if-none' => true])->doesntExpectOutputToContain('Sign in')->assertSuccessful();
         $this->get('/intake')->assertOk();
         // Any other address, or the settings, and everybody signs in, one person or many.
-        foreach ([['tally.listen' => '192.0.2.7'], ['tally.listen' => '0.0.0.0'], ['tally.open' => 'never']] as $setting) {
+        foreach ([['tally.listen' => '192.0.2.7'], ['tally.listen' => '0.0.0.0'], ['tally.open' => 'never'], ['tally.behind_proxy' => true]] as $setting) {
             $before = config()->all()['tally'];
             config($setting);
             $this->app['auth']->forgetGuards();

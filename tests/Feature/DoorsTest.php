@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -49,6 +50,22 @@ final class DoorsTest extends TestCase
         $card = $this->card();
         $this->post("/cards/{$card->tag}/runs", ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id], ['Origin' => url('/')])->assertRedirect();
         $this->assertDatabaseCount('runs', 1);
+    }
+
+    public function test_behind_a_proxy_of_this_machine_its_pages_may_write_and_cookies_are_for_tls_only(): void
+    {
+        $ask = fn (): TestResponse => $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->withHeaders(['X-Forwarded-Proto' => 'https', 'Origin' => 'https://127.0.0.1:8470'])->post('/cards', []);
+        // Unless the settings say so, nobody is believed to have come by way of one.
+        $ask()->assertForbidden();
+        config(['tally.behind_proxy' => true, 'tally.open' => 'auto']);
+        $answer = $ask();
+        $answer->assertRedirect();
+        self::assertSame('max-age=31536000', $answer->headers->get('Strict-Transport-Security'));
+        foreach ($answer->headers->getCookies() as $cookie) {
+            self::assertTrue($cookie->isSecure(), $cookie->getName());
+        }
+        $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.9']);
+        self::assertSame(403, $this->withHeaders(['X-Forwarded-Proto' => 'https', 'Origin' => 'https://127.0.0.1:8470'])->post('http://127.0.0.1:8470/cards', [])->getStatusCode());
     }
 
     public function test_every_route_that_writes_asks_for_the_token(): void

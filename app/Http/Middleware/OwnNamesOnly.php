@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use Closure;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Vite;
 use Symfony\Component\HttpFoundation\Response;
@@ -15,9 +16,17 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class OwnNamesOnly
 {
+    private const PROXIES = ['127.0.0.1', '::1'];
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
+        if (config('tally.behind_proxy') === true) {
+            // Only of a proxy on this machine is it believed how the other side was reached.
+            TrustProxies::at(self::PROXIES);
+            TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_PROTO | Request::HEADER_X_FORWARDED_FOR);
+            Request::setTrustedProxies(self::PROXIES, Request::HEADER_X_FORWARDED_PROTO | Request::HEADER_X_FORWARDED_FOR);
+        }
         $given = (string) $request->headers->get('Host');
         $name = (string) preg_replace('/:\d+$/', '', $given);
         if (! in_array($name, (array) config('tally.hosts'), true)) {
