@@ -49,5 +49,5 @@ return [
     'behind_proxy' => env('TALLY_BEHIND_PROXY') !== null && env('TALLY_BEHIND_PROXY') !== '',
 
     // Host names the pages answer to, and nobody else's.
-    'hosts' => ['127.0.0.1', 'localhost', '[::1]', ...array_values(array_filter(array_map(trim(...), explode(',', is_string($hosts = env('TALLY_HOSTS', '')) ? $hosts : ''))))],
+    'hosts' => ['127.0.0.1', 'localhost', '[::1]', is_string($listen = env('APP_LISTEN')) ? $listen : '127.0.0.1', ...array_values(array_filter(array_map(trim(...), explode(',', is_string($hosts = env('TALLY_HOSTS', '')) ? $hosts : ''))))],
 ];
