@@ -19,6 +19,7 @@ use Illuminate\Validation\ValidationException;
  * @property int $host_id
  * @property Carbon|null $worker_seen_at
  * @property-read Host $host
+ * @property-read int $going where it was counted
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Slot> $slots
  */
 final class Station extends Model
@@ -63,6 +64,12 @@ final class Station extends Model
     public function host(): BelongsTo
     {
         return $this->belongsTo(Host::class);
+    }
+
+    /** @return HasMany<Run, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(Run::class);
     }
 
     /** @return HasMany<Slot, $this> */

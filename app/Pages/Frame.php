@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Models\Card;
-use App\Models\Run;
 use App\Models\Station;
 use App\Props\Frame\FrameProps;
 use App\Props\Frame\StageProps;
 use App\Runs\RunState;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use stdClass;
 use Tally\Verdict\Step;
@@ -20,12 +20,12 @@ final readonly class Frame
 {
     public static function now(): FrameProps
     {
-        $station = Station::here();
+        $station = Station::query()->where('name', config('tally.station'))->withCount(['runs as going' => fn (Builder $runs): Builder => $runs->whereIn('state', RunState::going())])->first();
 
         return new FrameProps(
             $station->name ?? 'No station',
             $station?->hasWorker() ?? false,
-            $station === null ? 0 : Run::query()->where('station_id', $station->id)->whereIn('state', RunState::going())->count(),
+            $station === null ? 0 : $station->going,
             self::stages(),
         );
     }

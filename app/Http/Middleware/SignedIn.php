@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Models\User;
 use App\People\Ability;
 use App\People\House;
 use Closure;
@@ -35,11 +34,6 @@ final class SignedIn
             return $next($request);
         }
         if (House::isOpen()) {
-            $only = House::person() ?? User::query()->whereNull('disabled_at')->first();
-            if ($only !== null && House::person() === null) {
-                Auth::setUser($only);
-            }
-
             return $next($request);
         }
         $person = House::person();
