@@ -43,7 +43,7 @@ final readonly class CardEvidence
 
         return new Evidence(
             $card->label(), self::speeds($runs), $proofs, $sustained, $seen->thatCounts(), $seen->isComplete($card->label()),
-            new House((new Acquaintance)->findings($card), $reached, fn (): array => Rig::reaches($card, $reached())),
+            new House((new Acquaintance)->findings($card), $reached, fn (): array => Rig::reaches($card->label(), $reached())),
         );
     }
 

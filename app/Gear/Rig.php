@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Gear;
 
-use App\Models\Card;
 use App\Models\Drive;
 use App\Models\Host;
 use App\Models\Port;
@@ -13,6 +12,7 @@ use App\Models\Slot;
 use Tally\Chain\Link;
 use Tally\Chain\Path;
 use Tally\Evidence\Reach;
+use Tally\Label\Label;
 use Tally\Measured\Blame;
 use Tally\Measured\Chain;
 use Tally\Measured\Reached;
@@ -27,15 +27,15 @@ use Tally\Quantity\Rate;
 final readonly class Rig
 {
     /** What a card stands on in a slot, as it is kept with a run; null when it does not fit there. */
-    public static function chain(Card $card, Slot $slot): ?Chain
+    public static function chain(Label $label, Slot $slot): ?Chain
     {
-        return self::chainAt($card, $slot->reader, $slot->port);
+        return self::chainAt($label, $slot->reader, $slot->port);
     }
 
     /** The same in any reader at any port; null when the reader does not take it. */
-    public static function chainAt(Card $card, Reader $reader, Port $port): ?Chain
+    public static function chainAt(Label $label, Reader $reader, Port $port): ?Chain
     {
-        return $card->label()->settleIn($reader->buses()) === null ? null : self::through($reader, $port);
+        return $label->settleIn($reader->buses()) === null ? null : self::through($reader, $port);
     }
 
     /** A reader at a port, whatever card is in it. */
@@ -47,24 +47,23 @@ final readonly class Rig
     }
 
     /** @return Path|null what the chain of a card in a slot gives, for planning */
-    public static function path(Card $card, Slot $slot): ?Path
+    public static function path(Label $label, Slot $slot): ?Path
     {
-        return self::chain($card, $slot)?->fastest($card->label());
+        return self::chain($label, $slot)?->fastest($label);
     }
 
     /**
      * @param  list<Reached>  $reached  what the house saw its readers carry
      * @return list<Reach> each reader of the kit that takes a card, at the port that serves it best; the fastest first
      */
-    public static function reaches(Card $card, array $reached): array
+    public static function reaches(Label $label, array $reached): array
     {
-        $label = $card->label();
         $ports = Port::query()->with('host')->orderBy('id')->get();
         $reaches = [];
         foreach (Reader::query()->with(['slots', 'cable'])->orderBy('tag')->get() as $reader) {
             $best = null;
             foreach ($ports as $port) {
-                $chain = self::chainAt($card, $reader, $port);
+                $chain = self::chainAt($label, $reader, $port);
                 $usable = $chain?->surest($label)->usable()->bytesPerSecond ?? 0.0;
                 if ($chain !== null && ($best === null || $best[1] < $usable)) {
                     $best = [new Reach("{$reader->tag} {$reader->name} on {$port->host->name}", $chain, new Blame($chain, $label, $reached)), $usable];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Tally\Chain\HostLink;
 
 /**
@@ -13,7 +12,7 @@ use Tally\Chain\HostLink;
  * @property string $name
  * @property HostLink $link what it is rated for
  */
-final class Cable extends Model
+final class Cable extends Row
 {
     use MeasuredLink;
 

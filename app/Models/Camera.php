@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 
@@ -14,7 +13,7 @@ use Illuminate\Support\Collection;
  * @property string $name
  * @property-read Collection<int, CameraSlot> $slots
  */
-final class Camera extends Model
+final class Camera extends Row
 {
     protected $guarded = [];
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
 use Tally\Label\Bus;
 
@@ -17,7 +16,7 @@ use Tally\Label\Bus;
  * @property string $name
  * @property Collection<int, Bus> $buses
  */
-final class CameraSlot extends Model
+final class CameraSlot extends Row
 {
     protected $guarded = [];
 

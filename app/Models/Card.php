@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
@@ -64,7 +63,7 @@ use Tally\Verdict\VerdictKind;
  * @property-read int|null $runs_count
  * @property-read int|null $going_count
  */
-final class Card extends Model
+final class Card extends Row
 {
     protected $guarded = [];
 

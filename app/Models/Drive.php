@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Tally\Chain\HostLink;
 
@@ -23,7 +22,7 @@ use Tally\Chain\HostLink;
  * @property int|null $host_id the host it is built into
  * @property-read Host|null $host
  */
-final class Drive extends Model
+final class Drive extends Row
 {
     use MeasuredLink;
 

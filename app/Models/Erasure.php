@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\AsIdentity;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use LogicException;
@@ -27,7 +26,7 @@ use Tally\Device\Identity;
  * @property Carbon $erased_at
  * @property-read Card|null $card
  */
-final class Erasure extends Model
+final class Erasure extends Row
 {
     public $timestamps = false;
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -17,7 +16,7 @@ use Illuminate\Support\Carbon;
  * @property string $recorded_by
  * @property Carbon $created_at
  */
-final class FootageAct extends Model
+final class FootageAct extends Row
 {
     public $timestamps = false;
 

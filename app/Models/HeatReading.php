@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * How warm a card was at some place of a run, as somebody read it off a thermometer.
  *
@@ -15,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $celsius
  * @property string|null $recorded_by
  */
-final class HeatReading extends Model
+final class HeatReading extends Row
 {
     protected $guarded = [];
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use LogicException;
@@ -26,7 +25,7 @@ use Tally\Inspection\Seen;
  * @property-read Card $card
  * @property-read Reader|null $reader
  */
-final class Inspection extends Model
+final class Inspection extends Row
 {
     protected $guarded = [];
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Tally\Verdict\VerdictKind;
@@ -22,7 +21,7 @@ use Tally\Verdict\VerdictKind;
  * @property Carbon $created_at
  * @property-read Card $card
  */
-final class Overrule extends Model
+final class Overrule extends Row
 {
     protected $guarded = [];
 

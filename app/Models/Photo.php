@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * A picture of one side of a card.
  *
@@ -16,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $width
  * @property int $height
  */
-final class Photo extends Model
+final class Photo extends Row
 {
     public const SIDES = ['front', 'back'];
 

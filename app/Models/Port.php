@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Tally\Chain\HostLink;
 
@@ -16,7 +15,7 @@ use Tally\Chain\HostLink;
  * @property string $controller ports with the same one share it
  * @property-read Host $host
  */
-final class Port extends Model
+final class Port extends Row
 {
     use MeasuredLink;
 

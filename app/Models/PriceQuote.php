@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use LogicException;
 use Tally\Buying\Price;
@@ -25,7 +24,7 @@ use Tally\Quantity\Bytes;
  * @property Carbon $quoted_on
  * @property string $source
  */
-final class PriceQuote extends Model
+final class PriceQuote extends Row
 {
     protected $guarded = [];
 

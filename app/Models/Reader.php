@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
@@ -23,7 +22,7 @@ use Tally\Label\Bus;
  * @property-read Cable|null $cable
  * @property-read int|null $troubles_count
  */
-final class Reader extends Model
+final class Reader extends Row
 {
     use MeasuredLink {
         asLink as private linkOfItsKind;

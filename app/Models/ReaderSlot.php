@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
 use Tally\Label\Bus;
 
@@ -18,7 +17,7 @@ use Tally\Label\Bus;
  * @property Collection<int, Bus> $buses
  * @property string $lane
  */
-final class ReaderSlot extends Model
+final class ReaderSlot extends Row
 {
     protected $guarded = [];
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Tally\Verdict\VerdictKind;
 
@@ -23,7 +22,7 @@ use Tally\Verdict\VerdictKind;
  * @property string $recorded_by who read it in
  * @property Carbon $created_at
  */
-final class ResultOfOthers extends Model
+final class ResultOfOthers extends Row
 {
     protected $table = 'results_of_others';
 

@@ -12,7 +12,6 @@ use App\Casts\Json;
 use App\Runs\RunState;
 use Closure;
 use Illuminate\Database\Eloquent\Casts\AsFluent;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -80,7 +79,7 @@ use Tally\Record\SustainedRecord;
  * @property-read Port|null $port
  * @property-read Drive|null $drive
  */
-final class Run extends Model
+final class Run extends Row
 {
     protected $guarded = [];
 

@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * Speed along the bytes of a run, packed: one row a run.
  *
  * @property int $run_id
  * @property array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>} $traces end offset, bytes a second or °C
  */
-final class RunSample extends Model
+final class RunSample extends Row
 {
     public $timestamps = false;
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -19,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property-read Run $run
  */
-final class RunVoid extends Model
+final class RunVoid extends Row
 {
     protected $guarded = [];
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\People\SignInOutcome;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
@@ -18,7 +17,7 @@ use Illuminate\Support\Carbon;
  * @property string $agent
  * @property Carbon $created_at
  */
-final class SignIn extends Model
+final class SignIn extends Row
 {
     public $timestamps = false;
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use App\Casts\AsSeen;
 use App\Stations\Seen;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -25,7 +24,7 @@ use Illuminate\Support\Carbon;
  * @property-read Port $port
  * @property-read Station $station
  */
-final class Slot extends Model
+final class Slot extends Row
 {
     protected $guarded = [];
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -22,7 +21,7 @@ use Illuminate\Validation\ValidationException;
  * @property-read int $going where it was counted
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Slot> $slots
  */
-final class Station extends Model
+final class Station extends Row
 {
     /** A worker that said nothing for so many seconds is taken to be away. */
     private const AWAY_AFTER = 15;

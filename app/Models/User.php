@@ -8,6 +8,7 @@ use App\People\Ability;
 use App\People\Role;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Spatie\Permission\Traits\HasRoles;
 
 /**
@@ -22,6 +23,7 @@ use Spatie\Permission\Traits\HasRoles;
  */
 final class User extends Authenticatable
 {
+    use BootsByName;
     use HasRoles;
 
     protected $guarded = [];
@@ -33,7 +35,9 @@ final class User extends Authenticatable
 
     public function role(): Role
     {
-        $name = $this->getRoleNames()->first();
+        // Every page asks: of one person, a name is enough, without the models around it.
+        $name = $this->relationLoaded('roles') ? $this->getRoleNames()->first()
+            : DB::table('model_has_roles')->join('roles', 'roles.id', 'role_id')->where(['model_type' => self::class, 'model_id' => $this->id])->value('name');
 
         return Role::tryFrom(is_string($name) ? $name : '') ?? Role::Viewer;
     }

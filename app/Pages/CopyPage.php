@@ -138,10 +138,11 @@ final readonly class CopyPage
     /** @return list<CopySlotProps> */
     private static function slots(Card $card, ?Station $station): array
     {
+        $label = $card->label();
         $slots = $station === null ? [] : $station->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->where('kind', SlotKind::Folder)->orderBy('id')->get()->all();
 
         return array_map(fn (Slot $slot): CopySlotProps => new CopySlotProps(
-            $slot->id, $slot->name, $slot->path ?? '', Rig::chain($card, $slot) === null ? "{$slot->reader->tag} does not take {$card->label()->connection()}" : null,
+            $slot->id, $slot->name, $slot->path ?? '', Rig::chain($label, $slot) === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
         ), array_values($slots));
     }
 }

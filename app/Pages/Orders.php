@@ -6,6 +6,7 @@ namespace App\Pages;
 
 use App\Evidence\CardEvidence;
 use App\Gear\Rig;
+use App\Gear\SlotPath;
 use App\Http\Requests\OrderRun;
 use App\Models\Card;
 use App\Models\Run;
@@ -27,6 +28,7 @@ use App\Stations\SlotLook;
 use Illuminate\Support\Collection;
 use Tally\Chain\Path;
 use Tally\Evidence\SpeedEvidence;
+use Tally\Label\Label;
 use Tally\Probe\Forecast;
 use Tally\Probe\Screen\Advice;
 use Tally\Probe\Screen\ScreenPlan;
@@ -44,25 +46,18 @@ use Tally\Verdict\Step;
 /** What can be ordered for a card, and what is on its way. */
 final readonly class Orders
 {
-    /** @return Collection<int, Slot> of the station, with all that a chain needs */
-    public static function slots(?Station $station): Collection
-    {
-        return $station === null ? new Collection : $station->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->orderBy('id')->get()->toBase();
-    }
-
     /**
-     * @param  Collection<int, Slot>  $slots  as of slots()
+     * @param  list<SlotPath>  $paths  of the card, the fastest first
      * @param  Collection<int, Run>  $before  the card's runs so far
      * @param  Bytes  $size  of each run
      */
-    public static function for(Card $card, Collection $slots, Collection $before, Bytes $size, int $runs): OrderProps
+    public static function for(Card $card, array $paths, Collection $before, Bytes $size, int $runs): OrderProps
     {
         $speeds = CardEvidence::speeds($before);
-        $rows = $slots->map(fn (Slot $slot): array => ['slot' => $slot, 'path' => Rig::path($card, $slot)])
-            ->sortByDesc(fn (array $row): float => $row['path']?->usable()->bytesPerSecond ?? 0.0);
+        $label = $card->label();
 
         return new OrderProps(
-            array_values($rows->map(fn (array $row): SlotProps => self::slot($card, $row['slot'], $row['path'], $size, $runs, $speeds))->all()),
+            array_map(fn (SlotPath $one): SlotProps => self::slot($label, $one->slot, $one->path, $size, $runs, $speeds), $paths),
             $card->stand_in !== null ? [] : array_map(fn (Shelf $shelf): ShelfProps => new ShelfProps($shelf->value, $shelf->words()), Shelf::cases()),
             $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id,
             $before->last(fn (Run $run): bool => $run->counts() && $run->proof() !== null)?->proof()?->diagnosis->condition === Condition::Refuses,
@@ -105,11 +100,12 @@ final readonly class Orders
      */
     public static function expected(Card $card, Collection $before, OrderRun $request, Station $station): ?string
     {
-        $path = Rig::path($card, $request->slot($station));
+        $label = $card->label();
+        $path = Rig::path($label, $request->slot($station));
         if ($path === null) {
             return null;
         }
-        $forecast = self::forecast($card, $path, CardEvidence::speeds($before));
+        $forecast = self::forecast($label, $path, CardEvidence::speeds($before));
         $whole = $request->size()->isZero() ? Bytes::of($card->capacity) : $request->size();
 
         return match ($request->kind()) {
@@ -124,19 +120,19 @@ final readonly class Orders
     /**
      * Both ways of proving side by side, as they would go where the card was last, or where it goes best.
      *
-     * @param  Collection<int, Slot>  $slots  as of slots()
+     * @param  list<SlotPath>  $paths  of the card, the fastest first
      * @param  Collection<int, Run>  $before
      */
-    public static function schools(Card $card, Collection $slots, Collection $before): ?SchoolsProps
+    public static function schools(Card $card, array $paths, Collection $before): ?SchoolsProps
     {
         $last = $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id;
+        $taking = collect($paths)->filter(fn (SlotPath $one): bool => $one->path !== null);
         // Where it was last counts before what is fast.
-        $path = $slots->sortByDesc(fn (Slot $slot): float => ($slot->id === $last ? 1e15 : 0.0) + (Rig::path($card, $slot)?->usable()->bytesPerSecond ?? 0.0))
-            ->map(fn (Slot $slot): ?Path => Rig::path($card, $slot))->first(fn (?Path $chain): bool => $chain !== null);
+        $path = ($taking->first(fn (SlotPath $one): bool => $one->slot->id === $last) ?? $taking->first())?->path;
         if ($path === null) {
             return null;
         }
-        $forecast = self::forecast($card, $path, CardEvidence::speeds($before));
+        $forecast = self::forecast($card->label(), $path, CardEvidence::speeds($before));
         $size = Bytes::of($card->capacity);
         $plan = new ScreenPlan($size);
         [$proof, $screen] = [$forecast->for($size), $forecast->ofScreen($plan)];
@@ -155,10 +151,8 @@ final readonly class Orders
     }
 
     /** @param  list<SpeedEvidence>  $speeds */
-    private static function slot(Card $card, Slot $slot, ?Path $path, Bytes $size, int $runs, array $speeds): SlotProps
+    private static function slot(Label $label, Slot $slot, ?Path $path, Bytes $size, int $runs, array $speeds): SlotProps
     {
-        $label = $card->label();
-
         return new SlotProps(
             $slot->id,
             $slot->name,
@@ -167,7 +161,7 @@ final readonly class Orders
             $path === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
             $path?->describe() ?? '',
             $path?->pinch()->describe() ?? '',
-            $path === null ? null : self::forecast($card, $path, $speeds)->for($size, $runs)->print(),
+            $path === null ? null : self::forecast($label, $path, $speeds)->for($size, $runs)->print(),
         );
     }
 
@@ -195,9 +189,8 @@ final readonly class Orders
      *
      * @param  list<SpeedEvidence>  $speeds
      */
-    private static function forecast(Card $card, Path $path, array $speeds): Forecast
+    private static function forecast(Label $label, Path $path, array $speeds): Forecast
     {
-        $label = $card->label();
         $write = $label->write ?? $label->topMark()?->floor() ?? Rate::megabytesPerSecond(10);
         $read = $label->readClaim() ?? $path->usable();
         foreach ($speeds as $speed) {

@@ -46,7 +46,8 @@ final readonly class PeoplePage
     {
         $isOpen = House::isOpen();
         $person = $isOpen ? null : House::person();
+        $role = $person?->role();
 
-        return new WhoProps($person?->name, $isOpen ? 'open' : $person?->role()->value ?? '', $isOpen ? Ability::cases() : $person?->role()->abilities() ?? []);
+        return new WhoProps($person?->name, $isOpen ? 'open' : $role->value ?? '', $isOpen ? Ability::cases() : $role?->abilities() ?? []);
     }
 }

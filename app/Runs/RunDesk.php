@@ -37,7 +37,7 @@ final readonly class RunDesk
     public function order(Card $card, Station $station, Ordered $order): Run
     {
         $slot = $order->slot;
-        $chain = Rig::chain($card, $slot)
+        $chain = Rig::chain($card->label(), $slot)
             ?? throw $this->refuse('slot', "{$slot->reader->tag} does not take {$card->label()->connection()}: choose another slot.");
         $this->check($card, $order);
         $medium = $this->medium($order);

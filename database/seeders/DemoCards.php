@@ -138,7 +138,7 @@ final class DemoCards extends Seeder
     private function conduct(Card $card, RunKind $kind, string $slotName, bool $lookBack): void
     {
         $slot = Slot::query()->with(['reader.slots', 'reader.cable', 'port.host'])->where('name', $slotName)->firstOrFail();
-        $chain = Rig::chain($card, $slot) ?? throw new LogicException("{$card->tag} does not fit {$slotName}.");
+        $chain = Rig::chain($card->label(), $slot) ?? throw new LogicException("{$card->tag} does not fit {$slotName}.");
         $run = Run::query()->create([
             'card_id' => $card->id, 'station_id' => Station::here()?->id, 'slot_id' => $slot->id, 'kind' => $kind, 'state' => RunState::Waiting,
             'chain' => $chain,

@@ -49,7 +49,7 @@ final class DemoRuns extends Seeder
     {
         [$card, $reader, $port] = [$this->card($tag), Reader::query()->with(['slots', 'cable'])->where('tag', 'R2')->firstOrFail(), $this->port('port 2')];
         $copy = CopyReading::of(Bytes::parse($size), $files, array_map(Span::parse(...), $laps));
-        RunBook::stopwatch($card, $copy, Rig::chainAt($card, $reader, $port) ?? Chain::unnamed(), $reader, $port, Drive::query()->where('tag', $drive)->first(), new DateTimeImmutable('2026-11-19'), self::WHO, $note);
+        RunBook::stopwatch($card, $copy, Rig::chainAt($card->label(), $reader, $port) ?? Chain::unnamed(), $reader, $port, Drive::query()->where('tag', $drive)->first(), new DateTimeImmutable('2026-11-19'), self::WHO, $note);
     }
 
     /** @param  non-empty-list<array{string, string, string, string}>  $rows  way, size, time, speed */
@@ -59,7 +59,7 @@ final class DemoRuns extends Seeder
         $reader = $reader === null ? null : Reader::query()->with(['slots', 'cable'])->where('tag', $reader)->firstOrFail();
         $port = $port === null ? null : $this->port($port);
         $readings = array_map(fn (array $row): TypedReading => TypedReading::parse(array_combine(['way', 'size', 'time', 'speed'], $row)), $rows);
-        $chain = $reader === null || $port === null ? null : Rig::chainAt($card, $reader, $port);
+        $chain = $reader === null || $port === null ? null : Rig::chainAt($card->label(), $reader, $port);
         RunBook::typed($card, $readings, $chain ?? Chain::unnamed(), $reader, $port, new DateTimeImmutable('2026-11-20'), self::WHO, $note, null);
     }
 

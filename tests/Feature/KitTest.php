@@ -55,7 +55,7 @@ final class KitTest extends TestCase
     {
         $this->put('/kit/readers/R1', self::reader(['tag' => 'R1', 'state' => KitKind::Readers->book()->form('R1')?->state(), 'slots' => [['name' => 'one', 'lane' => 'A', 'buses' => ['uhs-i']]]]))->assertRedirect('/kit/readers/R1');
         $slot = Slot::query()->with(['reader.slots', 'reader.cable', 'port.host'])->where('name', 'Tray 1')->firstOrFail();
-        self::assertSame('UHS-I bus', Rig::path($this->card(['bus' => 'uhs-ii']), $slot)?->links[0]->name);
+        self::assertSame('UHS-I bus', Rig::path($this->card(['bus' => 'uhs-ii'])->label(), $slot)?->links[0]->name);
     }
 
     public function test_every_other_kind_is_entered_and_opened_again_the_same(): void
@@ -166,7 +166,7 @@ final class KitTest extends TestCase
     {
         $slot = Slot::query()->with(['reader.slots', 'reader.cable', 'port.host'])->where('name', 'Bay 1')->firstOrFail();
         $card = $this->card(['bus' => 'uhs-iii', 'capacity' => 128_000_000_000, 'family' => 'SDXC', 'tag' => 'M-'.Run::query()->count()]);
-        $chain = Rig::chain($card, $slot) ?? self::fail('it does not fit');
+        $chain = Rig::chain($card->label(), $slot) ?? self::fail('it does not fit');
 
         return Run::query()->create(['card_id' => $card->id, 'slot_id' => $slot->id, 'reader_id' => $slot->reader->id, 'port_id' => $slot->port->id, 'kind' => 'speed', 'state' => RunState::Done, 'chain' => $chain,
             'parameters' => new SpeedParameters(SpeedPlan::plain(Bytes::gigabytes(1), 3)), 'result' => ['region' => 1_000_000_000, 'writes' => [200e6, 200e6, 200e6], 'reads' => $rates, 'forgot' => $forgot, 'wrong' => 0]])->fresh(['card']) ?? self::fail('not kept');
@@ -226,7 +226,7 @@ final class KitTest extends TestCase
         self::assertEqualsWithDelta(65, $reader->asLink()->ceiling->usable()->megabytes(), 1e-9);
         $port = Port::query()->with('host')->where('name', 'port 2')->firstOrFail();
         $card = $this->card(['bus' => 'uhs-ii', 'read' => 250e6]);
-        $chain = Rig::chainAt($card, $reader, $port);
+        $chain = Rig::chainAt($card->label(), $reader, $port);
         self::assertTrue($chain?->isCamera);
         self::assertFalse((new Blame($chain, $card->label()))->isTheCards(Rate::megabytesPerSecond(30), Rate::megabytesPerSecond(250)));
         self::assertStringContainsString('a camera on USB 10 Gb/s', $chain->describe());

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
+use App\Gear\SlotPath;
 use App\Models\Card;
 use App\Pages\Orders;
 use App\Props\Run\OrderProps;
@@ -17,7 +18,7 @@ final class OrdersTest extends TestCase
 {
     private function offer(Card $card, int $gigabytes = 1, int $runs = 5): OrderProps
     {
-        return Orders::for($card, Orders::slots($this->station()), CardEvidence::runs($card), Bytes::gigabytes($gigabytes), $runs);
+        return Orders::for($card, SlotPath::each($card, $this->station()), CardEvidence::runs($card), Bytes::gigabytes($gigabytes), $runs);
     }
 
     private static function slotOf(OrderProps $order, string $name): SlotProps

@@ -36,7 +36,7 @@ final class VerdictsFollowTest extends TestCase
     {
         $reader = Reader::query()->with(['slots', 'cable'])->where('tag', $reader)->firstOrFail();
         $port = Port::query()->with('host')->where('name', $port)->firstOrFail();
-        $chain = Rig::chainAt($card, $reader, $port);
+        $chain = Rig::chainAt($card->label(), $reader, $port);
         self::assertNotNull($chain);
 
         return RunBook::typed($card, [TypedReading::parse(['way' => 'read', 'size' => '10 GB', 'time' => '', 'speed' => $speed])], $chain, $reader, $port, new DateTimeImmutable('2026-11-20'), 'Wren', '', null);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Stations;
 
+use App\Gear\SlotPath;
 use App\Models\Card;
 use App\Models\Erasure;
 use App\Pages\Orders;
@@ -55,7 +56,7 @@ final class RightMediumTest extends StationTestCase
     /** What the page of a card shows of a raw slot. */
     private function lies(Card $card, int $slot): LiesProps
     {
-        foreach (Orders::for($card, Orders::slots($this->station()), $card->runs()->get(), Bytes::of(0), 1)->slots as $one) {
+        foreach (Orders::for($card, SlotPath::each($card, $this->station()), $card->runs()->get(), Bytes::of(0), 1)->slots as $one) {
             if ($one->id === $slot) {
                 return $one->lies ?? self::fail('Nothing is shown.');
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
+use App\Gear\SlotPath;
 use App\Models\Card;
 use App\Models\Station;
 use App\Pages\CoursePage;
@@ -28,7 +29,7 @@ final readonly class MeasureController
             'course' => CoursePage::of($card, $runs),
             'runs' => MeasurePage::table($card, $runs),
             'going' => Orders::going($runs),
-            'order' => Orders::for($card, Orders::slots(Station::here()), $runs, Bytes::gigabytes(1), 5),
+            'order' => Orders::for($card, SlotPath::each($card, Station::here()), $runs, Bytes::gigabytes(1), 5),
             'margin' => Margin::at('measure', $card, $runs),
         ]);
     }

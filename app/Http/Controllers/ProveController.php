@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
+use App\Gear\SlotPath;
 use App\Http\Person;
 use App\Models\Card;
 use App\Models\Station;
@@ -22,18 +23,18 @@ final readonly class ProveController
     public function __invoke(Request $request, Card $card): Response
     {
         $runs = CardEvidence::runs($card);
-        $slots = Orders::slots(Station::here());
+        $paths = SlotPath::each($card, Station::here());
 
         return Inertia::render('Prove', [
             'card' => LabelWords::card($card),
             'core' => ProvePage::core($card, $runs),
             'left' => ProvePage::left($runs),
-            'schools' => Orders::schools($card, $slots, $runs),
+            'schools' => Orders::schools($card, $paths, $runs),
             'erasures' => ProvePage::erasures($card, $runs),
             'theirs' => ProvePage::theirs($card),
             'by' => Person::of($request) ?? '',
             'going' => Orders::going($runs),
-            'order' => Orders::for($card, $slots, $runs, Bytes::of($card->capacity), 1),
+            'order' => Orders::for($card, $paths, $runs, Bytes::of($card->capacity), 1),
             'margin' => Margin::at('prove', $card, $runs),
         ]);
     }

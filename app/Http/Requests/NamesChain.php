@@ -55,6 +55,6 @@ trait NamesChain
     {
         [$card, $reader, $port] = [$this->route('card'), $this->reader(), $this->port()];
 
-        return $card instanceof Card && $reader !== null && $port !== null ? Rig::chainAt($card, $reader, $port) : Chain::unnamed();
+        return $card instanceof Card && $reader !== null && $port !== null ? Rig::chainAt($card->label(), $reader, $port) : Chain::unnamed();
     }
 }

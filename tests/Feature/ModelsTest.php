@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Reader;
+use Illuminate\Database\Eloquent\Attributes\Boot;
+use Illuminate\Database\Eloquent\Attributes\Initialize;
+use Illuminate\Database\Eloquent\Model;
+use PHPUnit\Framework\Attributes\DataProvider;
+use ReflectionClass;
+use Symfony\Component\Finder\Finder;
+use Tests\TestCase;
+
+/** Models are made ready by the names of their traits; what the framework would find by attributes would be left out. */
+final class ModelsTest extends TestCase
+{
+    /** @return iterable<string, array{class-string<Model>}> */
+    public static function models(): iterable
+    {
+        foreach ((new Finder)->files()->name('*.php')->in(dirname(__DIR__, 2).'/app/Models') as $file) {
+            $class = 'App\\Models\\'.$file->getBasename('.php');
+            if (is_subclass_of($class, Model::class) && ! (new ReflectionClass($class))->isAbstract()) {
+                yield $file->getBasename('.php') => [$class];
+            }
+        }
+    }
+
+    /** @param  class-string<Model>  $class */
+    #[DataProvider('models')]
+    public function test_no_model_is_made_ready_by_attributes(string $class): void
+    {
+        foreach ((new ReflectionClass($class))->getMethods() as $method) {
+            self::assertSame([], [...$method->getAttributes(Boot::class), ...$method->getAttributes(Initialize::class)], $method->getName());
+        }
+        self::assertInstanceOf($class, new $class);
+    }
+
+    public function test_what_a_trait_boots_is_booted(): void
+    {
+        new Reader;
+        self::assertTrue(Reader::getEventDispatcher()?->hasListeners('eloquent.saving: '.Reader::class));
+    }
+}
