@@ -113,10 +113,10 @@ final class Card extends Row
         return $this->hasMany(FootageAct::class)->orderByDesc('id');
     }
 
-    /** @return HasMany<Photo, $this> */
+    /** @return HasMany<Photo, $this> without the pictures themselves */
     public function photos(): HasMany
     {
-        return $this->hasMany(Photo::class);
+        return $this->hasMany(Photo::class)->select(['id', 'card_id', 'side', 'width', 'height']);
     }
 
     public function origin(): Origin

@@ -10,7 +10,7 @@ namespace App\Models;
  * @property int $id
  * @property int $card_id
  * @property string $side front or back
- * @property string $file path below the photos' folder
+ * @property string|null $jpeg the picture itself; none where an older version left it on the disk of another bench
  * @property int $width
  * @property int $height
  */

@@ -8,7 +8,6 @@ use App\Models\Card;
 use App\Models\Photo;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Intervention\Image\Encoders\JpegEncoder;
 use Intervention\Image\ImageManager;
@@ -16,7 +15,7 @@ use Throwable;
 
 /**
  * Takes pictures of cards. Each is decoded and encoded anew, so that nothing is kept but what can be seen: no place, no
- * camera, nothing that was hidden in the file.
+ * camera, nothing that was hidden in the file. They are kept in the books, where every bench of the house finds them.
  */
 final readonly class PhotoStore
 {
@@ -33,24 +32,12 @@ final readonly class PhotoStore
     public static function keep(Card $card, string $side, UploadedFile $file, ?string $by): Photo
     {
         [$jpeg, $width, $height] = self::encodedAnew($file);
-        $path = "photos/{$card->id}/{$side}-".Str::lower((string) Str::ulid()).'.jpg';
-        Storage::put($path, $jpeg);
-        $before = $card->photos()->where('side', $side)->first();
-        try {
-            $photo = DB::transaction(function () use ($card, $side, $path, $width, $height, $by, $before): Photo {
-                $before?->delete();
 
-                return Photo::query()->create(['card_id' => $card->id, 'side' => $side, 'file' => $path, 'width' => $width, 'height' => $height, 'recorded_by' => $by]);
-            });
-        } catch (Throwable $fault) {
-            Storage::delete($path);
-            throw $fault;
-        }
-        if ($before !== null) {
-            Storage::delete($before->file);
-        }
+        return DB::transaction(function () use ($card, $side, $jpeg, $width, $height, $by): Photo {
+            $card->photos()->where('side', $side)->delete();
 
-        return $photo;
+            return Photo::query()->create(['card_id' => $card->id, 'side' => $side, 'jpeg' => $jpeg, 'width' => $width, 'height' => $height, 'recorded_by' => $by]);
+        });
     }
 
     /**

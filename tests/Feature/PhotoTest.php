@@ -7,19 +7,12 @@ namespace Tests\Feature;
 use App\Models\Card;
 use App\Models\Photo;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\ViewErrorBag;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
 final class PhotoTest extends TestCase
 {
-    protected function setUp(): void
-    {
-        parent::setUp();
-        Storage::fake();
-    }
-
     /** A picture of `width` × `height` in which a maker of pictures left a word. */
     private static function picture(string $type, int $width = 60, int $height = 40): string
     {
@@ -67,10 +60,11 @@ final class PhotoTest extends TestCase
         $this->send('back', "back.{$type}", self::picture($type));
         $photo = Photo::query()->firstOrFail();
         self::assertSame(['back', 60, 40], [$photo->side, $photo->width, $photo->height]);
-        $kept = (string) Storage::get($photo->file);
+        $kept = (string) $photo->jpeg;
         self::assertStringNotContainsString('sea wall', $kept);
         self::assertSame(IMAGETYPE_JPEG, ((array) getimagesizefromstring($kept))[2] ?? null);
-        $this->get("/photos/{$photo->id}")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
+        $shown = $this->get("/photos/{$photo->id}")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
+        self::assertSame($kept, $shown->getContent());
     }
 
     public function test_a_newer_photo_of_a_side_takes_the_place_of_the_older_one(): void
@@ -79,7 +73,6 @@ final class PhotoTest extends TestCase
         $this->send('front', 'b.png', self::picture('png', 30, 30));
         $this->send('back', 'c.png', self::picture('png'));
         self::assertSame(2, Photo::query()->count());
-        self::assertCount(2, Storage::allFiles('photos'));
         self::assertSame(30, Photo::query()->where('side', 'front')->value('width'));
     }
 
@@ -105,7 +98,6 @@ final class PhotoTest extends TestCase
     {
         $this->send('front', $name, $bytes);
         self::assertStringContainsString($words, $this->complaint('photo_front'));
-        self::assertSame([], Storage::allFiles());
         $this->assertDatabaseCount('photos', 0);
     }
 

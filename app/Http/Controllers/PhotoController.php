@@ -11,10 +11,9 @@ use App\Photos\NotAPhoto;
 use App\Photos\PhotoStore;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final readonly class PhotoController
 {
@@ -37,8 +36,8 @@ final readonly class PhotoController
         return redirect("/intake/{$card->tag}");
     }
 
-    public function show(Photo $photo): StreamedResponse
+    public function show(Photo $photo): Response
     {
-        return Storage::response($photo->file, null, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return response($photo->jpeg ?? abort(404), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable']);
     }
 }
