@@ -23,14 +23,17 @@ final class Acquaintance
     /** @var array<string, Reference|null> asked for once, however many cards are looked at */
     private array $references = [];
 
-    /** @return list<Finding> */
-    public function findings(Card $card): array
+    /**
+     * @param  Sisters|null  $sisters  of the card, where they were asked for already
+     * @return list<Finding>
+     */
+    public function findings(Card $card, ?Sisters $sisters = null): array
     {
         $origin = $card->origin();
         $label = $card->label();
         $reference = $origin->price === null ? null : $this->reference($label, $origin->price->currency);
 
-        return OriginFindings::of($label->capacity, $origin, self::sisters($card), $reference);
+        return OriginFindings::of($label->capacity, $origin, $sisters ?? self::sisters($card), $reference);
     }
 
     /** What a card of this kind and about this capacity costs; null while too little is known. */

@@ -110,10 +110,26 @@ final readonly class CardEvidence
         });
     }
 
-    /** The same for a card that nothing was done to yet, where many are entered at once. */
-    public static function refreshNew(Card $card, Acquaintance $house): Verdict
+    /**
+     * The same for cards that nothing was done to yet, where many are entered at once.
+     *
+     * @param  Collection<int, Card>  $cards
+     */
+    public static function refreshNew(Collection $cards, Acquaintance $house): void
     {
-        return self::keep($card, new Evidence($card->label(), looked: false, house: new House($house->findings($card))));
+        $sisters = new SistersAtOnce($cards);
+        $changed = [];
+        foreach ($cards as $card) {
+            $verdict = Judge::judge(new Evidence($card->label(), looked: false, house: new House($house->findings($card, $sisters->of($card)))));
+            $next = $verdict->nextWhen($card->overruled);
+            if ($card->verdict !== $verdict->kind || $card->next_step !== $next) {
+                $changed["{$verdict->kind->value} {$next->value}"] = [...$changed["{$verdict->kind->value} {$next->value}"] ?? [], $card->id];
+            }
+        }
+        foreach ($changed as $what => $ids) {
+            [$verdict, $next] = explode(' ', $what);
+            Card::query()->whereIn('id', $ids)->update(['verdict' => $verdict, 'next_step' => $next]);
+        }
     }
 
     private static function keep(Card $card, Evidence $evidence): Verdict

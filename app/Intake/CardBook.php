@@ -44,9 +44,7 @@ final readonly class CardBook
         // Only once all of them stand there: cards of one batch may share a code.
         $house = new Acquaintance;
         foreach (array_chunk($tags, self::AT_ONCE) as $chunk) {
-            foreach (Card::query()->whereIn('tag', $chunk)->get() as $card) {
-                CardEvidence::refreshNew($card, $house);
-            }
+            CardEvidence::refreshNew(Card::query()->whereIn('tag', $chunk)->get()->toBase(), $house);
         }
         self::refreshSharing($serials, $tags);
     }

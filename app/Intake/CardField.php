@@ -63,28 +63,28 @@ enum CardField: string
     public function alsoCalled(): array
     {
         return match ($this) {
-            self::Tag => ['code', 'card', 'id', 'label', 'no', 'number'],
+            self::Tag => ['code', 'card', 'id', 'no', 'number'],
             self::Name => ['name', 'maker', 'brand', 'series', 'model', 'product', 'card name', 'make'],
             self::Form => ['type', 'form factor', 'card type'],
             self::Capacity => ['size', 'gb', 'capacity gb', 'storage'],
             self::Family => ['standard'],
             self::Bus => ['interface'],
             self::Marks => ['speed marks', 'classes', 'class', 'speed class'],
-            self::Read => ['read', 'read speed', 'max read', 'read mb/s'],
-            self::Write => ['write', 'write speed', 'max write', 'write mb/s'],
+            self::Read => ['read', 'read speed', 'max read', 'read mb/s', 'claims to read'],
+            self::Write => ['write', 'write speed', 'max write', 'write mb/s', 'claims to write'],
             self::Sustained => ['sustained', 'min write'],
             self::Times => ['times', 'rating', 'x rating', 'x-rating'],
-            self::ContactRows => ['contacts', 'rows', 'rows of contacts', 'contact rows'],
-            self::Footage => ['footage'],
-            self::Serial => ['serial number', 'serial no', 's/n', 'sn'],
+            self::ContactRows => ['contacts', 'rows', 'rows of contacts', 'contact rows', 'turn it over rows of contacts'],
+            self::Footage => ['footage', 'it carries'],
+            self::Serial => ['serial number', 'serial no', 's/n', 'sn', 'serials', 'serials one to a line in the order of the tags'],
             self::BackCode => ['back code', 'factory code', 'code on the back'],
-            self::Price => ['paid', 'cost', 'amount'],
+            self::Price => ['paid', 'cost', 'amount', 'price of one'],
             self::Currency => ['ccy'],
             self::Seller => ['shop', 'vendor', 'bought from', 'supplier'],
             self::OrderNo => ['order', 'order no', 'order number', 'invoice'],
             self::Lot => ['batch', 'lot no', 'lot number'],
             self::BoughtOn => ['date', 'bought', 'purchase date', 'purchased'],
-            self::Provenance => ['source', 'origin', 'came from'],
+            self::Provenance => ['source', 'origin', 'came from', 'came by way of'],
         };
     }
 }

@@ -24,11 +24,14 @@ final readonly class ImportPage
 
     private const BAD = 200;
 
+    /** So many rows tell what a column holds. */
+    private const SAMPLES = 20;
+
     /** @param  array<array-key, mixed>|null  $chosen  column → field, as on the page; null for a first look */
     public static function of(ImportShelf $shelf, ?array $chosen): ImportProps
     {
         $headings = $shelf->headings();
-        $match = self::match($headings, $chosen);
+        $match = self::match($shelf, $chosen);
         [$good, $badRows, $shown, $bad] = [0, 0, [], []];
         foreach (ImportReading::of($headings, $match, $shelf->body()) as $number => $read) {
             if ($read instanceof CardEntry) {
@@ -48,13 +51,12 @@ final readonly class ImportPage
         );
     }
 
-    /**
-     * @param  list<string>  $headings
-     * @param  array<array-key, mixed>|null  $chosen
-     */
-    public static function match(array $headings, ?array $chosen): ColumnMatch
+    /** @param  array<array-key, mixed>|null  $chosen */
+    public static function match(ImportShelf $shelf, ?array $chosen): ColumnMatch
     {
-        return $chosen === null ? ColumnMatch::guess($headings) : ColumnMatch::chosen($chosen, count($headings));
+        $headings = $shelf->headings();
+
+        return $chosen === null ? ColumnMatch::guess($headings, $shelf->samples(self::SAMPLES)) : ColumnMatch::chosen($chosen, count($headings));
     }
 
     /** @return list<ChoiceProps> */
@@ -72,13 +74,7 @@ final readonly class ImportPage
      */
     private static function columns(array $headings, ColumnMatch $match, ImportShelf $shelf): array
     {
-        $samples = [];
-        foreach ($shelf->body() as $cells) {
-            $samples[] = $cells;
-            if (count($samples) === 3) {
-                break;
-            }
-        }
+        $samples = $shelf->samples(3);
 
         return array_map(fn (string $heading, int $column): ColumnProps => new ColumnProps(
             $heading === '' ? 'column '.($column + 1) : $heading,

@@ -17,6 +17,7 @@ use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
 use Tally\Label\Finding;
+use Tally\Label\Form;
 use Tally\Verdict\VerdictKind;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
@@ -118,6 +119,16 @@ final class ImportTest extends TestCase
         $this->get($this->waiting("code,label line\nA-9,Marrowick 64 Gb SDXC\n"))->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
             ->where('import.bad.0.column', 'label line')
             ->where('import.bad.0.sentence', 'The capacity is empty. Write what is printed, such as 128 GB. Not understood in the line: “Marrowick 64 Gb”.'));
+    }
+
+    public function test_a_column_headed_label_fills_what_has_no_column_of_its_own(): void
+    {
+        $address = $this->waiting("Tag;Label;Claims to write\nL-1;Osker CFexpress Typ B 512 GB Lesen 1.700 MB/s Schreiben 1.400 MB/s;1200 MB/s\nL-2;128GB SDXC II U3 V60 250MB/s;\n");
+        $this->post($address)->assertSessionHasNoErrors();
+        $card = Card::query()->where('tag', 'L-1')->firstOrFail();
+        self::assertSame(['Osker', Form::CFexpressB, 512_000_000_000, 1.7e9, 1.2e9], [$card->name, $card->form, $card->capacity, $card->read, $card->write]);
+        // Without maker and series, the line itself names the card.
+        self::assertSame('128GB SDXC II U3 V60 250MB/s', Card::query()->where('tag', 'L-2')->value('name'));
     }
 
     public function test_tags_that_are_taken_or_come_twice_are_bad(): void

@@ -62,11 +62,11 @@ final class LabelCommandTest extends TestCase
         self::assertNotSame('', $found[0]['source']);
     }
 
-    public function test_a_speed_that_could_be_two_things_is_not_missing(): void
+    public function test_a_speed_that_no_card_of_the_form_has_is_not_missing(): void
     {
-        $said = self::said('64GB SDXC I U3 95mb/s');
+        $said = self::said('64GB SDXC I U3 12,500 GB/s');
         self::assertNull($said['read']);
-        self::assertSame(['95mb/s'], $said['unknown']);
+        self::assertSame(['12,500 GB/s'], $said['unknown']);
         self::assertSame([], $said['findings']);
     }
 

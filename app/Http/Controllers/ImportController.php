@@ -62,7 +62,7 @@ final readonly class ImportController
             return self::gone();
         }
         $headings = $shelf->headings();
-        $match = ImportPage::match($headings, self::chosen($request));
+        $match = ImportPage::match($shelf, self::chosen($request));
         $cards = [];
         foreach (ImportReading::of($headings, $match, $shelf->body()) as $read) {
             if ($read instanceof CardEntry) {

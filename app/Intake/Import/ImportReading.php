@@ -24,6 +24,8 @@ final class ImportReading
 
     private NextTag $next;
 
+    private readonly string $currency;
+
     /** @var array<string, LabelReading> the same lines come again and again */
     private array $lines = [];
 
@@ -33,6 +35,7 @@ final class ImportReading
         $tags = array_filter(Card::query()->toBase()->pluck('tag')->all(), is_string(...));
         $this->taken = array_fill_keys(array_map(strtoupper(...), $tags), 0);
         $this->next = NextTag::after(array_values($tags));
+        $this->currency = config()->string('tally.currency');
     }
 
     /**
@@ -65,7 +68,7 @@ final class ImportReading
         if (! $this->match->has(CardField::Tag)) {
             $given[CardField::Tag->value] = $this->next->take();
         }
-        $entry = CardEntry::read($given, config()->string('tally.currency'));
+        $entry = CardEntry::read($given, $this->currency);
         $errors = $entry->errors;
         $tag = $entry->columns['tag'];
         if (is_string($tag) && ! isset($errors['tag'])) {
@@ -84,7 +87,9 @@ final class ImportReading
     private function fromLine(string $line): array
     {
         $reading = $this->lines[$line] ??= LabelReader::read($line);
+        // Maker and series are what no standard knows; where nothing else is printed, the line itself names the card.
         $name = implode(' ', array_filter($reading->unknown, fn (string $part): bool => preg_match('/\p{L}/u', $part) === 1));
+        $name = mb_substr($name === '' ? trim($line) : $name, 0, 80);
 
         return array_filter([
             'name' => $name,

@@ -89,6 +89,20 @@ final readonly class ImportShelf
         }
     }
 
+    /** @return list<list<string>> the first so many rows, without the headings */
+    public function samples(int $most): array
+    {
+        $samples = [];
+        foreach ($this->body() as $cells) {
+            $samples[] = $cells;
+            if (count($samples) === $most) {
+                break;
+            }
+        }
+
+        return $samples;
+    }
+
     /** @return Generator<int, list<string>> row number in the sheet → cells; the headings first */
     private function rows(): Generator
     {

@@ -33,6 +33,12 @@ final class LabelReader
     /** @var array<string, string> */
     private array $from = [];
 
+    /** @var list<string> */
+    private array $notes = [];
+
+    /** @var list<string> */
+    private array $unread = [];
+
     private function __construct(private readonly Strip $strip) {}
 
     public static function read(string $line): LabelReading
@@ -47,7 +53,7 @@ final class LabelReader
         $this->compactFlash();
         $this->secureDigital();
         $this->pcie();
-        $speeds = SpeedWords::read($this->strip);
+        $speeds = SpeedWords::read($this->strip, $this->form);
         $this->rating();
         $this->capacity();
         $this->roman();
@@ -56,7 +62,7 @@ final class LabelReader
         return new LabelReading(
             $this->form, $this->capacity, $this->family, $this->bus, $this->marks,
             $speeds->read, $speeds->write, $speeds->sustained, $this->times,
-            [...$this->from, ...$speeds->from], $speeds->notes, $this->strip->left(), $speeds->unread,
+            [...$this->from, ...$speeds->from], [...$speeds->notes, ...$this->notes], [...$this->strip->left(), ...$this->unread], $speeds->unread,
         );
     }
 
@@ -66,10 +72,10 @@ final class LabelReader
             'VPG' => 'VPG[ -]?(20|65|130|200|400)',
             'V' => '(?:video speed class|V)[ -]?(6|10|30|60|90)',
             // “UHS-I Class 3” names bus and mark at once; the bus is read from it later.
-            'U' => '(?:UHS speed class|UHS class|(?<=UHS-I[ ])class|(?<=UHS I[ ])class|(?<=UHS-II[ ])class|U)[ -]?([13])',
+            'U' => '(?:UHS[ -](?:'.Vocabulary::SPEED_CLASS.')|(?:(?<=UHS-I[ ])|(?<=UHS I[ ])|(?<=UHS-II[ ]))(?:'.Vocabulary::SPEED_CLASS.')|U)[ -]?([13])',
             'E' => 'E[ -]?(150|300|450|600)',
             'A' => '(?:app(?:lication)? performance class|A)[ -]?([12])',
-            'C' => '(?:speed class|class|CL|C)[ -]?(10|[246])',
+            'C' => '(?:'.Vocabulary::SPEED_CLASS.'|CL|C)[ -]?(10|[246])',
         ];
         $printed = [];
         foreach ($patterns as $letter => $pattern) {
@@ -90,12 +96,12 @@ final class LabelReader
 
     private function express(): void
     {
-        $found = $this->strip->take('CF(?:[ -]?express|e)(?: ?card)?(?: (?<before>[24])(?:\.0)?(?! ?[KMGT]i?B)(?![\d.]))?(?: ?type)?[ -]?(?<type>[ABC])?(?: (?<after>[24])\.0)?');
+        $found = $this->strip->take('CF(?:[ -]?express|e)(?: ?card)?(?: (?<before>[24])(?:\.0)?(?! ?[KMGT]i?B)(?![\d.]))?(?:[ -]?'.Vocabulary::TYPE.')?[ -]?(?<type>[ABC])?(?: (?<after>[24])\.0)?');
         if ($found === null) {
             return;
         }
         $type = strtoupper($found['type'] ?? '');
-        $type = $type !== '' ? $type : strtoupper($this->strip->take('type[ -]?([ABC])')[1] ?? '');
+        $type = $type !== '' ? $type : strtoupper($this->strip->take(Vocabulary::TYPE.'[ -]?([ABC])')[1] ?? '');
         $this->form = match ($type) {
             'A' => Form::CFexpressA,
             'B' => Form::CFexpressB,
@@ -203,20 +209,36 @@ final class LabelReader
 
     private function rating(): void
     {
-        $found = $this->strip->take('(\d{2,5})(?:[.,]\d)? ?x');
+        $found = $this->strip->take('(\d[.,]\d{3}|\d{2,5})(?:[.,]\d)? ?x');
         if ($found !== null) {
-            [$this->times, $this->from['times']] = [(float) ($found[1] ?? 0), $found[0]];
+            [$this->times, $this->from['times']] = [(float) str_replace(['.', ','], '', $found[1] ?? ''), $found[0]];
         }
     }
 
     private function capacity(): void
     {
-        $found = $this->strip->take('(?<size>\d{1,4}(?:[.,]\d{1,3})? ?(?!(?-i:[MGT]b))(?:TiB|GiB|MiB|TB|GB|MB|T|G))');
+        // “128 Gb” is in bits, which are no capacity: it stays visible as not understood. So does a speed that was not understood.
+        $found = $this->strip->take('(?<number>'.PrintedNumber::PATTERN.') ?(?!(?-i:[MGT]b))(?<unit>[MGT]i?B|[MGT]io|[MG]o|To(?! ?\d)|[TG])(?!'.Vocabulary::PER_SECOND.')');
         if ($found === null) {
             return;
         }
-        // “128 Gb” is in bits, which are no capacity: it stays visible as not understood.
-        [$this->capacity, $this->from['capacity']] = [Bytes::parse($found['size'] ?? ''), $found[0]];
+        [$number, $note] = PrintedNumber::plain($found['number'] ?? '', fn (float $number): bool => self::isCapacity($number, $found['unit'] ?? ''));
+        if ($number === null) {
+            $this->unread[] = $found[0];
+        } else {
+            [$this->capacity, $this->from['capacity']] = [Bytes::parse($number.' '.PrintedNumber::unit($found['unit'] ?? '')), $found[0]];
+        }
+        if ($note !== null) {
+            $this->notes[] = $note;
+        }
+    }
+
+    /** Whether a card could hold so much: 8 TB is more than any that was made (from memory). */
+    private static function isCapacity(float $number, string $unit): bool
+    {
+        $power = ['M' => 6, 'G' => 9, 'T' => 12][strtoupper($unit[0] ?? 'G')] ?? 9;
+
+        return $number * 10 ** $power <= 8e12;
     }
 
     /** A Roman numeral that stands alone on an SD card is its UHS bus. */
@@ -234,6 +256,8 @@ final class LabelReader
     /** Words that are on every label and say nothing. */
     private function noise(): void
     {
-        $this->strip->takeAll('(?:memory |flash )?cards?|up to|max(?:imum)?\.?|(?:transfer )?speeds?|with|and');
+        $this->strip->takeAll(Vocabulary::NOISE.'|up to|max(?:imum)?\.?|(?:transfer )?speeds?|and');
+        // A short word that says nothing may be part of a name; alone it goes.
+        $this->strip->drop(Vocabulary::FILLER.'|'.Vocabulary::AND.'|'.Vocabulary::TYPE);
     }
 }

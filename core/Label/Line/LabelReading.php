@@ -20,7 +20,7 @@ final readonly class LabelReading
      * @param  array<string, string>  $from  field → the part it was read from
      * @param  list<string>  $notes  what was taken to mean something that the print does not say outright
      * @param  list<string>  $unknown  parts that were not understood
-     * @param  bool  $speedUnread  whether a speed is printed in units that could be two things
+     * @param  bool  $speedUnread  whether a speed is printed that could not be read
      */
     public function __construct(
         public ?Form $form,

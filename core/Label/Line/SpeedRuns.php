@@ -7,22 +7,15 @@ namespace Tally\Label\Line;
 /** Finds figures and words of speed in a line, in runs that nothing else interrupts. */
 final readonly class SpeedRuns
 {
-    private const NUMBER = '\d{1,3}(?:[ ,]\d{3})+(?![\d.,])|\d{1,5}(?:[.,]\d{1,2})?';
+    private const UNIT = '[KMGT]i?[BO](?:'.Vocabulary::PER_SECOND.')|[KMGT](?:b|bits?)(?:'.Vocabulary::PER_SECOND.')';
 
-    private const UNIT = '[KMGT]i?B(?: ?/ ?s(?:ec(?:ond)?)?|ps)|[KMGT](?:b|bits?)(?: ?/ ?s(?:ec)?|ps)';
+    private const SUSTAINED = '(?:(?:'.Vocabulary::LEAST.'|'.Vocabulary::WRITING.') ?)?(?:'.Vocabulary::SUSTAINED.')(?: ?(?:(?:'.Vocabulary::FILLER.') )?(?:'.Vocabulary::WRITING.'))?'
+        .'|'.Vocabulary::LEAST.'(?: (?:(?:'.Vocabulary::FILLER.') )*(?:'.Vocabulary::WRITING.'))?|(?:'.Vocabulary::WRITING.') (?:'.Vocabulary::LEAST.')';
 
-    private const SUSTAINED = '(?:min(?:imum)?\.? )?(?:sustained|continuous)(?: (?:sequential )?(?:write|writing))?|min(?:imum)?\.?(?: (?:sequential )?(?:write|writing))?|(?:write|writing) (?:sustained|min(?:imum)?)\\.?';
-
-    private const BOTH = '(?:read|R) ?[/&+] ?(?:write|W)|(?:read|R) and (?:write|W)';
-
-    private const READ = 'reading|reads?|rd|R';
-
-    private const WRITE = 'writing|writes?|wr|W';
-
-    private const FILLER = '(?:(?:sequential|seq\.?|max(?:imum)?\.?|transfer|speeds?|rates?|up to|of|is|at|and|performance)[ :=]*)*';
+    private const FILLER = '(?:(?:'.Vocabulary::FILLER.')(?![\p{L}])[ :=]*)*';
 
     /** What may stand between two pieces of one run. */
-    private const BETWEEN = '~^[\s,;:/()=+&@-]*(?:and)?[\s,;:/()=+&@-]*$~i';
+    private const BETWEEN = '~^[\s,;:/()=+&@-]*(?:'.Vocabulary::AND.'|en|in|im|beim|di|de)?[\s,;:/()=+&@-]*$~iu';
 
     /** @return list<non-empty-list<SpeedToken>> */
     public static function of(string $line): array
@@ -44,16 +37,16 @@ final readonly class SpeedRuns
     /** @return list<SpeedToken> */
     private static function tokens(string $line): array
     {
-        [$number, $unit, $filler] = [self::NUMBER, self::UNIT, self::FILLER];
+        [$number, $unit, $filler] = [PrintedNumber::PATTERN, self::UNIT, self::FILLER];
         $edge = '(?![\p{L}\p{N}])';
         // A single letter may stick to its figure (R95, 95R); a longer word may not.
         $pattern = '~(?:(?<![\p{L}\p{N}.,])|(?<=[^\p{L}\p{N}][RW]))(?:'
             ."(?<figure>{$filler}(?<number>{$number}) ?(?<unit>{$unit}){$edge})"
             .'|(?<sustained>(?:'.self::SUSTAINED."){$edge} ?{$filler})"
-            .'|(?<both>(?:'.self::BOTH."){$edge} ?{$filler})"
-            .'|(?<read>(?:(?:'.self::READ."){$edge}|R(?=\d)) ?{$filler})"
-            .'|(?<write>(?:(?:'.self::WRITE."){$edge}|W(?=\d)) ?{$filler})"
-            ."|(?<bare>(?<digits>\d{1,3}(?: \d{3})+|\d{2,5})(?=[RW]?{$edge})(?! ?(?:[KMGT]i?B|bits?|x|mm)\b))"
+            .'|(?<both>(?:'.Vocabulary::BOTH."){$edge} ?{$filler})"
+            .'|(?<read>(?:(?:'.Vocabulary::READ."){$edge}|R(?=\d)) ?{$filler})"
+            .'|(?<write>(?:(?:'.Vocabulary::WRITE."){$edge}|W(?=\d)) ?{$filler})"
+            ."|(?<bare>(?<digits>\d{1,3}(?: \d{3})+|\d{2,5})(?=[RW]?{$edge})(?! ?(?:[KMGT]i?[BO]|bits?|x|mm)\b))"
             .')|(?<=\d)(?:(?<stuckRead>R)|(?<stuckWrite>W))'.$edge.'~iu';
         preg_match_all($pattern, $line, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
         $tokens = [];
@@ -74,7 +67,7 @@ final readonly class SpeedRuns
             $between = substr($line, $end, $at - $end);
             $isJoined = $tokens !== [] && preg_match(self::BETWEEN, $between) === 1;
             $isBetweenFigures = $isJoined && $tokens[count($tokens) - 1]->isFigure() && preg_match('~^[\s:=]*\d~', substr($line, $at + strlen($text))) === 1;
-            if ($kind === 'sustained' && $isBetweenFigures && preg_match('~^(writ\w+ )(.+)$~is', $text, $two) === 1) {
+            if ($kind === 'sustained' && $isBetweenFigures && preg_match('~^((?:'.Vocabulary::WRITING.') )(.+)$~isu', $text, $two) === 1) {
                 // `1400MB/s write sustained 850MB/s`: the first word belongs to the figure before, the second to the one behind.
                 $tokens[] = new SpeedToken('write', $at, $two[1], '', '', true, false);
                 $tokens[] = new SpeedToken('sustained', $at + strlen($two[1]), $two[2], '', '', true, false);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Label\Line;
 
+use Tally\Label\Bus;
+use Tally\Label\Form;
 use Tally\Quantity\NotAQuantity;
 use Tally\Quantity\Rate;
 
@@ -27,17 +29,18 @@ final class SpeedWords
     /** @var list<string> */
     public array $notes = [];
 
-    /** A speed is printed that could be two things. */
+    /** A speed is printed that no card can have. */
     public bool $unread = false;
 
     /** @var list<array{int, int}> */
     private array $used = [];
 
-    private function __construct() {}
+    private function __construct(private readonly ?Form $form) {}
 
-    public static function read(Strip $strip): self
+    /** @param  Form|null  $form  of the card, where it is printed */
+    public static function read(Strip $strip, ?Form $form = null): self
     {
-        $words = new self;
+        $words = new self($form);
         $lone = [];
         foreach (SpeedRuns::of($strip->rest()) as $run) {
             $lone = [...$lone, ...$words->run($run)];
@@ -57,6 +60,9 @@ final class SpeedWords
         $labels = $this->pairs($run);
         if ($labels === []) {
             $labels = $this->labels($run);
+        }
+        if ($labels === []) {
+            $labels = $this->unlabelled($run);
         }
         $lone = [];
         $kept = [];
@@ -97,6 +103,23 @@ final class SpeedWords
         }
 
         return [$figures[0] => 'read', $figures[1] => 'write'];
+    }
+
+    /**
+     * `880MB/s 650MB/s`: read first, and it is the faster one.
+     *
+     * @param  non-empty-list<SpeedToken>  $run
+     * @return array<int, string> place of a figure → what it is
+     */
+    private function unlabelled(array $run): array
+    {
+        [$first, $second] = [$run[0], $run[1] ?? null];
+        if (count($run) !== 2 || $second === null || ! $first->isFigure() || ! $second->isFigure() || $first->isBare() || $second->isBare() || $first->unit !== $second->unit || (float) $first->number < (float) $second->number) {
+            return [];
+        }
+        $this->notes[] = '“'.trim($first->text).'” and “'.trim($second->text).'” say neither read nor write: taken as read and write, in the order that makers print them.';
+
+        return [0 => 'read', 1 => 'write'];
     }
 
     /**
@@ -196,8 +219,17 @@ final class SpeedWords
     /** @return bool whether it could be read */
     private function keep(string $field, SpeedToken $token, string $unit, string $from): bool
     {
+        [$number, $note] = PrintedNumber::plain($token->number, fn (float $number): bool => $this->isPossible($number, $unit));
+        if ($note !== null) {
+            $this->notes[] = $note;
+        }
+        if ($number === null) {
+            $this->unread = true;
+
+            return false;
+        }
         try {
-            $rate = Rate::parse(str_replace(' ', '', $token->number).' '.$unit);
+            $rate = Rate::parse($number.' '.$this->meant($unit, $token->text));
         } catch (NotAQuantity $fault) {
             // It stays visible among what was not understood.
             $this->notes[] = $fault->getMessage();
@@ -214,5 +246,33 @@ final class SpeedWords
         $this->used[] = $token->stretch();
 
         return true;
+    }
+
+    /** Labels are in megabytes, whatever their letters are; bits are printed as `Mb/s` or `Mbps` by those who mean them. */
+    private function meant(string $unit, string $printed): string
+    {
+        $plain = PrintedNumber::unit($unit);
+        if (preg_match('~^[kmgt]i?b ?/ ?s~', $plain) !== 1) {
+            return $plain;
+        }
+        $this->notes[] = '“'.trim($printed).'” in small letters is taken as megabytes, which is what labels mean.';
+
+        return strtoupper($plain[0]).substr((string) preg_replace('~b ?/ ?s~', 'B/s', $plain), 1);
+    }
+
+    /** Whether a card of this form could be so fast: its fastest bus carries it. */
+    private function isPossible(float $number, string $unit): bool
+    {
+        try {
+            $rate = Rate::parse(sprintf('%.6f', $number).' '.PrintedNumber::unit($unit));
+        } catch (NotAQuantity) {
+            return false;
+        }
+        $fastest = 0.0;
+        foreach ($this->form === null ? Bus::cases() : $this->form->buses() as $bus) {
+            $fastest = max($fastest, $bus->ceiling()->nominal->bytesPerSecond);
+        }
+
+        return $rate->bytesPerSecond <= $fastest;
     }
 }

@@ -69,6 +69,17 @@ final class Strip
         }
     }
 
+    /**
+     * Takes the pieces that consist of such words and of nothing else.
+     *
+     * @param  string  $pattern  of one word, as for take()
+     */
+    public function drop(string $pattern): void
+    {
+        $pieces = array_map(fn (string $piece): string => preg_match('~^(?:[\s,;:/()+&.-]*(?:'.$pattern.')(?!\p{L}))+[\s,;:/()+&.-]*$~iu', $piece) === 1 ? ' ' : $piece, explode('|', $this->rest));
+        $this->rest = implode('|', $pieces);
+    }
+
     /** @return list<string> what nobody understood, in pieces as they stood between what was */
     public function left(): array
     {

@@ -53,7 +53,7 @@ final class LabelReaderTest extends TestCase
             'Pellworth Drift 64GB microSDXC Read: 100MB/s' => ['form' => 'microsd', 'capacity' => 64, 'family' => 'SDXC', 'read' => 100, 'unknown' => 'Pellworth Drift'],
             'R/W: 300/260MB/s SDXC-II 128GB V90' => ['form' => 'sd', 'capacity' => 128, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => 'V90', 'read' => 300, 'write' => 260],
             'Portable SSD 1TB 1050MB/s' => ['form' => 'ssd', 'capacity' => 1000, 'read' => 1050],
-            'SDXC 256GB 250 MB/s 120 MB/s V60' => ['form' => 'sd', 'capacity' => 256, 'family' => 'SDXC', 'marks' => 'V60', 'read' => 250, 'unknown' => '120 MB/s'],
+            'SDXC 256GB 250 MB/s 120 MB/s V60' => ['form' => 'sd', 'capacity' => 256, 'family' => 'SDXC', 'marks' => 'V60', 'read' => 250, 'write' => 120],
             '128 GB SDXC UHS-III 624MB/s' => ['form' => 'sd', 'capacity' => 128, 'family' => 'SDXC', 'bus' => 'uhs-iii', 'read' => 624],
             'memory card 32 GB SDHC UHS-1 U1 90MBps' => ['form' => 'sd', 'capacity' => 32, 'family' => 'SDHC', 'bus' => 'uhs-i', 'marks' => 'U1', 'read' => 90],
             'SDXC 128GB (200 MB/s)' => ['form' => 'sd', 'capacity' => 128, 'family' => 'SDXC', 'read' => 200],
@@ -89,9 +89,32 @@ final class LabelReaderTest extends TestCase
             'SDXC 64GB UHS-I Class 3' => ['form' => 'sd', 'capacity' => 64, 'family' => 'SDXC', 'bus' => 'uhs-i', 'marks' => 'U3'],
             '16 GB SDHC Class 10 UHS-I 45 MB/s*' => ['form' => 'sd', 'capacity' => 16, 'family' => 'SDHC', 'bus' => 'uhs-i', 'marks' => 'C10', 'read' => 45],
             'SSD 250GB SATA III 560MB/s' => ['form' => 'ssd', 'capacity' => 250, 'bus' => 'sata-3', 'read' => 560],
-            '1 TB CFexpress 4.0 Type B: 3,650 MB/s read' => ['form' => 'cfexpress-b', 'capacity' => 1000, 'bus' => 'cfexpress-4-b', 'unknown' => '3,650 MB/s read'],
+            '1 TB CFexpress 4.0 Type B: 3,650 MB/s read' => ['form' => 'cfexpress-b', 'capacity' => 1000, 'bus' => 'cfexpress-4-b', 'read' => 3650],
+            '1 TB CFexpress Type B 3.650 MB/s' => ['form' => 'cfexpress-b', 'capacity' => 1000, 'read' => 3650],
+            'SDXC 64GB 12,500 MB/s write' => ['form' => 'sd', 'capacity' => 64, 'family' => 'SDXC', 'write' => 12.5],
+            'CFexpress B 512GB 1,700 GB/s' => ['form' => 'cfexpress-b', 'capacity' => 512, 'read' => 1700],
+            'CF 32GB 12,500 GB/s' => ['form' => 'cf', 'capacity' => 32, 'unknown' => '12,500 GB/s'],
+            'SDXC 1,024 GB V30' => ['form' => 'sd', 'capacity' => 1024, 'family' => 'SDXC', 'marks' => 'V30'],
+            'SDXC 1.024 TB V30' => ['form' => 'sd', 'capacity' => 1024, 'family' => 'SDXC', 'marks' => 'V30'],
+            'CF 64GB 1,066x' => ['form' => 'cf', 'capacity' => 64, 'times' => 1066],
+            '64GB SDXC 760 mbps' => ['form' => 'sd', 'capacity' => 64, 'family' => 'SDXC', 'read' => 95],
+            'SDXC 12,345 TB' => ['form' => 'sd', 'family' => 'SDXC', 'unknown' => '12,345 TB'],
+            '880MB/s 650MB/s CFexpress A 160GB' => ['form' => 'cfexpress-a', 'capacity' => 160, 'read' => 880, 'write' => 650],
+            '880MB/s 650MB/s 400MB/s CFexpress A 160GB' => ['form' => 'cfexpress-a', 'capacity' => 160, 'read' => 880, 'unknown' => '650MB/s 400MB/s'],
+            '650 MB per second, 880 MBps CFexpress A' => ['form' => 'cfexpress-a', 'read' => 650, 'unknown' => '880 MBps'],
             '64GB SDXC write 90 read 95 MB/s' => ['form' => 'sd', 'capacity' => 64, 'family' => 'SDXC', 'read' => 95, 'write' => 90],
-            '256gb sdxc uhs-ii v60 250mb/s' => ['form' => 'sd', 'capacity' => 256, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => 'V60', 'unknown' => '250mb/s'],
+            '256gb sdxc uhs-ii v60 250mb/s' => ['form' => 'sd', 'capacity' => 256, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => 'V60', 'read' => 250],
+            // In other languages, invented makers as everywhere.
+            'Carte mémoire Tindle microSDXC 128 Go UHS-I U3 V30 lecture jusqu’à 170 Mo/s, écriture 90 Mo/s' => ['form' => 'microsd', 'capacity' => 128, 'family' => 'SDXC', 'bus' => 'uhs-i', 'marks' => 'U3 V30', 'read' => 170, 'write' => 90, 'unknown' => 'Tindle'],
+            'CFexpress de type B 1 To, vitesse de lecture : 1 700 Mo/s, écriture soutenue 400 Mo/s' => ['form' => 'cfexpress-b', 'capacity' => 1000, 'read' => 1700, 'sustained' => 400],
+            'SDXC 64 Go Classe 10 95 Mo/s en lecture, 60 Mo/s en écriture' => ['form' => 'sd', 'capacity' => 64, 'family' => 'SDXC', 'marks' => 'C10', 'read' => 95, 'write' => 60],
+            'Speicherkarte Osker SDXC 128 GB UHS-II V60 Lesen bis zu 280 MB/s, Schreiben bis zu 150 MB/s' => ['form' => 'sd', 'capacity' => 128, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => 'V60', 'read' => 280, 'write' => 150, 'unknown' => 'Osker'],
+            'CFexpress Typ B 512 GB Lesegeschwindigkeit 1.700 MB/s Schreibgeschwindigkeit 1.400 MB/s dauerhaft 850 MB/s' => ['form' => 'cfexpress-b', 'capacity' => 512, 'read' => 1700, 'write' => 1400, 'sustained' => 850],
+            'SDHC 32 GB Klasse 10 Lesen/Schreiben 95/60 MB/s' => ['form' => 'sd', 'capacity' => 32, 'family' => 'SDHC', 'marks' => 'C10', 'read' => 95, 'write' => 60],
+            'Tarjeta de memoria microSDXC 256 GB lectura hasta 190 MB/s y escritura hasta 130 MB/s' => ['form' => 'microsd', 'capacity' => 256, 'family' => 'SDXC', 'read' => 190, 'write' => 130],
+            'CFexpress tipo B 325 GB escritura sostenida 400 MB/s lectura 1700 MB/s' => ['form' => 'cfexpress-b', 'capacity' => 325, 'read' => 1700, 'sustained' => 400],
+            'Scheda di memoria SDXC 64 GB classe 10 lettura fino a 95 MB/s, scrittura fino a 90 MB/s' => ['form' => 'sd', 'capacity' => 64, 'family' => 'SDXC', 'marks' => 'C10', 'read' => 95, 'write' => 90],
+            'CFexpress tipo A 160 GB velocità di lettura 800 MB/s velocità di scrittura 700 MB/s scrittura sostenuta 400 MB/s' => ['form' => 'cfexpress-a', 'capacity' => 160, 'read' => 800, 'write' => 700, 'sustained' => 400],
             'a blue one from the drawer' => ['unknown' => 'a blue one from the drawer'],
             '' => [],
         ];
@@ -126,11 +149,18 @@ final class LabelReaderTest extends TestCase
         self::assertSame([], LabelReader::read('64GB SDXC read 95MB/s')->notes);
     }
 
-    public function test_a_speed_in_bits_or_bytes_is_not_guessed(): void
+    public function test_small_letters_mean_megabytes_on_a_label_and_that_is_said(): void
     {
         $reading = LabelReader::read('64GB SDXC read 95mb/s');
-        self::assertNull($reading->read);
-        self::assertStringContainsString('megabits or megabytes', implode(' ', $reading->notes));
+        self::assertSame(95.0, $reading->read?->megabytes());
+        self::assertStringContainsString('taken as megabytes', implode(' ', $reading->notes));
+        self::assertEqualsWithDelta(11.875, LabelReader::read('64GB SDXC read 95Mb/s')->read?->megabytes(), 1e-9);
+    }
+
+    public function test_what_a_mark_of_thousands_was_taken_for_is_said(): void
+    {
+        self::assertStringContainsString('“3,650” is taken as 3650', implode(' ', LabelReader::read('CFexpress B 1TB read 3,650 MB/s')->notes));
+        self::assertStringContainsString('no card of this kind has 12500', implode(' ', LabelReader::read('SDXC 64GB read 12,500 MB/s')->notes));
     }
 
     public function test_it_can_be_judged_once_form_and_capacity_are_known(): void

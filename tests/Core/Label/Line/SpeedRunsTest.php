@@ -6,6 +6,7 @@ namespace Tests\Core\Label\Line;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tally\Label\Form;
 use Tally\Label\Line\SpeedRuns;
 use Tally\Label\Line\SpeedToken;
 use Tally\Label\Line\SpeedWords;
@@ -88,13 +89,13 @@ final class SpeedRunsTest extends TestCase
         self::assertSame(['read' => 'read 95MB/s'], $words->from);
     }
 
-    public function test_a_figure_that_could_be_two_things_stays_with_its_word(): void
+    public function test_a_figure_that_can_be_nothing_stays_with_its_word(): void
     {
-        $strip = new Strip('read 95mb/s');
-        $words = SpeedWords::read($strip);
+        $strip = new Strip('read 12,500 GB/s');
+        $words = SpeedWords::read($strip, Form::Cf);
         self::assertTrue($words->unread);
         self::assertNull($words->read);
-        self::assertSame(['read 95mb/s'], $strip->left());
+        self::assertSame(['read 12,500 GB/s'], $strip->left());
         self::assertCount(1, $words->notes);
     }
 
