@@ -27,7 +27,10 @@ return Application::configure(basePath: dirname(__DIR__))
         // Whoever is not signed in is not told either which cards there are.
         $middleware->prependToPriorityList(SubstituteBindings::class, SignedIn::class);
         $middleware->alias(['may' => May::class]);
-        $middleware->web(append: [SignedIn::class, AuthenticateSession::class, ShareFrame::class, CountOnce::class], replace: [StartSession::class => KeepSession::class]);
+        $middleware->web(
+            append: [SignedIn::class, AuthenticateSession::class, ShareFrame::class, CountOnce::class],
+            replace: [StartSession::class => KeepSession::class],
+        );
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->render(fn (Throwable $fault, Request $request): ?Response => Trouble::page($fault, $request));

@@ -7,21 +7,24 @@ return [
     'station' => env('TALLY_STATION', 'Bench A'),
 
     // Runs from the pages only write below these folders; the project's own cards/ folder is for trying things out.
-    'folders' => array_values(array_filter([
-        ...explode(':', is_string($folders = env('TALLY_FOLDERS', '/media:/mnt:/run/media')) ? $folders : ''),
-        base_path('.run/cards'),
-    ])),
+    'folders' => array_values(
+        array_filter([
+            ...explode(':', is_string($folders = env('TALLY_FOLDERS', '/media:/mnt:/run/media')) ? $folders : ''),
+            base_path('.run/cards'),
+        ]),
+    ),
 
     // Below these a bay may be a plain folder of the host's own disk. Anywhere else a card must be mounted at it: a bay whose
     // card is out is a folder like any other.
-    'plain_folders' => array_values(array_filter([
-        ...explode(':', is_string($plain = env('TALLY_PLAIN_FOLDERS', '')) ? $plain : ''),
-        base_path('.run/cards'),
-    ])),
+    'plain_folders' => array_values(
+        array_filter([...explode(':', is_string($plain = env('TALLY_PLAIN_FOLDERS', '')) ? $plain : ''), base_path('.run/cards')]),
+    ),
 
     // Devices that raw runs may erase, besides those of this station's raw slots: paths or patterns
     // such as /dev/disk/by-id/usb-*, divided by commas, since the names there hold colons.
-    'removable' => array_values(array_filter(array_map(trim(...), explode(',', is_string($removable = env('TALLY_REMOVABLE', '')) ? $removable : '')))),
+    'removable' => array_values(
+        array_filter(array_map(trim(...), explode(',', is_string($removable = env('TALLY_REMOVABLE', '')) ? $removable : ''))),
+    ),
 
     // Proofs that may go on at once on this station, each with a worker of its own.
     'proofs_at_once' => max(1, (int) (is_numeric($proofs = env('TALLY_PROOFS_AT_ONCE', 3)) ? $proofs : 3)),
@@ -30,10 +33,17 @@ return [
     'stand_in_seconds' => (float) (is_numeric($seconds = env('TALLY_STAND_IN_SECONDS', 6)) ? $seconds : 6),
 
     // Stations of other houses whose result files count here: name => public key, as their tally:key prints it.
-    'known_stations' => array_column(array_filter(array_map(
-        fn (string $line): array => array_map(trim(...), explode('=', $line, 2)),
-        explode(',', is_string($known = env('TALLY_KNOWN_STATIONS', '')) ? $known : ''),
-    ), fn (array $pair): bool => count($pair) === 2 && $pair[1] !== ''), 1, 0),
+    'known_stations' => array_column(
+        array_filter(
+            array_map(
+                fn (string $line): array => array_map(trim(...), explode('=', $line, 2)),
+                explode(',', is_string($known = env('TALLY_KNOWN_STATIONS', '')) ? $known : ''),
+            ),
+            fn (array $pair): bool => count($pair) === 2 && $pair[1] !== '',
+        ),
+        1,
+        0,
+    ),
 
     // The most memory of one process.
     'memory' => ['web' => env('TALLY_MEMORY_WEB', '256M'), 'terminal' => env('TALLY_MEMORY_TERMINAL', '1G')],
@@ -49,5 +59,11 @@ return [
     'behind_proxy' => env('TALLY_BEHIND_PROXY') !== null && env('TALLY_BEHIND_PROXY') !== '',
 
     // Host names the pages answer to, and nobody else's.
-    'hosts' => ['127.0.0.1', 'localhost', '[::1]', is_string($listen = env('APP_LISTEN')) ? $listen : '127.0.0.1', ...array_values(array_filter(array_map(trim(...), explode(',', is_string($hosts = env('TALLY_HOSTS', '')) ? $hosts : ''))))],
+    'hosts' => [
+        '127.0.0.1',
+        'localhost',
+        '[::1]',
+        is_string($listen = env('APP_LISTEN')) ? $listen : '127.0.0.1',
+        ...array_values(array_filter(array_map(trim(...), explode(',', is_string($hosts = env('TALLY_HOSTS', '')) ? $hosts : '')))),
+    ],
 ];

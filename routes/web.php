@@ -59,7 +59,10 @@ Route::middleware('may:people')->group(function (): void {
 // A stage without a card opens on the first one that waits there, else on the first of all.
 foreach (['inspect', 'measure', 'prove', 'offload'] as $stage) {
     Route::get("/{$stage}", function () use ($stage): RedirectResponse {
-        $tag = Card::query()->orderByRaw('next_step = ? desc', [$stage])->orderBy('tag')->value('tag');
+        $tag = Card::query()
+            ->orderByRaw('next_step = ? desc', [$stage])
+            ->orderBy('tag')
+            ->value('tag');
 
         return redirect(is_string($tag) ? "/{$stage}/{$tag}" : '/intake');
     });

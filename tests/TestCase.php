@@ -42,10 +42,21 @@ abstract class TestCase extends FrameworkTestCase
     /** @param  array<string, mixed>  $with */
     protected function card(array $with = []): Card
     {
-        return Card::query()->create([
-            'tag' => 'T-1', 'name' => 'Tindle Classic', 'form' => 'sd', 'capacity' => 32_000_000_000, 'family' => 'SDHC', 'bus' => 'uhs-i',
-            'marks' => ['C10', 'U1'], 'read' => 90e6, 'write' => 40e6, 'stand_in' => 'honest,size=32GB,write=39MB/s,read=88MB/s', ...$with,
-        ])->refresh();
+        return Card::query()
+            ->create([
+                'tag' => 'T-1',
+                'name' => 'Tindle Classic',
+                'form' => 'sd',
+                'capacity' => 32_000_000_000,
+                'family' => 'SDHC',
+                'bus' => 'uhs-i',
+                'marks' => ['C10', 'U1'],
+                'read' => 90e6,
+                'write' => 40e6,
+                'stand_in' => 'honest,size=32GB,write=39MB/s,read=88MB/s',
+                ...$with,
+            ])
+            ->refresh();
     }
 
     protected function slot(string $name): Slot
@@ -82,8 +93,12 @@ abstract class TestCase extends FrameworkTestCase
     /** Orders a run on the page and carries it out at once. */
     protected function conduct(Card $card, string $kind, string $slot, string $size = ''): Run
     {
-        $this->post("/cards/{$card->tag}/runs", ['kind' => $kind, 'slot' => $this->slot($slot)->id, 'size' => $size === '' ? null : $size, 'runs' => $kind === 'speed' ? 5 : null])
-            ->assertSessionHasNoErrors();
+        $this->post("/cards/{$card->tag}/runs", [
+            'kind' => $kind,
+            'slot' => $this->slot($slot)->id,
+            'size' => $size === '' ? null : $size,
+            'runs' => $kind === 'speed' ? 5 : null,
+        ])->assertSessionHasNoErrors();
 
         return $this->carryOut();
     }
@@ -91,7 +106,10 @@ abstract class TestCase extends FrameworkTestCase
     /** Carries out the run that was ordered last. */
     protected function carryOut(): Run
     {
-        $run = Run::query()->with(['card', 'slot', 'station'])->latest('id')->firstOrFail();
+        $run = Run::query()
+            ->with(['card', 'slot', 'station'])
+            ->latest('id')
+            ->firstOrFail();
         (new RunConductor($this->app->make(AllowedFolders::class), 0))->conduct($run);
 
         return $run->refresh();

@@ -25,6 +25,8 @@ final class AsParameters implements CastsAttributes
     /** @return string JSON */
     public function set(Model $model, string $key, mixed $value, array $attributes): string
     {
-        return $value instanceof Parameters ? Json::of($value->pack()) : throw new InvalidArgumentException('The parameters of a run are those of its kind.');
+        return $value instanceof Parameters
+            ? Json::of($value->pack())
+            : throw new InvalidArgumentException('The parameters of a run are those of its kind.');
     }
 }

@@ -27,7 +27,9 @@ final class AsResult implements CastsAttributes
         $kind = RunKind::from(is_string($attributes['kind'] ?? null) ? $attributes['kind'] : '');
         $result = Json::decode($value);
 
-        return $kind->result(new Fields($kind->isProof() ? Before::proof($result, Json::decode($attributes['parameters'] ?? null)) : $result, $key));
+        return $kind->result(
+            new Fields($kind->isProof() ? Before::proof($result, Json::decode($attributes['parameters'] ?? null)) : $result, $key),
+        );
     }
 
     /** @return string|null JSON */

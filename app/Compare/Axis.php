@@ -29,7 +29,8 @@ enum Axis: string
     public function pair(ShelvedSpeed $speed): ?string
     {
         return match ($this) {
-            self::Reader, self::Host, self::Cable => $speed->run->card->tag.($this === self::Reader || $speed->run->reader === null ? '' : " in {$speed->run->reader->tag}"),
+            self::Reader, self::Host, self::Cable => $speed->run->card->tag.
+                ($this === self::Reader || $speed->run->reader === null ? '' : " in {$speed->run->reader->tag}"),
             self::Card => $speed->chain(),
         };
     }

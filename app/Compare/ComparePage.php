@@ -33,7 +33,10 @@ final readonly class ComparePage
         [$a, $b] = self::choose($by, $sides, $a, $b);
         $choices = array_map(fn (int|string $name): ChoiceProps => new ChoiceProps(strval($name), strval($name), []), array_keys($sides));
         if (! isset($sides[$a], $sides[$b]) || $a === $b) {
-            $why = count($sides) < 2 ? 'Fewer than two were measured so far: there is nothing to hold against each other.' : 'Choose two different ones.';
+            $why =
+                count($sides) < 2
+                    ? 'Fewer than two were measured so far: there is nothing to hold against each other.'
+                    : 'Choose two different ones.';
 
             return new CompareProps($by->value, $way, $a, $b, $choices, null, null, [], $why, [], '', $amount, null);
         }
@@ -46,8 +49,17 @@ final readonly class ComparePage
      * @param  non-empty-list<ShelvedSpeed>  $first
      * @param  non-empty-list<ShelvedSpeed>  $second
      */
-    private static function compare(Axis $by, string $way, string $a, string $b, array $choices, array $first, array $second, string $amount, int $leftOut): CompareProps
-    {
+    private static function compare(
+        Axis $by,
+        string $way,
+        string $a,
+        string $b,
+        array $choices,
+        array $first,
+        array $second,
+        string $amount,
+        int $leftOut,
+    ): CompareProps {
         $pairs = self::pairs($by, $way, $first, $second);
         // Several pairs are compared as pairs; of a single one, its runs; without any, all runs.
         [$ratesA, $ratesB] = count($pairs) === 1 ? [$pairs[0][1], $pairs[0][2]] : [self::rates($first, $way), self::rates($second, $way)];
@@ -57,17 +69,36 @@ final readonly class ComparePage
         $matches = $pairs === [] ? null : Pairs::of($pairs);
         $comparison = $matches === null ? Comparison::welch($ratesA, $ratesB) : $matches->overall;
         $how = match (true) {
-            count($pairs) > 1 => count($pairs)." pairs, {$by->words()}: the difference is that of the pairs. What is in no pair is left out.",
+            count($pairs) > 1 => count($pairs).
+                " pairs, {$by->words()}: the difference is that of the pairs. What is in no pair is left out.",
             count($pairs) === 1 => "One pair, {$pairs[0][0]}: its runs are compared (Welch’s test).",
             default => 'No pair: different cards or chains on the two sides, so the difference mixes all of them (Welch’s test).',
         };
         [$words, $trouble] = $comparison === null ? [[], null] : self::words($comparison, $a, $b, $amount);
 
         return new CompareProps(
-            $by->value, $way, $a, $b, $choices, self::side($a, $ratesA), self::side($b, $ratesB),
-            array_map(fn (array $pair, int $i): PairProps => new PairProps($pair[0], Summary::of($pair[1])->mean / 1e6, Summary::of($pair[2])->mean / 1e6, $matches?->each[$i]->value ?? ''), $pairs, array_keys($pairs)),
-            self::verdict($comparison, $matches, $by, $b), $words,
-            $how.($leftOut === 0 ? '' : " {$leftOut} runs that were voided or measured beside another are left out."), $amount, $trouble,
+            $by->value,
+            $way,
+            $a,
+            $b,
+            $choices,
+            self::side($a, $ratesA),
+            self::side($b, $ratesB),
+            array_map(
+                fn (array $pair, int $i): PairProps => new PairProps(
+                    $pair[0],
+                    Summary::of($pair[1])->mean / 1e6,
+                    Summary::of($pair[2])->mean / 1e6,
+                    $matches?->each[$i]->value ?? '',
+                ),
+                $pairs,
+                array_keys($pairs),
+            ),
+            self::verdict($comparison, $matches, $by, $b),
+            $words,
+            $how.($leftOut === 0 ? '' : " {$leftOut} runs that were voided or measured beside another are left out."),
+            $amount,
+            $trouble,
         );
     }
 
@@ -81,9 +112,12 @@ final readonly class ComparePage
             return [$a, $b];
         }
         $names = array_map(strval(...), array_keys($sides));
-        $keys = array_map(fn (array $speeds): array => array_unique(array_filter(array_map($by->pair(...), $speeds), is_string(...))), $sides);
+        $keys = array_map(
+            fn (array $speeds): array => array_unique(array_filter(array_map($by->pair(...), $speeds), is_string(...))),
+            $sides,
+        );
         // The two that have most pairs; the first of equals.
-        $best = [$a ?? $names[0] ?? '', $b ?? $names[1] ?? '', 0];
+        $best = [$a ?? ($names[0] ?? ''), $b ?? ($names[1] ?? ''), 0];
         foreach ($a === null ? $names : [$a] as $i => $one) {
             foreach ($b === null ? array_slice($names, $a === null ? $i + 1 : 0) : [$b] as $other) {
                 $pairs = $one === $other ? 0 : count(array_intersect($keys[$one] ?? [], $keys[$other] ?? []));
@@ -146,8 +180,13 @@ final readonly class ComparePage
         $at = fn (float $share): float => $rates === [] ? 0.0 : Summary::quantile($rates, $share) / 1e6;
 
         return new SideProps(
-            $name, array_map(fn (float $rate): float => $rate / 1e6, $rates), $summary->mean / 1e6,
-            $summary->margin() === null ? null : $summary->margin() / 1e6, $at(0.25), $summary->median / 1e6, $at(0.75),
+            $name,
+            array_map(fn (float $rate): float => $rate / 1e6, $rates),
+            $summary->mean / 1e6,
+            $summary->margin() === null ? null : $summary->margin() / 1e6,
+            $at(0.25),
+            $summary->median / 1e6,
+            $at(0.75),
         );
     }
 
@@ -160,7 +199,11 @@ final readonly class ComparePage
         $interval = "{$print($comparison->difference)} ± {$print($comparison->margin)} at 95\u{a0}%";
 
         if ($matches?->depends() === true) {
-            return 'It depends on the '.($by === Axis::Card ? 'chain' : 'card').": {$b} is {$matches->tally()} of ".count($matches->each)." pairs; the mean difference is {$interval}.";
+            return 'It depends on the '.
+                ($by === Axis::Card ? 'chain' : 'card').
+                ": {$b} is {$matches->tally()} of ".
+                count($matches->each).
+                " pairs; the mean difference is {$interval}.";
         }
 
         return $comparison->isInsideNoise()
@@ -188,6 +231,8 @@ final readonly class ComparePage
         [$one, $other] = [$minutes($change->from), $minutes($change->to)];
         $print = fn (float $value): string => number_format(abs($value), 1, '.', '').' min';
 
-        return "{$bytes->decimal()} take {$print($one)} over {$a} and {$print($other)} over {$b}: {$print($one - $other)} ".($other <= $one ? 'saved' : 'lost').' each time.';
+        return "{$bytes->decimal()} take {$print($one)} over {$a} and {$print($other)} over {$b}: {$print($one - $other)} ".
+            ($other <= $one ? 'saved' : 'lost').
+            ' each time.';
     }
 }

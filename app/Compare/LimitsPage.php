@@ -26,26 +26,52 @@ final readonly class LimitsPage
             $names[$speed->run->card->tag] = $speed->run->card->name;
             $names[$shelf->column($speed) ?? ''] = $speed->run->reader->name ?? '';
         }
-        $edge = fn (Bound $bound): LimitEdgeProps => new LimitEdgeProps($bound->name, $names[$bound->name] ?? '', $bound->rate / 1e6, $bound->margin === null ? null : $bound->margin / 1e6);
+        $edge = fn (Bound $bound): LimitEdgeProps => new LimitEdgeProps(
+            $bound->name,
+            $names[$bound->name] ?? '',
+            $bound->rate / 1e6,
+            $bound->margin === null ? null : $bound->margin / 1e6,
+        );
         $cards = $shelf->cards();
         $seats = $shelf->seats();
-        $next = $limits->next(fn (string $card, string $reader): bool => isset($cards[$card], $seats[$reader])
-            && $cards[$card]->form->connector() === $seats[$reader]->run->card->form->connector()
-            && $cards[$card]->label()->settleIn($seats[$reader]->run->reader?->buses() ?? []) !== null);
+        $next = $limits->next(
+            fn (string $card, string $reader): bool => isset($cards[$card], $seats[$reader]) &&
+                $cards[$card]->form->connector() === $seats[$reader]->run->card->form->connector() &&
+                $cards[$card]->label()->settleIn($seats[$reader]->run->reader?->buses() ?? []) !== null,
+        );
         // The reader that most cards were in first; cards by how fast they are.
         $cells = array_count_values(array_map(fn (Ruling $ruling): string => $ruling->cell->reader, $limits->rulings));
-        $busiest = fn (LimitEdgeProps $a, LimitEdgeProps $b): int => [$cells[$b->name] ?? 0, $b->rate] <=> [$cells[$a->name] ?? 0, $a->rate];
+        $use = fn (LimitEdgeProps $edge): array => [$cells[$edge->name] ?? 0, $edge->rate];
+        $busiest = fn (LimitEdgeProps $a, LimitEdgeProps $b): int => $use($b) <=> $use($a);
         $fastest = fn (LimitEdgeProps $a, LimitEdgeProps $b): int => $b->rate <=> $a->rate;
         [$rows, $columns] = [array_map($edge, $limits->cards()), array_map($edge, $limits->readers())];
         usort($rows, $fastest);
         usort($columns, $busiest);
 
         return new LimitsProps(
-            $way, $rows, $columns,
-            array_map(fn (Ruling $ruling): LimitCellProps => new LimitCellProps(
-                $ruling->cell->card, $ruling->cell->reader, $ruling->summary->mean / 1e6, $ruling->summary->count, $ruling->by->value, $ruling->why,
-            ), $limits->rulings),
-            $next === null ? null : new NextRunProps($next['card'], $next['reader'], "It would settle {$next['settles']} undecided ".($next['settles'] === 1 ? 'figure' : 'figures').": {$next['card']} was never in {$next['reader']}."),
+            $way,
+            $rows,
+            $columns,
+            array_map(
+                fn (Ruling $ruling): LimitCellProps => new LimitCellProps(
+                    $ruling->cell->card,
+                    $ruling->cell->reader,
+                    $ruling->summary->mean / 1e6,
+                    $ruling->summary->count,
+                    $ruling->by->value,
+                    $ruling->why,
+                ),
+                $limits->rulings,
+            ),
+            $next === null
+                ? null
+                : new NextRunProps(
+                    $next['card'],
+                    $next['reader'],
+                    "It would settle {$next['settles']} undecided ".
+                        ($next['settles'] === 1 ? 'figure' : 'figures').
+                        ": {$next['card']} was never in {$next['reader']}.",
+                ),
             $shelf->leftOut,
         );
     }
@@ -58,8 +84,17 @@ final readonly class LimitsPage
             $rates = array_merge(...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way), $speeds));
             if ($rates !== []) {
                 [$card, $reader] = [...explode("\n", $key, 2), ''];
-                $other = array_merge(...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way === 'write' ? 'read' : 'write'), $speeds));
-                $cells[] = new Cell($card, $reader, $rates, $speeds[0]->run->card->name, $other === [] ? null : Summary::of($other)->mean, $speeds[0]->least);
+                $other = array_merge(
+                    ...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way === 'write' ? 'read' : 'write'), $speeds),
+                );
+                $cells[] = new Cell(
+                    $card,
+                    $reader,
+                    $rates,
+                    $speeds[0]->run->card->name,
+                    $other === [] ? null : Summary::of($other)->mean,
+                    $speeds[0]->least,
+                );
             }
         }
 

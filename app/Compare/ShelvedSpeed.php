@@ -25,8 +25,11 @@ final readonly class ShelvedSpeed
         $path = $run->chain->surest($run->card->label());
 
         return new self(
-            $run, self::trusted($reading?->write, $record->writes ?? []), self::trusted($reading?->read, $record->reads ?? []),
-            $path->usable()->bytesPerSecond, $path->practice()?->low->bytesPerSecond,
+            $run,
+            self::trusted($reading?->write, $record->writes ?? []),
+            self::trusted($reading?->read, $record->reads ?? []),
+            $path->usable()->bytesPerSecond,
+            $path->practice()?->low->bytesPerSecond,
         );
     }
 
@@ -42,7 +45,8 @@ final readonly class ShelvedSpeed
         $reader = $this->run->reader;
         $port = $this->run->port;
 
-        return $reader === null || $port === null ? null
+        return $reader === null || $port === null
+            ? null
             : $reader->tag.($this->run->cable === null ? '' : " on {$this->run->cable->tag}")." at {$port->host->name} {$port->name}";
     }
 

@@ -22,8 +22,14 @@ final readonly class SpeedShelf
 
     public static function all(): self
     {
-        $runs = Run::query()->with(['card', 'reader.slots', 'cable', 'port.host', 'void'])->where('kind', RunKind::Speed)->whereNotNull('result')
-            ->latest('id')->limit(self::MOST)->get()->reverse();
+        $runs = Run::query()
+            ->with(['card', 'reader.slots', 'cable', 'port.host', 'void'])
+            ->where('kind', RunKind::Speed)
+            ->whereNotNull('result')
+            ->latest('id')
+            ->limit(self::MOST)
+            ->get()
+            ->reverse();
         $counting = $runs->filter(fn (Run $run): bool => $run->counts());
 
         $speeds = array_values($counting->map(ShelvedSpeed::of(...))->all());

@@ -30,9 +30,19 @@ final readonly class TwinsPage
             $card = $speeds[0]->run->card;
             $cards[$tag] = $card;
             $rates = fn (string $way): array => array_merge(...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way), $speeds));
-            $heldBack = HeldBack::is($rates('write'), $speeds[0]->usable, $limits['write']->at($tag, $shelf->column($speeds[0]) ?? '')?->by)
-                || HeldBack::is($rates('read'), $speeds[0]->usable, $limits['read']->at($tag, $shelf->column($speeds[0]) ?? '')?->by);
-            $candidates[] = new TwinCandidate($tag, $card->name, $chain, $rates('write'), $rates('read'), $heldBack, $card->back_code, Bytes::of($card->capacity));
+            $heldBack =
+                HeldBack::is($rates('write'), $speeds[0]->usable, $limits['write']->at($tag, $shelf->column($speeds[0]) ?? '')?->by) ||
+                HeldBack::is($rates('read'), $speeds[0]->usable, $limits['read']->at($tag, $shelf->column($speeds[0]) ?? '')?->by);
+            $candidates[] = new TwinCandidate(
+                $tag,
+                $card->name,
+                $chain,
+                $rates('write'),
+                $rates('read'),
+                $heldBack,
+                $card->back_code,
+                Bytes::of($card->capacity),
+            );
         }
 
         return array_map(fn (TwinGroup $group): TwinGroupProps => self::props($group, $cards), TwinGroups::among($candidates));
@@ -58,13 +68,25 @@ final readonly class TwinsPage
             $card = $cards[$one->card];
 
             return new TwinProps(
-                $one->card, $one->label, $card->seller, $card->price === null || $card->currency === null ? null : Price::of($card->price, $card->currency)->print(),
-                $one->backCode, Summary::of($one->writes)->mean / 1e6, Summary::of($one->reads)->mean / 1e6, count($one->writes),
+                $one->card,
+                $one->label,
+                $card->seller,
+                $card->price === null || $card->currency === null ? null : Price::of($card->price, $card->currency)->print(),
+                $one->backCode,
+                Summary::of($one->writes)->mean / 1e6,
+                Summary::of($one->reads)->mean / 1e6,
+                count($one->writes),
             );
         }, $group->members);
         $shared = $group->sharedBackCode();
 
-        return new TwinGroupProps($group->chain, $members, $shared,
-            'Likely the same card under different labels: writing and reading are equal within 5 % on the same chain'.($shared === null ? '.' : ", and the back code {$shared} is shared.").' Equal speed alone does not prove it.');
+        return new TwinGroupProps(
+            $group->chain,
+            $members,
+            $shared,
+            'Likely the same card under different labels: writing and reading are equal within 5 % on the same chain'.
+                ($shared === null ? '.' : ", and the back code {$shared} is shared.").
+                ' Equal speed alone does not prove it.',
+        );
     }
 }

@@ -149,7 +149,9 @@ final readonly class MediumAtHand
         }
         if ($erase !== $path) {
             $given = $erase === null ? '' : " “{$erase}” was given.";
-            throw new InvalidArgumentException("A raw run erases everything on “{$path}”. If that is meant, say it twice: --erase={$path}.{$given}");
+            throw new InvalidArgumentException(
+                "A raw run erases everything on “{$path}”. If that is meant, say it twice: --erase={$path}.{$given}",
+            );
         }
     }
 
@@ -163,10 +165,12 @@ final readonly class MediumAtHand
     private static function card(string $tag): Card
     {
         try {
-            return Card::query()->where('tag', $tag)->first()
-                ?? throw new InvalidArgumentException("--card: no card is tagged “{$tag}”. Enter it on the Intake page first.");
+            return Card::query()->where('tag', $tag)->first() ??
+                throw new InvalidArgumentException("--card: no card is tagged “{$tag}”. Enter it on the Intake page first.");
         } catch (QueryException) {
-            throw new InvalidArgumentException('--card needs the database, which does not answer. Start it with ./start, or leave --card out.');
+            throw new InvalidArgumentException(
+                '--card needs the database, which does not answer. Start it with ./start, or leave --card out.',
+            );
         }
     }
 }

@@ -26,19 +26,34 @@ abstract class ProofsMedium extends RunsOnMedium
     protected function conclude(MediumAtHand $medium, Bench $bench, RunKind $kind, ProofResult $result): int
     {
         $record = ProofRecord::of($result, $bench->extent($medium->size), $bench->manner());
-        $verdict = Judge::judge(new Evidence($this->label($medium, $bench), proofs: [new ProofEvidence(new Source('this run'), Chain::unnamed(), $record)]));
+        $verdict = Judge::judge(
+            new Evidence($this->label($medium, $bench), proofs: [new ProofEvidence(new Source('this run'), Chain::unnamed(), $record)]),
+        );
         if ($this->option('json') === true) {
             $this->json([
-                'kind' => $kind->value, ...$record->pack(), 'verdict' => $verdict->kind->value,
+                'kind' => $kind->value,
+                ...$record->pack(),
+                'verdict' => $verdict->kind->value,
                 'reasons' => array_map(fn (Reason $reason): array => $reason->pack(), $verdict->reasons),
-                'proves' => $record->proves(), 'leaves_open' => $record->leavesOpen(), 'reinsert' => $record->asksForReinsert(), 'stopped' => $result->stopped,
+                'proves' => $record->proves(),
+                'leaves_open' => $record->leavesOpen(),
+                'reinsert' => $record->asksForReinsert(),
+                'stopped' => $result->stopped,
             ]);
         } else {
             $this->tell($record, $verdict);
         }
         if ($medium->card !== null) {
             $state = RunState::ended($result->stopped, $result->cutShort);
-            $this->file($medium->card, $kind, new ProofParameters($medium->size), $record, ['write' => $result->writeTrace, 'read' => $result->readTrace], $state, $result->cutShort ?? $result->note);
+            $this->file(
+                $medium->card,
+                $kind,
+                new ProofParameters($medium->size),
+                $record,
+                ['write' => $result->writeTrace, 'read' => $result->readTrace],
+                $state,
+                $result->cutShort ?? $result->note,
+            );
         }
 
         return $this->exitCode($result, $record);
@@ -52,20 +67,42 @@ abstract class ProofsMedium extends RunsOnMedium
         if ($result->isComplete() || ($result->screen !== null && ! $result->stopped)) {
             return self::HOLDS;
         }
-        $this->complain($result->cutShort ?? $result->note
-            ?? "Stopped: {$record->write->bytes->decimal()} of {$record->size->decimal()} written, {$record->covered()->decimal()} read back. The rest is not proven.");
+        $this->complain(
+            $result->cutShort ??
+                ($result->note ??
+                    "Stopped: {$record->write->bytes->decimal()} of {$record->size->decimal()} written, ".
+                        "{$record->covered()->decimal()} read back. The rest is not proven."),
+        );
 
         return self::COULD_NOT_RUN;
     }
 
     private function tell(ProofRecord $record, Verdict $verdict): void
     {
-        $this->line("{$verdict->kind->value}. ".implode(' ', array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons)));
+        $this->line(
+            "{$verdict->kind->value}. ".implode(' ', array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons)),
+        );
         $this->line(sprintf('%-12s %s (%s)', 'tested', $record->size->decimal(), $record->size->binary()));
         $capacity = $record->diagnosis->capacity;
-        $this->line(sprintf('%-12s %s', 'capacity', $record->isOnlyScreened() ? "not proven; it shows {$record->size->decimal()}" : ($record->diagnosis->exact ? '' : 'about ')."{$capacity->decimal()} ({$capacity->count} bytes)"));
+        $this->line(
+            sprintf(
+                '%-12s %s',
+                'capacity',
+                $record->isOnlyScreened()
+                    ? "not proven; it shows {$record->size->decimal()}"
+                    : ($record->diagnosis->exact ? '' : 'about ')."{$capacity->decimal()} ({$capacity->count} bytes)",
+            ),
+        );
         if ($record->diagnosis->wrap !== null) {
-            $this->line(sprintf('%-12s %s (%d bytes), from byte %d on', 'starts over', Bytes::of($record->diagnosis->wrap)->decimal(), $record->diagnosis->wrap, $record->diagnosis->wrapFrom ?? 0));
+            $this->line(
+                sprintf(
+                    '%-12s %s (%d bytes), from byte %d on',
+                    'starts over',
+                    Bytes::of($record->diagnosis->wrap)->decimal(),
+                    $record->diagnosis->wrap,
+                    $record->diagnosis->wrapFrom ?? 0,
+                ),
+            );
         }
         foreach (BlockClass::cases() as $class) {
             $bytes = Bytes::of($record->classes[$class->value] ?? 0);
@@ -74,16 +111,31 @@ abstract class ProofsMedium extends RunsOnMedium
             }
         }
         foreach (['written' => $record->write, 'read back' => $record->read] as $way => $passage) {
-            $this->line(sprintf('%-12s %s in %s, %s', $way, $passage->bytes->decimal(), $passage->span->print(), $passage->rate()?->print() ?? 'not measured'));
+            $this->line(
+                sprintf(
+                    '%-12s %s in %s, %s',
+                    $way,
+                    $passage->bytes->decimal(),
+                    $passage->span->print(),
+                    $passage->rate()?->print() ?? 'not measured',
+                ),
+            );
         }
         if ($record->alarmAt !== null) {
             $alarm = Bytes::of($record->alarmAt)->decimal();
-            $this->line("Ended early: after {$alarm} some of what had been written before had changed. The rest was not written, because nothing more was to be learnt.");
+            $this->line(
+                "Ended early: after {$alarm} some of what had been written before had changed. The rest was not written, because ".
+                'nothing more was to be learnt.',
+            );
         }
         foreach ([$record->diagnosis->condition->because(), ...$record->diagnosis->also] as $sentence) {
             $this->line($sentence);
         }
-        $this->line($record->forgot ? 'The host was made to forget the data before it was read back.' : 'This host could not be made to forget the data first: the reading proves little.');
+        $this->line(
+            $record->forgot
+                ? 'The host was made to forget the data before it was read back.'
+                : 'This host could not be made to forget the data first: the reading proves little.',
+        );
         if ($record->how !== null) {
             $this->line("The medium was reached {$record->how}.");
         }

@@ -81,14 +81,31 @@ abstract class RunsOnMedium extends Command
     }
 
     /** @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces */
-    protected function file(Card $card, RunKind $kind, Parameters $parameters, Result $result, array $traces, RunState $state, ?string $message): void
-    {
-        $run = Unfiled::put((new Run([
-            'card_id' => $card->id, 'kind' => $kind, 'chain' => Chain::unnamed(), 'parameters' => $parameters,
-            'recorded_by' => MediumAtHand::person(), 'started_at' => now(),
-        ]))->setRelation('card', $card), new Outcome($state, $result, $traces, $message))->file(fn (): bool => true);
-        $this->complain($run === null
-            ? "The database went away. The result is on the disk of this machine, and is filed under {$card->tag} when the station starts next."
-            : "Filed as {$run->name()} of {$card->tag}.");
+    protected function file(
+        Card $card,
+        RunKind $kind,
+        Parameters $parameters,
+        Result $result,
+        array $traces,
+        RunState $state,
+        ?string $message,
+    ): void {
+        $run = Unfiled::put(
+            (new Run([
+                'card_id' => $card->id,
+                'kind' => $kind,
+                'chain' => Chain::unnamed(),
+                'parameters' => $parameters,
+                'recorded_by' => MediumAtHand::person(),
+                'started_at' => now(),
+            ]))->setRelation('card', $card),
+            new Outcome($state, $result, $traces, $message),
+        )->file(fn (): bool => true);
+        $this->complain(
+            $run === null
+                ? "The database went away. The result is on the disk of this machine, and is filed under {$card->tag} when the ".
+                    'station starts next.'
+                : "Filed as {$run->name()} of {$card->tag}.",
+        );
     }
 }

@@ -21,14 +21,20 @@ final readonly class SpeedOptions
         $whole = function (string $name, string $range) use ($text): int {
             $given = $text($name) ?? '';
 
-            return preg_match('/^\d{1,3}$/', $given) === 1 ? (int) $given : throw new InvalidArgumentException("--{$name} was “{$given}”: give a whole number from {$range}.");
+            return preg_match('/^\d{1,3}$/', $given) === 1
+                ? (int) $given
+                : throw new InvalidArgumentException("--{$name} was “{$given}”: give a whole number from {$range}.");
         };
         $order = $text('order') ?? '';
 
         return new SpeedPlan(
-            $size, $whole('runs', '1 to 50'), Bytes::parse($text('from') ?? '0 B'), $text('block') === null ? null : Bytes::parse($text('block')),
+            $size,
+            $whole('runs', '1 to 50'),
+            Bytes::parse($text('from') ?? '0 B'),
+            $text('block') === null ? null : Bytes::parse($text('block')),
             Order::tryFrom($order) ?? throw new InvalidArgumentException("--order was “{$order}”: give alternating or writes-first."),
-            $whole('warm-up', '0 to 5'), Span::parse($text('pause') ?? '0 s'),
+            $whole('warm-up', '0 to 5'),
+            Span::parse($text('pause') ?? '0 s'),
         );
     }
 }

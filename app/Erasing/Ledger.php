@@ -19,13 +19,27 @@ use Tally\Device\Identity;
 final readonly class Ledger
 {
     /** @throws RuntimeException when it can be written down nowhere */
-    public static function enter(string $what, string $path, Identity $medium, string $person, ?Card $card = null, ?Run $run = null, ?string $why = null): void
-    {
+    public static function enter(
+        string $what,
+        string $path,
+        Identity $medium,
+        string $person,
+        ?Card $card = null,
+        ?Run $run = null,
+        ?string $why = null,
+    ): void {
         $station = config('tally.station');
         $line = [
-            'card_id' => $card?->id, 'run_id' => $run?->id, 'what' => mb_substr($what, 0, 200), 'path' => mb_substr($path, 0, 500), 'medium' => json_encode($medium->pack(), JSON_THROW_ON_ERROR), 'bytes' => $medium->bytes->count,
-            'person' => mb_substr($person, 0, 80), 'station' => mb_substr(is_string($station) ? $station : '', 0, 80),
-            'why' => $why === null || trim($why) === '' ? null : mb_substr(trim($why), 0, 300), 'erased_at' => now()->utc()->format('Y-m-d H:i:s'),
+            'card_id' => $card?->id,
+            'run_id' => $run?->id,
+            'what' => mb_substr($what, 0, 200),
+            'path' => mb_substr($path, 0, 500),
+            'medium' => json_encode($medium->pack(), JSON_THROW_ON_ERROR),
+            'bytes' => $medium->bytes->count,
+            'person' => mb_substr($person, 0, 80),
+            'station' => mb_substr(is_string($station) ? $station : '', 0, 80),
+            'why' => $why === null || trim($why) === '' ? null : mb_substr(trim($why), 0, 300),
+            'erased_at' => now()->utc()->format('Y-m-d H:i:s'),
         ];
         try {
             self::takeOver();
@@ -33,7 +47,9 @@ final readonly class Ledger
         } catch (PDOException) {
             $json = json_encode($line, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n";
             if (file_put_contents(self::file(), $json, FILE_APPEND | LOCK_EX) !== strlen($json)) {
-                throw new RuntimeException('What is to be erased could be written down neither in the books nor in '.self::file().'. Nothing was erased.');
+                throw new RuntimeException(
+                    'What is to be erased could be written down neither in the books nor in '.self::file().'. Nothing was erased.',
+                );
             }
         }
     }
@@ -51,7 +67,14 @@ final readonly class Ledger
                 $row = json_decode($line, true);
                 if (is_array($row)) {
                     // Books that were made anew know neither that card nor that run; what was erased is still to be told.
-                    $known = ['card_id' => Card::query()->whereKey($row['card_id'] ?? 0)->value('id'), 'run_id' => Run::query()->whereKey($row['run_id'] ?? 0)->value('id')];
+                    $known = [
+                        'card_id' => Card::query()
+                            ->whereKey($row['card_id'] ?? 0)
+                            ->value('id'),
+                        'run_id' => Run::query()
+                            ->whereKey($row['run_id'] ?? 0)
+                            ->value('id'),
+                    ];
                     self::add([...array_filter($row, is_string(...), ARRAY_FILTER_USE_KEY), ...$known]);
                 }
             }

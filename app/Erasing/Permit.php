@@ -34,7 +34,11 @@ final readonly class Permit
     {
         if ($card !== null && $card->footage > 0) {
             $footage = Bytes::of($card->footage)->decimal();
-            throw UnusablePath::mustNotErase($path, "{$card->tag} still carries {$footage} of footage that is not secured. Bring it home first, and clear it on its Intake page.");
+            throw UnusablePath::mustNotErase(
+                $path,
+                "{$card->tag} still carries {$footage} of footage that is not secured. Bring it home first, and clear it on its ".
+                'Intake page.',
+            );
         }
     }
 
@@ -43,7 +47,9 @@ final readonly class Permit
     {
         $listed = array_values(array_filter((array) config('tally.removable'), is_string(...)));
         try {
-            $slots = Station::here()?->slots()->where('kind', SlotKind::Raw)->get()->map(fn (Slot $slot): string => $slot->path ?? '')->all() ?? [];
+            $slots =
+                Station::here()?->slots()->where('kind', SlotKind::Raw)->get()->map(fn (Slot $slot): string => $slot->path ?? '')->all() ??
+                [];
         } catch (QueryException) {
             $slots = [];
         }

@@ -38,14 +38,21 @@ final readonly class RightMedium
         }
         $known = self::bySerial($identity->serial) ?? self::byStamps(Stamps::on($device));
         if ($known !== null && $known[0]->card_id !== $card->id) {
-            throw UnusablePath::mustNotErase($place, "by {$known[1]} the medium in it is {$known[0]->card->tag} ({$known[0]->name()}), and the order is for {$card->tag}. Put the right card in; if it is the right one and has another tag by now, say why.");
+            throw UnusablePath::mustNotErase(
+                $place,
+                "by {$known[1]} the medium in it is {$known[0]->card->tag} ({$known[0]->name()}), and the order is ".
+                "for {$card->tag}. Put the right card in; if it is the right one and has another tag by now, say why.",
+            );
         }
     }
 
     /** @return array{Run, string}|null its newest run, and by what it is known */
     private static function bySerial(?string $serial): ?array
     {
-        $run = $serial === null ? null : Run::query()->with('card')->where('medium_serial', $serial)->whereNotNull('started_at')->latest('id')->first();
+        $run =
+            $serial === null
+                ? null
+                : Run::query()->with('card')->where('medium_serial', $serial)->whereNotNull('started_at')->latest('id')->first();
 
         return $run === null ? null : [$run, "its own serial number {$serial}"];
     }
@@ -57,8 +64,14 @@ final readonly class RightMedium
     private static function byStamps(array $imprints): ?array
     {
         foreach ($imprints as $imprint) {
-            $run = Run::query()->with('card')->whereNull('origin')
-                ->where(fn ($query) => $query->where('result->imprint', (string) $imprint)->orWhere('checkpoint->imprint', (string) $imprint))->latest('id')->first();
+            $run = Run::query()
+                ->with('card')
+                ->whereNull('origin')
+                ->where(
+                    fn ($query) => $query->where('result->imprint', (string) $imprint)->orWhere('checkpoint->imprint', (string) $imprint),
+                )
+                ->latest('id')
+                ->first();
             if ($run !== null) {
                 return [$run, 'the stamps of a proof on it'];
             }

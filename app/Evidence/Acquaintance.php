@@ -42,8 +42,16 @@ final class Acquaintance
         $tier = Tier::of($label);
         $kind = "{$label->form->value} {$tier->floor} {$currency} {$label->capacity->count}";
         if (! array_key_exists($kind, $this->references)) {
-            $quotes = PriceQuote::query()->where(['form' => $label->form, 'tier' => $tier->floor, 'currency' => $currency])->get();
-            $this->references[$kind] = Reference::from(array_values($quotes->map(fn (PriceQuote $quote): Quote => $quote->quote())->all()), $label->form, $tier, $currency, $label->capacity);
+            $quotes = PriceQuote::query()
+                ->where(['form' => $label->form, 'tier' => $tier->floor, 'currency' => $currency])
+                ->get();
+            $this->references[$kind] = Reference::from(
+                array_values($quotes->map(fn (PriceQuote $quote): Quote => $quote->quote())->all()),
+                $label->form,
+                $tier,
+                $currency,
+                $label->capacity,
+            );
         }
 
         return $this->references[$kind];
@@ -54,13 +62,25 @@ final class Acquaintance
     {
         $but = $card->exists ? $card->id : 0;
         $others = fn (string $column, ?string $key) => Card::query()->toBase()->where($column, $key)->where('id', '!=', $but);
-        $asked = array_filter([
-            $card->serial_key === null ? null : $others('serial_key', $card->serial_key)->selectRaw("'serial' as what, tag, 0 as cards, 0 as sham"),
-            $card->back_code_key === null ? null : $others('back_code_key', $card->back_code_key)->selectRaw("'back code' as what, tag, 0 as cards, 0 as sham"),
-            $card->lot_key === null ? null : $others('lot_key', $card->lot_key)->selectRaw("'lot' as what, '' as tag, count(*) as cards, coalesce(sum(coalesce(overruled, verdict) = ?), 0) as sham", [VerdictKind::Sham->value]),
-        ], fn (mixed $query): bool => $query !== null);
+        $asked = array_filter(
+            [
+                $card->serial_key === null
+                    ? null
+                    : $others('serial_key', $card->serial_key)->selectRaw("'serial' as what, tag, 0 as cards, 0 as sham"),
+                $card->back_code_key === null
+                    ? null
+                    : $others('back_code_key', $card->back_code_key)->selectRaw("'back code' as what, tag, 0 as cards, 0 as sham"),
+                $card->lot_key === null
+                    ? null
+                    : $others('lot_key', $card->lot_key)->selectRaw(
+                        "'lot' as what, '' as tag, count(*) as cards, coalesce(sum(coalesce(overruled, verdict) = ?), 0) as sham",
+                        [VerdictKind::Sham->value],
+                    ),
+            ],
+            fn (mixed $query): bool => $query !== null,
+        );
         if ($asked === []) {
-            return new Sisters;
+            return new Sisters();
         }
         // One question to the database, each part of it over its own index.
         $query = array_shift($asked);
@@ -73,8 +93,11 @@ final class Acquaintance
         $itself = $lot !== [] && $card->exists && ($card->overruled ?? $card->verdict) === VerdictKind::Sham ? 1 : 0;
 
         return new Sisters(
-            self::tags($rows, 'serial'), self::tags($rows, 'back code'),
-            $lot === [] ? 0 : $count('cards') + 1, $count('sham') + $itself, $count('sham'),
+            self::tags($rows, 'serial'),
+            self::tags($rows, 'back code'),
+            $lot === [] ? 0 : $count('cards') + 1,
+            $count('sham') + $itself,
+            $count('sham'),
         );
     }
 

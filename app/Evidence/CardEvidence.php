@@ -42,8 +42,13 @@ final readonly class CardEvidence
         $reached = fn (): array => ReaderReach::besides($card);
 
         return new Evidence(
-            $card->label(), self::speeds($runs), $proofs, $sustained, $seen->thatCounts(), $seen->isComplete($card->label()),
-            new House((new Acquaintance)->findings($card), $reached, fn (): array => Rig::reaches($card->label(), $reached())),
+            $card->label(),
+            self::speeds($runs),
+            $proofs,
+            $sustained,
+            $seen->thatCounts(),
+            $seen->isComplete($card->label()),
+            new House((new Acquaintance())->findings($card), $reached, fn (): array => Rig::reaches($card->label(), $reached())),
         );
     }
 
@@ -92,7 +97,9 @@ final readonly class CardEvidence
     /** The same for the card of a run that came in or counts no longer, and for those that hang on what it showed of its reader. */
     public static function refreshAround(Run $run): void
     {
-        $run = Run::query()->with(['card', 'slot'])->findOrFail($run->id);
+        $run = Run::query()
+            ->with(['card', 'slot'])
+            ->findOrFail($run->id);
         self::refresh($run->card);
         self::refreshConcerned($run);
     }
@@ -120,15 +127,22 @@ final readonly class CardEvidence
         $sisters = new SistersAtOnce($cards);
         $changed = [];
         foreach ($cards as $card) {
-            $verdict = Judge::judge(new Evidence($card->label(), looked: false, house: new House($house->findings($card, $sisters->of($card)))));
+            $verdict = Judge::judge(
+                new Evidence($card->label(), looked: false, house: new House($house->findings($card, $sisters->of($card)))),
+            );
             $next = $verdict->nextWhen($card->overruled);
             if ($card->verdict !== $verdict->kind || $card->next_step !== $next) {
-                $changed["{$verdict->kind->value} {$next->value}"] = [...$changed["{$verdict->kind->value} {$next->value}"] ?? [], $card->id];
+                $changed["{$verdict->kind->value} {$next->value}"] = [
+                    ...$changed["{$verdict->kind->value} {$next->value}"] ?? [],
+                    $card->id,
+                ];
             }
         }
         foreach ($changed as $what => $ids) {
             [$verdict, $next] = explode(' ', $what);
-            Card::query()->whereIn('id', $ids)->update(['verdict' => $verdict, 'next_step' => $next]);
+            Card::query()
+                ->whereIn('id', $ids)
+                ->update(['verdict' => $verdict, 'next_step' => $next]);
         }
     }
 
@@ -143,6 +157,11 @@ final readonly class CardEvidence
     /** @return Collection<int, Run> finished or not, in order */
     public static function runs(Card $card): Collection
     {
-        return $card->runs()->with(['slot', 'void'])->orderBy('id')->get()->toBase();
+        return $card
+            ->runs()
+            ->with(['slot', 'void'])
+            ->orderBy('id')
+            ->get()
+            ->toBase();
     }
 }

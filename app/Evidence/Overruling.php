@@ -19,7 +19,13 @@ final readonly class Overruling
             $card = Card::query()->whereKey($card->id)->lockForUpdate()->firstOrFail();
             self::standing($card)->update(['withdrawn' => 'said otherwise later']);
             $derived = CardEvidence::refresh($card)->kind;
-            Overrule::query()->create(['card_id' => $card->id, 'derived' => $derived, 'verdict' => $verdict, 'reason' => $reason, 'recorded_by' => $by]);
+            Overrule::query()->create([
+                'card_id' => $card->id,
+                'derived' => $derived,
+                'verdict' => $verdict,
+                'reason' => $reason,
+                'recorded_by' => $by,
+            ]);
             $card->overruled = $verdict;
             CardEvidence::refresh($card);
         });

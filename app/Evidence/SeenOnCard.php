@@ -32,9 +32,12 @@ final readonly class SeenOnCard
     {
         $newest = $this->newest();
 
-        return array_values($this->standing()
-            ->filter(fn (Inspection $one): bool => $one->question->isInReader() || ($newest[$one->question->value] ?? null) === $one)
-            ->map(fn (Inspection $one): Seen => $one->seen())->all());
+        return array_values(
+            $this->standing()
+                ->filter(fn (Inspection $one): bool => $one->question->isInReader() || ($newest[$one->question->value] ?? null) === $one)
+                ->map(fn (Inspection $one): Seen => $one->seen())
+                ->all(),
+        );
     }
 
     /** The newest answer to a question that still stands. */

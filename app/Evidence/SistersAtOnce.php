@@ -13,7 +13,10 @@ use Tally\Verdict\VerdictKind;
 /** The sisters of many cards in three questions to the database, where each card alone would ask one. */
 final readonly class SistersAtOnce
 {
-    /** @var array{serial_key: array<string, array<int, string>>|null, back_code_key: array<string, array<int, string>>|null} key → card → tag */
+    /**
+     * @var array{serial_key: array<string, array<int, string>>|null, back_code_key: array<string, array<int, string>>|null} key
+     * → card → tag
+     */
     private array $sharing;
 
     /** @var array<string, array{int, int}> lot → cards of it, and how many of them are Sham */
@@ -28,7 +31,11 @@ final readonly class SistersAtOnce
 
     public function of(Card $card): Sisters
     {
-        [$serial, $back, $lot] = [$this->others('serial_key', $card), $this->others('back_code_key', $card), $this->lots[$card->lot_key ?? ''] ?? null];
+        [$serial, $back, $lot] = [
+            $this->others('serial_key', $card),
+            $this->others('back_code_key', $card),
+            $this->lots[$card->lot_key ?? ''] ?? null,
+        ];
         // The database takes letters for the same that are not: “É” and “E”. Where there are any, each card asks for itself.
         if ($serial === null || $back === null || ($lot === null && $card->lot_key !== null)) {
             return Acquaintance::sisters($card);
@@ -65,7 +72,12 @@ final readonly class SistersAtOnce
     private static function sharing(string $column, Collection $cards): ?array
     {
         $sharing = [];
-        foreach (Card::query()->toBase()->whereIn($column, self::keys($column, $cards))->get(['id', 'tag', $column]) as $row) {
+        foreach (
+            Card::query()
+                ->toBase()
+                ->whereIn($column, self::keys($column, $cards))
+                ->get(['id', 'tag', $column]) as $row
+        ) {
             if (is_string($key = $row->{$column}) && is_int($row->id) && is_string($row->tag)) {
                 if (! mb_check_encoding($key, 'ASCII')) {
                     return null;
@@ -84,8 +96,12 @@ final readonly class SistersAtOnce
     private static function lots(Collection $cards): array
     {
         $lots = [];
-        $rows = Card::query()->toBase()->whereIn('lot_key', self::keys('lot_key', $cards))->groupBy('lot_key')
-            ->selectRaw('lot_key, count(*) as cards, sum(coalesce(overruled, verdict) = ?) as sham', [VerdictKind::Sham->value])->get();
+        $rows = Card::query()
+            ->toBase()
+            ->whereIn('lot_key', self::keys('lot_key', $cards))
+            ->groupBy('lot_key')
+            ->selectRaw('lot_key, count(*) as cards, sum(coalesce(overruled, verdict) = ?) as sham', [VerdictKind::Sham->value])
+            ->get();
         foreach ($rows as $row) {
             $number = fn (stdClass $row, string $field): int => is_numeric($row->{$field}) ? (int) $row->{$field} : 0;
             if (is_string($row->lot_key)) {
@@ -102,6 +118,10 @@ final readonly class SistersAtOnce
      */
     private static function keys(string $column, Collection $cards): array
     {
-        return array_values(array_unique(array_filter($cards->map(fn (Card $card): mixed => $card->getAttributes()[$column] ?? null)->all(), is_string(...))));
+        return array_values(
+            array_unique(
+                array_filter($cards->map(fn (Card $card): mixed => $card->getAttributes()[$column] ?? null)->all(), is_string(...)),
+            ),
+        );
     }
 }

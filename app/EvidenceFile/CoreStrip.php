@@ -18,7 +18,7 @@ final readonly class CoreStrip
     {
         $pdf = $paper->pdf;
         $whole = max($record->size->count, $label->count);
-        $x = fn (int $at): float => Paper::LEFT + Paper::WIDTH * $at / $whole;
+        $x = fn (int $at): float => Paper::LEFT + (Paper::WIDTH * $at) / $whole;
         $y = $paper->y + 5;
         $pdf->setLineStyle(['width' => 0.2, 'color' => [94, 99, 92], 'dash' => '1,1']);
         $pdf->Rect(Paper::LEFT, $y, $x($record->size->count) - Paper::LEFT, self::HEIGHT);
@@ -32,7 +32,14 @@ final readonly class CoreStrip
         $pdf->setLineStyle(['width' => 0.2, 'color' => [30, 35, 32], 'dash' => 0]);
         self::peg($paper, $x($label->count), $y, "label {$label->decimal()}", [168, 68, 28], -1.0);
         if (! $record->hasLooseCapacity()) {
-            self::peg($paper, $x($record->diagnosis->capacity->count), $y, 'keeps '.($record->diagnosis->exact ? '' : 'about ').$record->diagnosis->capacity->decimal(), [30, 35, 32], self::HEIGHT + 5.2);
+            self::peg(
+                $paper,
+                $x($record->diagnosis->capacity->count),
+                $y,
+                'keeps '.($record->diagnosis->exact ? '' : 'about ').$record->diagnosis->capacity->decimal(),
+                [30, 35, 32],
+                self::HEIGHT + 5.2,
+            );
         }
         $paper->y = $y + self::HEIGHT + 6.0;
         $legend = [];

@@ -46,7 +46,11 @@ final class EvidenceSheet
         $verdict = Judge::judge(CardEvidence::of($this->card, $this->runs));
         $this->paper->line('Evidence sheet', 8.5, isPencil: true);
         $this->paper->line("{$this->card->tag}  {$this->card->name}", 15.0, 'B');
-        $this->paper->line(self::shape($verdict->kind).' '.strtoupper($verdict->kind->value).'   '.$verdict->reasons[0]->sentence(), 10.5, 'B');
+        $this->paper->line(
+            self::shape($verdict->kind).' '.strtoupper($verdict->kind->value).'   '.$verdict->reasons[0]->sentence(),
+            10.5,
+            'B',
+        );
         $this->label();
         $this->inspection();
         $proof = $this->runs->last(fn (Run $run): bool => $run->kind->isProof() && $run->counts());
@@ -57,7 +61,12 @@ final class EvidenceSheet
         $this->paper->heading('Verdict: '.$verdict->kind->value);
         $overrule = $this->card->overrules()->whereNull('withdrawn')->first();
         if ($overrule !== null) {
-            $this->paper->line("Overruled by {$overrule->recorded_by} on {$overrule->created_at->format('j M Y')}: {$overrule->verdict->value}. {$overrule->reason}", indent: 2);
+            $this->paper->line(
+                "Overruled by {$overrule->recorded_by} on {$overrule->created_at->format(
+                    'j M Y',
+                )}: {$overrule->verdict->value}. {$overrule->reason}",
+                indent: 2,
+            );
         }
         foreach (array_slice($verdict->reasons, 0, self::MOST_REASONS) as $reason) {
             $this->paper->line("{$reason->sentence()} ({$reason->evidence})", indent: 2);
@@ -67,11 +76,21 @@ final class EvidenceSheet
         }
         if ($record !== null) {
             $this->paper->heading('What this does not prove');
-            $this->paper->line(implode(' ', $record->leavesOpen()).' No speed says anything of other readers than those named.', indent: 2);
+            $this->paper->line(
+                implode(' ', $record->leavesOpen()).' No speed says anything of other readers than those named.',
+                indent: 2,
+            );
         }
         $this->runs();
-        $this->paper->foot('Made by Gritty Tally on '.now()->utc()->format('j M Y H:i').' UTC. The result file that goes with this sheet holds every raw result. Its SHA-256 (of its JSON with keys in order, without “hash” and “made_at”) is '
-            .(is_string($file['hash']) ? $file['hash'] : '').' until something is added; a run’s hash above is that of its raw result alone, and never changes. To check both: php artisan tally:result FILE.');
+        $this->paper->foot(
+            'Made by Gritty Tally on '.
+                now()->utc()->format('j M Y H:i').
+                ' UTC. The result file that goes with this sheet holds every raw result. Its SHA-256 (of its JSON with keys in '.
+                'order, without “hash” and “made_at”) is '.
+                (is_string($file['hash']) ? $file['hash'] : '').
+                ' until something is added; a run’s hash above is that of its raw result alone, and never changes. To check both: '.
+                'php artisan tally:result FILE.',
+        );
     }
 
     private function label(): void
@@ -79,18 +98,44 @@ final class EvidenceSheet
         $card = $this->card;
         $this->paper->heading('What its label says');
         $this->paper->pair('Label', $card->line.' ('.Bytes::of($card->capacity)->decimal().')');
-        $claims = array_filter([
-            $card->read === null ? null : 'read '.round($card->read / 1e6).' MB/s', $card->write === null ? null : 'write '.round($card->write / 1e6).' MB/s',
-            $card->sustained === null ? null : 'sustained '.round($card->sustained / 1e6).' MB/s',
-        ], fn (?string $claim): bool => $claim !== null);
+        $claims = array_filter(
+            [
+                $card->read === null ? null : 'read '.round($card->read / 1e6).' MB/s',
+                $card->write === null ? null : 'write '.round($card->write / 1e6).' MB/s',
+                $card->sustained === null ? null : 'sustained '.round($card->sustained / 1e6).' MB/s',
+            ],
+            fn (?string $claim): bool => $claim !== null,
+        );
         $this->paper->pair('Claims', implode(', ', $claims));
-        $this->paper->pair('Codes', implode(', ', array_filter([
-            $card->serial === null ? null : "serial {$card->serial}", $card->back_code === null ? null : "back {$card->back_code}", $card->lot === null ? null : "lot {$card->lot}",
-        ], fn (?string $code): bool => $code !== null)));
-        $this->paper->pair('Bought', implode(', ', array_filter([
-            $card->seller, $card->order_no === null ? null : "order {$card->order_no}", $card->bought_on?->format('j M Y'),
-            $card->origin()->price?->print(),
-        ], fn (?string $part): bool => $part !== null && $part !== '')));
+        $this->paper->pair(
+            'Codes',
+            implode(
+                ', ',
+                array_filter(
+                    [
+                        $card->serial === null ? null : "serial {$card->serial}",
+                        $card->back_code === null ? null : "back {$card->back_code}",
+                        $card->lot === null ? null : "lot {$card->lot}",
+                    ],
+                    fn (?string $code): bool => $code !== null,
+                ),
+            ),
+        );
+        $this->paper->pair(
+            'Bought',
+            implode(
+                ', ',
+                array_filter(
+                    [
+                        $card->seller,
+                        $card->order_no === null ? null : "order {$card->order_no}",
+                        $card->bought_on?->format('j M Y'),
+                        $card->origin()->price?->print(),
+                    ],
+                    fn (?string $part): bool => $part !== null && $part !== '',
+                ),
+            ),
+        );
     }
 
     private function inspection(): void
@@ -100,7 +145,11 @@ final class EvidenceSheet
             return;
         }
         $this->paper->heading('What was seen on it');
-        $this->paper->line($seen->map(fn (Inspection $one): string => $one->question->asks().' '.$one->said()->words)->implode(' · '), 7.4, indent: 2);
+        $this->paper->line(
+            $seen->map(fn (Inspection $one): string => $one->question->asks().' '.$one->said()->words)->implode(' · '),
+            7.4,
+            indent: 2,
+        );
     }
 
     private function core(Run $run, ProofRecord $record): void
@@ -108,15 +157,29 @@ final class EvidenceSheet
         $this->paper->heading("Core sample: {$run->kind->label()}, {$run->name()}");
         CoreStrip::draw($this->paper, $record, Bytes::of($this->card->capacity));
         $lap = $record->diagnosis->wrap;
-        $over = $lap === null ? '' : 'It starts over every '.Bytes::of($lap)->decimal()." ({$lap} bytes), from byte ".($record->diagnosis->wrapFrom ?? 0).' on.';
+        $over =
+            $lap === null
+                ? ''
+                : 'It starts over every '.
+                    Bytes::of($lap)->decimal().
+                    " ({$lap} bytes), from byte ".
+                    ($record->diagnosis->wrapFrom ?? 0).
+                    ' on.';
         $this->paper->line(trim(implode(' ', [$over, $record->diagnosis->condition->because(), ...$record->diagnosis->also])), indent: 2);
         $this->paper->heading('How it was measured');
         $how = [
-            "{$record->write->bytes->decimal()} written with data that names its run and its address (pattern {$record->imprint}) in {$record->write->span->print()}, flushed, and {$record->covered()->decimal()} read back in {$record->read->span->print()}.",
-            $record->forgot ? 'The host was made to forget the data before it was read.' : 'The host could not be made to forget the data before it was read.',
+            "{$record->write->bytes->decimal()} written with data that names its run and its address (pattern {$record->imprint}) ".
+            "in {$record->write->span->print()}, flushed, and {$record->covered()->decimal()} read back in {$record->read->span->print()}.",
+            $record->forgot
+                ? 'The host was made to forget the data before it was read.'
+                : 'The host could not be made to forget the data before it was read.',
             $record->how === null ? '' : "The medium was reached {$record->how}.",
             "Chain: {$run->chain->describe()}.",
-            $record->alarmAt === null ? '' : 'The write pass was ended after '.Bytes::of($record->alarmAt)->decimal().', when data written before was found changed.',
+            $record->alarmAt === null
+                ? ''
+                : 'The write pass was ended after '.
+                    Bytes::of($record->alarmAt)->decimal().
+                    ', when data written before was found changed.',
             "Proves: {$record->proves()}",
         ];
         $this->paper->line(trim(implode(' ', array_filter($how, fn (string $part): bool => $part !== ''))), indent: 2);

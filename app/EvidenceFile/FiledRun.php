@@ -55,7 +55,10 @@ final readonly class FiledRun
             return null;
         }
         $traces = $run->fields('traces');
-        $points = fn (string $way): array => array_map(fn (Fields $point): array => [$point->number('0'), $point->number('1')], $traces->rows($way));
+        $points = fn (string $way): array => array_map(
+            fn (Fields $point): array => [$point->number('0'), $point->number('1')],
+            $traces->rows($way),
+        );
 
         return ['write' => $points('write'), 'read' => $points('read'), ...$traces->has('heat') ? ['heat' => $points('heat')] : []];
     }

@@ -70,8 +70,15 @@ final class Paper
     }
 
     /** @param  array{int, int, int}  $colour */
-    public function text(string $words, float $x, float $width, float $points, string $style, array $colour, string $font = 'dejavusanscondensed'): void
-    {
+    public function text(
+        string $words,
+        float $x,
+        float $width,
+        float $points,
+        string $style,
+        array $colour,
+        string $font = 'dejavusanscondensed',
+    ): void {
         $this->pdf->setFont($font, $style, $points);
         $height = $this->pdf->getStringHeight($width, $words);
         // One page, whatever is known: what does not fit is in the result file.

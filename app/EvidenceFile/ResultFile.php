@@ -57,31 +57,70 @@ final readonly class ResultFile
     /** @return list<array<string, mixed>> what people said instead, also what was taken back */
     private static function overrules(Card $card): array
     {
-        return array_values($card->overrules()->get()->map(fn (Overrule $one): array => [
-            'derived' => $one->derived->value, 'verdict' => $one->verdict->value, 'reason' => $one->reason, 'by' => $one->recorded_by,
-            'on' => $one->created_at->utc()->format('Y-m-d\TH:i:s\Z'), 'withdrawn' => $one->withdrawn,
-        ])->all());
+        return array_values(
+            $card
+                ->overrules()
+                ->get()
+                ->map(
+                    fn (Overrule $one): array => [
+                        'derived' => $one->derived->value,
+                        'verdict' => $one->verdict->value,
+                        'reason' => $one->reason,
+                        'by' => $one->recorded_by,
+                        'on' => $one->created_at->utc()->format('Y-m-d\TH:i:s\Z'),
+                        'withdrawn' => $one->withdrawn,
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return array<string, mixed> */
     private static function card(Card $card): array
     {
         return [
-            'tag' => $card->tag, 'name' => $card->name, 'label' => $card->line, 'form' => $card->form->value, 'capacity' => $card->capacity,
-            'family' => $card->family?->value, 'bus' => $card->bus?->value, 'marks' => array_map(fn (Mark $mark): string => $mark->value, array_values($card->marks->all())),
-            'read' => $card->read, 'write' => $card->write, 'sustained' => $card->sustained, 'times' => $card->times, 'contact_rows' => $card->contact_rows, 'serial' => $card->serial, 'back_code' => $card->back_code, 'lot' => $card->lot,
-            'price' => $card->price === null ? null : ['minor' => $card->price, 'currency' => $card->currency], 'seller' => $card->seller, 'order' => $card->order_no,
-            'bought_on' => $card->bought_on?->format('Y-m-d'), 'provenance' => $card->provenance?->value,
+            'tag' => $card->tag,
+            'name' => $card->name,
+            'label' => $card->line,
+            'form' => $card->form->value,
+            'capacity' => $card->capacity,
+            'family' => $card->family?->value,
+            'bus' => $card->bus?->value,
+            'marks' => array_map(fn (Mark $mark): string => $mark->value, array_values($card->marks->all())),
+            'read' => $card->read,
+            'write' => $card->write,
+            'sustained' => $card->sustained,
+            'times' => $card->times,
+            'contact_rows' => $card->contact_rows,
+            'serial' => $card->serial,
+            'back_code' => $card->back_code,
+            'lot' => $card->lot,
+            'price' => $card->price === null ? null : ['minor' => $card->price, 'currency' => $card->currency],
+            'seller' => $card->seller,
+            'order' => $card->order_no,
+            'bought_on' => $card->bought_on?->format('Y-m-d'),
+            'provenance' => $card->provenance?->value,
         ];
     }
 
     /** @return list<array<string, mixed>> */
     private static function inspection(Card $card): array
     {
-        return array_values($card->inspections()->get()->map(fn (Inspection $one): array => [
-            'question' => $one->question->value, 'answer' => $one->answer, 'withdrawn' => $one->withdrawn, 'by' => $one->seen_by,
-            'on' => $one->created_at->utc()->format('Y-m-d\TH:i:s\Z'),
-        ])->all());
+        return array_values(
+            $card
+                ->inspections()
+                ->get()
+                ->map(
+                    fn (Inspection $one): array => [
+                        'question' => $one->question->value,
+                        'answer' => $one->answer,
+                        'withdrawn' => $one->withdrawn,
+                        'by' => $one->seen_by,
+                        'on' => $one->created_at->utc()->format('Y-m-d\TH:i:s\Z'),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -91,10 +130,22 @@ final readonly class ResultFile
         $sample = RunSample::query()->find($run->id);
 
         return [
-            'id' => $run->id, 'kind' => $run->kind->value, 'state' => $run->state->value, 'source' => $run->source->value, 'counts' => $run->counts(),
-            'void' => $run->void?->reason, 'beside' => $run->beside, 'by' => $run->recorded_by, 'message' => $run->message,
-            'started_at' => $run->started_at?->utc()->format('Y-m-d\TH:i:s\Z'), 'ended_at' => $run->ended_at?->utc()->format('Y-m-d\TH:i:s\Z'),
-            'chain' => ChainRecord::pack($run->chain), 'parameters' => $run->parameters->pack(), 'origin' => $run->origin, 'result' => $result, 'traces' => $sample?->traces,
+            'id' => $run->id,
+            'kind' => $run->kind->value,
+            'state' => $run->state->value,
+            'source' => $run->source->value,
+            'counts' => $run->counts(),
+            'void' => $run->void?->reason,
+            'beside' => $run->beside,
+            'by' => $run->recorded_by,
+            'message' => $run->message,
+            'started_at' => $run->started_at?->utc()->format('Y-m-d\TH:i:s\Z'),
+            'ended_at' => $run->ended_at?->utc()->format('Y-m-d\TH:i:s\Z'),
+            'chain' => ChainRecord::pack($run->chain),
+            'parameters' => $run->parameters->pack(),
+            'origin' => $run->origin,
+            'result' => $result,
+            'traces' => $sample?->traces,
             'hash' => $result === null ? null : Canonical::hash($result),
         ];
     }
@@ -102,9 +153,23 @@ final readonly class ResultFile
     /** @return list<array<string, mixed>> */
     private static function erasures(Card $card): array
     {
-        return array_values(Erasure::query()->where('card_id', $card->id)->orderBy('id')->get()->map(fn (Erasure $line): array => [
-            'on' => $line->erased_at->utc()->format('Y-m-d\TH:i:s\Z'), 'what' => $line->what, 'path' => $line->path, 'bytes' => $line->bytes,
-            'by' => $line->person, 'station' => $line->station, 'why' => $line->why,
-        ])->all());
+        return array_values(
+            Erasure::query()
+                ->where('card_id', $card->id)
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    fn (Erasure $line): array => [
+                        'on' => $line->erased_at->utc()->format('Y-m-d\TH:i:s\Z'),
+                        'what' => $line->what,
+                        'path' => $line->path,
+                        'bytes' => $line->bytes,
+                        'by' => $line->person,
+                        'station' => $line->station,
+                        'why' => $line->why,
+                    ],
+                )
+                ->all(),
+        );
     }
 }

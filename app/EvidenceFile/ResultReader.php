@@ -33,7 +33,16 @@ final readonly class ResultReader
      * @param  string|null  $station  who signed it, as the file says; null when nobody did
      * @param  string|null  $key  by which it is signed, rightly
      */
-    private function __construct(public string $tag, public string $label, public string $madeAt, public string $hash, public Fields $file, public array $runs, public ?string $station, public ?string $key) {}
+    private function __construct(
+        public string $tag,
+        public string $label,
+        public string $madeAt,
+        public string $hash,
+        public Fields $file,
+        public array $runs,
+        public ?string $station,
+        public ?string $key,
+    ) {}
 
     /** @throws NotAResult */
     public static function read(string $json): self
@@ -63,7 +72,13 @@ final readonly class ResultReader
             throw NotAResult::because('it does not say that it is one ("format": "'.ResultFile::FORMAT.'").');
         }
         if (($file['version'] ?? null) !== ResultFile::VERSION) {
-            throw NotAResult::because('its version is '.Str::limit((string) json_encode($file['version'] ?? null), 20).', and this program reads version '.ResultFile::VERSION.'.');
+            throw NotAResult::because(
+                'its version is '.
+                    Str::limit((string) json_encode($file['version'] ?? null), 20).
+                    ', and this program reads version '.
+                    ResultFile::VERSION.
+                    '.',
+            );
         }
         $hash = $file['hash'] ?? null;
         if (! is_string($hash) || ! hash_equals(ResultFile::hash($file), $hash)) {
@@ -74,7 +89,16 @@ final readonly class ResultReader
             $card = $fields->fields('card');
             [$station, $key] = self::signed($fields, $hash);
 
-            return new self($card->text('tag', ''), $card->text('label', ''), $fields->text('made_at', ''), $hash, $fields, self::runs($fields, $card->choice('form', Form::class)), $station, $key);
+            return new self(
+                $card->text('tag', ''),
+                $card->text('label', ''),
+                $fields->text('made_at', ''),
+                $hash,
+                $fields,
+                self::runs($fields, $card->choice('form', Form::class)),
+                $station,
+                $key,
+            );
         } catch (NotUsable $fault) {
             throw NotAResult::because($fault->getMessage());
         }
@@ -94,7 +118,9 @@ final readonly class ResultReader
     public function take(Card $card, string $by): Taken
     {
         if (strcasecmp($card->tag, $this->tag) !== 0) {
-            throw NotAResult::because("it is about {$this->tag} ({$this->label}), not about {$card->tag}. Open that card and read it in there.");
+            throw NotAResult::because(
+                "it is about {$this->tag} ({$this->label}), not about {$card->tag}. Open that card and read it in there.",
+            );
         }
 
         $signer = $this->signer();
@@ -104,7 +130,11 @@ final readonly class ResultReader
 
         return DB::transaction(function () use ($card, $by, $signer): Taken {
             Card::query()->whereKey($card->id)->lockForUpdate()->first();
-            $known = $card->runs()->get()->map(fn (Run $run): string => $run->rawResult() === null ? '' : Canonical::hash($run->rawResult()))->all();
+            $known = $card
+                ->runs()
+                ->get()
+                ->map(fn (Run $run): string => $run->rawResult() === null ? '' : Canonical::hash($run->rawResult()))
+                ->all();
             $taken = 0;
             foreach ($this->runs as $run) {
                 if (! in_array($run->hash, $known, true)) {
@@ -121,9 +151,16 @@ final readonly class ResultReader
     private function keepApart(Card $card, string $by): Taken
     {
         $kept = ResultOfOthers::query()->insertOrIgnore([
-            'card_id' => $card->id, 'hash' => $this->hash, 'verdict' => $this->file->fields('verdict')->choice('kind', VerdictKind::class)->value, 'runs' => count($this->runs),
-            'made_at' => mb_substr($this->madeAt, 0, 30), 'station' => $this->station === null ? null : mb_substr($this->station, 0, 80), 'key' => $this->key,
-            'file' => Canonical::json($this->file->values), 'recorded_by' => mb_substr($by, 0, 80), 'created_at' => now(),
+            'card_id' => $card->id,
+            'hash' => $this->hash,
+            'verdict' => $this->file->fields('verdict')->choice('kind', VerdictKind::class)->value,
+            'runs' => count($this->runs),
+            'made_at' => mb_substr($this->madeAt, 0, 30),
+            'station' => $this->station === null ? null : mb_substr($this->station, 0, 80),
+            'key' => $this->key,
+            'file' => Canonical::json($this->file->values),
+            'recorded_by' => mb_substr($by, 0, 80),
+            'created_at' => now(),
         ]);
 
         return new Taken($kept > 0 ? count($this->runs) : 0, null);
@@ -150,11 +187,24 @@ final readonly class ResultReader
 
     private function file(Card $card, FiledRun $run, string $by): void
     {
-        Filing::file(new Run([
-            'card_id' => $card->id, 'kind' => $run->kind, 'source' => RunSource::File, 'chain' => $run->chain, 'parameters' => $run->parameters,
-            'origin' => ['run' => $run->id, 'hash' => $this->hash, 'made_at' => $this->madeAt, 'source' => $run->source->value],
-            'beside' => $run->beside, 'recorded_by' => mb_substr($by, 0, 80), 'started_at' => $run->startedAt,
-        ]), $run->state, $run->raw, $run->traces, "Read in from a result file of {$this->madeAt}, where it was run {$run->id}.", $run->endedAt);
+        Filing::file(
+            new Run([
+                'card_id' => $card->id,
+                'kind' => $run->kind,
+                'source' => RunSource::File,
+                'chain' => $run->chain,
+                'parameters' => $run->parameters,
+                'origin' => ['run' => $run->id, 'hash' => $this->hash, 'made_at' => $this->madeAt, 'source' => $run->source->value],
+                'beside' => $run->beside,
+                'recorded_by' => mb_substr($by, 0, 80),
+                'started_at' => $run->startedAt,
+            ]),
+            $run->state,
+            $run->raw,
+            $run->traces,
+            "Read in from a result file of {$this->madeAt}, where it was run {$run->id}.",
+            $run->endedAt,
+        );
     }
 
     /**
@@ -178,11 +228,19 @@ final readonly class ResultReader
             $parameters = $run->fields('parameters');
             $state = $run->choice('state', RunState::class);
             $runs[] = new FiledRun(
-                $run->integer('id', 0), $kind, $state->isGoing() ? throw $run->wrong('state', 'a run in a result file has ended.') : $state,
+                $run->integer('id', 0),
+                $kind,
+                $state->isGoing() ? throw $run->wrong('state', 'a run in a result file has ended.') : $state,
                 $run->has('source') ? $run->choice('source', RunSource::class) : RunSource::Device,
                 ChainRecord::unpack(new Fields(Before::chain($run->fields('chain')->values, $form), $run->name('chain'))),
-                $kind->parameters($parameters), $kind->result($kind->isProof() ? new Fields(Before::proof($raw->values, $parameters->values), $raw->at) : $raw), $raw->values, $hash,
-                $run->has('beside') ? mb_substr($run->text('beside'), 0, 200) : null, FiledRun::traces($run), FiledRun::moment($run, 'started_at'), FiledRun::moment($run, 'ended_at'),
+                $kind->parameters($parameters),
+                $kind->result($kind->isProof() ? new Fields(Before::proof($raw->values, $parameters->values), $raw->at) : $raw),
+                $raw->values,
+                $hash,
+                $run->has('beside') ? mb_substr($run->text('beside'), 0, 200) : null,
+                FiledRun::traces($run),
+                FiledRun::moment($run, 'started_at'),
+                FiledRun::moment($run, 'ended_at'),
             );
         }
 

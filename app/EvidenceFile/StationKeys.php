@@ -37,8 +37,11 @@ final readonly class StationKeys
     {
         [$public, $signature] = [base64_decode($key, true), base64_decode($value, true)];
 
-        return $public !== false && $signature !== false && strlen($public) === SODIUM_CRYPTO_SIGN_PUBLICKEYBYTES && strlen($signature) === SODIUM_CRYPTO_SIGN_BYTES
-            && sodium_crypto_sign_verify_detached($signature, $hash, $public);
+        return $public !== false &&
+            $signature !== false &&
+            strlen($public) === SODIUM_CRYPTO_SIGN_PUBLICKEYBYTES &&
+            strlen($signature) === SODIUM_CRYPTO_SIGN_BYTES &&
+            sodium_crypto_sign_verify_detached($signature, $hash, $public);
     }
 
     /** @return string|null the name under which this house knows the station of a key */
@@ -69,6 +72,11 @@ final readonly class StationKeys
         }
         $pair = base64_decode((string) file_get_contents($file), true);
 
-        return $pair !== false && strlen($pair) === SODIUM_CRYPTO_SIGN_KEYPAIRBYTES ? $pair : throw new RuntimeException("The key of this station in {$file} is damaged. Put it back from a copy, or move it away for a new one; other houses then need the new public key.");
+        return $pair !== false && strlen($pair) === SODIUM_CRYPTO_SIGN_KEYPAIRBYTES
+            ? $pair
+            : throw new RuntimeException(
+                "The key of this station in {$file} is damaged. Put it back from a copy, or move it away for a new one; other ".
+                'houses then need the new public key.',
+            );
     }
 }

@@ -46,7 +46,10 @@ final readonly class CardSource
         $claim = $label->readClaim();
 
         return new Source(
-            $card->tag, $label->possibleBuses(), $label->connection(), $amount,
+            $card->tag,
+            $label->possibleBuses(),
+            $label->connection(),
+            $amount,
             $best ?? ($claim === null ? self::slowest($byReader) : Ceiling::claimed($claim, 'the label’s claim, not measured')),
             $byReader,
         );

@@ -27,8 +27,14 @@ final readonly class OwnMeasurement
             return;
         }
         $best = self::fastest($run);
-        $run->forceFill(['carried' => $best?->bytesPerSecond, 'carried_over' => $best === null ? null : $run->chain->host?->ceiling->nominal->bytesPerSecond])->save();
-        $slot = $run->slot()->with(['reader.cable', 'port'])->first();
+        $run->forceFill([
+            'carried' => $best?->bytesPerSecond,
+            'carried_over' => $best === null ? null : $run->chain->host?->ceiling->nominal->bytesPerSecond,
+        ])->save();
+        $slot = $run
+            ->slot()
+            ->with(['reader.cable', 'port'])
+            ->first();
         if ($best === null || $slot === null || $slot->kind !== SlotKind::Folder || ! $run->counts()) {
             return;
         }
@@ -41,11 +47,19 @@ final readonly class OwnMeasurement
     public static function withdraw(Run $run): void
     {
         foreach ([Reader::class, Cable::class, Port::class] as $gear) {
-            $gear::query()->where('measured_run_id', $run->id)->update(['measured' => null, 'measured_how' => null, 'measured_run_id' => null]);
+            $gear::query()
+                    ->where('measured_run_id', $run->id)
+                    ->update(['measured' => null, 'measured_how' => null, 'measured_run_id' => null]);
         }
-        Run::query()->with(['card', 'void', 'slot'])->where('kind', RunKind::Speed)->whereKeyNot($run->id)->whereNotNull('result')
+        Run::query()
+            ->with(['card', 'void', 'slot'])
+            ->where('kind', RunKind::Speed)
+            ->whereKeyNot($run->id)
+            ->whereNotNull('result')
             ->where(fn (Builder $same): Builder => $same->where('reader_id', $run->reader_id)->orWhere('port_id', $run->port_id))
-            ->orderBy('id')->lazy()->each(self::note(...));
+            ->orderBy('id')
+            ->lazy()
+            ->each(self::note(...));
     }
 
     /** The fastest trusted median of a speed run; null where nobody named the reader. */
@@ -66,7 +80,13 @@ final readonly class OwnMeasurement
     private static function raise(Reader|Cable|Port $gear, Rate $rate, Run $run): void
     {
         if ($gear->asLink()->ceiling->usable()->isBelow($rate)) {
-            $gear->forceFill(['measured' => $rate->bytesPerSecond, 'measured_how' => "{$run->name()}, {$run->card->tag}, {$run->speeds()?->covers()}", 'measured_run_id' => $run->id])->save();
+            $gear
+                ->forceFill([
+                    'measured' => $rate->bytesPerSecond,
+                    'measured_how' => "{$run->name()}, {$run->card->tag}, {$run->speeds()?->covers()}",
+                    'measured_run_id' => $run->id,
+                ])
+                ->save();
         }
     }
 }

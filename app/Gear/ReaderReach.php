@@ -19,13 +19,21 @@ final readonly class ReaderReach
     /** @return list<Reached> with other cards than this one: the most over each kind of link */
     public static function besides(Card $card): array
     {
-        $seen = self::telling()->where('card_id', '!=', $card->id)->toBase()->join('readers', 'readers.id', '=', 'runs.reader_id')
-            ->selectRaw('readers.tag, runs.carried_over, max(runs.carried) as carried')->groupBy('readers.tag', 'runs.carried_over')->orderBy('readers.tag')->get();
+        $seen = self::telling()
+            ->where('card_id', '!=', $card->id)
+            ->toBase()
+            ->join('readers', 'readers.id', '=', 'runs.reader_id')
+            ->selectRaw('readers.tag, runs.carried_over, max(runs.carried) as carried')
+            ->groupBy('readers.tag', 'runs.carried_over')
+            ->orderBy('readers.tag')
+            ->get();
         $rate = fn (mixed $value): ?Rate => is_numeric($value) && $value > 0 ? Rate::bytesPerSecond((float) $value) : null;
         $found = $seen->map(function (stdClass $row) use ($rate): ?Reached {
             $carried = $rate($row->carried ?? null);
 
-            return $carried === null || ! is_string($row->tag ?? null) ? null : new Reached($row->tag, $carried, $rate($row->carried_over ?? null));
+            return $carried === null || ! is_string($row->tag ?? null)
+                ? null
+                : new Reached($row->tag, $carried, $rate($row->carried_over ?? null));
         });
 
         return array_values($found->filter()->all());
@@ -40,20 +48,32 @@ final readonly class ReaderReach
     public static function concerned(Run $run): Collection
     {
         if ($run->reader_id === null || $run->carried === null || $run->slot?->kind === SlotKind::StandIn) {
-            return new Collection;
+            return new Collection();
         }
         $others = self::telling()->where('reader_id', $run->reader_id)->where('carried_over', $run->carried_over)->whereKeyNot($run->id);
         if ($others->where('carried', '>=', $run->carried)->exists()) {
-            return new Collection;
+            return new Collection();
         }
 
-        return Card::query()->whereKeyNot($run->card_id)->whereHas('runs', fn (Builder $runs): Builder => $runs->where('reader_id', $run->reader_id))->orderBy('id')->get()->toBase();
+        return Card::query()
+            ->whereKeyNot($run->card_id)
+            ->whereHas('runs', fn (Builder $runs): Builder => $runs->where('reader_id', $run->reader_id))
+            ->orderBy('id')
+            ->get()
+            ->toBase();
     }
 
     /** @return Builder<Run> whose figures tell of their reader */
     private static function telling(): Builder
     {
-        return Run::query()->whereNotNull('carried')->whereNull('beside')->whereDoesntHave('void')
-            ->where(fn (Builder $query): Builder => $query->whereNull('slot_id')->orWhereHas('slot', fn (Builder $slot): Builder => $slot->where('kind', '!=', SlotKind::StandIn)));
+        return Run::query()
+            ->whereNotNull('carried')
+            ->whereNull('beside')
+            ->whereDoesntHave('void')
+            ->where(
+                fn (Builder $query): Builder => $query
+                    ->whereNull('slot_id')
+                    ->orWhereHas('slot', fn (Builder $slot): Builder => $slot->where('kind', '!=', SlotKind::StandIn)),
+            );
     }
 }

@@ -43,7 +43,12 @@ final readonly class Rig
     {
         $slowest = Link::slowest($reader->toHost(), $port->asLink());
 
-        return new Chain($reader->tag, $reader->buses(), new Link("{$slowest->name}, {$port->host->name} {$port->name}", $slowest->ceiling), $reader->camera);
+        return new Chain(
+            $reader->tag,
+            $reader->buses(),
+            new Link("{$slowest->name}, {$port->host->name} {$port->name}", $slowest->ceiling),
+            $reader->camera,
+        );
     }
 
     /** @return Path|null what the chain of a card in a slot gives, for planning */
@@ -60,13 +65,21 @@ final readonly class Rig
     {
         $ports = Port::query()->with('host')->orderBy('id')->get();
         $reaches = [];
-        foreach (Reader::query()->with(['slots', 'cable'])->orderBy('tag')->get() as $reader) {
+        foreach (
+            Reader::query()
+                ->with(['slots', 'cable'])
+                ->orderBy('tag')
+                ->get() as $reader
+        ) {
             $best = null;
             foreach ($ports as $port) {
                 $chain = self::chainAt($label, $reader, $port);
                 $usable = $chain?->surest($label)->usable()->bytesPerSecond ?? 0.0;
                 if ($chain !== null && ($best === null || $best[1] < $usable)) {
-                    $best = [new Reach("{$reader->tag} {$reader->name} on {$port->host->name}", $chain, new Blame($chain, $label, $reached)), $usable];
+                    $best = [
+                        new Reach("{$reader->tag} {$reader->name} on {$port->host->name}", $chain, new Blame($chain, $label, $reached)),
+                        $usable,
+                    ];
                 }
             }
             if ($best !== null) {
@@ -90,7 +103,14 @@ final readonly class Rig
     /** @return list<ReaderGear> */
     public static function readers(): array
     {
-        return array_values(Reader::query()->with(['slots', 'cable'])->orderBy('tag')->get()->map(fn (Reader $reader): ReaderGear => new ReaderGear($reader->tag, $reader->buses(), $reader->toHost()))->all());
+        return array_values(
+            Reader::query()
+                ->with(['slots', 'cable'])
+                ->orderBy('tag')
+                ->get()
+                ->map(fn (Reader $reader): ReaderGear => new ReaderGear($reader->tag, $reader->buses(), $reader->toHost()))
+                ->all(),
+        );
     }
 
     /** @return array<string, non-empty-list<PortGear>> by the name of the host */

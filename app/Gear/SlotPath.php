@@ -23,7 +23,13 @@ final readonly class SlotPath
         }
         $label = $card->label();
         $paths = [];
-        foreach ($station->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->orderBy('id')->get() as $slot) {
+        foreach (
+            $station
+                ->slots()
+                ->with(['reader.slots', 'reader.cable', 'port.host'])
+                ->orderBy('id')
+                ->get() as $slot
+        ) {
             $paths[] = new self($slot, Rig::path($label, $slot));
         }
         usort($paths, fn (self $a, self $b): int => $b->rate() <=> $a->rate());

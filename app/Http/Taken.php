@@ -25,7 +25,9 @@ final readonly class Taken
         try {
             return $act();
         } catch (UniqueConstraintViolationException) {
-            throw ValidationException::withMessages([$field => 'Somebody else has just entered the same one. Nothing of yours was saved; choose another, or look at theirs.']);
+            throw ValidationException::withMessages([
+                $field => 'Somebody else has just entered the same one. Nothing of yours was saved; choose another, or look at theirs.',
+            ]);
         }
     }
 }

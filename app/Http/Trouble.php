@@ -19,8 +19,13 @@ final readonly class Trouble
     public static function page(Throwable $fault, Request $request): ?Response
     {
         [$status, $title, $sentence] = match (true) {
-            BooksAway::is($fault) => [503, 'The database does not answer',
-                'Start it again with ./start in the folder of Gritty Tally. Nothing that was saved is lost; a run that is going goes on, and puts its result on the disk of this station until the database is back.'.self::unfiled()],
+            BooksAway::is($fault) => [
+                503,
+                'The database does not answer',
+                'Start it again with ./start in the folder of Gritty Tally. Nothing that was saved is lost; a run that is going '.
+                'goes on, and puts its result on the disk of this station until the database is back.'.
+                self::unfiled(),
+            ],
             $fault instanceof HttpExceptionInterface => self::status($fault->getStatusCode(), $fault, $request),
             default => [0, '', ''],
         };
@@ -45,10 +50,28 @@ final readonly class Trouble
         $missing = $fault->getPrevious();
 
         return match (true) {
-            $missing instanceof ModelNotFoundException => [404, 'Not in the books',
-                'No '.Str::lower(class_basename($missing->getModel())).' is known as “'.Str::limit(implode(', ', array_map(strval(...), $missing->getIds())), 40).'”. Look for it in the tray, or enter it.'],
-            $status === 404 => [404, 'No such page', 'There is nothing at “'.Str::limit($request->path(), 60).'”. The stages are intake, inspect, measure, prove and offload.'],
-            $status === 413 => [413, 'Too large to take', 'What was sent is larger than 72 MB and was not read. Photos may be 12 MB, tables 10 MB. Go back and choose a smaller file.'],
+            $missing instanceof ModelNotFoundException => [
+                404,
+                'Not in the books',
+                'No '.
+                Str::lower(class_basename($missing->getModel())).
+                ' is known as “'.
+                Str::limit(implode(', ', array_map(strval(...), $missing->getIds())), 40).
+                '”. Look for it in the tray, or enter it.',
+            ],
+            $status === 404 => [
+                404,
+                'No such page',
+                'There is nothing at “'.
+                Str::limit($request->path(), 60).
+                '”. The stages are intake, inspect, measure, prove and offload.',
+            ],
+            $status === 413 => [
+                413,
+                'Too large to take',
+                'What was sent is larger than 72 MB and was not read. Photos may be 12 MB, tables 10 MB. Go back and choose a '.
+                'smaller file.',
+            ],
             $status === 405 => [405, 'Not that way', 'This address takes another kind of request. Use the buttons of the pages.'],
             $status === 419 => [419, 'This page was open too long', 'Nothing was saved. Open the page again, and enter it once more.'],
             default => [0, '', ''],

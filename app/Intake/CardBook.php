@@ -27,22 +27,37 @@ final readonly class CardBook
         $serials = [];
         $laden = [];
         foreach (array_chunk($cards, self::AT_ONCE) as $chunk) {
-            Card::query()->insert(array_map(function (array $columns) use ($by, $now, &$tags, &$serials, &$laden): array {
-                $card = (new Card)->forceFill([...$columns, 'verdict' => VerdictKind::Unproven, 'next_step' => Step::Inspect, 'recorded_by' => $by, 'created_at' => $now, 'updated_at' => $now]);
-                $card->derive();
-                [$tags[], $serials[]] = [$card->tag, $card->serial_key];
-                if ($card->footage > 0) {
-                    $laden[$card->tag] = $card->footage;
-                }
+            Card::query()->insert(
+                array_map(function (array $columns) use ($by, $now, &$tags, &$serials, &$laden): array {
+                    $card = (new Card())->forceFill([
+                        ...$columns,
+                        'verdict' => VerdictKind::Unproven,
+                        'next_step' => Step::Inspect,
+                        'recorded_by' => $by,
+                        'created_at' => $now,
+                        'updated_at' => $now,
+                    ]);
+                    $card->derive();
+                    [$tags[], $serials[]] = [$card->tag, $card->serial_key];
+                    if ($card->footage > 0) {
+                        $laden[$card->tag] = $card->footage;
+                    }
 
-                return $card->getAttributes();
-            }, $chunk));
+                    return $card->getAttributes();
+                }, $chunk),
+            );
         }
         foreach ($laden === [] ? [] : Card::query()->whereIn('tag', array_keys($laden))->pluck('id', 'tag') as $tag => $id) {
-            FootageAct::query()->create(['card_id' => $id, 'bytes' => $laden[$tag], 'note' => 'when it was entered', 'recorded_by' => $by ?? 'nobody named', 'created_at' => now()]);
+            FootageAct::query()->create([
+                'card_id' => $id,
+                'bytes' => $laden[$tag],
+                'note' => 'when it was entered',
+                'recorded_by' => $by ?? 'nobody named',
+                'created_at' => now(),
+            ]);
         }
         // Only once all of them stand there: cards of one batch may share a code.
-        $house = new Acquaintance;
+        $house = new Acquaintance();
         foreach (array_chunk($tags, self::AT_ONCE) as $chunk) {
             CardEvidence::refreshNew(Card::query()->whereIn('tag', $chunk)->get()->toBase(), $house);
         }
@@ -83,7 +98,13 @@ final readonly class CardBook
         $card->revision += $changes === [] ? 0 : 1;
         $card->save();
         if ($changes !== []) {
-            Correction::query()->create(['card_id' => $card->id, 'revision' => $card->revision, 'changes' => $changes, 'recorded_by' => $by, 'created_at' => now()]);
+            Correction::query()->create([
+                'card_id' => $card->id,
+                'revision' => $card->revision,
+                'changes' => $changes,
+                'recorded_by' => $by,
+                'created_at' => now(),
+            ]);
         }
         CardEvidence::refresh($card);
         if ($before !== $card->serial_key) {
@@ -111,7 +132,10 @@ final readonly class CardBook
     /** Cards of a form and tier that were bought at a price: what such cards cost has changed. */
     public static function refreshPriced(Form $form, string $currency): void
     {
-        Card::query()->where(['form' => $form, 'currency' => $currency])->whereNotNull('price')->each(CardEvidence::refresh(...));
+        Card::query()
+            ->where(['form' => $form, 'currency' => $currency])
+            ->whereNotNull('price')
+            ->each(CardEvidence::refresh(...));
     }
 
     /**
@@ -125,7 +149,11 @@ final readonly class CardBook
         $keys = array_values(array_unique(array_filter($serials, fn (?string $key): bool => $key !== null)));
         $done = array_fill_keys($but, true);
         foreach (array_chunk($keys, self::AT_ONCE) as $chunk) {
-            Card::query()->whereIn('serial_key', $chunk)->get()->reject(fn (Card $card): bool => isset($done[$card->tag]))->each(CardEvidence::refresh(...));
+            Card::query()
+                ->whereIn('serial_key', $chunk)
+                ->get()
+                ->reject(fn (Card $card): bool => isset($done[$card->tag]))
+                ->each(CardEvidence::refresh(...));
         }
     }
 }

@@ -58,7 +58,9 @@ final class CardEntry
         if ($tag === '' && ! isset($this->errors['tag'])) {
             $this->errors['tag'] = 'The tag is empty. Give the card a short code, such as QS-014.';
         } elseif ($tag !== '' && preg_match('/^[A-Za-z0-9][A-Za-z0-9-]*$/D', $tag) !== 1) {
-            $this->errors['tag'] = "The tag “{$tag}” has a character that labels and addresses cannot carry. Use letters, digits and hyphens.";
+            $this->errors[
+                'tag'
+            ] = "The tag “{$tag}” has a character that labels and addresses cannot carry. Use letters, digits and hyphens.";
         }
         $name = $this->text('name', 80, 'The name is longer than 80 characters. Keep to maker and series.');
         if ($name === '' && ! isset($this->errors['name'])) {
@@ -70,21 +72,36 @@ final class CardEntry
 
     private function label(): void
     {
-        $form = $this->choice('form', array_map(fn (Form $form): array => [$form, [$form->value, $form->label()]], Form::cases()), 'The form');
+        $form = $this->choice(
+            'form',
+            array_map(fn (Form $form): array => [$form, [$form->value, $form->label()]], Form::cases()),
+            'The form',
+        );
         if ($form === null && ! isset($this->errors['form'])) {
             $this->errors['form'] = 'Choose the form of the card.';
         }
-        $capacity = $this->quantity('capacity', fn (string $text): Bytes => match (true) {
-            ($bytes = Bytes::parse($text, 'GB'))->isZero() => throw NotAQuantity::notPositive($text),
-            $bytes->count > Label::MOST => throw NotAQuantity::moreThan($text, Bytes::of(Label::MOST)->decimal()),
-            default => $bytes,
-        });
+        $capacity = $this->quantity(
+            'capacity',
+            fn (string $text): Bytes => match (true) {
+                ($bytes = Bytes::parse($text, 'GB'))->isZero() => throw NotAQuantity::notPositive($text),
+                $bytes->count > Label::MOST => throw NotAQuantity::moreThan($text, Bytes::of(Label::MOST)->decimal()),
+                default => $bytes,
+            },
+        );
         if ($capacity === null && ! isset($this->errors['capacity'])) {
             $this->errors['capacity'] = 'The capacity is empty. Write what is printed, such as 128 GB.';
         }
-        $family = $this->choice('family', array_map(fn (Family $family): array => [$family, [$family->value, "micro{$family->value}"]], Family::cases()), 'The family');
+        $family = $this->choice(
+            'family',
+            array_map(fn (Family $family): array => [$family, [$family->value, "micro{$family->value}"]], Family::cases()),
+            'The family',
+        );
         $buses = array_values(array_filter(Bus::cases(), fn (Bus $bus): bool => $form === null || in_array($form, $bus->forms(), true)));
-        $bus = $this->choice('bus', array_map(fn (Bus $bus): array => [$bus, [$bus->value, $bus->label()]], [...$buses, ...Bus::cases()]), 'The bus');
+        $bus = $this->choice(
+            'bus',
+            array_map(fn (Bus $bus): array => [$bus, [$bus->value, $bus->label()]], [...$buses, ...Bus::cases()]),
+            'The bus',
+        );
         if ($form !== null && $bus !== null && ! in_array($form, $bus->forms(), true)) {
             $this->errors['bus'] = "{$bus->label()} does not exist on {$form->label()} cards. Choose another bus, or none.";
         }
@@ -99,8 +116,16 @@ final class CardEntry
         if (! in_array($rows, ['', '1', '2'], true)) {
             $this->errors['contact_rows'] = "Rows of contacts are one or two; “{$rows}” was given.";
         }
-        $this->columns = [...$this->columns, 'form' => $form, 'capacity' => $capacity?->count, 'family' => $family, 'bus' => $bus, 'marks' => $this->marks(),
-            'footage' => $footage->count ?? 0, 'contact_rows' => $rows === '' ? null : (int) $rows];
+        $this->columns = [
+            ...$this->columns,
+            'form' => $form,
+            'capacity' => $capacity?->count,
+            'family' => $family,
+            'bus' => $bus,
+            'marks' => $this->marks(),
+            'footage' => $footage->count ?? 0,
+            'contact_rows' => $rows === '' ? null : (int) $rows,
+        ];
     }
 
     /** @return list<Mark> */
@@ -161,7 +186,11 @@ final class CardEntry
             $this->errors['bought_on'] = "{$date->format('j M Y')} is still to come. Write the day it was bought.";
         }
         $this->columns['bought_on'] = $date?->format('Y-m-d');
-        $this->columns['provenance'] = $this->choice('provenance', array_map(fn (Provenance $one): array => [$one, [$one->value]], Provenance::cases()), 'The provenance');
+        $this->columns['provenance'] = $this->choice(
+            'provenance',
+            array_map(fn (Provenance $one): array => [$one, [$one->value]], Provenance::cases()),
+            'The provenance',
+        );
     }
 
     private function price(): ?Price

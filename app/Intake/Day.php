@@ -24,7 +24,12 @@ final readonly class Day
         foreach (['!Y-n-j', '!j.n.Y', '!j M Y', '!j F Y', '!Y-n-j H:i:s', '!Y-m-d\TH:i:s'] as $format) {
             $date = DateTimeImmutable::createFromFormat($format, $day);
             $warnings = DateTimeImmutable::getLastErrors();
-            if ($date !== false && ($warnings === false || $warnings['warning_count'] === 0) && (int) $date->format('Y') >= 1990 && (int) $date->format('Y') < 2200) {
+            if (
+                $date !== false &&
+                ($warnings === false || $warnings['warning_count'] === 0) &&
+                (int) $date->format('Y') >= 1990 &&
+                (int) $date->format('Y') < 2200
+            ) {
                 return $date;
             }
         }

@@ -27,7 +27,13 @@ final readonly class FootageBook
     {
         DB::transaction(function () use ($card, $footage, $by, $note): void {
             Card::query()->whereKey($card->id)->lockForUpdate()->first();
-            FootageAct::query()->create(['card_id' => $card->id, 'bytes' => $footage->count, 'note' => $note, 'recorded_by' => $by, 'created_at' => now()]);
+            FootageAct::query()->create([
+                'card_id' => $card->id,
+                'bytes' => $footage->count,
+                'note' => $note,
+                'recorded_by' => $by,
+                'created_at' => now(),
+            ]);
             $card->forceFill(['footage' => $footage->count])->save();
         });
     }

@@ -18,7 +18,13 @@ final readonly class LookBook
     /** @param  string|null  $code  typed with the answer, where it asks for one */
     public static function enter(Card $card, Question $question, Answer $answer, string $by, ?string $code, ?Reader $reader): void
     {
-        Inspection::query()->create(['card_id' => $card->id, 'question' => $question, 'answer' => $answer->key, 'seen_by' => $by, 'reader_id' => $reader?->id]);
+        Inspection::query()->create([
+            'card_id' => $card->id,
+            'question' => $question,
+            'answer' => $answer->key,
+            'seen_by' => $by,
+            'reader_id' => $reader?->id,
+        ]);
         $columns = match (true) {
             $question === Question::ContactRows => ['contact_rows' => self::rows($answer->key)],
             $question === Question::Serial && $code !== null => ['serial' => $code],

@@ -27,7 +27,9 @@ final class ConductRun implements ShouldQueue
 
     public function handle(RunConductor $conductor): void
     {
-        $run = Run::query()->with(['card', 'slot', 'station'])->findOrFail($this->run);
+        $run = Run::query()
+            ->with(['card', 'slot', 'station'])
+            ->findOrFail($this->run);
         // By which it is found again if this worker dies.
         $run->forceFill(['job_id' => is_numeric($id = $this->job?->getJobId()) ? (int) $id : null])->save();
         $conductor->conduct($run);
@@ -35,10 +37,14 @@ final class ConductRun implements ShouldQueue
 
     public function failed(?Throwable $fault): void
     {
-        Run::query()->whereKey($this->run)->whereIn('state', RunState::going())->update([
-            'state' => RunState::Failed,
-            'message' => 'The program itself failed; the log of this station says where: '.mb_substr($fault?->getMessage() ?? 'no reason was given', 0, 600),
-            'ended_at' => now(),
-        ]);
+        Run::query()
+            ->whereKey($this->run)
+            ->whereIn('state', RunState::going())
+            ->update([
+                'state' => RunState::Failed,
+                'message' => 'The program itself failed; the log of this station says where: '.
+                    mb_substr($fault?->getMessage() ?? 'no reason was given', 0, 600),
+                'ended_at' => now(),
+            ]);
     }
 }

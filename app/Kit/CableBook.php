@@ -17,32 +17,60 @@ final readonly class CableBook implements Book
     {
         $on = Reader::query()->whereNotNull('cable_id')->orderBy('tag')->get()->groupBy('cable_id');
 
-        return new KitListProps('cables', 'Cables', 'cable', array_values(Cable::query()->orderBy('tag')->get()->map(fn (Cable $cable): KitItemProps => new KitItemProps(
-            $cable->tag, $cable->tag, $cable->name,
-            isset($on[$cable->id]) ? [$on[$cable->id]->map(fn (Reader $reader): string => $reader->tag)->implode(', ').' on it'] : [],
-            [Field::ceiling($cable->asLink())], 0,
-        ))->all()));
+        return new KitListProps(
+            'cables',
+            'Cables',
+            'cable',
+            array_values(
+                Cable::query()
+                    ->orderBy('tag')
+                    ->get()
+                    ->map(
+                        fn (Cable $cable): KitItemProps => new KitItemProps(
+                            $cable->tag,
+                            $cable->tag,
+                            $cable->name,
+                            isset($on[$cable->id])
+                                ? [$on[$cable->id]->map(fn (Reader $reader): string => $reader->tag)->implode(', ').' on it']
+                                : [],
+                            [Field::ceiling($cable->asLink())],
+                            0,
+                        ),
+                    )
+                    ->all(),
+            ),
+        );
     }
 
     public function form(?string $key): ?KitFormProps
     {
         $cable = $key === null ? null : Cable::query()->where('tag', $key)->first();
 
-        return $key !== null && $cable === null ? null : new KitFormProps('cables', 'cable', $cable?->tag, $cable === null ? 'A new cable' : "{$cable->tag} {$cable->name}", [
-            Field::figures('tag', 'Tag', $cable->tag ?? '', 'K5'),
-            Field::text('name', 'What it is', $cable->name ?? '', 'colour, length'),
-            Field::link('link', 'Rated for', $cable?->link),
-            ...Field::measured($cable?->measured, $cable?->measured_how),
-        ], null);
+        return $key !== null && $cable === null
+            ? null
+            : new KitFormProps(
+                'cables',
+                'cable',
+                $cable?->tag,
+                $cable === null ? 'A new cable' : "{$cable->tag} {$cable->name}",
+                [
+                    Field::figures('tag', 'Tag', $cable->tag ?? '', 'K5'),
+                    Field::text('name', 'What it is', $cable->name ?? '', 'colour, length'),
+                    Field::link('link', 'Rated for', $cable?->link),
+                    ...Field::measured($cable?->measured, $cable?->measured_how),
+                ],
+                null,
+            );
     }
 
     public function save(?string $key, Input $input): string
     {
-        $cable = $key === null ? new Cable : Cable::query()->where('tag', $key)->firstOrFail();
+        $cable = $key === null ? new Cable() : Cable::query()->where('tag', $key)->firstOrFail();
         $columns = [
             'tag' => $input->tag(Cable::class, $key),
             'name' => $input->text('name', 80, 'The name is empty. Write how it can be told from the others.'),
-            'link' => $input->link('link'), ...$input->measured(),
+            'link' => $input->link('link'),
+            ...$input->measured(),
         ];
         $input->check();
         $cable->forceFill($columns)->save();

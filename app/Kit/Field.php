@@ -50,7 +50,11 @@ final readonly class Field
         $choices = array_map(function (Bus $bus): ChoiceProps {
             $form = $bus->forms()[0]->label();
 
-            return new ChoiceProps($bus->value, $bus->contactRows() !== null || str_starts_with($bus->label(), $form) ? $bus->label() : "{$bus->label()} ({$form})", []);
+            return new ChoiceProps(
+                $bus->value,
+                $bus->contactRows() !== null || str_starts_with($bus->label(), $form) ? $bus->label() : "{$bus->label()} ({$form})",
+                [],
+            );
         }, Bus::cases());
 
         return new KitFieldProps('buses', $label, 'several', array_map(fn (Bus $bus): string => $bus->value, $buses), $choices);
@@ -69,7 +73,14 @@ final readonly class Field
     {
         $ceiling = $link->ceiling;
 
-        return new CeilingProps($name === '' ? $link->name : $name, $ceiling->nominal->megabytes(), $ceiling->least()?->megabytes(), $ceiling->usable()->megabytes(), $ceiling->origin->words(), $ceiling->source,
-            $ceiling->origin === CeilingOrigin::Measurement);
+        return new CeilingProps(
+            $name === '' ? $link->name : $name,
+            $ceiling->nominal->megabytes(),
+            $ceiling->least()?->megabytes(),
+            $ceiling->usable()->megabytes(),
+            $ceiling->origin->words(),
+            $ceiling->source,
+            $ceiling->origin === CeilingOrigin::Measurement,
+        );
     }
 }

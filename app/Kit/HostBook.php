@@ -20,38 +20,90 @@ final readonly class HostBook implements Book
 {
     public function list(): KitListProps
     {
-        return new KitListProps('hosts', 'Hosts', 'host', array_values(Host::query()->with('ports')->orderBy('name')->get()->map(fn (Host $host): KitItemProps => new KitItemProps(
-            (string) $host->id, $host->name, '',
-            array_values($host->ports->groupBy('controller')->map(fn (Collection $ports, string $controller): string => "{$controller}: ".$ports->pluck('name')->implode(', ').($ports->count() > 1 ? ' share it' : ''))->all()),
-            array_values($host->ports->map(fn (Port $port) => Field::ceiling($port->asLink(), "{$port->name}, {$port->link->label()}"))->all()), 0,
-        ))->all()));
+        return new KitListProps(
+            'hosts',
+            'Hosts',
+            'host',
+            array_values(
+                Host::query()
+                    ->with('ports')
+                    ->orderBy('name')
+                    ->get()
+                    ->map(
+                        fn (Host $host): KitItemProps => new KitItemProps(
+                            (string) $host->id,
+                            $host->name,
+                            '',
+                            array_values(
+                                $host->ports
+                                    ->groupBy('controller')
+                                    ->map(
+                                        fn (Collection $ports, string $controller): string => "{$controller}: ".
+                                            $ports->pluck('name')->implode(', ').
+                                            ($ports->count() > 1 ? ' share it' : ''),
+                                    )
+                                    ->all(),
+                            ),
+                            array_values(
+                                $host->ports
+                                    ->map(fn (Port $port) => Field::ceiling($port->asLink(), "{$port->name}, {$port->link->label()}"))
+                                    ->all(),
+                            ),
+                            0,
+                        ),
+                    )
+                    ->all(),
+            ),
+        );
     }
 
     public function form(?string $key): ?KitFormProps
     {
         $host = $key === null ? null : Host::query()->with('ports')->find((int) $key);
 
-        return $key !== null && $host === null ? null : new KitFormProps('hosts', 'host', $host === null ? null : (string) $host->id, $host->name ?? 'A new host', [
-            Field::text('name', 'What it is called', $host->name ?? '', 'cart tower'),
-        ], new KitPartsProps('ports', 'Ports', 'port', self::port(null), $host === null ? [new KitRowProps(0, self::port(null))]
-            : array_values($host->ports->map(fn (Port $port): KitRowProps => new KitRowProps($port->id, self::port($port)))->all())));
+        return $key !== null && $host === null
+            ? null
+            : new KitFormProps(
+                'hosts',
+                'host',
+                $host === null ? null : (string) $host->id,
+                $host->name ?? 'A new host',
+                [Field::text('name', 'What it is called', $host->name ?? '', 'cart tower')],
+                new KitPartsProps(
+                    'ports',
+                    'Ports',
+                    'port',
+                    self::port(null),
+                    $host === null
+                        ? [new KitRowProps(0, self::port(null))]
+                        : array_values(
+                            $host->ports->map(fn (Port $port): KitRowProps => new KitRowProps($port->id, self::port($port)))->all(),
+                        ),
+                ),
+            );
     }
 
     public function save(?string $key, Input $input): string
     {
-        $host = $key === null ? new Host : Host::query()->findOrFail((int) $key);
+        $host = $key === null ? new Host() : Host::query()->findOrFail((int) $key);
         $name = $input->text('name', 60, 'The name is empty. Write what the host is called.');
-        if ($name !== '' && Host::query()->where('name', $name)->when($host->exists, fn ($query) => $query->whereKeyNot($host->id))->exists()) {
+        if (
+            $name !== '' &&
+            Host::query()->where('name', $name)->when($host->exists, fn ($query) => $query->whereKeyNot($host->id))->exists()
+        ) {
             $input->wrong('name', "Another host is called “{$name}” already. Choose another name.");
         }
         $ports = [];
         foreach ($input->parts('ports') as $part) {
-            $ports[] = [$part->id(), [
-                'name' => $part->text('name', 60, 'The port has no name. Write which one it is, such as left.'),
-                'link' => $part->link('link'),
-                'controller' => ($controller = $part->text('controller', 60)) === '' ? 'controller 1' : $controller,
-                ...$part->measured(),
-            ]];
+            $ports[] = [
+                $part->id(),
+                [
+                    'name' => $part->text('name', 60, 'The port has no name. Write which one it is, such as left.'),
+                    'link' => $part->link('link'),
+                    'controller' => ($controller = $part->text('controller', 60)) === '' ? 'controller 1' : $controller,
+                    ...$part->measured(),
+                ],
+            ];
             $input->takeErrorsOf($part);
         }
         $names = array_map(fn (array $port): string => $port[1]['name'], $ports);

@@ -33,7 +33,11 @@ final class Input
     {
         $parts = $this->given[$name] ?? [];
 
-        return array_map(fn (mixed $part, int $i): self => new self(is_array($part) ? $part : [], "{$name}.{$i}."), is_array($parts) ? array_values(array_slice($parts, 0, 40)) : [], array_keys(is_array($parts) ? array_values(array_slice($parts, 0, 40)) : []));
+        return array_map(
+            fn (mixed $part, int $i): self => new self(is_array($part) ? $part : [], "{$name}.{$i}."),
+            is_array($parts) ? array_values(array_slice($parts, 0, 40)) : [],
+            array_keys(is_array($parts) ? array_values(array_slice($parts, 0, 40)) : []),
+        );
     }
 
     public function takeErrorsOf(self $part): void
@@ -81,7 +85,7 @@ final class Input
         $tag = strtoupper($this->text('tag', 20, 'The tag is empty. Give it a short code, such as R7.'));
         if ($tag !== '' && preg_match('/^[A-Z0-9][A-Z0-9-]*$/D', $tag) !== 1) {
             $this->wrong('tag', "The tag “{$tag}” has a character that addresses cannot carry. Use letters, digits and hyphens.");
-        } elseif ($tag !== '' && $tag !== $before && DB::table((new $model)->getTable())->where('tag', $tag)->exists()) {
+        } elseif ($tag !== '' && $tag !== $before && DB::table((new $model())->getTable())->where('tag', $tag)->exists()) {
             $this->wrong('tag', "“{$tag}” is the tag of another one already. Choose another code.");
         }
 
@@ -106,7 +110,10 @@ final class Input
         foreach (is_array($given) ? $given : [] as $one) {
             $bus = is_string($one) ? Bus::tryFrom($one) : null;
             if ($bus === null) {
-                $this->wrong($field, 'The bus “'.(is_string($one) ? mb_substr($one, 0, 30) : '').'” is not one of the list. Tick the ones it has.');
+                $this->wrong(
+                    $field,
+                    'The bus “'.(is_string($one) ? mb_substr($one, 0, 30) : '').'” is not one of the list. Tick the ones it has.',
+                );
             } else {
                 $buses[] = $bus;
             }

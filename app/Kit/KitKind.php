@@ -16,11 +16,11 @@ enum KitKind: string
     public function book(): Book
     {
         return match ($this) {
-            self::Readers => new ReaderBook,
-            self::Cables => new CableBook,
-            self::Hosts => new HostBook,
-            self::Drives => new DriveBook,
-            self::Cameras => new CameraBook,
+            self::Readers => new ReaderBook(),
+            self::Cables => new CableBook(),
+            self::Hosts => new HostBook(),
+            self::Drives => new DriveBook(),
+            self::Cameras => new CameraBook(),
         };
     }
 }

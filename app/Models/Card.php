@@ -122,7 +122,9 @@ final class Card extends Row
     public function origin(): Origin
     {
         return new Origin(
-            $this->serial, $this->back_code, $this->lot,
+            $this->serial,
+            $this->back_code,
+            $this->lot,
             $this->price === null || $this->currency === null ? null : Price::of($this->price, $this->currency),
             $this->provenance,
         );

@@ -28,7 +28,17 @@ final class Drive extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['link' => HostLink::class, 'measured' => 'float', 'write' => 'float', 'read' => 'float', 'free' => 'integer', 'capacity' => 'integer', 'spinning' => 'boolean', 'cache' => 'integer', 'cache_write' => 'float'];
+    protected $casts = [
+        'link' => HostLink::class,
+        'measured' => 'float',
+        'write' => 'float',
+        'read' => 'float',
+        'free' => 'integer',
+        'capacity' => 'integer',
+        'spinning' => 'boolean',
+        'cache' => 'integer',
+        'cache_write' => 'float',
+    ];
 
     /** @return BelongsTo<Host, $this> */
     public function host(): BelongsTo

@@ -45,7 +45,8 @@ final class Inspection extends Row
 
     public function said(): Answer
     {
-        return $this->question->answer($this->answer) ?? throw new LogicException("{$this->question->value} has no answer {$this->answer}.");
+        return $this->question->answer($this->answer) ??
+            throw new LogicException("{$this->question->value} has no answer {$this->answer}.");
     }
 
     public function seen(): Seen

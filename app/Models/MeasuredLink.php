@@ -33,7 +33,11 @@ trait MeasuredLink
     {
         $link = $this->kindOfLink()->link();
 
-        return $this->measured === null ? $link
-            : new Link($link->name, $link->ceiling->measuredAs(Rate::bytesPerSecond($this->measured), $this->measured_how ?? 'measured here'));
+        return $this->measured === null
+            ? $link
+            : new Link(
+                $link->name,
+                $link->ceiling->measuredAs(Rate::bytesPerSecond($this->measured), $this->measured_how ?? 'measured here'),
+            );
     }
 }

@@ -72,7 +72,11 @@ final class Reader extends Row
     /** Its uplink, or its cable where that is slower. */
     public function toHost(): Link
     {
-        return $this->cable === null ? $this->asLink()
-            : Link::slowest($this->asLink(), new Link("cable {$this->cable->tag} {$this->cable->link->label()}", $this->cable->asLink()->ceiling));
+        return $this->cable === null
+            ? $this->asLink()
+            : Link::slowest(
+                $this->asLink(),
+                new Link("cable {$this->cable->tag} {$this->cable->link->label()}", $this->cable->asLink()->ceiling),
+            );
     }
 }

@@ -172,19 +172,27 @@ final class Run extends Row
     /** Whether it is evidence: something was measured, it has ended, nobody voided it, and nothing else was going on that bears on it. */
     public function counts(): bool
     {
-        return $this->result !== null && ! $this->state->isGoing() && $this->void === null && ($this->beside === null || $this->kind->isProof());
+        return $this->result !== null &&
+            ! $this->state->isGoing() &&
+            $this->void === null &&
+            ($this->beside === null || $this->kind->isProof());
     }
 
     /** Whether a proof that ended before its end can be taken up again. */
     public function canContinue(): bool
     {
-        return $this->kind === RunKind::Proof && $this->checkpoint !== null && ! in_array($this->state, [RunState::Done, RunState::Running, RunState::Waiting], true);
+        return $this->kind === RunKind::Proof &&
+            $this->checkpoint !== null &&
+            ! in_array($this->state, [RunState::Done, RunState::Running, RunState::Waiting], true);
     }
 
     /** Whether all that a proof wrote still lies on the card, to be read once more: a folder is cleared at its end. */
     public function canReadAgain(): bool
     {
-        return $this->kind === RunKind::Proof && $this->state === RunState::Done && $this->checkpoint?->get('all_written') === true && $this->slot?->kind === SlotKind::Raw;
+        return $this->kind === RunKind::Proof &&
+            $this->state === RunState::Done &&
+            $this->checkpoint?->get('all_written') === true &&
+            $this->slot?->kind === SlotKind::Raw;
     }
 
     public function speeds(): ?SpeedRecord
@@ -216,7 +224,9 @@ final class Run extends Row
     {
         $speeds = $this->speeds();
 
-        return $speeds === null ? null : SpeedReading::of($speeds, $this->chain, $label ?? $this->card->label(), $this->isTyped(), $reached);
+        return $speeds === null
+            ? null
+            : SpeedReading::of($speeds, $this->chain, $label ?? $this->card->label(), $this->isTyped(), $reached);
     }
 
     /** Whether somebody typed its figures, here or where it was read in from. */

@@ -8,7 +8,8 @@ namespace App\Models;
  * Speed along the bytes of a run, packed: one row a run.
  *
  * @property int $run_id
- * @property array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>} $traces end offset, bytes a second or °C
+ * @property array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>} $traces
+ * end offset, bytes a second or °C
  */
 final class RunSample extends Row
 {

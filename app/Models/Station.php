@@ -45,7 +45,10 @@ final class Station extends Row
     /** @throws ValidationException when it is in no book */
     public static function mustBeHere(): self
     {
-        return self::here() ?? throw ValidationException::withMessages(['slot' => 'This machine is no station in the books. Set TALLY_STATION in .env to one that is.']);
+        return self::here() ??
+            throw ValidationException::withMessages([
+                'slot' => 'This machine is no station in the books. Set TALLY_STATION in .env to one that is.',
+            ]);
     }
 
     /**
@@ -55,8 +58,10 @@ final class Station extends Row
      */
     public function slot(int $id): Slot
     {
-        return $this->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->find($id)
-            ?? throw ValidationException::withMessages(['slot' => "This slot is not one of {$this->name}’s. Choose one of the list."]);
+        return $this->slots()
+            ->with(['reader.slots', 'reader.cable', 'port.host'])
+            ->find($id) ??
+            throw ValidationException::withMessages(['slot' => "This slot is not one of {$this->name}’s. Choose one of the list."]);
     }
 
     /** @return BelongsTo<Host, $this> */

@@ -36,8 +36,12 @@ final class User extends Authenticatable
     public function role(): Role
     {
         // Every page asks: of one person, a name is enough, without the models around it.
-        $name = $this->relationLoaded('roles') ? $this->getRoleNames()->first()
-            : DB::table('model_has_roles')->join('roles', 'roles.id', 'role_id')->where(['model_type' => self::class, 'model_id' => $this->id])->value('name');
+        $name = $this->relationLoaded('roles')
+            ? $this->getRoleNames()->first()
+            : DB::table('model_has_roles')
+                ->join('roles', 'roles.id', 'role_id')
+                ->where(['model_type' => self::class, 'model_id' => $this->id])
+                ->value('name');
 
         return Role::tryFrom(is_string($name) ? $name : '') ?? Role::Viewer;
     }

@@ -28,25 +28,57 @@ final readonly class BenchPage
     {
         $going = Run::query()->with('card')->whereNotNull('slot_id')->whereIn('state', RunState::going())->get()->groupBy('slot_id');
 
-        return array_values(Station::query()->with(['host.ports', 'slots.reader', 'slots.port'])->orderBy('name')->get()
-            ->sortByDesc(fn (Station $station): bool => $station->isHere())
-            ->map(fn (Station $station): BenchProps => new BenchProps(
-                $station->id, $station->name, $station->host->name, $station->isHere(), ! $station->hasWorker(), self::state($station),
-                array_values($station->slots->map(fn (Slot $slot): BenchSlotProps => $this->slot($slot->setRelation('station', $station), $going->get($slot->id)))->all()),
-                array_values($station->host->ports->map(fn (Port $port): PlaceProps => new PlaceProps($port->id, $port->name))->all()),
-            ))->all());
+        return array_values(
+            Station::query()
+                ->with(['host.ports', 'slots.reader', 'slots.port'])
+                ->orderBy('name')
+                ->get()
+                ->sortByDesc(fn (Station $station): bool => $station->isHere())
+                ->map(
+                    fn (Station $station): BenchProps => new BenchProps(
+                        $station->id,
+                        $station->name,
+                        $station->host->name,
+                        $station->isHere(),
+                        ! $station->hasWorker(),
+                        self::state($station),
+                        array_values(
+                            $station->slots
+                                ->map(
+                                    fn (Slot $slot): BenchSlotProps => $this->slot(
+                                        $slot->setRelation('station', $station),
+                                        $going->get($slot->id),
+                                    ),
+                                )
+                                ->all(),
+                        ),
+                        array_values(
+                            $station->host->ports->map(fn (Port $port): PlaceProps => new PlaceProps($port->id, $port->name))->all(),
+                        ),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /** @return list<PlaceProps> */
     public static function readers(): array
     {
-        return array_values(Reader::query()->orderBy('tag')->get()->map(fn (Reader $reader): PlaceProps => new PlaceProps($reader->id, "{$reader->tag} {$reader->name}"))->all());
+        return array_values(
+            Reader::query()
+                ->orderBy('tag')
+                ->get()
+                ->map(fn (Reader $reader): PlaceProps => new PlaceProps($reader->id, "{$reader->tag} {$reader->name}"))
+                ->all(),
+        );
     }
 
     /** @return list<PlaceProps> */
     public static function hosts(): array
     {
-        return array_values(Host::query()->orderBy('name')->get()->map(fn (Host $host): PlaceProps => new PlaceProps($host->id, $host->name))->all());
+        return array_values(
+            Host::query()->orderBy('name')->get()->map(fn (Host $host): PlaceProps => new PlaceProps($host->id, $host->name))->all(),
+        );
     }
 
     private static function state(Station $station): string
@@ -72,7 +104,14 @@ final readonly class BenchPage
         };
 
         return new BenchSlotProps(
-            $slot->id, $slot->name, $slot->kind, $slot->path ?? '', $slot->reader->id, $slot->port->id, $words, $seen === null || $medium !== null,
+            $slot->id,
+            $slot->name,
+            $slot->kind,
+            $slot->path ?? '',
+            $slot->reader->id,
+            $slot->port->id,
+            $words,
+            $seen === null || $medium !== null,
             $run === null ? null : "{$run->name()} of {$run->card->tag}, {$run->state->value}",
         );
     }

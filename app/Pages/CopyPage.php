@@ -40,7 +40,14 @@ final readonly class CopyPage
      */
     public static function of(Card $card, Collection $runs, ?Station $station): array
     {
-        $copies = $card->runs()->with(['reader', 'drive', 'void'])->where('kind', RunKind::Copy)->whereNotIn('state', RunState::going())->latest('id')->limit(self::SHOWN)->get();
+        $copies = $card
+            ->runs()
+            ->with(['reader', 'drive', 'void'])
+            ->where('kind', RunKind::Copy)
+            ->whereNotIn('state', RunState::going())
+            ->latest('id')
+            ->limit(self::SHOWN)
+            ->get();
 
         return [
             'card' => LabelWords::card($card),
@@ -84,23 +91,38 @@ final readonly class CopyPage
         $record = $run->copied() ?? new CopyRecord(Bytes::of(0), null, []);
         $reading = $record->reading();
         $path = $run->chain->fastest($card->label());
-        $what = $record->files === null ? $record->bytes->decimal() : "{$record->bytes->decimal()} in {$record->files} ".($record->files === 1 ? 'file' : 'files');
+        $what =
+            $record->files === null
+                ? $record->bytes->decimal()
+                : "{$record->bytes->decimal()} in {$record->files} ".($record->files === 1 ? 'file' : 'files');
 
         return new CopyProps(
-            $run->id, ucfirst($run->name()).($run->source === RunSource::Device ? '' : ", {$run->source->words()}"),
+            $run->id,
+            ucfirst($run->name()).($run->source === RunSource::Device ? '' : ", {$run->source->words()}"),
             $what.' · '.$run->chain->describe().($run->drive === null ? '' : " → {$run->drive->tag}"),
             $reading === null ? [] : self::laps($reading),
-            $reading === null ? 'no whole file was copied' : $reading->bound(self::readSpeed($card, $runs, $run->reader?->tag), $path)->words(),
-            array_values(array_filter([
-                $run->void === null ? null : "Voided: {$run->void->reason}",
-                $run->message,
-                $run->result === null || $reading === null ? null : "“Done” meant {$reading->done()->words()}.",
-                $record->differing === 0 ? null : "{$record->differing} did not read back as they were: ".implode(', ', array_slice($record->different, 0, 3)).'. Keep the card, and copy again.',
-                $record->overhead === null ? null : ucfirst($record->overhead).'.',
-                $record->skipped === 0 ? null : "{$record->skipped} links or special files were skipped.",
-                $record->forgot ? null : 'The host could not be made to forget the files first: the times may be its memory’s.',
-                $record->target === null ? null : "The copy lies in {$record->target}.",
-            ], fn (?string $note): bool => $note !== null && $note !== '')),
+            $reading === null
+                ? 'no whole file was copied'
+                : $reading->bound(self::readSpeed($card, $runs, $run->reader?->tag), $path)->words(),
+            array_values(
+                array_filter(
+                    [
+                        $run->void === null ? null : "Voided: {$run->void->reason}",
+                        $run->message,
+                        $run->result === null || $reading === null ? null : "“Done” meant {$reading->done()->words()}.",
+                        $record->differing === 0
+                            ? null
+                            : "{$record->differing} did not read back as they were: ".
+                                implode(', ', array_slice($record->different, 0, 3)).
+                                '. Keep the card, and copy again.',
+                        $record->overhead === null ? null : ucfirst($record->overhead).'.',
+                        $record->skipped === 0 ? null : "{$record->skipped} links or special files were skipped.",
+                        $record->forgot ? null : 'The host could not be made to forget the files first: the times may be its memory’s.',
+                        $record->target === null ? null : "The copy lies in {$record->target}.",
+                    ],
+                    fn (?string $note): bool => $note !== null && $note !== '',
+                ),
+            ),
             $run->void !== null || $reading?->isTooFast($path) === true,
         );
     }
@@ -129,7 +151,12 @@ final readonly class CopyPage
     {
         $laps = [];
         foreach ($copy->laps as $name => $span) {
-            $laps[] = new LapProps(Lap::from($name)->words(), $span->seconds, $span->print(), $copy->rate(Lap::from($name))?->print() ?? '');
+            $laps[] = new LapProps(
+                Lap::from($name)->words(),
+                $span->seconds,
+                $span->print(),
+                $copy->rate(Lap::from($name))?->print() ?? '',
+            );
         }
 
         return $laps;
@@ -139,10 +166,25 @@ final readonly class CopyPage
     private static function slots(Card $card, ?Station $station): array
     {
         $label = $card->label();
-        $slots = $station === null ? [] : $station->slots()->with(['reader.slots', 'reader.cable', 'port.host'])->where('kind', SlotKind::Folder)->orderBy('id')->get()->all();
+        $slots =
+            $station === null
+                ? []
+                : $station
+                    ->slots()
+                    ->with(['reader.slots', 'reader.cable', 'port.host'])
+                    ->where('kind', SlotKind::Folder)
+                    ->orderBy('id')
+                    ->get()
+                    ->all();
 
-        return array_map(fn (Slot $slot): CopySlotProps => new CopySlotProps(
-            $slot->id, $slot->name, $slot->path ?? '', Rig::chain($label, $slot) === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
-        ), array_values($slots));
+        return array_map(
+            fn (Slot $slot): CopySlotProps => new CopySlotProps(
+                $slot->id,
+                $slot->name,
+                $slot->path ?? '',
+                Rig::chain($label, $slot) === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
+            ),
+            array_values($slots),
+        );
     }
 }

@@ -52,7 +52,8 @@ final readonly class CoursePage
             self::classes($card, $mark),
             $mark?->floor()->megabytes(),
             $mark?->value,
-            "{$record->write->bytes->decimal()} written in {$record->write->span->print()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})"),
+            "{$record->write->bytes->decimal()} written in {$record->write->span->print()}, {$run->name()}".
+                ($run->state === RunState::Done ? '' : " ({$run->state->value})"),
             trim(self::summary($record).' '.($warmth?->words() ?? '')),
             $heat,
             $noted,
@@ -63,7 +64,11 @@ final readonly class CoursePage
     private static function classes(Card $card, ?Mark $own): array
     {
         $classes = [];
-        foreach ($card->form->isSecureDigital() ? [Mark::V10, Mark::V30, Mark::V60, Mark::V90] : [Mark::Vpg65, Mark::Vpg130, Mark::Vpg200, Mark::Vpg400] as $mark) {
+        foreach (
+            $card->form->isSecureDigital()
+                ? [Mark::V10, Mark::V30, Mark::V60, Mark::V90]
+                : [Mark::Vpg65, Mark::Vpg130, Mark::Vpg200, Mark::Vpg400] as $mark
+        ) {
             if ($own === null || $mark->floor()->megabytes() !== $own->floor()->megabytes()) {
                 $classes[] = [$mark->value, $mark->floor()->megabytes()];
             }
@@ -87,12 +92,25 @@ final readonly class CoursePage
         $plateaus = array_map(fn (Plateau $one): string => "{$one->rate->print()} up to {$at($one->to)}", $course->plateaus);
         $cliffs = array_map($at, $course->cliffs());
 
-        return implode(' ', array_filter([
-            $course->floor === null ? 'Too little was written to tell a sustained floor: it takes five seconds at least.'
-                : "Never under {$course->floor->printDown()} over {$course->window} s, the lowest from {$at($course->from)} to {$at($course->to)}.",
-            count($plateaus) < 2 ? null : 'Plateaus: '.implode(', ', $plateaus).'.',
-            $cliffs === [] ? null : 'It falls at '.implode(' and ', $cliffs).': a cache runs out there.',
-            $record->faded === null ? null : 'It fades by '.round(100 * $record->faded).' % along its longest plateau, as heat does it. A card like that can be too hot to hold.',
-        ], fn (?string $part): bool => $part !== null));
+        return implode(
+            ' ',
+            array_filter(
+                [
+                    $course->floor === null
+                        ? 'Too little was written to tell a sustained floor: it takes five seconds at least.'
+                        : "Never under {$course->floor->printDown()} over {$course->window} s, the lowest from {$at($course->from)} to {$at(
+                            $course->to,
+                        )}.",
+                    count($plateaus) < 2 ? null : 'Plateaus: '.implode(', ', $plateaus).'.',
+                    $cliffs === [] ? null : 'It falls at '.implode(' and ', $cliffs).': a cache runs out there.',
+                    $record->faded === null
+                        ? null
+                        : 'It fades by '.
+                            round(100 * $record->faded).
+                            ' % along its longest plateau, as heat does it. A card like that can be too hot to hold.',
+                ],
+                fn (?string $part): bool => $part !== null,
+            ),
+        );
     }
 }

@@ -44,7 +44,9 @@ final readonly class ErasedPage
         }
         $known = $medium->serial ?? $medium->name;
 
-        return ($medium->real === $line->path ? '' : "{$line->path}, which led to ").$medium->called().($known === null ? '' : ", {$known}");
+        return ($medium->real === $line->path ? '' : "{$line->path}, which led to ").
+            $medium->called().
+            ($known === null ? '' : ", {$known}");
     }
 
     /**
@@ -53,9 +55,22 @@ final readonly class ErasedPage
      */
     private static function words(Collection $lines): array
     {
-        return array_values($lines->map(fn (Erasure $line): ErasureProps => new ErasureProps(
-            $line->id, $line->erased_at->format('j M Y H:i').' UTC', $line->what, self::device($line), Bytes::of($line->bytes)->decimal(),
-            $line->person, $line->station, $line->why, $line->card?->tag,
-        ))->all());
+        return array_values(
+            $lines
+                ->map(
+                    fn (Erasure $line): ErasureProps => new ErasureProps(
+                        $line->id,
+                        $line->erased_at->format('j M Y H:i').' UTC',
+                        $line->what,
+                        self::device($line),
+                        Bytes::of($line->bytes)->decimal(),
+                        $line->person,
+                        $line->station,
+                        $line->why,
+                        $line->card?->tag,
+                    ),
+                )
+                ->all(),
+        );
     }
 }

@@ -20,7 +20,10 @@ final readonly class Frame
 {
     public static function now(): FrameProps
     {
-        $station = Station::query()->where('name', config('tally.station'))->withCount(['runs as going' => fn (Builder $runs): Builder => $runs->whereIn('state', RunState::going())])->first();
+        $station = Station::query()
+            ->where('name', config('tally.station'))
+            ->withCount(['runs as going' => fn (Builder $runs): Builder => $runs->whereIn('state', RunState::going())])
+            ->first();
 
         return new FrameProps(
             $station->name ?? 'No station',
@@ -33,11 +36,23 @@ final readonly class Frame
     /** @return list<StageProps> */
     private static function stages(): array
     {
-        $struck = array_map(fn (VerdictKind $kind): string => $kind->value, array_filter(VerdictKind::cases(), fn (VerdictKind $kind): bool => $kind->isStruckOut()));
+        $struck = array_map(
+            fn (VerdictKind $kind): string => $kind->value,
+            array_filter(VerdictKind::cases(), fn (VerdictKind $kind): bool => $kind->isStruckOut()),
+        );
         $marks = implode(', ', array_fill(0, count($struck), '?'));
-        $rows = Card::query()->toBase()->groupBy('next_step')
-            ->selectRaw("next_step, count(*) as cards, sum(footage > 0 and coalesce(overruled, verdict) not in ({$marks})) as laden", array_values($struck))->get();
-        $at = fn (Step ...$steps): int => self::sum($rows->whereIn('next_step', array_map(fn (Step $step): string => $step->value, $steps)), 'cards');
+        $rows = Card::query()
+            ->toBase()
+            ->groupBy('next_step')
+            ->selectRaw(
+                "next_step, count(*) as cards, sum(footage > 0 and coalesce(overruled, verdict) not in ({$marks})) as laden",
+                array_values($struck),
+            )
+            ->get();
+        $at = fn (Step ...$steps): int => self::sum(
+            $rows->whereIn('next_step', array_map(fn (Step $step): string => $step->value, $steps)),
+            'cards',
+        );
 
         return [
             new StageProps('intake', 'Intake', 0),

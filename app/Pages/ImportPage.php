@@ -46,7 +46,12 @@ final readonly class ImportPage
         }
 
         return new ImportProps(
-            $shelf->id, $shelf->name(), self::columns($headings, $match, $shelf), $good, $badRows, $shown,
+            $shelf->id,
+            $shelf->name(),
+            self::columns($headings, $match, $shelf),
+            $good,
+            $badRows,
+            $shown,
             array_map(fn (BadCell $cell): BadCellProps => new BadCellProps($cell->row, $cell->column, $cell->sentence), $bad),
         );
     }
@@ -56,7 +61,9 @@ final readonly class ImportPage
     {
         $headings = $shelf->headings();
 
-        return $chosen === null ? ColumnMatch::guess($headings, $shelf->samples(self::SAMPLES)) : ColumnMatch::chosen($chosen, count($headings));
+        return $chosen === null
+            ? ColumnMatch::guess($headings, $shelf->samples(self::SAMPLES))
+            : ColumnMatch::chosen($chosen, count($headings));
     }
 
     /** @return list<ChoiceProps> */
@@ -76,19 +83,30 @@ final readonly class ImportPage
     {
         $samples = $shelf->samples(3);
 
-        return array_map(fn (string $heading, int $column): ColumnProps => new ColumnProps(
-            $heading === '' ? 'column '.($column + 1) : $heading,
-            $match->fields[$column] ?? '',
-            implode(' · ', array_filter(array_map(fn (array $row): string => mb_substr($row[$column] ?? '', 0, 24), $samples), fn (string $cell): bool => $cell !== '')),
-        ), $headings, array_keys($headings));
+        return array_map(
+            fn (string $heading, int $column): ColumnProps => new ColumnProps(
+                $heading === '' ? 'column '.($column + 1) : $heading,
+                $match->fields[$column] ?? '',
+                implode(
+                    ' · ',
+                    array_filter(
+                        array_map(fn (array $row): string => mb_substr($row[$column] ?? '', 0, 24), $samples),
+                        fn (string $cell): bool => $cell !== '',
+                    ),
+                ),
+            ),
+            $headings,
+            array_keys($headings),
+        );
     }
 
     private static function row(int $number, CardEntry $entry): GoodRowProps
     {
-        $card = (new Card)->forceFill($entry->columns);
-        $rest = array_filter([
-            $card->serial, $card->lot === null ? null : "lot {$card->lot}", $card->origin()->price?->print(), $card->seller,
-        ], fn (?string $part): bool => $part !== null);
+        $card = (new Card())->forceFill($entry->columns);
+        $rest = array_filter(
+            [$card->serial, $card->lot === null ? null : "lot {$card->lot}", $card->origin()->price?->print(), $card->seller],
+            fn (?string $part): bool => $part !== null,
+        );
 
         return new GoodRowProps($number, $card->tag, $card->name, $card->label()->line(), implode(' · ', $rest));
     }

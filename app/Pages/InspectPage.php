@@ -21,7 +21,10 @@ final readonly class InspectPage
     /** @return list<QuestionProps> */
     public static function questions(Card $card, SeenOnCard $seen): array
     {
-        return array_map(fn (Question $question): QuestionProps => self::question($card, $question, $seen->newestTo($question)), Question::for($card->label()));
+        return array_map(
+            fn (Question $question): QuestionProps => self::question($card, $question, $seen->newestTo($question)),
+            Question::for($card->label()),
+        );
     }
 
     /** @return list<SeenProps> the newest first */
@@ -35,8 +38,15 @@ final readonly class InspectPage
         $said = $one->said();
 
         return new SeenProps(
-            $one->id, $tag, $one->question->asks(), $said->words, $one->reader?->tag, $one->seen_by,
-            $one->created_at->format('j M Y, H:i'), $said->isTrouble(), $one->withdrawn,
+            $one->id,
+            $tag,
+            $one->question->asks(),
+            $said->words,
+            $one->reader?->tag,
+            $one->seen_by,
+            $one->created_at->format('j M Y, H:i'),
+            $said->isTrouble(),
+            $one->withdrawn,
         );
     }
 
@@ -45,9 +55,15 @@ final readonly class InspectPage
     {
         $label = $card->label();
 
-        return array_values(Reader::query()->with('slots')->orderBy('tag')->get()
-            ->sortByDesc(fn (Reader $reader): bool => $label->settleIn($reader->buses()) !== null)
-            ->map(fn (Reader $reader): ChoiceProps => new ChoiceProps($reader->tag, "{$reader->tag} {$reader->name}", []))->all());
+        return array_values(
+            Reader::query()
+                ->with('slots')
+                ->orderBy('tag')
+                ->get()
+                ->sortByDesc(fn (Reader $reader): bool => $label->settleIn($reader->buses()) !== null)
+                ->map(fn (Reader $reader): ChoiceProps => new ChoiceProps($reader->tag, "{$reader->tag} {$reader->name}", []))
+                ->all(),
+        );
     }
 
     private static function question(Card $card, Question $question, ?Inspection $newest): QuestionProps
@@ -60,9 +76,15 @@ final readonly class InspectPage
             $question->how(),
             $question->source(),
             $question->isInReader(),
-            array_map(fn (Answer $answer): AnswerProps => new AnswerProps($answer->key, $answer->words, $answer->asksCode), $question->answers()),
+            array_map(
+                fn (Answer $answer): AnswerProps => new AnswerProps($answer->key, $answer->words, $answer->asksCode),
+                $question->answers(),
+            ),
             $said?->key,
-            $newest === null || $said === null ? null : "{$said->words}, {$newest->seen_by}, {$newest->created_at->format('j M Y')}".($newest->reader === null ? '' : " in {$newest->reader->tag}"),
+            $newest === null || $said === null
+                ? null
+                : "{$said->words}, {$newest->seen_by}, {$newest->created_at->format('j M Y')}".
+                    ($newest->reader === null ? '' : " in {$newest->reader->tag}"),
             $said?->isTrouble() ?? false,
             match ($question) {
                 Question::Serial => $card->serial ?? '',

@@ -32,7 +32,31 @@ final readonly class IntakePage
 
     public static function blank(): IntakeProps
     {
-        return new IntakeProps(NextTag::inHouse()->take(), '', Form::Sd->value, '', '', '', [], '', '', '', '', '', '', '', '', '', '', '', '', '', '', '', '');
+        return new IntakeProps(
+            NextTag::inHouse()->take(),
+            '',
+            Form::Sd->value,
+            '',
+            '',
+            '',
+            [],
+            '',
+            '',
+            '',
+            '',
+            '',
+            '',
+            '',
+            '',
+            '',
+            '',
+            '',
+            '',
+            '',
+            '',
+            '',
+            '',
+        );
     }
 
     public static function of(Card $card): IntakeProps
@@ -70,16 +94,35 @@ final readonly class IntakePage
     {
         return new FootageProps(
             $card->footage === 0 ? null : Bytes::of($card->footage)->decimal(),
-            array_values($card->footageActs()->limit(self::ACTS)->get()->map(fn (FootageAct $act): FootageActProps => new FootageActProps(
-                $act->id, $act->bytes === 0 ? 'cleared' : Bytes::of($act->bytes)->decimal(), $act->created_at->format('j M Y H:i').' UTC', $act->recorded_by, $act->note,
-            ))->all()),
+            array_values(
+                $card
+                    ->footageActs()
+                    ->limit(self::ACTS)
+                    ->get()
+                    ->map(
+                        fn (FootageAct $act): FootageActProps => new FootageActProps(
+                            $act->id,
+                            $act->bytes === 0 ? 'cleared' : Bytes::of($act->bytes)->decimal(),
+                            $act->created_at->format('j M Y H:i').' UTC',
+                            $act->recorded_by,
+                            $act->note,
+                        ),
+                    )
+                    ->all(),
+            ),
         );
     }
 
     /** @return list<PhotoProps> */
     public static function photos(Card $card): array
     {
-        return array_values($card->photos()->get()->map(fn (Photo $photo): PhotoProps => new PhotoProps($photo->side, "/photos/{$photo->id}", $photo->width, $photo->height))->all());
+        return array_values(
+            $card
+                ->photos()
+                ->get()
+                ->map(fn (Photo $photo): PhotoProps => new PhotoProps($photo->side, "/photos/{$photo->id}", $photo->width, $photo->height))
+                ->all(),
+        );
     }
 
     public static function choices(): ChoicesProps
@@ -90,10 +133,25 @@ final readonly class IntakePage
         return new ChoicesProps(
             array_map(fn (Form $form): ChoiceProps => new ChoiceProps($form->value, $form->label(), []), Form::cases()),
             array_map(fn (Family $family): ChoiceProps => new ChoiceProps($family->value, $family->value, $sd), Family::cases()),
-            array_map(fn (Bus $bus): ChoiceProps => new ChoiceProps($bus->value, $bus->label(), array_map(fn (Form $form): string => $form->value, $bus->forms())), Bus::cases()),
-            array_map(fn (Mark $mark): ChoiceProps => new ChoiceProps($mark->value, $mark->value, $mark->isSecureDigital() ? $sd : $others), Mark::cases()),
+            array_map(
+                fn (Bus $bus): ChoiceProps => new ChoiceProps(
+                    $bus->value,
+                    $bus->label(),
+                    array_map(fn (Form $form): string => $form->value, $bus->forms()),
+                ),
+                Bus::cases(),
+            ),
+            array_map(
+                fn (Mark $mark): ChoiceProps => new ChoiceProps($mark->value, $mark->value, $mark->isSecureDigital() ? $sd : $others),
+                Mark::cases(),
+            ),
             array_map(fn (Provenance $one): ChoiceProps => new ChoiceProps($one->value, $one->words(), []), Provenance::cases()),
-            array_values(array_map(fn (Form $form): string => $form->value, array_filter(Form::cases(), fn (Form $form): bool => Question::ContactRows->isAskedOf($form)))),
+            array_values(
+                array_map(
+                    fn (Form $form): string => $form->value,
+                    array_filter(Form::cases(), fn (Form $form): bool => Question::ContactRows->isAskedOf($form)),
+                ),
+            ),
             array_map(fn (CardField $field): ChoiceProps => new ChoiceProps($field->value, $field->heading(), []), CardField::cases()),
         );
     }

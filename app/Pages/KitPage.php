@@ -39,10 +39,14 @@ final readonly class KitPage
         $source = CardSource::of($card, CardEvidence::runs($card), Bytes::of($card->capacity));
         $ports = Rig::ports();
         $names = Reader::query()->pluck('name', 'tag');
-        $rows = array_map(fn (ReaderGear $reader): FitRowProps => new FitRowProps(
-            $reader->name, "{$reader->name} ".(is_string($names[$reader->name] ?? null) ? $names[$reader->name] : ''),
-            array_map(fn (array $of): FitCellProps => self::cell($source, $reader, $of, false), array_values($ports)),
-        ), Rig::readers());
+        $rows = array_map(
+            fn (ReaderGear $reader): FitRowProps => new FitRowProps(
+                $reader->name,
+                "{$reader->name} ".(is_string($names[$reader->name] ?? null) ? $names[$reader->name] : ''),
+                array_map(fn (array $of): FitCellProps => self::cell($source, $reader, $of, false), array_values($ports)),
+            ),
+            Rig::readers(),
+        );
 
         return self::sheet($card->tag, 'best port of each host', array_keys($ports), $rows);
     }
@@ -50,24 +54,58 @@ final readonly class KitPage
     /** All cards: a row for each, a column for each reader, on the host that serves it best. */
     public static function ofAll(): FitSheetProps
     {
-        $cards = Card::query()->whereNotIn('verdict', [VerdictKind::Sham, VerdictKind::Shaky])->orderBy('tag')->limit(self::CARDS)->get();
-        $runs = Run::query()->with(['slot', 'void'])->whereIn('card_id', $cards->modelKeys())->orderBy('id')->get()->toBase()->groupBy('card_id');
+        $cards = Card::query()
+            ->whereNotIn('verdict', [VerdictKind::Sham, VerdictKind::Shaky])
+            ->orderBy('tag')
+            ->limit(self::CARDS)
+            ->get();
+        $runs = Run::query()
+            ->with(['slot', 'void'])
+            ->whereIn('card_id', $cards->modelKeys())
+            ->orderBy('id')
+            ->get()
+            ->toBase()
+            ->groupBy('card_id');
         $readers = Rig::readers();
         $ports = array_merge(...array_values(Rig::ports()));
-        $rows = array_values($cards->map(function (Card $card) use ($runs, $readers, $ports): FitRowProps {
-            $source = CardSource::of($card, $runs[$card->id] ?? new Collection, Bytes::of($card->capacity));
+        $rows = array_values(
+            $cards
+                ->map(function (Card $card) use ($runs, $readers, $ports): FitRowProps {
+                    $source = CardSource::of($card, $runs[$card->id] ?? new Collection(), Bytes::of($card->capacity));
 
-            return new FitRowProps($card->tag, "{$card->tag} {$card->line}", array_map(fn (ReaderGear $reader): FitCellProps => self::cell($source, $reader, $ports, true), $readers));
-        })->all());
-        $more = Card::query()->whereNotIn('verdict', [VerdictKind::Sham, VerdictKind::Shaky])->count() - $cards->count();
+                    return new FitRowProps(
+                        $card->tag,
+                        "{$card->tag} {$card->line}",
+                        array_map(fn (ReaderGear $reader): FitCellProps => self::cell($source, $reader, $ports, true), $readers),
+                    );
+                })
+                ->all(),
+        );
+        $more =
+            Card::query()
+                ->whereNotIn('verdict', [VerdictKind::Sham, VerdictKind::Shaky])
+                ->count() - $cards->count();
 
-        return self::sheet(null, 'best host of each; struck-out cards are left out'.($more > 0 ? "; {$more} more cards are not shown" : ''), array_map(fn (ReaderGear $reader): string => $reader->name, $readers), $rows);
+        return self::sheet(
+            null,
+            'best host of each; struck-out cards are left out'.($more > 0 ? "; {$more} more cards are not shown" : ''),
+            array_map(fn (ReaderGear $reader): string => $reader->name, $readers),
+            $rows,
+        );
     }
 
     /** @return list<SightingProps> the fastest of each card, the fastest first */
     public static function sightings(Reader $reader): array
     {
-        $runs = Run::query()->with(['card', 'void'])->where('kind', RunKind::Speed)->whereNotNull('result')->whereNull('beside')->where('reader_id', $reader->id)->latest('id')->limit(200)->get();
+        $runs = Run::query()
+            ->with(['card', 'void'])
+            ->where('kind', RunKind::Speed)
+            ->whereNotNull('result')
+            ->whereNull('beside')
+            ->where('reader_id', $reader->id)
+            ->latest('id')
+            ->limit(200)
+            ->get();
         $best = [];
         foreach ($runs as $run) {
             $reading = $run->counts() ? $run->reading() : null;
@@ -75,7 +113,10 @@ final readonly class KitPage
             $read = $reading?->read?->isTrusted() === true ? $reading->read->median()->megabytes() : null;
             $fastest = max($write ?? 0, $read ?? 0);
             if ($reading !== null && $fastest > ($best[$run->card->tag][0] ?? 0)) {
-                $best[$run->card->tag] = [$fastest, new SightingProps($run->card->tag, $run->name(), $write, $read, $run->speeds()?->covers() ?? '')];
+                $best[$run->card->tag] = [
+                    $fastest,
+                    new SightingProps($run->card->tag, $run->name(), $write, $read, $run->speeds()?->covers() ?? ''),
+                ];
             }
         }
         usort($best, fn (array $a, array $b): int => $b[0] <=> $a[0]);
@@ -86,7 +127,16 @@ final readonly class KitPage
     /** @return list<SeenProps> the newest first */
     public static function trouble(Reader $reader): array
     {
-        return array_values($reader->troubles()->with(['card', 'reader'])->latest('id')->limit(50)->get()->map(fn (Inspection $one): SeenProps => InspectPage::seen($one->card->tag, $one))->all());
+        return array_values(
+            $reader
+                ->troubles()
+                ->with(['card', 'reader'])
+                ->latest('id')
+                ->limit(50)
+                ->get()
+                ->map(fn (Inspection $one): SeenProps => InspectPage::seen($one->card->tag, $one))
+                ->all(),
+        );
     }
 
     /**
@@ -116,6 +166,11 @@ final readonly class KitPage
         };
         $ceiling = $pinch->ceiling;
 
-        return new FitCellProps($path->usable()->megabytes(), $why, $brief ? $ceiling->origin->brief() : "{$ceiling->origin->words()}: {$ceiling->source}", $ceiling->origin === CeilingOrigin::Measurement);
+        return new FitCellProps(
+            $path->usable()->megabytes(),
+            $why,
+            $brief ? $ceiling->origin->brief() : "{$ceiling->origin->words()}: {$ceiling->source}",
+            $ceiling->origin === CeilingOrigin::Measurement,
+        );
     }
 }

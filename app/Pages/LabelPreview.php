@@ -58,11 +58,18 @@ final readonly class LabelPreview
     public static function of(Card $card): PreviewProps
     {
         $label = $card->label();
-        $house = new Acquaintance;
+        $house = new Acquaintance();
         $findings = (new Evidence($label, house: new House($house->findings($card))))->findings();
 
         return new PreviewProps(
-            array_map(fn (Mark $mark): PromiseProps => new PromiseProps($mark->value, $mark->floor()->print(), round($mark->floor()->megabits()).' Mb/s'), $label->marks),
+            array_map(
+                fn (Mark $mark): PromiseProps => new PromiseProps(
+                    $mark->value,
+                    $mark->floor()->print(),
+                    round($mark->floor()->megabits()).' Mb/s',
+                ),
+                $label->marks,
+            ),
             self::silent($label),
             array_map(self::finding(...), $findings),
             self::market($label, $house),
@@ -73,13 +80,18 @@ final readonly class LabelPreview
     /** @return list<string> */
     private static function silent(Label $label): array
     {
-        return array_values(array_filter([
-            $label->marks === [] ? 'no speed mark: no writing speed is promised' : null,
-            $label->bus === null ? 'no bus: how it is connected is open' : null,
-            $label->readClaim() === null ? 'no read speed' : null,
-            $label->write === null ? 'no write speed' : null,
-            $label->sustained === null && $label->topMark() === null ? 'nothing about sustained writing' : null,
-        ], fn (?string $words): bool => $words !== null));
+        return array_values(
+            array_filter(
+                [
+                    $label->marks === [] ? 'no speed mark: no writing speed is promised' : null,
+                    $label->bus === null ? 'no bus: how it is connected is open' : null,
+                    $label->readClaim() === null ? 'no read speed' : null,
+                    $label->write === null ? 'no write speed' : null,
+                    $label->sustained === null && $label->topMark() === null ? 'nothing about sustained writing' : null,
+                ],
+                fn (?string $words): bool => $words !== null,
+            ),
+        );
     }
 
     /** What a gigabyte of such a card costs, as far as the house knows. */
@@ -88,13 +100,19 @@ final readonly class LabelPreview
         $kind = "{$label->form->label()}, ".Tier::of($label)->words();
         $reference = $house->reference($label, config()->string('tally.currency'));
 
-        return $reference === null ? "no reference for {$kind} of about this size: it takes ".Reference::LEAST_QUOTES.' quotes'
+        return $reference === null
+            ? "no reference for {$kind} of about this size: it takes ".Reference::LEAST_QUOTES.' quotes'
             : "{$reference->print()}, median of {$reference->quotes} quotes for {$kind}, {$reference->range()}";
     }
 
     private static function finding(Finding $finding): ReasonProps
     {
-        return new ReasonProps(VerdictKind::borneBy($finding->severity), ucfirst($finding->severity->value).'.', $finding->reason, $finding->source);
+        return new ReasonProps(
+            VerdictKind::borneBy($finding->severity),
+            ucfirst($finding->severity->value).'.',
+            $finding->reason,
+            $finding->source,
+        );
     }
 
     /** @return list<ReachProps> */
@@ -102,14 +120,22 @@ final readonly class LabelPreview
     {
         $claim = $label->readClaim();
         $rows = [];
-        foreach (Reader::query()->with(['slots', 'cable'])->orderBy('tag')->get() as $reader) {
+        foreach (
+            Reader::query()
+                ->with(['slots', 'cable'])
+                ->orderBy('tag')
+                ->get() as $reader
+        ) {
             $bus = $label->settleIn($reader->buses());
             if ($bus === null) {
                 $rows[] = [0.0, new ReachProps("{$reader->tag} {$reader->name}", null, 'does not take it')];
 
                 continue;
             }
-            $limits = [[$bus->label().' bus', $bus->ceiling()->usable()], [$reader->toHost()->name, $reader->toHost()->ceiling->usable()]];
+            $limits = [
+                [$bus->label().' bus', $bus->ceiling()->usable()],
+                [$reader->toHost()->name, $reader->toHost()->ceiling->usable()],
+            ];
             if ($claim !== null) {
                 array_unshift($limits, ['the card’s own claim', $claim]);
             }

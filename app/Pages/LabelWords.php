@@ -13,6 +13,13 @@ final readonly class LabelWords
 {
     public static function card(Card $card): CardProps
     {
-        return new CardProps($card->tag, $card->name, str_replace(' · ', ', ', $card->line), $card->capacity, $card->footage, $card->form === Form::MicroSd);
+        return new CardProps(
+            $card->tag,
+            $card->name,
+            str_replace(' · ', ', ', $card->line),
+            $card->capacity,
+            $card->footage,
+            $card->form === Form::MicroSd,
+        );
     }
 }

@@ -67,17 +67,60 @@ final readonly class Margin
         [$hurts, $cool] = [Temperature::celsius(Temperature::HURTS)->print(), Temperature::celsius(Temperature::HANDLE)->print()];
         $rules = 'Your local rules and the maker’s instructions come first.';
 
-        return array_values(array_filter([
-            $kind === VerdictKind::Sham ? new CautionProps('Never put footage on it.', 'A card that is less than its label loses clips, and no camera notices.') : null,
-            $kind === VerdictKind::Shaky ? new CautionProps('Do not record on it.', 'If it holds footage, copy that first, alone, and keep the card. Recovering data is work for qualified people.') : null,
-            $stage === 'inspect' ? new CautionProps('Never force a stiff slot.', "A forced card snaps. Let one that was hot cool before you handle it. {$rules}") : null,
-            $stage === 'measure' && $hot ? new CautionProps('Hot after a long run.', "Metal at {$hurts} hurts within seconds: let it cool below {$cool} before you take it out bare-handed. {$rules}") : null,
-            $warmest === null || ! $warmest->isTooHotToHandle() ? null : new CautionProps("It was seen at {$warmest->both()}.", ($warmest->hurts() ? 'Metal this hot hurts within seconds.' : 'That is too warm to hold.')." Let it cool below {$cool} before you take it out bare-handed. {$rules}"),
-            $stage === 'measure' && ! $hot ? new CautionProps('Slow and steady into a stiff slot.', 'A forced card snaps. One that reads only while pressed is not to be trusted.') : null,
-            $stage === 'prove' ? new CautionProps('In a folder only free space is filled.', 'Your own files stay as they are. A raw run erases everything.') : null,
-            $stage === 'prove' ? new CautionProps('A proof wears the card a little', "by one full write, and it can come out hot: metal at {$hurts} hurts within seconds, so let it cool below {$cool}. {$rules}") : null,
-            $stage === 'offload' ? new CautionProps('Clear no card yet.', 'Not before two copies exist and both have been read back.') : null,
-        ]));
+        return array_values(
+            array_filter([
+                $kind === VerdictKind::Sham
+                    ? new CautionProps('Never put footage on it.', 'A card that is less than its label loses clips, and no camera notices.')
+                    : null,
+                $kind === VerdictKind::Shaky
+                    ? new CautionProps(
+                        'Do not record on it.',
+                        'If it holds footage, copy that first, alone, and keep the card. Recovering data is work for qualified people.',
+                    )
+                    : null,
+                $stage === 'inspect'
+                    ? new CautionProps(
+                        'Never force a stiff slot.',
+                        "A forced card snaps. Let one that was hot cool before you handle it. {$rules}",
+                    )
+                    : null,
+                $stage === 'measure' && $hot
+                    ? new CautionProps(
+                        'Hot after a long run.',
+                        "Metal at {$hurts} hurts within seconds: let it cool below {$cool} before you take it out bare-handed. {$rules}",
+                    )
+                    : null,
+                $warmest === null || ! $warmest->isTooHotToHandle()
+                    ? null
+                    : new CautionProps(
+                        "It was seen at {$warmest->both()}.",
+                        ($warmest->hurts() ? 'Metal this hot hurts within seconds.' : 'That is too warm to hold.').
+                            " Let it cool below {$cool} before you take it out bare-handed. {$rules}",
+                    ),
+                $stage === 'measure' && ! $hot
+                    ? new CautionProps(
+                        'Slow and steady into a stiff slot.',
+                        'A forced card snaps. One that reads only while pressed is not to be trusted.',
+                    )
+                    : null,
+                $stage === 'prove'
+                    ? new CautionProps(
+                        'In a folder only free space is filled.',
+                        'Your own files stay as they are. A raw run erases everything.',
+                    )
+                    : null,
+                $stage === 'prove'
+                    ? new CautionProps(
+                        'A proof wears the card a little',
+                        "by one full write, and it can come out hot: metal at {$hurts} hurts within seconds, so let it cool ".
+                        "below {$cool}. {$rules}",
+                    )
+                    : null,
+                $stage === 'offload'
+                    ? new CautionProps('Clear no card yet.', 'Not before two copies exist and both have been read back.')
+                    : null,
+            ]),
+        );
     }
 
     /**
@@ -101,7 +144,9 @@ final readonly class Margin
     {
         $standing = $card->overruled === null ? null : $card->overrules()->whereNull('withdrawn')->first();
 
-        return $standing === null ? null : new OverruleProps($standing->verdict, $standing->reason, $standing->recorded_by, $standing->created_at->format('j M Y'));
+        return $standing === null
+            ? null
+            : new OverruleProps($standing->verdict, $standing->reason, $standing->recorded_by, $standing->created_at->format('j M Y'));
     }
 
     private static function step(Step $next, string $tag): StepProps
@@ -111,7 +156,11 @@ final readonly class Margin
             Step::Measure => new StepProps($next->words(), 'several runs, on a named chain', "/measure/{$tag}"),
             Step::MeasureAgain => new StepProps($next->words(), 'two runs that agree stand', "/measure/{$tag}"),
             Step::Prove => new StepProps($next->words(), 'written all over and read back', "/prove/{$tag}"),
-            Step::ProveAgain => new StepProps($next->words(), 'the same end twice, the card out in between, is where its memory ends', "/prove/{$tag}"),
+            Step::ProveAgain => new StepProps(
+                $next->words(),
+                'the same end twice, the card out in between, is where its memory ends',
+                "/prove/{$tag}",
+            ),
             Step::Offload => new StepProps($next->words(), 'over the readers, ports and drives at hand', "/offload/{$tag}"),
             Step::SetAside => new StepProps($next->words(), 'it stays out of every plan', null),
         };

@@ -40,7 +40,15 @@ final readonly class MeasurePage
         $path = $reading?->blame->path;
         $own = $label->bus?->ceiling();
         $wall = $path === null ? $own?->usable() : $path->usable();
-        $write = self::way('write', $reading?->write, $label->write, $run?->speeds()?->writes, $mark?->floor(), $mark?->value, $reading?->blame);
+        $write = self::way(
+            'write',
+            $reading?->write,
+            $label->write,
+            $run?->speeds()?->writes,
+            $mark?->floor(),
+            $mark?->value,
+            $reading?->blame,
+        );
 
         return new ClaimLineProps(
             [$write, self::way('read', $reading?->read, $label->readClaim(), $run?->speeds()?->reads, null, null, $reading?->blame)],
@@ -57,16 +65,24 @@ final readonly class MeasurePage
      */
     public static function table(Card $card, Collection $runs): array
     {
-        return array_values($runs->reverse()
-            ->reject(fn (Run $run): bool => $run->state->isGoing())
-            ->map(fn (Run $run): RunProps => match ($run->kind) {
-                RunKind::Speed => self::speedRow($card, $run),
-                RunKind::Sustained => self::sustainedRow($run),
-                RunKind::Files => self::plainRow($run, implode(' ', $run->result instanceof FilesRecord ? array_slice(RunPage::files($run->result->result), 1) : [])),
-                RunKind::Copy => self::copyRow($card, $run),
-                RunKind::Proof, RunKind::Screen => self::proofRow($run),
-            })
-            ->all());
+        return array_values(
+            $runs
+                ->reverse()
+                ->reject(fn (Run $run): bool => $run->state->isGoing())
+                ->map(
+                    fn (Run $run): RunProps => match ($run->kind) {
+                        RunKind::Speed => self::speedRow($card, $run),
+                        RunKind::Sustained => self::sustainedRow($run),
+                        RunKind::Files => self::plainRow(
+                            $run,
+                            implode(' ', $run->result instanceof FilesRecord ? array_slice(RunPage::files($run->result->result), 1) : []),
+                        ),
+                        RunKind::Copy => self::copyRow($card, $run),
+                        RunKind::Proof, RunKind::Screen => self::proofRow($run),
+                    },
+                )
+                ->all(),
+        );
     }
 
     /** Whether no number of it is under suspicion. */
@@ -82,15 +98,25 @@ final readonly class MeasurePage
         $times = match (true) {
             $writes === 1 && $reads === 1 => 'a single look',
             $writes === $reads => "{$writes} runs each way",
-            default => implode(', ', array_filter([$count($writes, 'write'), $count($reads, 'read')], fn (string $part): bool => $part !== '')),
+            default => implode(
+                ', ',
+                array_filter([$count($writes, 'write'), $count($reads, 'read')], fn (string $part): bool => $part !== ''),
+            ),
         };
 
         return "{$times}, {$run->speeds()?->covers()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})");
     }
 
     /** @param  list<float>|null  $rates  bytes a second */
-    private static function way(string $way, ?WayReading $reading, ?Rate $claim, ?array $rates, ?Rate $floor, ?string $mark, ?Blame $blame): ClaimWayProps
-    {
+    private static function way(
+        string $way,
+        ?WayReading $reading,
+        ?Rate $claim,
+        ?array $rates,
+        ?Rate $floor,
+        ?string $mark,
+        ?Blame $blame,
+    ): ClaimWayProps {
         return new ClaimWayProps(
             $way,
             array_map(fn (float $rate): float => $rate / 1e6, $rates ?? []),
@@ -119,18 +145,25 @@ final readonly class MeasurePage
         $reading = $speeds === null ? null : $run->reading($card->label());
         $ways = array_values($reading?->ways() ?? []);
         $suspect = array_filter($ways, fn (WayReading $way): bool => ! $way->isTrusted());
-        $notes = array_filter([
-            $run->message,
-            ...array_map(fn (WayReading $way): string => $way->why(), $suspect),
-            $reading?->write?->summary->isSingleLook() === true ? 'a single look' : null,
-            $reading?->write?->summary->isUnsteady() === true ? 'unsteady: run again' : null,
-            ...array_map(fn (WayReading $way): ?string => $way->outliers === [] ? null : $way->apart(), $ways),
-            $run->source === RunSource::Device ? null : $run->source->words(),
-            ...self::standing($run),
-        ], fn (?string $note): bool => $note !== null);
+        $notes = array_filter(
+            [
+                $run->message,
+                ...array_map(fn (WayReading $way): string => $way->why(), $suspect),
+                $reading?->write?->summary->isSingleLook() === true ? 'a single look' : null,
+                $reading?->write?->summary->isUnsteady() === true ? 'unsteady: run again' : null,
+                ...array_map(fn (WayReading $way): ?string => $way->outliers === [] ? null : $way->apart(), $ways),
+                $run->source === RunSource::Device ? null : $run->source->words(),
+                ...self::standing($run),
+            ],
+            fn (?string $note): bool => $note !== null,
+        );
 
         return new RunProps(
-            $run->id, $run->kind, $run->kind->label(), $run->state, self::chain($run),
+            $run->id,
+            $run->kind,
+            $run->kind->label(),
+            $run->state,
+            self::chain($run),
             $speeds?->covers() ?? '–',
             $reading?->write?->median()->megabytes(),
             $reading?->read?->median()->megabytes(),
@@ -151,12 +184,28 @@ final readonly class MeasurePage
         $record = $run->sustained();
 
         return new RunProps(
-            $run->id, $run->kind, $run->kind->label(), $run->state, self::chain($run),
+            $run->id,
+            $run->kind,
+            $run->kind->label(),
+            $run->state,
+            self::chain($run),
             $record === null ? '–' : "first {$record->write->bytes->decimal()}",
             $record?->write->rate()?->megabytes(),
             null,
             null,
-            implode('; ', array_filter([...self::standing($run), $run->message, $record?->course->floor === null ? null : "never under {$record->course->floor->printDown()} over {$record->course->window} s"], fn (?string $part): bool => $part !== null)),
+            implode(
+                '; ',
+                array_filter(
+                    [
+                        ...self::standing($run),
+                        $run->message,
+                        $record?->course->floor === null
+                            ? null
+                            : "never under {$record->course->floor->printDown()} over {$record->course->window} s",
+                    ],
+                    fn (?string $part): bool => $part !== null,
+                ),
+            ),
             $run->void !== null,
         );
     }
@@ -166,12 +215,19 @@ final readonly class MeasurePage
         $record = $run->proof();
 
         return new RunProps(
-            $run->id, $run->kind, $run->kind->label(), $run->state, self::chain($run),
+            $run->id,
+            $run->kind,
+            $run->kind->label(),
+            $run->state,
+            self::chain($run),
             $record === null ? '–' : RunPage::extent($record),
             $record?->write->rate()?->megabytes(),
             $record?->read->rate()?->megabytes(),
             null,
-            implode('; ', [...self::standing($run), $run->message ?? ($record === null ? '' : "{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong")]),
+            implode('; ', [
+                ...self::standing($run),
+                $run->message ?? ($record === null ? '' : "{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong"),
+            ]),
             $run->void !== null,
         );
     }
@@ -182,26 +238,64 @@ final readonly class MeasurePage
         $isTooFast = $reading?->isTooFast($run->chain->fastest($card->label())) === true;
 
         return new RunProps(
-            $run->id, $run->kind, $run->kind->label(), $run->state, self::chain($run), $reading === null ? '–' : $reading->bytes->decimal().($reading->files === null ? '' : ", {$reading->files} files"),
-            null, $reading?->rate()?->megabytes(), null,
-            implode('; ', array_filter([...self::standing($run), $run->message, $run->source === RunSource::Device ? null : $run->source->words(), $reading === null ? null : "{$reading->total()->print()} until {$reading->done()->words()}", $isTooFast ? Suspicion::FasterThanPaper->sentence() : null], fn (?string $part): bool => $part !== null)),
+            $run->id,
+            $run->kind,
+            $run->kind->label(),
+            $run->state,
+            self::chain($run),
+            $reading === null ? '–' : $reading->bytes->decimal().($reading->files === null ? '' : ", {$reading->files} files"),
+            null,
+            $reading?->rate()?->megabytes(),
+            null,
+            implode(
+                '; ',
+                array_filter(
+                    [
+                        ...self::standing($run),
+                        $run->message,
+                        $run->source === RunSource::Device ? null : $run->source->words(),
+                        $reading === null ? null : "{$reading->total()->print()} until {$reading->done()->words()}",
+                        $isTooFast ? Suspicion::FasterThanPaper->sentence() : null,
+                    ],
+                    fn (?string $part): bool => $part !== null,
+                ),
+            ),
             $run->void !== null || $isTooFast,
         );
     }
 
     private static function plainRow(Run $run, string $note): RunProps
     {
-        return new RunProps($run->id, $run->kind, $run->kind->label(), $run->state, self::chain($run), '–', null, null, null,
-            implode('; ', array_filter([...self::standing($run), $run->message, $note], fn (?string $part): bool => $part !== null && $part !== '')), $run->void !== null);
+        return new RunProps(
+            $run->id,
+            $run->kind,
+            $run->kind->label(),
+            $run->state,
+            self::chain($run),
+            '–',
+            null,
+            null,
+            null,
+            implode(
+                '; ',
+                array_filter([...self::standing($run), $run->message, $note], fn (?string $part): bool => $part !== null && $part !== ''),
+            ),
+            $run->void !== null,
+        );
     }
 
     /** @return list<string> why it counts no longer, or is kept apart */
     private static function standing(Run $run): array
     {
-        return array_values(array_filter([
-            $run->void === null ? null : "voided: {$run->void->reason}",
-            $run->beside === null ? null : "measured beside {$run->beside}: kept apart",
-        ], fn (?string $part): bool => $part !== null));
+        return array_values(
+            array_filter(
+                [
+                    $run->void === null ? null : "voided: {$run->void->reason}",
+                    $run->beside === null ? null : "measured beside {$run->beside}: kept apart",
+                ],
+                fn (?string $part): bool => $part !== null,
+            ),
+        );
     }
 
     private static function chain(Run $run): string

@@ -41,7 +41,15 @@ final readonly class OffloadPage
             $route->reader,
             $route->host,
             $route->drive,
-            array_map(fn (Link $link): LinkProps => new LinkProps($link->name, $link->ceiling->usable()->megabytes(), $link->ceiling->source, $link === $pinch), $route->path->links),
+            array_map(
+                fn (Link $link): LinkProps => new LinkProps(
+                    $link->name,
+                    $link->ceiling->usable()->megabytes(),
+                    $link->ceiling->source,
+                    $link === $pinch,
+                ),
+                $route->path->links,
+            ),
             $pinch->describe(),
             $route->path->usable()->megabytes(),
             $route->copy()->print(),

@@ -58,9 +58,12 @@ final readonly class Orders
 
         return new OrderProps(
             array_map(fn (SlotPath $one): SlotProps => self::slot($label, $one->slot, $one->path, $size, $runs, $speeds), $paths),
-            $card->stand_in !== null ? [] : array_map(fn (Shelf $shelf): ShelfProps => new ShelfProps($shelf->value, $shelf->words()), Shelf::cases()),
+            $card->stand_in !== null
+                ? []
+                : array_map(fn (Shelf $shelf): ShelfProps => new ShelfProps($shelf->value, $shelf->words()), Shelf::cases()),
             $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id,
-            $before->last(fn (Run $run): bool => $run->counts() && $run->proof() !== null)?->proof()?->diagnosis->condition === Condition::Refuses,
+            $before->last(fn (Run $run): bool => $run->counts() && $run->proof() !== null)?->proof()?->diagnosis->condition ===
+                Condition::Refuses,
         );
     }
 
@@ -79,10 +82,17 @@ final readonly class Orders
             $run->started_at === null,
             $run->stop_requested,
             $run->parameters->rounds(),
-            $progress === null ? null : new ProgressProps(
-                $progress->phase, $progress->run, $progress->at, $progress->of, $progress->share, $progress->rate,
-                $progress->left === null ? null : Span::seconds($progress->left)->print(),
-            ),
+            $progress === null
+                ? null
+                : new ProgressProps(
+                    $progress->phase,
+                    $progress->run,
+                    $progress->at,
+                    $progress->of,
+                    $progress->share,
+                    $progress->rate,
+                    $progress->left === null ? null : Span::seconds($progress->left)->print(),
+                ),
             self::away($run),
         );
     }
@@ -112,7 +122,13 @@ final readonly class Orders
             RunKind::Screen => $forecast->ofScreen(new ScreenPlan($whole, $request->integer('points', ScreenPlan::POINTS)))->print(),
             RunKind::Speed => $forecast->ofSpeed($request->plan())->print(),
             RunKind::Sustained => $forecast->ofWriting($whole)->print(),
-            RunKind::Files => $forecast->ofFiles($request->integer('files', SmallFiles::FILES), Bytes::of(SmallFiles::EACH), $request->integer('runs', SmallFiles::ROUNDS))->print(),
+            RunKind::Files => $forecast
+                ->ofFiles(
+                    $request->integer('files', SmallFiles::FILES),
+                    Bytes::of(SmallFiles::EACH),
+                    $request->integer('runs', SmallFiles::ROUNDS),
+                )
+                ->print(),
             default => $forecast->for($whole)->print(),
         };
     }
@@ -136,15 +152,33 @@ final readonly class Orders
         $size = Bytes::of($card->capacity);
         $plan = new ScreenPlan($size);
         [$proof, $screen] = [$forecast->for($size), $forecast->ofScreen($plan)];
-        $proofs = $before->filter(fn (Run $run): bool => $run->kind->isProof() && $run->counts())
-            ->map(fn (Run $run): ?ProofRecord => $run->proof())->filter();
+        $proofs = $before
+            ->filter(fn (Run $run): bool => $run->kind->isProof() && $run->counts())
+            ->map(fn (Run $run): ?ProofRecord => $run->proof())
+            ->filter();
         $newest = $proofs->last(fn (ProofRecord $record): bool => $record->screen === null) ?? $proofs->last();
-        $advice = Advice::of($proof, $screen, $newest?->diagnosis->nature(), $newest?->isOnlyScreened() === true, $card->next_step === Step::ProveAgain);
+        $advice = Advice::of(
+            $proof,
+            $screen,
+            $newest?->diagnosis->nature(),
+            $newest?->isOnlyScreened() === true,
+            $card->next_step === Step::ProveAgain,
+        );
         $coverage = new Coverage(count($plan->drawn()));
 
         return new SchoolsProps(
-            new SchoolProps($proof->print(), $size->decimal(), 'Every block, to the sector: kind, lap and true capacity.', 'Nothing of the medium itself. How it ages.'),
-            new SchoolProps($screen->print(), $plan->total()->decimal(), $coverage->caught(), 'Every block that is not stamped, and small bad spots.'),
+            new SchoolProps(
+                $proof->print(),
+                $size->decimal(),
+                'Every block, to the sector: kind, lap and true capacity.',
+                'Nothing of the medium itself. How it ages.',
+            ),
+            new SchoolProps(
+                $screen->print(),
+                $plan->total()->decimal(),
+                $coverage->caught(),
+                'Every block that is not stamped, and small bad spots.',
+            ),
             $advice->screenFirst ? 'screen' : 'proof',
             $advice->reason,
         );
@@ -172,14 +206,24 @@ final readonly class Orders
         $medium = $seen->medium;
 
         return new LiesProps(
-            $medium === null ? "{$slot->path}: {$seen->refused}" : ($slot->path === $medium->real ? '' : "{$slot->path}, which leads to ")."{$medium->called()}, {$medium->bytes->decimal()}",
+            $medium === null
+                ? "{$slot->path}: {$seen->refused}"
+                : ($slot->path === $medium->real ? '' : "{$slot->path}, which leads to ").
+                    "{$medium->called()}, {$medium->bytes->decimal()}",
             $medium?->token(),
-            $medium === null ? [] : array_values(array_filter([
-                $medium->serial === null ? null : "Its own serial number: {$medium->serial}",
-                $medium->name === null ? null : "Known to the host as {$medium->name}",
-                ...array_map(fn (Part $part): string => ucfirst(Contents::words($part)), $seen->parts),
-                $seen->parts === [] ? 'What is on it was not looked at yet.' : null,
-            ], is_string(...))),
+            $medium === null
+                ? []
+                : array_values(
+                    array_filter(
+                        [
+                            $medium->serial === null ? null : "Its own serial number: {$medium->serial}",
+                            $medium->name === null ? null : "Known to the host as {$medium->name}",
+                            ...array_map(fn (Part $part): string => ucfirst(Contents::words($part)), $seen->parts),
+                            $seen->parts === [] ? 'What is on it was not looked at yet.' : null,
+                        ],
+                        is_string(...),
+                    ),
+                ),
         );
     }
 
@@ -191,7 +235,7 @@ final readonly class Orders
      */
     private static function forecast(Label $label, Path $path, array $speeds): Forecast
     {
-        $write = $label->write ?? $label->topMark()?->floor() ?? Rate::megabytesPerSecond(10);
+        $write = $label->write ?? ($label->topMark()?->floor() ?? Rate::megabytesPerSecond(10));
         $read = $label->readClaim() ?? $path->usable();
         foreach ($speeds as $speed) {
             $reading = $speed->reading($label);

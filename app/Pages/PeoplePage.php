@@ -22,24 +22,60 @@ final readonly class PeoplePage
     /** @return list<PersonProps> */
     public static function people(): array
     {
-        return array_values(User::query()->with('roles')->orderBy('name')->get()->map(fn (User $user): PersonProps => new PersonProps(
-            $user->id, $user->name, $user->role(), $user->disabled_at !== null, $user->must_change,
-            $user->disabled_at === null ? "entered {$user->created_at->format('j M Y')}" : "not let in since {$user->disabled_at->format('j M Y')}",
-        ))->all());
+        return array_values(
+            User::query()
+                ->with('roles')
+                ->orderBy('name')
+                ->get()
+                ->map(
+                    fn (User $user): PersonProps => new PersonProps(
+                        $user->id,
+                        $user->name,
+                        $user->role(),
+                        $user->disabled_at !== null,
+                        $user->must_change,
+                        $user->disabled_at === null
+                            ? "entered {$user->created_at->format('j M Y')}"
+                            : "not let in since {$user->disabled_at->format('j M Y')}",
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /** @return list<RoleProps> */
     public static function roles(): array
     {
-        return array_map(fn (Role $role): RoleProps => new RoleProps($role, $role->abilities() === [] ? 'look at everything' : implode(', ', array_map(fn (Ability $ability): string => $ability->words(), $role->abilities()))), Role::cases());
+        return array_map(
+            fn (Role $role): RoleProps => new RoleProps(
+                $role,
+                $role->abilities() === []
+                    ? 'look at everything'
+                    : implode(', ', array_map(fn (Ability $ability): string => $ability->words(), $role->abilities())),
+            ),
+            Role::cases(),
+        );
     }
 
     /** @return list<SignInProps> the newest first */
     public static function signIns(): array
     {
-        return array_values(SignIn::query()->latest('id')->limit(self::SIGN_INS)->get()->map(fn (SignIn $one): SignInProps => new SignInProps(
-            $one->id, $one->created_at->format('j M Y H:i:s').' UTC', $one->name, $one->outcome->value, $one->address,
-        ))->all());
+        return array_values(
+            SignIn::query()
+                ->latest('id')
+                ->limit(self::SIGN_INS)
+                ->get()
+                ->map(
+                    fn (SignIn $one): SignInProps => new SignInProps(
+                        $one->id,
+                        $one->created_at->format('j M Y H:i:s').' UTC',
+                        $one->name,
+                        $one->outcome->value,
+                        $one->address,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     public static function who(): WhoProps

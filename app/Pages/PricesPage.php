@@ -31,25 +31,53 @@ final readonly class PricesPage
     /** @return list<QuoteProps> the newest first */
     public static function quotes(): array
     {
-        return array_values(PriceQuote::query()->orderByDesc('quoted_on')->orderByDesc('id')->limit(500)->get()->map(fn (PriceQuote $one): QuoteProps => new QuoteProps(
-            $one->id,
-            "{$one->form->label()}, ".(Tier::tryFrom($one->tier)?->words() ?? ''),
-            Bytes::of($one->capacity)->decimal(),
-            $one->quote()->price->print(),
-            Price::printPerGigabyte($one->quote()->perGigabyte(), $one->currency),
-            $one->quoted_on->format('j M Y'),
-            $one->source,
-        ))->all());
+        return array_values(
+            PriceQuote::query()
+                ->orderByDesc('quoted_on')
+                ->orderByDesc('id')
+                ->limit(500)
+                ->get()
+                ->map(
+                    fn (PriceQuote $one): QuoteProps => new QuoteProps(
+                        $one->id,
+                        "{$one->form->label()}, ".(Tier::tryFrom($one->tier)?->words() ?? ''),
+                        Bytes::of($one->capacity)->decimal(),
+                        $one->quote()->price->print(),
+                        Price::printPerGigabyte($one->quote()->perGigabyte(), $one->currency),
+                        $one->quoted_on->format('j M Y'),
+                        $one->source,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /** @return list<ReferenceProps> */
     public static function references(): array
     {
-        $house = new Acquaintance;
-        $cards = Card::query()->whereNotNull('price')->orderBy('tag')->get()->groupBy(fn (Card $card): string => self::kind($card->form, Tier::of($card->label())->floor, $card->currency ?? ''));
-        $kinds = PriceQuote::query()->orderBy('form')->orderBy('tier')->get()->groupBy(fn (PriceQuote $one): string => self::kind($one->form, $one->tier, $one->currency));
+        $house = new Acquaintance();
+        $cards = Card::query()
+            ->whereNotNull('price')
+            ->orderBy('tag')
+            ->get()
+            ->groupBy(fn (Card $card): string => self::kind($card->form, Tier::of($card->label())->floor, $card->currency ?? ''));
+        $kinds = PriceQuote::query()
+            ->orderBy('form')
+            ->orderBy('tier')
+            ->get()
+            ->groupBy(fn (PriceQuote $one): string => self::kind($one->form, $one->tier, $one->currency));
 
-        return array_values($kinds->map(fn (Collection $quotes, string $kind): ReferenceProps => self::reference($quotes, $cards[$kind] ?? new Collection, $house))->all());
+        return array_values(
+            $kinds
+                ->map(
+                    fn (Collection $quotes, string $kind): ReferenceProps => self::reference(
+                        $quotes,
+                        $cards[$kind] ?? new Collection(),
+                        $house,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /** @return list<ChoiceProps> */
@@ -58,11 +86,18 @@ final readonly class PricesPage
         $sd = [Form::Sd->value, Form::MicroSd->value];
         $others = array_values(array_diff(array_map(fn (Form $form): string => $form->value, Form::cases()), $sd));
 
-        return array_map(fn (Tier $tier): ChoiceProps => new ChoiceProps((string) $tier->floor, $tier->words(), match (true) {
-            $tier->floor === 0 => [...$sd, ...$others],
-            ! $tier->isSecureDigital() => $others,
-            default => $sd,
-        }), Tier::all());
+        return array_map(
+            fn (Tier $tier): ChoiceProps => new ChoiceProps(
+                (string) $tier->floor,
+                $tier->words(),
+                match (true) {
+                    $tier->floor === 0 => [...$sd, ...$others],
+                    ! $tier->isSecureDigital() => $others,
+                    default => $sd,
+                },
+            ),
+            Tier::all(),
+        );
     }
 
     private static function kind(Form $form, int $tier, string $currency): string
@@ -87,15 +122,28 @@ final readonly class PricesPage
             $tier->words(),
             $first->currency,
             $units($median),
-            ($median === null ? '' : Price::printPerGigabyte($median, $first->currency).', ').($quotes->count() === 1 ? 'one quote' : "median of {$quotes->count()} quotes, of all capacities"),
+            ($median === null ? '' : Price::printPerGigabyte($median, $first->currency).', ').
+                ($quotes->count() === 1 ? 'one quote' : "median of {$quotes->count()} quotes, of all capacities"),
             array_values($quotes->map(fn (PriceQuote $one): float => $units($one->quote()->perGigabyte()))->all()),
-            array_values($cards->take(self::CARDS)->map(function (Card $card) use ($units, $house): ForSaleProps {
-                $price = $card->origin()->price;
-                $reference = $house->reference($card->label(), $price->currency ?? '');
-                $found = array_filter(OriginFindings::of(Bytes::of($card->capacity), $card->origin(), new Sisters, $reference), fn (Finding $finding): bool => $finding->about === About::Price);
+            array_values(
+                $cards
+                    ->take(self::CARDS)
+                    ->map(function (Card $card) use ($units, $house): ForSaleProps {
+                        $price = $card->origin()->price;
+                        $reference = $house->reference($card->label(), $price->currency ?? '');
+                        $found = array_filter(
+                            OriginFindings::of(Bytes::of($card->capacity), $card->origin(), new Sisters(), $reference),
+                            fn (Finding $finding): bool => $finding->about === About::Price,
+                        );
 
-                return new ForSaleProps($card->tag, $units($price?->perGigabyte(Bytes::of($card->capacity))), (array_values($found)[0] ?? null)?->severity->value);
-            })->all()),
+                        return new ForSaleProps(
+                            $card->tag,
+                            $units($price?->perGigabyte(Bytes::of($card->capacity))),
+                            (array_values($found)[0] ?? null)?->severity->value,
+                        );
+                    })
+                    ->all(),
+            ),
         );
     }
 

@@ -43,7 +43,10 @@ final readonly class ProvePage
             $record->diagnosis->capacity->count,
             $record->diagnosis->wrap,
             $record->diagnosis->condition,
-            array_map(fn (Patch $patch): PatchProps => new PatchProps($patch->class, $patch->offset, $patch->length, $patch->source), $record->patches),
+            array_map(
+                fn (Patch $patch): PatchProps => new PatchProps($patch->class, $patch->offset, $patch->length, $patch->source),
+                $record->patches,
+            ),
             self::classes($record),
             $record->grain,
             self::summary($record),
@@ -75,10 +78,17 @@ final readonly class ProvePage
         if ($run === null || ! ($run->canContinue() || $run->canReadAgain())) {
             return null;
         }
-        $checkpoint = $run->checkpoint ?? new Fluent;
-        [$written, $read, $size] = array_map(fn (string $key): string => Bytes::of($checkpoint->integer($key))->decimal(), ['written', 'read', 'size']);
+        $checkpoint = $run->checkpoint ?? new Fluent();
+        [$written, $read, $size] = array_map(fn (string $key): string => Bytes::of($checkpoint->integer($key))->decimal(), [
+            'written',
+            'read',
+            'size',
+        ]);
         $where = match (true) {
-            $run->canReadAgain() => 'What '.$run->name().' wrote still lies on the card. Taken out and put in again, it can be read once more: a cache inside the card would be found out.',
+            $run->canReadAgain() => 'What '.
+                $run->name().
+                ' wrote still lies on the card. Taken out and put in again, it can be read once more: a cache inside the card would '.
+                'be found out.',
             $checkpoint->integer('read') > 0 => ucfirst($run->name())." was left with {$read} of {$size} read back.",
             default => ucfirst($run->name())." was left with {$written} of {$size} written.",
         };
@@ -93,7 +103,8 @@ final readonly class ProvePage
     public static function erasures(Card $card, Collection $runs): array
     {
         // Only a raw run erases, or one from the terminal, which has no slot.
-        if (! $runs->contains(fn (Run $run): bool => $run->kind->isProof() && ($run->slot === null || $run->slot->kind === SlotKind::Raw))) {
+        $erases = fn (Run $run): bool => $run->kind->isProof() && ($run->slot === null || $run->slot->kind === SlotKind::Raw);
+        if (! $runs->contains($erases)) {
             return [];
         }
 
@@ -103,12 +114,24 @@ final readonly class ProvePage
     /** @return list<TheirsProps> the newest first */
     public static function theirs(Card $card): array
     {
-        return array_values(ResultOfOthers::query()->where('card_id', $card->id)->latest('id')->limit(20)->get(['id', 'verdict', 'runs', 'made_at', 'station', 'key', 'recorded_by', 'created_at'])
-            ->map(fn (ResultOfOthers $one): TheirsProps => new TheirsProps(
-                $one->id, $one->verdict, $one->runs, $one->made_at,
-                $one->key === null ? 'signed by nobody' : "signed as “{$one->station}” with a key this house does not know",
-                "{$one->recorded_by}, {$one->created_at->format('j M Y')}",
-            ))->all());
+        return array_values(
+            ResultOfOthers::query()
+                ->where('card_id', $card->id)
+                ->latest('id')
+                ->limit(20)
+                ->get(['id', 'verdict', 'runs', 'made_at', 'station', 'key', 'recorded_by', 'created_at'])
+                ->map(
+                    fn (ResultOfOthers $one): TheirsProps => new TheirsProps(
+                        $one->id,
+                        $one->verdict,
+                        $one->runs,
+                        $one->made_at,
+                        $one->key === null ? 'signed by nobody' : "signed as “{$one->station}” with a key this house does not know",
+                        "{$one->recorded_by}, {$one->created_at->format('j M Y')}",
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /** @return list<ClassProps> */
@@ -128,18 +151,24 @@ final readonly class ProvePage
         if ($points !== null && $record->isOnlyScreened()) {
             return "All {$points} places that were drawn, and the dense stretch at the beginning, came back as written. The rest is open.";
         }
-        $rest = $record->alarmAt !== null || $points !== null ? '' : ($record->covered()->count < $record->size->count
-            ? " {$record->covered()->decimal()} of {$record->size->decimal()} was read back; the rest is open." : '');
+        $rest =
+            $record->alarmAt !== null || $points !== null
+                ? ''
+                : ($record->covered()->count < $record->size->count
+                    ? " {$record->covered()->decimal()} of {$record->size->decimal()} was read back; the rest is open."
+                    : '');
 
         return match ($record->diagnosis->condition) {
             Condition::Whole => "All of {$record->covered()->decimal()} came back as written.",
             Condition::Wraps => self::wraps($record),
             Condition::Drops => "The first {$capacity->decimal()} holds; nothing after that was kept.",
             Condition::Corrupts => "The first {$capacity->decimal()} holds; nearly everything after that came back changed.",
-            Condition::Aliases => ($record->diagnosis->exact ? '' : 'At most about ')."{$capacity->decimal()} holds; of the rest most gave back what was written to other addresses.",
+            Condition::Aliases => ($record->diagnosis->exact ? '' : 'At most about ').
+                "{$capacity->decimal()} holds; of the rest most gave back what was written to other addresses.",
             Condition::Refuses => "The first {$capacity->decimal()} holds; from there on the card answered with errors.",
-            Condition::Faulty => "{$record->bad()->decimal()} came back wrong, the first at byte ".self::grouped($record->firstBad ?? 0)
-                .($record->wrongBits === 0 ? '.' : '; '.self::grouped($record->wrongBits).' bits are wrong.'),
+            Condition::Faulty => "{$record->bad()->decimal()} came back wrong, the first at byte ".
+                self::grouped($record->firstBad ?? 0).
+                ($record->wrongBits === 0 ? '.' : '; '.self::grouped($record->wrongBits).' bits are wrong.'),
             Condition::Unknown => 'Nothing was read back.',
         }.$rest;
     }
@@ -176,8 +205,12 @@ final readonly class ProvePage
         $from = $record->diagnosis->wrapFrom ?? 0;
 
         return $from === 0
-            ? "The card starts over every {$lap}: only the last lap holds, every earlier address gives back data that was written a whole number of laps away."
-            : 'The first '.Bytes::of($from)->decimal()." is spared; behind it the card starts over every {$lap}, so that it keeps {$record->diagnosis->capacity->decimal()} in all.";
+            ? "The card starts over every {$lap}: only the last lap holds, every earlier address gives back data that was written a ".
+                'whole number of laps away.'
+            : 'The first '.
+                    Bytes::of($from)->decimal().
+                    " is spared; behind it the card starts over every {$lap}, so that it ".
+                    "keeps {$record->diagnosis->capacity->decimal()} in all.";
     }
 
     private static function grouped(int $count): string
@@ -190,14 +223,18 @@ final readonly class ProvePage
         $slot = $run->slot === null ? 'from the terminal' : "in {$run->slot->name}";
         $state = $run->state === RunState::Done ? '' : " ({$run->state->value})";
 
-        return ucfirst($run->kind->label()).", {$run->name()}{$state}, {$slot}: {$record->write->bytes->decimal()} written in {$record->write->span->print()}, read back in {$record->read->span->print()}";
+        return ucfirst($run->kind->label()).
+            ", {$run->name()}{$state}, {$slot}: {$record->write->bytes->decimal()} written in {$record->write->span->print()}, read ".
+            "back in {$record->read->span->print()}";
     }
 
     private static function trace(Run $run, ProofRecord $record): ?TraceProps
     {
         $sample = RunSample::query()->find($run->id);
 
-        return $sample === null || $sample->traces['write'] === [] ? null : new TraceProps($record->size->count, self::megabytes($sample->traces['write']), self::megabytes($sample->traces['read']));
+        return $sample === null || $sample->traces['write'] === []
+            ? null
+            : new TraceProps($record->size->count, self::megabytes($sample->traces['write']), self::megabytes($sample->traces['read']));
     }
 
     /**

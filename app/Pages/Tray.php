@@ -45,13 +45,20 @@ final readonly class Tray
      */
     public static function since(string $mark): array
     {
-        $changed = Card::query()->toBase()->where('changed_at', '>', $mark)->get(['id', 'lot_key']);
+        $changed = Card::query()
+            ->toBase()
+            ->where('changed_at', '>', $mark)
+            ->get(['id', 'lot_key']);
         if ($changed->isEmpty()) {
             return [];
         }
         $lots = $changed->pluck('lot_key')->filter()->unique()->values();
 
-        return self::rows(fn (Builder $cards): Builder => $cards->where(fn (Builder $some): Builder => $some->whereIn('cards.id', $changed->pluck('id'))->orWhereIn('cards.lot_key', $lots)));
+        return self::rows(
+            fn (Builder $cards): Builder => $cards->where(
+                fn (Builder $some): Builder => $some->whereIn('cards.id', $changed->pluck('id'))->orWhereIn('cards.lot_key', $lots),
+            ),
+        );
     }
 
     /**
@@ -62,13 +69,22 @@ final readonly class Tray
      */
     private static function rows(callable $which): array
     {
-        $lots = Card::query()->toBase()->selectRaw('lot_key, count(*) as lot_size, sum(coalesce(overruled, verdict) = ?) as lot_sham', [VerdictKind::Sham->value])->whereNotNull('lot_key')->groupBy('lot_key');
+        $lots = Card::query()
+            ->toBase()
+            ->selectRaw('lot_key, count(*) as lot_size, sum(coalesce(overruled, verdict) = ?) as lot_sham', [VerdictKind::Sham->value])
+            ->whereNotNull('lot_key')
+            ->groupBy('lot_key');
         $going = array_map(fn (RunState $state): string => $state->value, RunState::going());
         $runs = Run::query()->toBase()->selectRaw('card_id, count(*) as runs, sum(state in (?, ?)) as going', $going)->groupBy('card_id');
-        $rows = $which(Card::query()->toBase()->select(['tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham', 'runs', 'going'])
-            ->leftJoinSub($lots, 'lots', 'lots.lot_key', '=', 'cards.lot_key')
-            ->leftJoinSub($runs, 'counted', 'counted.card_id', '=', 'cards.id'))
-            ->orderBy('tag')->get();
+        $rows = $which(
+            Card::query()
+                ->toBase()
+                ->select(['tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham', 'runs', 'going'])
+                ->leftJoinSub($lots, 'lots', 'lots.lot_key', '=', 'cards.lot_key')
+                ->leftJoinSub($runs, 'counted', 'counted.card_id', '=', 'cards.id'),
+        )
+            ->orderBy('tag')
+            ->get();
 
         return array_values($rows->map(fn (object $row): TagProps => self::tag((array) $row))->all());
     }
@@ -80,7 +96,12 @@ final readonly class Tray
         $count = fn (string $field): int => is_numeric($row[$field] ?? null) ? (int) $row[$field] : 0;
 
         return new TagProps(
-            $text('tag'), $text('line'), VerdictKind::from($text('verdict')), VerdictKind::tryFrom($text('overruled')), $count('runs'), $count('going') > 0,
+            $text('tag'),
+            $text('line'),
+            VerdictKind::from($text('verdict')),
+            VerdictKind::tryFrom($text('overruled')),
+            $count('runs'),
+            $count('going') > 0,
             $count('lot_sham') === 0 ? null : "{$count('lot_sham')} of {$count('lot_size')}",
         );
     }

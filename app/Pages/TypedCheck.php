@@ -16,7 +16,10 @@ final readonly class TypedCheck
     /** @return list<TypedCheckProps> one for each reading */
     public static function of(mixed $readings): array
     {
-        return array_map(fn (mixed $row): TypedCheckProps => self::one(is_array($row) ? $row : []), array_values(array_slice(is_array($readings) ? $readings : [], 0, self::MOST)));
+        return array_map(
+            fn (mixed $row): TypedCheckProps => self::one(is_array($row) ? $row : []),
+            array_values(array_slice(is_array($readings) ? $readings : [], 0, self::MOST)),
+        );
     }
 
     /** @param  array<mixed>  $row */

@@ -36,7 +36,10 @@ final readonly class House
     {
         $listen = config('tally.listen');
 
-        return config('tally.open') !== 'never' && config('tally.behind_proxy') !== true && is_string($listen) && preg_match('/^(?:127\.|::1$|localhost$)/', $listen) === 1;
+        return config('tally.open') !== 'never' &&
+            config('tally.behind_proxy') !== true &&
+            is_string($listen) &&
+            preg_match('/^(?:127\.|::1$|localhost$)/', $listen) === 1;
     }
 
     public static function person(): ?User
@@ -56,8 +59,17 @@ final readonly class House
     {
         if (! self::may($ability)) {
             $person = self::person();
-            $who = implode(' and ', array_map(fn (Role $role): string => "{$role->value}s", array_filter(Role::cases(), fn (Role $role): bool => in_array($ability, $role->abilities(), true))));
-            throw ValidationException::withMessages(['may' => ($person === null ? 'Nobody is signed in' : "{$person->name} is here as {$person->role()->value}").", and only {$who} may {$ability->words()}. Nothing was changed."]);
+            $who = implode(
+                ' and ',
+                array_map(
+                    fn (Role $role): string => "{$role->value}s",
+                    array_filter(Role::cases(), fn (Role $role): bool => in_array($ability, $role->abilities(), true)),
+                ),
+            );
+            throw ValidationException::withMessages([
+                'may' => ($person === null ? 'Nobody is signed in' : "{$person->name} is here as {$person->role()->value}").
+                    ", and only {$who} may {$ability->words()}. Nothing was changed.",
+            ]);
         }
     }
 }

@@ -57,7 +57,11 @@ final readonly class PeopleBook
     public static function note(Request $request, string $name, SignInOutcome $outcome): void
     {
         SignIn::query()->create([
-            'name' => mb_substr(mb_scrub($name), 0, 80), 'outcome' => $outcome, 'address' => $request->ip() ?? '', 'agent' => mb_substr(mb_scrub((string) $request->userAgent()), 0, 200), 'created_at' => now(),
+            'name' => mb_substr(mb_scrub($name), 0, 80),
+            'outcome' => $outcome,
+            'address' => $request->ip() ?? '',
+            'agent' => mb_substr(mb_scrub((string) $request->userAgent()), 0, 200),
+            'created_at' => now(),
         ]);
     }
 
@@ -70,9 +74,15 @@ final readonly class PeopleBook
     /** @throws ValidationException */
     private static function mustLeaveALead(User $user, bool $stays): void
     {
-        $others = User::query()->whereKeyNot($user->id)->whereNull('disabled_at')->get()->contains(fn (User $one): bool => $one->role() === Role::Lead);
+        $others = User::query()
+            ->whereKeyNot($user->id)
+            ->whereNull('disabled_at')
+            ->get()
+            ->contains(fn (User $one): bool => $one->role() === Role::Lead);
         if (! $stays && ! $others && $user->role() === Role::Lead) {
-            throw ValidationException::withMessages(['person' => "{$user->name} is the last lead: nobody could manage people any more. Make somebody else one first."]);
+            throw ValidationException::withMessages([
+                'person' => "{$user->name} is the last lead: nobody could manage people any more. Make somebody else one first.",
+            ]);
         }
     }
 }

@@ -32,7 +32,9 @@ enum Role: string
             Permission::findOrCreate($ability->value, 'web');
         }
         foreach (self::cases() as $role) {
-            StoredRole::findOrCreate($role->value, 'web')->syncPermissions(array_map(fn (Ability $ability): string => $ability->value, $role->abilities()));
+            StoredRole::findOrCreate($role->value, 'web')->syncPermissions(
+                array_map(fn (Ability $ability): string => $ability->value, $role->abilities()),
+            );
         }
     }
 }

@@ -12,7 +12,13 @@ final class NotAPhoto extends RuntimeException
 {
     public static function tooLarge(string $name, int $bytes, int $most): self
     {
-        return new self("“{$name}” is ".Bytes::of($bytes)->decimal().'; a photo may be '.Bytes::of($most)->decimal().' at most. Send a smaller one.');
+        return new self(
+            "“{$name}” is ".
+                Bytes::of($bytes)->decimal().
+                '; a photo may be '.
+                Bytes::of($most)->decimal().
+                ' at most. Send a smaller one.',
+        );
     }
 
     public static function otherKind(string $name): self

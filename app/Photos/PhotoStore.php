@@ -36,7 +36,14 @@ final readonly class PhotoStore
         return DB::transaction(function () use ($card, $side, $jpeg, $width, $height, $by): Photo {
             $card->photos()->where('side', $side)->delete();
 
-            return Photo::query()->create(['card_id' => $card->id, 'side' => $side, 'jpeg' => $jpeg, 'width' => $width, 'height' => $height, 'recorded_by' => $by]);
+            return Photo::query()->create([
+                'card_id' => $card->id,
+                'side' => $side,
+                'jpeg' => $jpeg,
+                'width' => $width,
+                'height' => $height,
+                'recorded_by' => $by,
+            ]);
         });
     }
 

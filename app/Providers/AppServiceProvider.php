@@ -17,7 +17,13 @@ final class AppServiceProvider extends ServiceProvider
     {
         // One way to the database and back for each question instead of two; and a page takes the connection up that the last
         // one left, where nothing of a transaction stays open.
-        config(['database.connections.mariadb.options' => [...(array) config('database.connections.mariadb.options'), PDO::ATTR_EMULATE_PREPARES => true, PDO::ATTR_PERSISTENT => ! $this->app->runningInConsole()]]);
+        config([
+            'database.connections.mariadb.options' => [
+                ...(array) config('database.connections.mariadb.options'),
+                PDO::ATTR_EMULATE_PREPARES => true,
+                PDO::ATTR_PERSISTENT => ! $this->app->runningInConsole(),
+            ],
+        ]);
         $this->app->bind(AllowedFolders::class, fn (): AllowedFolders => StationFolders::allowed());
         $this->app->bind(RunConductor::class, function (): RunConductor {
             $seconds = config('tally.stand_in_seconds');

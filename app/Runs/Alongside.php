@@ -18,13 +18,25 @@ final readonly class Alongside
         if ($slot === null || $slot->kind === SlotKind::StandIn || $run->started_at === null) {
             return null;
         }
-        $others = Run::query()->with('card')
+        $others = Run::query()
+            ->with('card')
             ->whereKeyNot($run->id)
             ->whereNotNull('started_at')
-            ->where(fn (Builder $query): Builder => $query->where('ended_at', '>', $run->started_at)->orWhereIn('state', [RunState::Running]))
-            ->whereHas('slot', fn (Builder $query): Builder => $query->where('kind', '!=', SlotKind::StandIn)->whereHas('port', fn (Builder $port): Builder => $port->where('host_id', $slot->port()->value('host_id'))))
-            ->orderBy('id')->limit(5)->get();
+            ->where(
+                fn (Builder $query): Builder => $query->where('ended_at', '>', $run->started_at)->orWhereIn('state', [RunState::Running]),
+            )
+            ->whereHas(
+                'slot',
+                fn (Builder $query): Builder => $query
+                    ->where('kind', '!=', SlotKind::StandIn)
+                    ->whereHas('port', fn (Builder $port): Builder => $port->where('host_id', $slot->port()->value('host_id'))),
+            )
+            ->orderBy('id')
+            ->limit(5)
+            ->get();
 
-        return $others->isEmpty() ? null : mb_substr($others->map(fn (Run $other): string => "{$other->card->tag}, {$other->name()}")->implode('; '), 0, 200);
+        return $others->isEmpty()
+            ? null
+            : mb_substr($others->map(fn (Run $other): string => "{$other->card->tag}, {$other->name()}")->implode('; '), 0, 200);
     }
 }

@@ -37,7 +37,7 @@ final readonly class Bench
     {
         $device = FolderDevice::open($card, $size, $kept);
 
-        return new self($device, new HostClock, $card->total(), false);
+        return new self($device, new HostClock(), $card->total(), false);
     }
 
     /**
@@ -51,7 +51,7 @@ final readonly class Bench
     {
         $device = FolderDevice::inOneFile($card, $size, $kept);
 
-        return new self($device, new HostClock, $card->total(), false);
+        return new self($device, new HostClock(), $card->total(), false);
     }
 
     /**
@@ -63,7 +63,7 @@ final readonly class Bench
     {
         $device = FolderDevice::takeUp($card, $name, $size);
 
-        return new self($device, new HostClock, $card->total(), false);
+        return new self($device, new HostClock(), $card->total(), false);
     }
 
     /** @throws \Tally\Device\Fault\DeviceFault */
@@ -71,13 +71,13 @@ final readonly class Bench
     {
         $device = RawDevice::open($path, $guard);
 
-        return new self($device, new HostClock, $device->size(), false);
+        return new self($device, new HostClock(), $device->size(), false);
     }
 
     /** @param  Checkpoint|null  $kept  what a made-up medium still carries of a run that is to be continued: it has no memory of its own */
     public static function standIn(Medium $medium, ?Path $chain = null, ?Checkpoint $kept = null): self
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new StandInDevice($medium, $clock, $chain?->usable());
         $imprint = $kept === null ? null : new Imprint($kept->imprint, $kept->size);
         for ($at = 0; $imprint !== null && $at < $kept->written; $at += $device->stretch()) {
@@ -110,7 +110,9 @@ final readonly class Bench
      */
     public function extent(?Bytes $asked): Extent
     {
-        return $this->device instanceof Addressed ? new Extent($this->device->size(), false) : new Extent($asked === null ? $this->device->size() : null, true);
+        return $this->device instanceof Addressed
+            ? new Extent($this->device->size(), false)
+            : new Extent($asked === null ? $this->device->size() : null, true);
     }
 
     /** How a raw medium is reached; null for any other. */

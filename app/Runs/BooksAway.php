@@ -18,7 +18,10 @@ final readonly class BooksAway
     {
         for ($cause = $fault; $cause !== null; $cause = $cause->getPrevious()) {
             $code = $cause instanceof PDOException ? $cause->errorInfo[1] ?? $cause->getCode() : null;
-            if ((is_numeric($code) && in_array((int) $code, self::CODES, true)) || ($cause instanceof PDOException && (new LostConnectionDetector)->causedByLostConnection($cause))) {
+            if (
+                (is_numeric($code) && in_array((int) $code, self::CODES, true)) ||
+                ($cause instanceof PDOException && (new LostConnectionDetector())->causedByLostConnection($cause))
+            ) {
                 return true;
             }
         }

@@ -47,7 +47,13 @@ final class CheckpointFile implements Keeper
         $file = self::file($this->path);
         $handle = @fopen("{$file}.new", 'wb');
         $json = json_encode(['path' => $this->path, 'folder' => $this->folder, ...$what], JSON_THROW_ON_ERROR);
-        if ($handle === false || fwrite($handle, $json) !== strlen($json) || ! fsync($handle) || ! fclose($handle) || ! rename("{$file}.new", $file)) {
+        if (
+            $handle === false ||
+            fwrite($handle, $json) !== strlen($json) ||
+            ! fsync($handle) ||
+            ! fclose($handle) ||
+            ! rename("{$file}.new", $file)
+        ) {
             throw new RuntimeException("The place to go on from could not be kept in {$file}: is its disk full?");
         }
     }
@@ -66,7 +72,10 @@ final class CheckpointFile implements Keeper
             $kept = null;
         }
         if (! is_array($kept)) {
-            throw new InvalidArgumentException("There is nothing to go on from for “{$path}” on this machine: no checkpoint was reached, or it was begun elsewhere. Run it without --resume and --again.");
+            throw new InvalidArgumentException(
+                "There is nothing to go on from for “{$path}” on this machine: no checkpoint was reached, or it was begun ".
+                'elsewhere. Run it without --resume and --again.',
+            );
         }
 
         return new Fluent(array_filter($kept, is_string(...), ARRAY_FILTER_USE_KEY));

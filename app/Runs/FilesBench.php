@@ -27,12 +27,12 @@ final readonly class FilesBench
      */
     public static function folder(HeldFolder $card, array $kept = []): self
     {
-        return new self(FolderFiles::open($card, $kept), new HostClock);
+        return new self(FolderFiles::open($card, $kept), new HostClock());
     }
 
     public static function standIn(Medium $medium, ?Path $chain): self
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
 
         return new self(new StandInFiles(new StandInDevice($medium, $clock, $chain?->usable()), $clock), $clock);
     }

@@ -21,13 +21,20 @@ final readonly class Filing
 {
     /**
      * @param  Run  $run  as it was ordered, or one that is not in the books yet
-     * @param  Result|array<mixed>|null  $result  null keeps what was written down of it so far; an array is a result from a file, to the letter
+     * @param  Result|array<mixed>|null  $result  null keeps what was written down of it so far; an array is a result from a
+     * file, to the letter
      * @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}|null  $traces
      * @param  string|null  $message  why it ended as it did
      * @param  DateTimeInterface|null  $ended  null for now
      */
-    public static function file(Run $run, RunState $state, Result|array|null $result, ?array $traces = null, ?string $message = null, ?DateTimeInterface $ended = null): Run
-    {
+    public static function file(
+        Run $run,
+        RunState $state,
+        Result|array|null $result,
+        ?array $traces = null,
+        ?string $message = null,
+        ?DateTimeInterface $ended = null,
+    ): Run {
         $filed = DB::transaction(function () use ($run, $state, $result, $traces, $message, $ended): Run {
             $card = Card::query()->whereKey($run->card_id)->lockForUpdate()->firstOrFail();
             $filed = self::afresh($run);
@@ -37,7 +44,14 @@ final readonly class Filing
             if ($filed->started_at !== null) {
                 $filed->beside ??= Alongside::of($filed);
             }
-            $filed->forceFill(['state' => $state, 'message' => $message === null ? null : mb_substr($message, 0, 1000), 'ended_at' => $ended ?? now(), 'progress' => null])->save();
+            $filed
+                ->forceFill([
+                    'state' => $state,
+                    'message' => $message === null ? null : mb_substr($message, 0, 1000),
+                    'ended_at' => $ended ?? now(),
+                    'progress' => null,
+                ])
+                ->save();
             if ($traces !== null) {
                 RunSample::query()->updateOrCreate(['run_id' => $filed->id], ['traces' => $traces]);
             }
@@ -56,7 +70,7 @@ final readonly class Filing
     /** A model of its own for each try: one that was rolled back would take what it lost for saved. */
     private static function afresh(Run $run): Run
     {
-        $filed = $run->exists ? Run::query()->with('slot')->findOrFail($run->id) : new Run;
+        $filed = $run->exists ? Run::query()->with('slot')->findOrFail($run->id) : new Run();
 
         return $filed->setRawAttributes([...$filed->getAttributes(), ...$run->getDirty()]);
     }

@@ -28,8 +28,14 @@ final readonly class Outcome
      * @param  string|null  $cutShort  why the medium went away, if it did
      * @param  array<string, mixed>|null  $checkpoint
      */
-    public static function of(Result $result, array $traces, bool $stopped, ?string $cutShort, ?string $note = null, ?array $checkpoint = null): self
-    {
+    public static function of(
+        Result $result,
+        array $traces,
+        bool $stopped,
+        ?string $cutShort,
+        ?string $note = null,
+        ?array $checkpoint = null,
+    ): self {
         return new self(RunState::ended($stopped, $cutShort), $result, $traces, $cutShort ?? $note, $checkpoint);
     }
 

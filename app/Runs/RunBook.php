@@ -32,24 +32,55 @@ use Tally\Record\TypedReading;
 final readonly class RunBook
 {
     /** @param  non-empty-list<TypedReading>  $readings */
-    public static function typed(Card $card, array $readings, Chain $chain, ?Reader $reader, ?Port $port, DateTimeImmutable $on, string $by, ?string $note, ?string $beside): Run
-    {
-        $rates = fn (string $way): array => array_values(array_map(
-            fn (TypedReading $one): float => $one->rate()->bytesPerSecond ?? 0.0,
-            array_filter($readings, fn (TypedReading $one): bool => $one->way === $way),
-        ));
+    public static function typed(
+        Card $card,
+        array $readings,
+        Chain $chain,
+        ?Reader $reader,
+        ?Port $port,
+        DateTimeImmutable $on,
+        string $by,
+        ?string $note,
+        ?string $beside,
+    ): Run {
+        $rates = fn (string $way): array => array_values(
+            array_map(
+                fn (TypedReading $one): float => $one->rate()->bytesPerSecond ?? 0.0,
+                array_filter($readings, fn (TypedReading $one): bool => $one->way === $way),
+            ),
+        );
         $sizes = array_unique(array_map(fn (TypedReading $one): int => $one->size->count ?? 0, $readings));
-        $disagree = array_map(fn (TypedReading $one): string => $one->way, array_filter($readings, fn (TypedReading $one): bool => $one->accord()?->agrees() === false));
-        $record = new SpeedRecord(Bytes::of(count($sizes) === 1 ? $sizes[0] : 0), $rates('write'), $rates('read'), true, 0, Bytes::of(0), array_values(array_unique($disagree)));
+        $disagree = array_map(
+            fn (TypedReading $one): string => $one->way,
+            array_filter($readings, fn (TypedReading $one): bool => $one->accord()?->agrees() === false),
+        );
+        $record = new SpeedRecord(
+            Bytes::of(count($sizes) === 1 ? $sizes[0] : 0),
+            $rates('write'),
+            $rates('read'),
+            true,
+            0,
+            Bytes::of(0),
+            array_values(array_unique($disagree)),
+        );
         $run = self::begin($card, RunKind::Speed, RunSource::Typed, $chain, $reader, $port, new TypedParameters($readings), $by);
         $run->beside = $beside;
 
         return Filing::file($run, RunState::Done, $record, message: $note, ended: $on);
     }
 
-    public static function stopwatch(Card $card, CopyReading $copy, Chain $chain, ?Reader $reader, ?Port $port, ?Drive $drive, DateTimeImmutable $on, string $by, ?string $note): Run
-    {
-        $run = self::begin($card, RunKind::Copy, RunSource::Stopwatch, $chain, $reader, $port, new CopyParameters, $by);
+    public static function stopwatch(
+        Card $card,
+        CopyReading $copy,
+        Chain $chain,
+        ?Reader $reader,
+        ?Port $port,
+        ?Drive $drive,
+        DateTimeImmutable $on,
+        string $by,
+        ?string $note,
+    ): Run {
+        $run = self::begin($card, RunKind::Copy, RunSource::Stopwatch, $chain, $reader, $port, new CopyParameters(), $by);
         $run->drive_id = $drive?->id;
 
         return Filing::file($run, RunState::Done, CopyRecord::timed($copy), message: $note, ended: $on);
@@ -76,17 +107,35 @@ final readonly class RunBook
     public static function countAgain(Run $run, string $reason): void
     {
         DB::transaction(function () use ($run, $reason): void {
-            RunVoid::query()->where('run_id', $run->id)->whereNull('withdrawn')->update(['withdrawn' => $reason]);
+            RunVoid::query()
+                ->where('run_id', $run->id)
+                ->whereNull('withdrawn')
+                ->update(['withdrawn' => $reason]);
             OwnMeasurement::note($run->refresh());
             CardEvidence::refreshAround($run);
         });
     }
 
-    private static function begin(Card $card, RunKind $kind, RunSource $source, Chain $chain, ?Reader $reader, ?Port $port, Parameters $parameters, string $by): Run
-    {
+    private static function begin(
+        Card $card,
+        RunKind $kind,
+        RunSource $source,
+        Chain $chain,
+        ?Reader $reader,
+        ?Port $port,
+        Parameters $parameters,
+        string $by,
+    ): Run {
         return new Run([
-            'card_id' => $card->id, 'kind' => $kind, 'source' => $source, 'chain' => $chain,
-            'reader_id' => $reader?->id, 'cable_id' => $reader?->cable_id, 'port_id' => $port?->id, 'parameters' => $parameters, 'recorded_by' => $by,
+            'card_id' => $card->id,
+            'kind' => $kind,
+            'source' => $source,
+            'chain' => $chain,
+            'reader_id' => $reader?->id,
+            'cable_id' => $reader?->cable_id,
+            'port_id' => $port?->id,
+            'parameters' => $parameters,
+            'recorded_by' => $by,
         ]);
     }
 }

@@ -57,7 +57,7 @@ final class RunCheckpoint implements Keeper
         $keep = ['checkpoint' => json_encode($place, JSON_THROW_ON_ERROR)];
         if ($checkpoint->read > 0) {
             $parameters = $this->run->parameters;
-            $asked = $parameters instanceof ProofParameters ? $parameters : new ProofParameters;
+            $asked = $parameters instanceof ProofParameters ? $parameters : new ProofParameters();
             $keep['result'] = Json::of(ProofRecord::soFar($checkpoint, $this->bench->extent($asked->size), $asked->reinserted)->pack());
         }
         $this->hasKept = true;

@@ -50,7 +50,12 @@ use Throwable;
 /** Carries a waiting run through to its end, and files what came of it. */
 final readonly class RunConductor
 {
-    public function __construct(private AllowedFolders $allowed, private float $standInSeconds, private ?Worker $worker = null, private ?int $lane = null) {}
+    public function __construct(
+        private AllowedFolders $allowed,
+        private float $standInSeconds,
+        private ?Worker $worker = null,
+        private ?int $lane = null,
+    ) {}
 
     public function conduct(Run $run): void
     {
@@ -62,7 +67,13 @@ final readonly class RunConductor
 
             return;
         }
-        $run->forceFill(['state' => RunState::Running, 'started_at' => now(), 'ended_at' => null, 'message' => null, 'lane' => $this->lane])->save();
+        $run->forceFill([
+            'state' => RunState::Running,
+            'started_at' => now(),
+            'ended_at' => null,
+            'message' => null,
+            'lane' => $this->lane,
+        ])->save();
         try {
             match ($run->kind) {
                 RunKind::Speed => $this->on($this->lay($run), $run, $this->speed(...)),
@@ -126,7 +137,9 @@ final readonly class RunConductor
             return Bench::standIn($this->medium($run), $this->chain($run));
         }
 
-        return $slot->kind === SlotKind::Raw ? $this->erase($run, $slot) : Bench::folder($this->card($run, $slot), self::size($run), self::kept($run));
+        return $slot->kind === SlotKind::Raw
+            ? $this->erase($run, $slot)
+            : Bench::folder($this->card($run, $slot), self::size($run), self::kept($run));
     }
 
     /** @throws DeviceFault */
@@ -134,7 +147,9 @@ final readonly class RunConductor
     {
         $slot = $this->slot($run);
 
-        return $slot->kind === SlotKind::Folder ? Bench::oneFile($this->card($run, $slot), self::size($run), self::kept($run)) : $this->lay($run);
+        return $slot->kind === SlotKind::Folder
+            ? Bench::oneFile($this->card($run, $slot), self::size($run), self::kept($run))
+            : $this->lay($run);
     }
 
     /** @throws DeviceFault */
@@ -145,7 +160,11 @@ final readonly class RunConductor
         return match ($slot->kind) {
             SlotKind::StandIn => Bench::standIn($this->medium($run), $this->chain($run), $from),
             SlotKind::Raw => $this->erase($run, $slot),
-            SlotKind::Folder => Bench::folderTakenUp($this->card($run, $slot), $run->checkpoint?->string('folder')->value() ?? '', $from->size),
+            SlotKind::Folder => Bench::folderTakenUp(
+                $this->card($run, $slot),
+                $run->checkpoint?->string('folder')->value() ?? '',
+                $from->size,
+            ),
         };
     }
 
@@ -160,7 +179,10 @@ final readonly class RunConductor
         $path = $slot->path ?? '';
         // Somebody may have said just now that there is footage on it.
         $run->card->refresh();
-        $bench = SlotLook::undisturbed($slot, fn (): Bench => Bench::raw($path, Permit::guard($path, $run->card, $why, $this->allowed->roots())));
+        $bench = SlotLook::undisturbed(
+            $slot,
+            fn (): Bench => Bench::raw($path, Permit::guard($path, $run->card, $why, $this->allowed->roots())),
+        );
         $device = $bench->device;
         assert($device instanceof RawDevice);
         try {
@@ -168,7 +190,15 @@ final readonly class RunConductor
             RightMedium::asOrdered($slot->name, $run->medium, $now);
             RightMedium::notAnother($slot->name, $run->card, $device, $now, $why);
             $run->forceFill(['medium' => $now, 'medium_serial' => $now->serial])->save();
-            Ledger::enter($run->kind->label().', '.$run->name(), $path, $now, $run->recorded_by ?? 'nobody named', $run->card, $run, $why);
+            Ledger::enter(
+                $run->kind->label().', '.$run->name(),
+                $path,
+                $now,
+                $run->recorded_by ?? 'nobody named',
+                $run->card,
+                $run,
+                $why,
+            );
         } catch (Throwable $fault) {
             $bench->clear();
             throw $fault;
@@ -201,17 +231,40 @@ final readonly class RunConductor
         $parameters = $run->parameters;
         assert($parameters instanceof SpeedParameters);
         $plan = $parameters->plan;
-        $result = (new SpeedRun($plan))->on($bench->device, $bench->clock, $watch, new RunKeeper($run, fn (SpeedResult $soFar): SpeedRecord => SpeedRecord::of($soFar, $plan), fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []]));
+        $result = (new SpeedRun($plan))->on(
+            $bench->device,
+            $bench->clock,
+            $watch,
+            new RunKeeper(
+                $run,
+                fn (SpeedResult $soFar): SpeedRecord => SpeedRecord::of($soFar, $plan),
+                fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []],
+            ),
+        );
 
         return Outcome::of(SpeedRecord::of($result, $plan), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort);
     }
 
     private function sustain(Run $run, Bench $bench, Observer $watch): Outcome
     {
-        $result = (new SustainedRun(self::size($run)))->on($bench->device, $bench->clock, $watch,
-            new RunKeeper($run, SustainedRecord::of(...), fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat]));
+        $result = (new SustainedRun(self::size($run)))->on(
+            $bench->device,
+            $bench->clock,
+            $watch,
+            new RunKeeper(
+                $run,
+                SustainedRecord::of(...),
+                fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat],
+            ),
+        );
 
-        return Outcome::of(SustainedRecord::of($result), ['write' => $result->trace, 'read' => [], 'heat' => $result->heat], $result->stopped, $result->cutShort, $result->note);
+        return Outcome::of(
+            SustainedRecord::of($result),
+            ['write' => $result->trace, 'read' => [], 'heat' => $result->heat],
+            $result->stopped,
+            $result->cutShort,
+            $result->note,
+        );
     }
 
     /**
@@ -229,13 +282,25 @@ final readonly class RunConductor
         $keeper = new RunCheckpoint($run, $bench);
         $clear = $bench->clear(...);
         try {
-            $result = $from === null
-                ? FullProof::on($bench->device, $bench->clock, $watch, $asked->size, ! $asked->wholeMap, $keeper)
-                : FullProof::continued($from, $bench->device, $bench->clock, $watch, $keeper);
+            $result =
+                $from === null
+                    ? FullProof::on($bench->device, $bench->clock, $watch, $asked->size, ! $asked->wholeMap, $keeper)
+                    : FullProof::continued($from, $bench->device, $bench->clock, $watch, $keeper);
             $isOver = ! $result->stopped && $result->cutShort === null;
             $clear = $isOver || ! $keeper->hasKept() ? $clear : $bench->leave(...);
             $record = ProofRecord::of($result, $bench->extent($asked->size), $bench->manner(), $asked->reinserted);
-            $this->end($run, Outcome::of($record, ['write' => $result->writeTrace, 'read' => $result->readTrace], $result->stopped, $result->cutShort, $result->note, $result->checkpoint()?->pack() ?? $keeper->unkept()), $clear);
+            $this->end(
+                $run,
+                Outcome::of(
+                    $record,
+                    ['write' => $result->writeTrace, 'read' => $result->readTrace],
+                    $result->stopped,
+                    $result->cutShort,
+                    $result->note,
+                    $result->checkpoint()?->pack() ?? $keeper->unkept(),
+                ),
+                $clear,
+            );
         } finally {
             $clear();
         }
@@ -245,9 +310,18 @@ final readonly class RunConductor
     {
         $asked = self::asked($run);
         $plan = $asked->screen === null ? null : Run::query()->find($asked->screen)?->proof()?->screen;
-        $result = $plan === null ? QuickScreen::on($bench->device, $bench->clock, $watch, $asked->points) : QuickScreen::again($plan, $bench->device, $bench->clock, $watch);
+        $result =
+            $plan === null
+                ? QuickScreen::on($bench->device, $bench->clock, $watch, $asked->points)
+                : QuickScreen::again($plan, $bench->device, $bench->clock, $watch);
 
-        return Outcome::of(ProofRecord::of($result, $bench->extent($asked->size), $bench->manner(), $asked->reinserted), ['write' => [], 'read' => []], $result->stopped, $result->cutShort, $result->note);
+        return Outcome::of(
+            ProofRecord::of($result, $bench->extent($asked->size), $bench->manner(), $asked->reinserted),
+            ['write' => [], 'read' => []],
+            $result->stopped,
+            $result->cutShort,
+            $result->note,
+        );
     }
 
     /** @throws DeviceFault */
@@ -257,11 +331,22 @@ final readonly class RunConductor
         $asked = $run->parameters;
         assert($asked instanceof FilesParameters);
         $isStandIn = $slot->kind === SlotKind::StandIn;
-        $bench = $isStandIn ? FilesBench::standIn($this->medium($run), $this->chain($run)) : FilesBench::folder($this->card($run, $slot), self::kept($run));
+        $bench = $isStandIn
+            ? FilesBench::standIn($this->medium($run), $this->chain($run))
+            : FilesBench::folder($this->card($run, $slot), self::kept($run));
         try {
             $keeper = new RunKeeper($run, fn (SmallFilesResult $soFar): FilesRecord => new FilesRecord($soFar));
-            $result = (new SmallFiles($asked->files, $asked->times))->on($bench->store, $bench->clock, $this->watch($run, $isStandIn), $keeper);
-            $this->end($run, Outcome::of(new FilesRecord($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort), $bench->store->clear(...));
+            $result = (new SmallFiles($asked->files, $asked->times))->on(
+                $bench->store,
+                $bench->clock,
+                $this->watch($run, $isStandIn),
+                $keeper,
+            );
+            $this->end(
+                $run,
+                Outcome::of(new FilesRecord($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort),
+                $bench->store->clear(...),
+            );
         } finally {
             $bench->store->clear();
         }
@@ -273,7 +358,7 @@ final readonly class RunConductor
         $asked = $run->parameters;
         assert($asked instanceof CopyParameters);
         $copy = TimedCopy::of($this->allowed->admitWithin($asked->source), $this->allowed->admitWithin($asked->into), $asked->verify);
-        $result = $copy->run(new HostClock, $this->watch($run, false), new RunKeeper($run, CopyRecord::of(...)));
+        $result = $copy->run(new HostClock(), $this->watch($run, false), new RunKeeper($run, CopyRecord::of(...)));
 
         return Outcome::of(CopyRecord::of($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
     }
@@ -286,8 +371,12 @@ final readonly class RunConductor
      */
     private static function kept(Run $run): array
     {
-        $left = Run::query()->where('kind', RunKind::Proof)->whereNotNull('checkpoint')->whereNotIn('state', [RunState::Done, ...RunState::going()])
-            ->when($run->kind === RunKind::Proof, fn (Builder $runs): Builder => $runs->where('card_id', '!=', $run->card_id))->get();
+        $left = Run::query()
+            ->where('kind', RunKind::Proof)
+            ->whereNotNull('checkpoint')
+            ->whereNotIn('state', [RunState::Done, ...RunState::going()])
+            ->when($run->kind === RunKind::Proof, fn (Builder $runs): Builder => $runs->where('card_id', '!=', $run->card_id))
+            ->get();
 
         return array_values(array_filter($left->map(fn (Run $one): mixed => $one->checkpoint?->get('folder'))->all(), is_string(...)));
     }

@@ -37,8 +37,9 @@ final readonly class RunDesk
     public function order(Card $card, Station $station, Ordered $order): Run
     {
         $slot = $order->slot;
-        $chain = Rig::chain($card->label(), $slot)
-            ?? throw $this->refuse('slot', "{$slot->reader->tag} does not take {$card->label()->connection()}: choose another slot.");
+        $chain =
+            Rig::chain($card->label(), $slot) ??
+            throw $this->refuse('slot', "{$slot->reader->tag} does not take {$card->label()->connection()}: choose another slot.");
         $this->check($card, $order);
         $medium = $this->medium($order);
 
@@ -92,11 +93,20 @@ final readonly class RunDesk
             }
             $station = $run->station;
             if (! ($again ? $run->canReadAgain() : $run->canContinue()) || $station === null) {
-                throw $this->refuse('run', "There is nothing to go on from: {$run->name()} is {$run->state->value}, and no place of it was kept. Begin a new proof.");
+                throw $this->refuse(
+                    'run',
+                    "There is nothing to go on from: {$run->name()} is {$run->state->value}, and no place of it was kept. Begin a ".
+                    'new proof.',
+                );
             }
             $parameters = $run->parameters;
             assert($parameters instanceof ProofParameters);
-            $run->forceFill(['state' => RunState::Waiting, 'stop_requested' => false, 'message' => null, 'parameters' => $parameters->goneOnWith($again)])->save();
+            $run->forceFill([
+                'state' => RunState::Waiting,
+                'stop_requested' => false,
+                'message' => null,
+                'parameters' => $parameters->goneOnWith($again),
+            ])->save();
             $this->dispatch($run, $station);
         });
     }
@@ -117,7 +127,10 @@ final readonly class RunDesk
             throw $this->refuse('slot', "Nothing can be run in {$slot->name}: {$seen->refused}.");
         }
         if ($order->shown !== null && $order->shown !== $seen->medium->token()) {
-            throw $this->refuse('slot', "{$slot->name} holds another medium than this page showed. Look at what it shows now, and order again.");
+            throw $this->refuse(
+                'slot',
+                "{$slot->name} holds another medium than this page showed. Look at what it shows now, and order again.",
+            );
         }
 
         return $seen->medium;
@@ -134,10 +147,21 @@ final readonly class RunDesk
             return;
         }
         Slot::query()->whereKey($slot->id)->lockForUpdate()->first();
-        $going = Run::query()->with(['card', 'slot'])->where('station_id', $slot->station_id)->whereIn('state', RunState::going())->whereNotNull('medium')->get();
-        $other = $going->first(fn (Run $run): bool => $run->slot_id === $slot->id || ($run->medium !== null && $run->medium->isAtTheSamePlaceAs($medium)));
+        $going = Run::query()
+            ->with(['card', 'slot'])
+            ->where('station_id', $slot->station_id)
+            ->whereIn('state', RunState::going())
+            ->whereNotNull('medium')
+            ->get();
+        $other = $going->first(
+            fn (Run $run): bool => $run->slot_id === $slot->id || ($run->medium !== null && $run->medium->isAtTheSamePlaceAs($medium)),
+        );
         if ($other !== null) {
-            throw $this->refuse('slot', "{$slot->name} has an order already: {$other->name()} of {$other->card->tag} is {$other->state->value} there. Let it end, or stop it, and put the next card in then.");
+            throw $this->refuse(
+                'slot',
+                "{$slot->name} has an order already: {$other->name()} of {$other->card->tag} is {$other->state->value} there. Let ".
+                'it end, or stop it, and put the next card in then.',
+            );
         }
     }
 
@@ -145,14 +169,26 @@ final readonly class RunDesk
     private static function reinserted(Card $card, Ordered $order): Parameters
     {
         $parameters = $order->parameters;
-        $last = $parameters instanceof ProofParameters ? $card->runs()->whereIn('kind', [RunKind::Proof, RunKind::Screen])->whereNotNull('slot_id')->latest('id')->value('slot_id') : null;
+        $last =
+            $parameters instanceof ProofParameters
+                ? $card
+                    ->runs()
+                    ->whereIn('kind', [RunKind::Proof, RunKind::Screen])
+                    ->whereNotNull('slot_id')
+                    ->latest('id')
+                    ->value('slot_id')
+                : null;
 
-        return $parameters instanceof ProofParameters && $last !== null && $last !== $order->slot->id ? $parameters->afterReinsertion() : $parameters;
+        return $parameters instanceof ProofParameters && $last !== null && $last !== $order->slot->id
+            ? $parameters->afterReinsertion()
+            : $parameters;
     }
 
     private function dispatch(Run $run, Station $station): void
     {
-        $this->queue->dispatch((new ConductRun($run->id))->onQueue($run->kind->isProof() ? $station->proofQueue() : $station->queue())->afterCommit());
+        $this->queue->dispatch(
+            (new ConductRun($run->id))->onQueue($run->kind->isProof() ? $station->proofQueue() : $station->queue())->afterCommit(),
+        );
     }
 
     /** @throws ValidationException */
@@ -161,7 +197,11 @@ final readonly class RunDesk
         $parameters = $order->parameters;
         if ($order->slot->kind === SlotKind::StandIn) {
             if ($order->kind === RunKind::Copy) {
-                throw $this->refuse('slot', "{$order->slot->name} holds a stand-in, which keeps no files: choose a slot with a folder, or take the time by stopwatch.");
+                throw $this->refuse(
+                    'slot',
+                    "{$order->slot->name} holds a stand-in, which keeps no files: choose a slot with a folder, or take the time by ".
+                    'stopwatch.',
+                );
             }
 
             return;
@@ -173,7 +213,11 @@ final readonly class RunDesk
             return;
         }
         if ($parameters instanceof SpeedParameters && ! $parameters->plan->from->isZero()) {
-            throw $this->refuse('from', 'In a folder the file system decides where data lies, so a region that begins further on cannot be promised. Leave it empty, or write up to there.');
+            throw $this->refuse(
+                'from',
+                'In a folder the file system decides where data lies, so a region that begins further on cannot be promised. Leave '.
+                'it empty, or write up to there.',
+            );
         }
         $this->admitted('slot', fn (): string => $this->allowed->admit($order->slot->path ?? ''));
         if ($parameters instanceof CopyParameters) {
@@ -190,14 +234,23 @@ final readonly class RunDesk
     private function checkRaw(Card $card, Ordered $order): void
     {
         $parameters = $order->parameters;
-        if (! $parameters instanceof ProofParameters) {
-            throw $this->refuse('slot', "{$order->slot->name} holds a raw card, without a file system: only a full proof or a quick screen can be run there.");
+        if (! ($parameters instanceof ProofParameters)) {
+            throw $this->refuse(
+                'slot',
+                "{$order->slot->name} holds a raw card, without a file system: only a full proof or a quick screen can be run there.",
+            );
         }
         $typed = trim($parameters->tag ?? '');
-        $wrong = array_filter([
-            'by' => ($order->by ?? '') === '' ? 'Nobody is named. Erasing a card is written down with a name: write yours.' : '',
-            'tag' => strcasecmp($typed, $card->tag) === 0 ? '' : "Everything on the card is lost. Type the tag of this card to say that it is meant: {$card->tag}.".($typed === '' ? '' : " “{$typed}” was typed."),
-        ], fn (string $sentence): bool => $sentence !== '');
+        $wrong = array_filter(
+            [
+                'by' => ($order->by ?? '') === '' ? 'Nobody is named. Erasing a card is written down with a name: write yours.' : '',
+                'tag' => strcasecmp($typed, $card->tag) === 0
+                        ? ''
+                        : "Everything on the card is lost. Type the tag of this card to say that it is meant: {$card->tag}.".
+                            ($typed === '' ? '' : " “{$typed}” was typed."),
+            ],
+            fn (string $sentence): bool => $sentence !== '',
+        );
         if ($wrong !== []) {
             throw ValidationException::withMessages($wrong);
         }

@@ -31,7 +31,12 @@ final class RunKeeper implements Keeper
      * @param  Closure(T): Result  $record  as it is kept with the run
      * @param  (Closure(T): array<string, mixed>)|null  $traces  as they are kept beside it
      */
-    public function __construct(private readonly Run $run, private readonly Closure $record, private readonly ?Closure $traces = null, private readonly float $every = self::EVERY) {}
+    public function __construct(
+        private readonly Run $run,
+        private readonly Closure $record,
+        private readonly ?Closure $traces = null,
+        private readonly float $every = self::EVERY,
+    ) {}
 
     public function keep(Closure $soFar): void
     {
@@ -45,7 +50,9 @@ final class RunKeeper implements Keeper
             if ($this->traces !== null) {
                 RunSample::query()->updateOrCreate(['run_id' => $this->run->id], ['traces' => ($this->traces)($result)]);
             }
-            Run::query()->whereKey($this->run->id)->update(['result' => Json::of(($this->record)($result)->pack())]);
+            Run::query()
+                ->whereKey($this->run->id)
+                ->update(['result' => Json::of(($this->record)($result)->pack())]);
         } catch (QueryException) {
             // The database is away for a moment: the result is filed at the end.
             DB::disconnect();

@@ -32,8 +32,12 @@ final class RunWatch implements Observer
         }
         $this->last = $now;
         try {
-            Run::query()->whereKey($this->run->id)->update(['progress' => json_encode(ProgressRecord::of($progress)->pack(), JSON_THROW_ON_ERROR)]);
-            Station::query()->whereKey($this->run->station_id)->update(['worker_seen_at' => now()]);
+            Run::query()
+                ->whereKey($this->run->id)
+                ->update(['progress' => json_encode(ProgressRecord::of($progress)->pack(), JSON_THROW_ON_ERROR)]);
+            Station::query()
+                ->whereKey($this->run->station_id)
+                ->update(['worker_seen_at' => now()]);
             $this->stop = (bool) Run::query()->whereKey($this->run->id)->value('stop_requested');
         } catch (QueryException) {
             // A database that is away for a moment is no reason to give up a run of hours; the result is filed at the end.

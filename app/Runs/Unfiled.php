@@ -31,17 +31,31 @@ final readonly class Unfiled
     public static function put(Run $run, Outcome $outcome): self
     {
         $entry = [
-            'run' => $run->exists ? $run->id : null, 'of' => self::mark($run), 'tag' => $run->relationLoaded('card') ? $run->card->tag : null, 'attributes' => $run->exists ? $run->getDirty() : $run->getAttributes(),
-            'state' => $outcome->state->value, 'result' => $outcome->result?->pack(), 'traces' => $outcome->traces, 'message' => $outcome->message, 'ended_at' => now()->utc()->format('Y-m-d H:i:s'),
+            'run' => $run->exists ? $run->id : null,
+            'of' => self::mark($run),
+            'tag' => $run->relationLoaded('card') ? $run->card->tag : null,
+            'attributes' => $run->exists ? $run->getDirty() : $run->getAttributes(),
+            'state' => $outcome->state->value,
+            'result' => $outcome->result?->pack(),
+            'traces' => $outcome->traces,
+            'message' => $outcome->message,
+            'ended_at' => now()->utc()->format('Y-m-d H:i:s'),
         ];
         if ($outcome->checkpoint !== null) {
             $entry['attributes']['checkpoint'] = json_encode($outcome->checkpoint, JSON_THROW_ON_ERROR);
         }
         @mkdir(self::folder(), 0700, true);
-        $file = self::folder().sprintf('/%s-%06d-%s.json', now()->utc()->format('Ymd-His-u'), getmypid(), $run->exists ? $run->id : 'new');
+        $file =
+            self::folder().sprintf('/%s-%06d-%s.json', now()->utc()->format('Ymd-His-u'), getmypid(), $run->exists ? $run->id : 'new');
         $json = json_encode($entry, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
         $handle = @fopen("{$file}.new", 'xb');
-        if ($handle === false || fwrite($handle, $json) !== strlen($json) || ! fsync($handle) || ! fclose($handle) || ! rename("{$file}.new", $file)) {
+        if (
+            $handle === false ||
+            fwrite($handle, $json) !== strlen($json) ||
+            ! fsync($handle) ||
+            ! fclose($handle) ||
+            ! rename("{$file}.new", $file)
+        ) {
             throw new RuntimeException("The result could not be put down in {$file}: is the disk of this station full?");
         }
 
@@ -113,8 +127,11 @@ final readonly class Unfiled
             $traces = $entry['traces'] ?? null;
             $result = $entry['result'] ?? null;
             Filing::file(
-                $run, RunState::from(is_string($entry['state'] ?? null) ? $entry['state'] : ''), is_array($result) ? $result : null,
-                is_array($traces) ? RunSample::traces($traces) : null, is_string($entry['message'] ?? null) ? $entry['message'] : null,
+                $run,
+                RunState::from(is_string($entry['state'] ?? null) ? $entry['state'] : ''),
+                is_array($result) ? $result : null,
+                is_array($traces) ? RunSample::traces($traces) : null,
+                is_string($entry['message'] ?? null) ? $entry['message'] : null,
                 Carbon::parse(is_string($entry['ended_at'] ?? null) ? $entry['ended_at'] : 'now', 'UTC'),
             );
         }
@@ -129,13 +146,21 @@ final readonly class Unfiled
      */
     private static function run(array $entry): ?Run
     {
-        $attributes = is_array($entry['attributes'] ?? null) ? array_filter($entry['attributes'], is_string(...), ARRAY_FILTER_USE_KEY) : [];
+        $attributes = is_array($entry['attributes'] ?? null)
+            ? array_filter($entry['attributes'], is_string(...), ARRAY_FILTER_USE_KEY)
+            : [];
         if (($entry['run'] ?? null) === null) {
-            $isOurs = Card::query()->whereKey($attributes['card_id'] ?? 0)->where('tag', $entry['tag'] ?? '')->exists();
+            $isOurs = Card::query()
+                ->whereKey($attributes['card_id'] ?? 0)
+                ->where('tag', $entry['tag'] ?? '')
+                ->exists();
 
-            return ! $isOurs ? null : (new Run)->setRawAttributes([...(new Run)->getAttributes(), ...$attributes]);
+            return ! $isOurs ? null : (new Run())->setRawAttributes([...(new Run())->getAttributes(), ...$attributes]);
         }
-        $run = Run::query()->with(['card', 'slot', 'station'])->whereKey($entry['run'])->first();
+        $run = Run::query()
+            ->with(['card', 'slot', 'station'])
+            ->whereKey($entry['run'])
+            ->first();
         if ($run === null || self::mark($run) !== ($entry['of'] ?? null)) {
             return null;
         }

@@ -61,7 +61,9 @@ final readonly class OpinionFile
             throw NotAnOpinion::because("“{$at}” is no object. Give a case or a result file there.");
         }
         try {
-            return ($case['format'] ?? null) === ResultFile::FORMAT ? ResultCase::of(ResultReader::of($case)) : CaseReader::read(new Fields($case, $at));
+            return ($case['format'] ?? null) === ResultFile::FORMAT
+                ? ResultCase::of(ResultReader::of($case))
+                : CaseReader::read(new Fields($case, $at));
         } catch (NotUsable|NotAResult $fault) {
             throw NotAnOpinion::because($fault->getMessage());
         }

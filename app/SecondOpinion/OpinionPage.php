@@ -23,7 +23,13 @@ final readonly class OpinionPage
         usort($opinions, fn (OpinionProps $a, OpinionProps $b): int => ($b->differs !== []) <=> ($a->differs !== []));
         $expected = count(array_filter($file->cases, fn (CaseOfCard $case): bool => $case->expects !== null));
 
-        return new OpinionsProps($name, array_slice($opinions, 0, self::SHOWN), count($opinions), $expected === 0 ? null : $expected, $differing);
+        return new OpinionsProps(
+            $name,
+            array_slice($opinions, 0, self::SHOWN),
+            count($opinions),
+            $expected === 0 ? null : $expected,
+            $differing,
+        );
     }
 
     private static function one(CaseOfCard $case, int $place): OpinionProps
@@ -31,8 +37,13 @@ final readonly class OpinionPage
         $verdict = Judge::judge($case->evidence);
 
         return new OpinionProps(
-            $case->name === '' ? 'case '.($place + 1) : $case->name, $case->evidence->label->line(), $verdict->kind, $verdict->next->words(),
-            array_map(Margin::reason(...), [...$verdict->reasons, ...$verdict->notes]), $case->expects?->differences($verdict) ?? [], $case->because,
+            $case->name === '' ? 'case '.($place + 1) : $case->name,
+            $case->evidence->label->line(),
+            $verdict->kind,
+            $verdict->next->words(),
+            array_map(Margin::reason(...), [...$verdict->reasons, ...$verdict->notes]),
+            $case->expects?->differences($verdict) ?? [],
+            $case->because,
         );
     }
 }

@@ -45,12 +45,18 @@ final readonly class ResultCase
         }
         $seen = self::seen($result->file);
 
-        return new CaseOfCard(trim("{$result->tag} {$result->label}"), '', new Evidence(self::label($result->file->fields('card'), $seen), $speeds, $proofs, $sustained, $seen));
+        return new CaseOfCard(
+            trim("{$result->tag} {$result->label}"),
+            '',
+            new Evidence(self::label($result->file->fields('card'), $seen), $speeds, $proofs, $sustained, $seen),
+        );
     }
 
     private static function withCourse(FiledRun $run, ProofRecord $record): ProofRecord
     {
-        return $record->course !== null || $record->screen !== null || $run->traces === null ? $record : $record->withCourse(LongWrite::traced($run->traces['write']));
+        return $record->course !== null || $record->screen !== null || $run->traces === null
+            ? $record
+            : $record->withCourse(LongWrite::traced($run->traces['write']));
     }
 
     /**
@@ -69,11 +75,22 @@ final readonly class ResultCase
             };
         }
         $rate = fn (string $key) => $card->has($key) ? $card->rate($key) : null;
-        $marks = array_map(fn (string $mark): Mark => Mark::tryFrom($mark) ?? throw $card->wrong('marks', "“{$mark}” is no mark that is known here."), $card->texts('marks'));
+        $marks = array_map(
+            fn (string $mark): Mark => Mark::tryFrom($mark) ?? throw $card->wrong('marks', "“{$mark}” is no mark that is known here."),
+            $card->texts('marks'),
+        );
 
         return new Label(
-            $card->choice('form', Form::class), $card->size('capacity'), $card->has('family') ? $card->choice('family', Family::class) : null,
-            $card->has('bus') ? $card->choice('bus', Bus::class) : null, $marks, $rate('read'), $rate('write'), $card->numberOrNull('times'), $rows, $rate('sustained'),
+            $card->choice('form', Form::class),
+            $card->size('capacity'),
+            $card->has('family') ? $card->choice('family', Family::class) : null,
+            $card->has('bus') ? $card->choice('bus', Bus::class) : null,
+            $marks,
+            $rate('read'),
+            $rate('write'),
+            $card->numberOrNull('times'),
+            $rows,
+            $rate('sustained'),
         );
     }
 
@@ -91,8 +108,14 @@ final readonly class ResultCase
             if ($row->has('withdrawn')) {
                 continue;
             }
-            $seen = new Seen($question, $answer, $row->text('by', 'nobody named'), $row->text('on', 'a day not told'), $row->textOrNull('reader'));
-            $question->isInReader() ? $inReader[] = $seen : $newest[$question->value] = $seen;
+            $seen = new Seen(
+                $question,
+                $answer,
+                $row->text('by', 'nobody named'),
+                $row->text('on', 'a day not told'),
+                $row->textOrNull('reader'),
+            );
+            $question->isInReader() ? ($inReader[] = $seen) : ($newest[$question->value] = $seen);
         }
 
         return [...array_values($newest), ...$inReader];

@@ -18,9 +18,15 @@ final readonly class BenchBook
     public static function found(string $name, int $host): Station
     {
         // Two names that would share a queue would take each other's runs.
-        $taken = Station::query()->pluck('name')->contains(fn (mixed $one): bool => is_string($one) && Str::slug($one) === Str::slug($name));
+        $taken = Station::query()
+            ->pluck('name')
+            ->contains(fn (mixed $one): bool => is_string($one) && Str::slug($one) === Str::slug($name));
         if ($taken || Str::slug($name) === '') {
-            throw ValidationException::withMessages(['station' => $taken ? "A bench of that name is here already, or one so like it that both would be taken for one: “{$name}”." : 'The name has no letter or digit that could stand for it. Write it otherwise.']);
+            throw ValidationException::withMessages([
+                'station' => $taken
+                    ? "A bench of that name is here already, or one so like it that both would be taken for one: “{$name}”."
+                    : 'The name has no letter or digit that could stand for it. Write it otherwise.',
+            ]);
         }
 
         return Station::query()->create(['name' => $name, 'host_id' => $host]);
@@ -31,11 +37,19 @@ final readonly class BenchBook
     {
         return DB::transaction(function () use ($station, $slot, $columns): Slot {
             $kept = $slot === null ? new Slot(['station_id' => $station->id]) : self::free($slot, 'changed');
-            if ($station->slots()->where('name', $columns['name'])->when($slot !== null, fn ($query) => $query->whereKeyNot($slot?->id))->exists()) {
-                throw ValidationException::withMessages(['name' => "{$station->name} has a slot “{$columns['name']}” already. Call this one otherwise."]);
+            if (
+                $station
+                    ->slots()
+                    ->where('name', $columns['name'])
+                    ->when($slot !== null, fn ($query) => $query->whereKeyNot($slot?->id))
+                    ->exists()
+            ) {
+                throw ValidationException::withMessages([
+                    'name' => "{$station->name} has a slot “{$columns['name']}” already. Call this one otherwise.",
+                ]);
             }
             // What was seen there before says nothing of another place.
-            $kept->forceFill([...$columns, ...($kept->path === $columns['path'] ? [] : ['seen' => null, 'seen_at' => null])])->save();
+            $kept->forceFill([...$columns, ...$kept->path === $columns['path'] ? [] : ['seen' => null, 'seen_at' => null]])->save();
 
             return $kept;
         });
@@ -48,7 +62,11 @@ final readonly class BenchBook
             DB::transaction(fn () => self::free($slot, 'taken out')->delete());
         } catch (QueryException $fault) {
             // MariaDB 1451: a row that others refer to cannot be deleted.
-            throw ($fault->errorInfo[1] ?? null) === 1451 ? ValidationException::withMessages(['slot' => "Runs were made in {$slot->name}, and they keep it. Give it another name or path instead."]) : $fault;
+            throw ($fault->errorInfo[1] ?? null) === 1451
+                ? ValidationException::withMessages([
+                    'slot' => "Runs were made in {$slot->name}, and they keep it. Give it another name or path instead.",
+                ])
+                : $fault;
         }
     }
 
@@ -57,7 +75,9 @@ final readonly class BenchBook
     {
         $locked = Slot::query()->whereKey($slot->id)->lockForUpdate()->firstOrFail();
         if ($locked->runs()->whereIn('state', RunState::going())->exists()) {
-            throw ValidationException::withMessages(['slot' => "A run goes on or waits in {$slot->name}: it cannot be {$what} now. Let it end, or stop it."]);
+            throw ValidationException::withMessages([
+                'slot' => "A run goes on or waits in {$slot->name}: it cannot be {$what} now. Let it end, or stop it.",
+            ]);
         }
 
         return $locked;

@@ -18,7 +18,14 @@ use Tally\Quantity\Bytes;
 final readonly class Contents
 {
     /** File systems that are mounted to look at; any other is only named. */
-    private const LOOKED_INTO = ['vfat' => 'ro', 'exfat' => 'ro', 'ext2' => 'ro', 'ext3' => 'ro,noload', 'ext4' => 'ro,noload', 'ntfs' => 'ro'];
+    private const LOOKED_INTO = [
+        'vfat' => 'ro',
+        'exfat' => 'ro',
+        'ext2' => 'ro',
+        'ext3' => 'ro,noload',
+        'ext4' => 'ro,noload',
+        'ntfs' => 'ro',
+    ];
 
     /** Files are counted up to here. */
     private const MOST = 20_000;
@@ -33,7 +40,8 @@ final readonly class Contents
     {
         $parts = self::partitions($medium->real);
 
-        return $parts === [] ? [self::part('the whole medium', $medium->real, 0, $medium->bytes->count)]
+        return $parts === []
+            ? [self::part('the whole medium', $medium->real, 0, $medium->bytes->count)]
             : array_map(fn (array $part): Part => self::part("partition {$part[0]}", $medium->real, $part[1], $part[2]), $parts);
     }
 
@@ -45,7 +53,13 @@ final readonly class Contents
             $part->type === '' => '',
             $part->files === null => ', its files could not be looked at',
             $part->files === 0 => ', no files',
-            default => ', '.($part->more ? 'more than ' : '').number_format($part->files, 0, '.', "\u{2009}").($part->files === 1 ? ' file' : ' files').': '.implode(', ', $part->names).($part->files > count($part->names) ? ' …' : ''),
+            default => ', '.
+                ($part->more ? 'more than ' : '').
+                number_format($part->files, 0, '.', "\u{2009}").
+                ($part->files === 1 ? ' file' : ' files').
+                ': '.
+                implode(', ', $part->names).
+                ($part->files > count($part->names) ? ' …' : ''),
         };
 
         return "{$part->where}, ".Bytes::of($part->bytes)->decimal().": {$what}{$files}";
@@ -69,28 +83,53 @@ final readonly class Contents
     private static function part(string $where, string $path, int $offset, int $bytes): Part
     {
         $told = self::ask(['blkid', '-p', '-O', (string) $offset, '-o', 'export', $path]) ?? '';
-        $value = fn (string $key): ?string => preg_match("/^{$key}=(.+)$/m", $told, $found) === 1 ? mb_substr(mb_scrub(stripslashes($found[1])), 0, 80) : null;
+        $value = fn (string $key): ?string => preg_match("/^{$key}=(.+)$/m", $told, $found) === 1
+            ? mb_substr(mb_scrub(stripslashes($found[1])), 0, 80)
+            : null;
         $type = $value('TYPE') ?? '';
         $names = isset(self::LOOKED_INTO[$type]) ? self::files($path, $offset, $bytes, $type) : null;
         $shown = array_map(fn (string $name): string => mb_substr(mb_scrub($name), 0, 80), array_slice($names ?? [], 0, self::NAMED));
 
-        return new Part($where, $bytes, $type, $value('LABEL'), $names === null ? null : min(count($names), self::MOST), count($names ?? []) > self::MOST, $shown);
+        return new Part(
+            $where,
+            $bytes,
+            $type,
+            $value('LABEL'),
+            $names === null ? null : min(count($names), self::MOST),
+            count($names ?? []) > self::MOST,
+            $shown,
+        );
     }
 
     /** @return list<string>|null */
     private static function files(string $path, int $offset, int $bytes, string $type): ?array
     {
         $script = <<<'SH'
-            set -e
-            at=$(mktemp -d)
-            loop=$(losetup -r -f --show -o "$2" --sizelimit "$3" "$1")
-            trap 'umount "$at" 2>/dev/null; losetup -d "$loop"; rmdir "$at"' EXIT
-            mount -t "$4" -o "$5,nosuid,nodev,noexec" "$loop" "$at" 2>/dev/null || mount.exfat-fuse -o ro "$loop" "$at" >/dev/null
-            cd "$at"
-            find . -xdev -type f -printf '%P\0' | head -z -n "$6"
-            cd /
-            SH;
-        $found = self::ask(['unshare', '-m', '--propagation', 'private', 'sh', '-c', $script, 'sh', $path, (string) $offset, (string) $bytes, $type, self::LOOKED_INTO[$type], (string) (self::MOST + 1)]);
+        set -e
+        at=$(mktemp -d)
+        loop=$(losetup -r -f --show -o "$2" --sizelimit "$3" "$1")
+        trap 'umount "$at" 2>/dev/null; losetup -d "$loop"; rmdir "$at"' EXIT
+        mount -t "$4" -o "$5,nosuid,nodev,noexec" "$loop" "$at" 2>/dev/null || mount.exfat-fuse -o ro "$loop" "$at" >/dev/null
+        cd "$at"
+        find . -xdev -type f -printf '%P\0' | head -z -n "$6"
+        cd /
+        SH;
+        $found = self::ask([
+            'unshare',
+            '-m',
+            '--propagation',
+            'private',
+            'sh',
+            '-c',
+            $script,
+            'sh',
+            $path,
+            (string) $offset,
+            (string) $bytes,
+            $type,
+            self::LOOKED_INTO[$type],
+            (string) (self::MOST + 1),
+        ]);
 
         return $found === null ? null : array_values(array_filter(explode("\0", $found), fn (string $name): bool => $name !== ''));
     }

@@ -59,14 +59,19 @@ final readonly class Lookout
         if (! $waiting) {
             return;
         }
-        $held = DB::table('jobs')->whereIn('queue', [$station->queue(), $station->proofQueue()])->where('reserved_at', '<', now()->getTimestamp() - self::HELD)->get(['id', 'payload']);
+        $held = DB::table('jobs')
+            ->whereIn('queue', [$station->queue(), $station->proofQueue()])
+            ->where('reserved_at', '<', now()->getTimestamp() - self::HELD)
+            ->get(['id', 'payload']);
         foreach ($held as $job) {
             $payload = is_string($job->payload) ? json_decode($job->payload, true) : null;
             $packed = is_array($payload) && is_array($payload['data'] ?? null) ? $payload['data']['command'] ?? null : null;
             $command = is_string($packed) ? unserialize($packed, ['allowed_classes' => [ConductRun::class]]) : null;
             $run = $command instanceof ConductRun ? Run::query()->whereKey($command->run)->first() : null;
             if ($run?->state === RunState::Waiting) {
-                DB::table('jobs')->where('id', $job->id)->update(['reserved_at' => null, 'attempts' => 0]);
+                DB::table('jobs')
+                    ->where('id', $job->id)
+                    ->update(['reserved_at' => null, 'attempts' => 0]);
             }
         }
     }

@@ -27,7 +27,15 @@ final readonly class Part
     /** @return array<string, mixed> */
     public function pack(): array
     {
-        return ['where' => $this->where, 'bytes' => $this->bytes, 'type' => $this->type, 'label' => $this->label, 'files' => $this->files, 'more' => $this->more, 'names' => $this->names];
+        return [
+            'where' => $this->where,
+            'bytes' => $this->bytes,
+            'type' => $this->type,
+            'label' => $this->label,
+            'files' => $this->files,
+            'more' => $this->more,
+            'names' => $this->names,
+        ];
     }
 
     /** @param  array<mixed>  $packed */
@@ -37,7 +45,12 @@ final readonly class Part
         $number = fn (string $key): ?int => is_int($packed[$key] ?? null) ? $packed[$key] : null;
 
         return new self(
-            $text('where') ?? '', $number('bytes') ?? 0, $text('type') ?? '', $text('label'), $number('files'), ($packed['more'] ?? false) === true,
+            $text('where') ?? '',
+            $number('bytes') ?? 0,
+            $text('type') ?? '',
+            $text('label'),
+            $number('files'),
+            ($packed['more'] ?? false) === true,
             array_values(array_filter(is_array($packed['names'] ?? null) ? $packed['names'] : [], is_string(...))),
         );
     }

@@ -19,7 +19,11 @@ final readonly class Seen
     /** @return array<string, mixed> */
     public function pack(): array
     {
-        return ['medium' => $this->medium?->pack(), 'refused' => $this->refused, 'parts' => array_map(fn (Part $part): array => $part->pack(), $this->parts)];
+        return [
+            'medium' => $this->medium?->pack(),
+            'refused' => $this->refused,
+            'parts' => array_map(fn (Part $part): array => $part->pack(), $this->parts),
+        ];
     }
 
     /** @param  array<mixed>  $packed */
@@ -28,7 +32,10 @@ final readonly class Seen
         return new self(
             is_array($packed['medium'] ?? null) ? Identity::unpack($packed['medium']) : null,
             is_string($packed['refused'] ?? null) ? $packed['refused'] : null,
-            array_map(Part::unpack(...), array_values(array_filter(is_array($packed['parts'] ?? null) ? $packed['parts'] : [], is_array(...)))),
+            array_map(
+                Part::unpack(...),
+                array_values(array_filter(is_array($packed['parts'] ?? null) ? $packed['parts'] : [], is_array(...))),
+            ),
         );
     }
 }

@@ -22,7 +22,9 @@ final readonly class SlotLook
     /** What lies in it at this moment, with its station at hand; on another machine, what its station told last. */
     public function now(Slot $slot): Seen
     {
-        return $slot->station->isHere() ? $this->into($slot) : $slot->seen ?? new Seen(null, "{$slot->name} is on another machine, which has not told yet what is in it.");
+        return $slot->station->isHere()
+            ? $this->into($slot)
+            : $slot->seen ?? new Seen(null, "{$slot->name} is on another machine, which has not told yet what is in it.");
     }
 
     /** The same with what is on it, as far as that was looked at. */
@@ -41,7 +43,9 @@ final readonly class SlotLook
         foreach ($station->slots()->where('kind', '!=', SlotKind::StandIn)->get() as $slot) {
             $seen = $this->into($slot);
             $before = $slot->seen;
-            $isSame = $before !== null && ($before->medium === null ? $seen->medium === null : $seen->medium !== null && $before->medium->isSameAs($seen->medium));
+            $isSame =
+                $before !== null &&
+                ($before->medium === null ? $seen->medium === null : $seen->medium !== null && $before->medium->isSameAs($seen->medium));
             $isBusy = $slot->runs()->whereIn('state', RunState::going())->exists();
             $parts = match (true) {
                 $slot->kind !== SlotKind::Raw || $seen->medium === null => [],
@@ -49,7 +53,14 @@ final readonly class SlotLook
                 default => self::undisturbed($slot, fn (): array => Contents::of($seen->medium)),
             };
             // A run that is over has changed what is on it.
-            $slot->forceFill(['seen' => $isBusy && $slot->kind === SlotKind::Raw ? new Seen(null, 'a run is at work on it') : new Seen($seen->medium, $seen->refused, $parts), 'seen_at' => now()])->save();
+            $slot
+                ->forceFill([
+                    'seen' => $isBusy && $slot->kind === SlotKind::Raw
+                            ? new Seen(null, 'a run is at work on it')
+                            : new Seen($seen->medium, $seen->refused, $parts),
+                    'seen_at' => now(),
+                ])
+                ->save();
         }
     }
 

@@ -37,7 +37,11 @@ final class Superintendent
             foreach ($this->duties as $name => $options) {
                 $one = $this->running[$name] ?? null;
                 if ($one === null || (! $one->isRunning() && microtime(true) - $one->getStartTime() > self::BREATHER)) {
-                    $this->running[$name] = $one = new Process([PHP_BINARY, base_path('artisan'), 'tally:station', ...$options, '--under='.getmypid()], base_path(), timeout: null);
+                    $this->running[$name] = $one = new Process(
+                        [PHP_BINARY, base_path('artisan'), 'tally:station', ...$options, '--under='.getmypid()],
+                        base_path(),
+                        timeout: null,
+                    );
                     $one->disableOutput();
                     $one->start();
                 }
@@ -45,7 +49,11 @@ final class Superintendent
             usleep(500_000);
         }
         // More than once: one that is just being started may not hear the first.
-        for ($tries = 0; $tries < self::PATIENCE && array_filter($this->running, fn (Process $one): bool => $one->isRunning()) !== []; $tries++) {
+        for (
+            $tries = 0;
+            $tries < self::PATIENCE && array_filter($this->running, fn (Process $one): bool => $one->isRunning()) !== [];
+            $tries++
+        ) {
             foreach ($this->running as $one) {
                 if ($one->isRunning()) {
                     posix_kill((int) $one->getPid(), SIGTERM);

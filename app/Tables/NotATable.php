@@ -12,12 +12,20 @@ final class NotATable extends RuntimeException
 {
     public static function tooLarge(string $name, int $bytes, int $most): self
     {
-        return new self("“{$name}” is ".Bytes::of($bytes)->decimal().'; a table may be '.Bytes::of($most)->decimal().' at most. Send a part of it.');
+        return new self(
+            "“{$name}” is ".
+                Bytes::of($bytes)->decimal().
+                '; a table may be '.
+                Bytes::of($most)->decimal().
+                ' at most. Send a part of it.',
+        );
     }
 
     public static function unpacksHuge(string $name, int $most): self
     {
-        return new self("“{$name}” unpacks to more than ".Bytes::of($most)->decimal().' and was not read on. Save the cards alone as CSV.');
+        return new self(
+            "“{$name}” unpacks to more than ".Bytes::of($most)->decimal().' and was not read on. Save the cards alone as CSV.',
+        );
     }
 
     public static function otherKind(string $name): self

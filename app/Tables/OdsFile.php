@@ -17,13 +17,19 @@ final readonly class OdsFile
     {
         $content = $path.'.content';
         self::content($content, $rows);
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($path, ZipArchive::CREATE | ZipArchive::OVERWRITE);
         // First and unpacked, so that the kind of the file can be told from its first bytes.
         $zip->addFromString('mimetype', self::TYPE);
         $zip->setCompressionName('mimetype', ZipArchive::CM_STORE);
-        $zip->addFromString('META-INF/manifest.xml', '<?xml version="1.0" encoding="UTF-8"?><manifest:manifest xmlns:manifest="urn:oasis:names:tc:opendocument:xmlns:manifest:1.0" manifest:version="1.3">'
-            .'<manifest:file-entry manifest:full-path="/" manifest:version="1.3" manifest:media-type="'.self::TYPE.'"/><manifest:file-entry manifest:full-path="content.xml" manifest:media-type="text/xml"/></manifest:manifest>');
+        $zip->addFromString(
+            'META-INF/manifest.xml',
+            '<?xml version="1.0" encoding="UTF-8"?><manifest:manifest '.
+            'xmlns:manifest="urn:oasis:names:tc:opendocument:xmlns:manifest:1.0" manifest:version="1.3">'.
+                '<manifest:file-entry manifest:full-path="/" manifest:version="1.3" manifest:media-type="'.
+                self::TYPE.
+                '"/><manifest:file-entry manifest:full-path="content.xml" manifest:media-type="text/xml"/></manifest:manifest>',
+        );
         $zip->addFile($content, 'content.xml');
         $zip->close();
         unlink($content);
@@ -53,7 +59,7 @@ final readonly class OdsFile
     /** @param  iterable<list<string>>  $rows */
     private static function content(string $path, iterable $rows): void
     {
-        $xml = new XMLWriter;
+        $xml = new XMLWriter();
         $xml->openUri($path);
         $xml->startDocument('1.0', 'UTF-8');
         $xml->startElement('office:document-content');

@@ -79,13 +79,20 @@ final readonly class OdsRows
                     break;
                 case 'text:s':
                     // What is longer than a cell can be is found too long where it is used; it need not be held for that.
-                    $text .= $opens && strlen($text) <= self::MOST_TEXT ? str_repeat(' ', min(self::count($reader, 'text:c'), TableLimits::CELL)) : '';
+                    $text .=
+                        $opens && strlen($text) <= self::MOST_TEXT
+                            ? str_repeat(' ', min(self::count($reader, 'text:c'), TableLimits::CELL))
+                            : '';
                     break;
                 case 'text:tab':
                     $text .= $opens && strlen($text) <= self::MOST_TEXT ? "\t" : '';
                     break;
                 default:
-                    $text .= strlen($text) <= self::MOST_TEXT && in_array($reader->nodeType, [XMLReader::TEXT, XMLReader::CDATA, XMLReader::SIGNIFICANT_WHITESPACE], true) ? substr($reader->value, 0, self::MOST_TEXT) : '';
+                    $text .=
+                        strlen($text) <= self::MOST_TEXT &&
+                        in_array($reader->nodeType, [XMLReader::TEXT, XMLReader::CDATA, XMLReader::SIGNIFICANT_WHITESPACE], true)
+                            ? substr($reader->value, 0, self::MOST_TEXT)
+                            : '';
             }
         }
     }

@@ -21,7 +21,7 @@ final readonly class Package
     /** @throws NotATable */
     public static function open(string $path, string $name): self
     {
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
             throw NotATable::broken($name);
         }
@@ -62,8 +62,11 @@ final readonly class Package
     /** @throws NotATable */
     public function read(string $entry): XMLReader
     {
-        $reader = new XMLReader;
-        if (! $this->has($entry) || ! $reader->open("zip://{$this->path}#{$entry}", null, LIBXML_NONET | LIBXML_COMPACT | LIBXML_NOERROR | LIBXML_NOWARNING)) {
+        $reader = new XMLReader();
+        if (
+            ! $this->has($entry) ||
+            ! $reader->open("zip://{$this->path}#{$entry}", null, LIBXML_NONET | LIBXML_COMPACT | LIBXML_NOERROR | LIBXML_NOWARNING)
+        ) {
             throw NotATable::broken($this->name);
         }
 

@@ -54,7 +54,9 @@ final class XlsxRows
             if ($reader->localName === 'workbookPr') {
                 $this->since1904 = in_array($reader->getAttribute('date1904'), ['1', 'true'], true);
             } elseif ($reader->localName === 'sheet') {
-                $id = $reader->getAttributeNs('id', 'http://schemas.openxmlformats.org/officeDocument/2006/relationships') ?? $reader->getAttribute('r:id') ?? '';
+                $id =
+                    $reader->getAttributeNs('id', 'http://schemas.openxmlformats.org/officeDocument/2006/relationships') ??
+                    ($reader->getAttribute('r:id') ?? '');
             }
         }
         $reader->close();
@@ -231,6 +233,10 @@ final class XlsxRows
 
     private function isText(XMLReader $reader): bool
     {
-        return in_array($reader->nodeType, [XMLReader::TEXT, XMLReader::CDATA, XMLReader::SIGNIFICANT_WHITESPACE, XMLReader::WHITESPACE], true);
+        return in_array(
+            $reader->nodeType,
+            [XMLReader::TEXT, XMLReader::CDATA, XMLReader::SIGNIFICANT_WHITESPACE, XMLReader::WHITESPACE],
+            true,
+        );
     }
 }

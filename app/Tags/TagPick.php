@@ -21,7 +21,7 @@ final readonly class TagPick
 
     public static function of(string $text): self
     {
-        $cards = new Collection;
+        $cards = new Collection();
         $unknown = [];
         // A lot may be named with spaces, up to a comma or the end.
         preg_match_all('/\blot\s+[^,;]+|[^\s,;]+/iu', mb_substr($text, 0, 2000), $m);
@@ -46,11 +46,18 @@ final readonly class TagPick
         if (strtolower($word) === 'all') {
             return $query->get()->toBase();
         }
-        if (preg_match('/^([A-Za-z0-9-]*?)([0-9]{1,9})(?:\.\.|…)([A-Za-z0-9-]*?)([0-9]{1,9})$/u', $word, $m) === 1 && ($m[3] === '' || strcasecmp($m[1], $m[3]) === 0)) {
+        if (
+            preg_match('/^([A-Za-z0-9-]*?)([0-9]{1,9})(?:\.\.|…)([A-Za-z0-9-]*?)([0-9]{1,9})$/u', $word, $m) === 1 &&
+            ($m[3] === '' || strcasecmp($m[1], $m[3]) === 0)
+        ) {
             [$from, $to] = [(int) $m[2], (int) $m[4]];
 
-            return $query->where('tag', 'regexp', '^'.strtoupper(preg_quote($m[1])).'[0-9]+$')->get()
-                ->filter(fn (Card $card): bool => ($number = (int) substr($card->tag, strlen($m[1]))) >= $from && $number <= $to)->values()->toBase();
+            return $query
+                ->where('tag', 'regexp', '^'.strtoupper(preg_quote($m[1])).'[0-9]+$')
+                ->get()
+                ->filter(fn (Card $card): bool => ($number = (int) substr($card->tag, strlen($m[1]))) >= $from && $number <= $to)
+                ->values()
+                ->toBase();
         }
 
         return $query->where('tag', strtoupper($word))->get()->toBase();

@@ -61,7 +61,10 @@ final class TagSheet
         $y = $this->kind->top() + intdiv($on, $this->kind->columns()) * $this->kind->height() + self::PAD;
         $height = $this->kind->height() - 2 * self::PAD;
         $code = min($height, $this->kind->width() * 0.37);
-        $this->pdf->write2DBarcode(self::address($this->address, $card), 'QRCODE,M', $x, $y, $code, $code, ['border' => false, 'padding' => 0]);
+        $this->pdf->write2DBarcode(self::address($this->address, $card), 'QRCODE,M', $x, $y, $code, $code, [
+            'border' => false,
+            'padding' => 0,
+        ]);
         $this->words($card, $x + $code + self::PAD, $y, $this->kind->width() - $code - 3 * self::PAD, $height);
     }
 
@@ -88,12 +91,18 @@ final class TagSheet
         $day = now()->format('j M Y');
         $sisters = Acquaintance::sisters($card);
 
-        return array_values(array_filter([
-            $card->serial === null ? null : "S/N {$card->serial}",
-            $card->verdict === VerdictKind::Unproven && $card->overruled === null ? null
-                : "{$card->verdict->value} on {$day}".($card->overruled === null ? '' : ", overruled: {$card->overruled->value}"),
-            $sisters->lotSham === 0 ? null : "lot {$card->lot}: {$sisters->lotSham} of {$sisters->lotSize} Sham",
-        ], fn (?string $remark): bool => $remark !== null));
+        return array_values(
+            array_filter(
+                [
+                    $card->serial === null ? null : "S/N {$card->serial}",
+                    $card->verdict === VerdictKind::Unproven && $card->overruled === null
+                        ? null
+                        : "{$card->verdict->value} on {$day}".($card->overruled === null ? '' : ", overruled: {$card->overruled->value}"),
+                    $sisters->lotSham === 0 ? null : "lot {$card->lot}: {$sisters->lotSham} of {$sisters->lotSize} Sham",
+                ],
+                fn (?string $remark): bool => $remark !== null,
+            ),
+        );
     }
 
     /** @return float where the next line begins */
@@ -103,11 +112,28 @@ final class TagSheet
         // A long word is drawn smaller rather than cut: a tag that is cut is another tag.
         $wide = $this->pdf->GetStringWidth($words);
         if ($most === 1 && $wide > $width) {
-            $this->pdf->setFont($font, $style, $points * $width / $wide);
+            $this->pdf->setFont($font, $style, ($points * $width) / $wide);
         }
         $step = $points * 0.3528 * 1.18;
         $this->pdf->setXY($x, $y);
-        $lines = $this->pdf->MultiCell($width, $step, $words, 0, 'L', false, 1, $x, $y, true, 0, false, true, $step * $most + 0.2, 'T', $most > 1);
+        $lines = $this->pdf->MultiCell(
+            $width,
+            $step,
+            $words,
+            0,
+            'L',
+            false,
+            1,
+            $x,
+            $y,
+            true,
+            0,
+            false,
+            true,
+            $step * $most + 0.2,
+            'T',
+            $most > 1,
+        );
 
         return $y + $step * min($lines, $most);
     }

@@ -65,7 +65,7 @@ final class FaultTrial
     {
         $this->database = new ScratchDatabase("{$folder}/books", 23_495);
         $this->database->begin();
-        (new DemoGear)->run();
+        (new DemoGear())->run();
         $this->bay = new Place("{$folder}/bay.img", self::CARD, "{$folder}/bay");
         $this->drive = new Place("{$folder}/drive.img", self::DRIVE, "{$folder}/drive");
         $this->raw = new Place("{$folder}/raw.img", self::RAW, null);
@@ -73,20 +73,37 @@ final class FaultTrial
         symlink($this->raw->loop, "{$folder}/slot");
         $this->lay();
         config(['tally.folders' => [$folder], 'tally.plain_folders' => []]);
-        Slot::query()->where('name', 'Bay 1')->update(['path' => "{$folder}/bay"]);
-        Slot::query()->where('name', 'Raw 1')->update(['path' => "{$folder}/slot"]);
+        Slot::query()
+            ->where('name', 'Bay 1')
+            ->update(['path' => "{$folder}/bay"]);
+        Slot::query()
+            ->where('name', 'Raw 1')
+            ->update(['path' => "{$folder}/slot"]);
         $this->station = new TrialStation([...$this->database->env(), 'TALLY_FOLDERS' => $folder, 'TALLY_PLAIN_FOLDERS' => '']);
         $this->station->keep();
     }
 
     public function round(): Round
     {
-        [$what, $kind] = $this->pick([['proof', RunKind::Proof], ['raw proof', RunKind::Proof], ['speed run', RunKind::Speed], ['sustained run', RunKind::Sustained], ['copy', RunKind::Copy]]);
-        $fault = $this->pick(array_values(array_filter(Fault::cases(), fn (Fault $one): bool => match ($one) {
-            Fault::Unmounted, Fault::Filled, Fault::ReadOnly => $what !== 'raw proof',
-            Fault::Repointed => $what === 'raw proof',
-            default => true,
-        })));
+        [$what, $kind] = $this->pick([
+            ['proof', RunKind::Proof],
+            ['raw proof', RunKind::Proof],
+            ['speed run', RunKind::Speed],
+            ['sustained run', RunKind::Sustained],
+            ['copy', RunKind::Copy],
+        ]);
+        $fault = $this->pick(
+            array_values(
+                array_filter(
+                    Fault::cases(),
+                    fn (Fault $one): bool => match ($one) {
+                        Fault::Unmounted, Fault::Filled, Fault::ReadOnly => $what !== 'raw proof',
+                        Fault::Repointed => $what === 'raw proof',
+                        default => true,
+                    },
+                ),
+            ),
+        );
         $card = $this->card($what === 'raw proof' ? self::RAW : self::CARD);
         $run = $this->order($card, $what, $kind);
         // Some before a worker has it, most while it works.
@@ -107,7 +124,13 @@ final class FaultTrial
 
         Shell::may("rm -rf {$this->folder}/drive/F-*");
 
-        return new Round($kind, $what, $fault, ($state ?? RunState::Running)->value, array_values(array_unique([...$faults, ...$this->untouched()])));
+        return new Round(
+            $kind,
+            $what,
+            $fault,
+            ($state ?? RunState::Running)->value,
+            array_values(array_unique([...$faults, ...$this->untouched()])),
+        );
     }
 
     public function end(): void
@@ -137,15 +160,26 @@ final class FaultTrial
 
     private function card(int $megabytes): Card
     {
-        return Card::query()->create([
-            'tag' => 'F-'.++$this->count, 'name' => 'honest', 'form' => 'sd', 'capacity' => $megabytes << 20, 'family' => 'SD', 'marks' => [],
-        ])->refresh();
+        return Card::query()
+            ->create([
+                'tag' => 'F-'.++$this->count,
+                'name' => 'honest',
+                'form' => 'sd',
+                'capacity' => $megabytes << 20,
+                'family' => 'SD',
+                'marks' => [],
+            ])
+            ->refresh();
     }
 
     private function order(Card $card, string $what, RunKind $kind): Run
     {
         $station = Station::mustBeHere();
-        $slot = $station->slot(Slot::query()->where('name', $what === 'raw proof' ? 'Raw 1' : 'Bay 1')->firstOrFail()->id);
+        $slot = $station->slot(
+            Slot::query()
+                ->where('name', $what === 'raw proof' ? 'Raw 1' : 'Bay 1')
+                ->firstOrFail()->id,
+        );
         $into = "{$this->folder}/drive/{$card->tag}";
         @mkdir($into);
         $parameters = match ($kind) {
@@ -196,7 +230,12 @@ final class FaultTrial
         $this->point($this->raw);
         foreach ([$this->bay, $this->drive] as $place) {
             $place->makeRoom();
-            if (! $place->isMounted() || ! is_writable((string) $place->point) || str_contains(Shell::must("findmnt -no OPTIONS {$place->point}"), 'ro,') || str_starts_with(Shell::must("findmnt -no OPTIONS {$place->point}"), 'ro')) {
+            if (
+                ! $place->isMounted() ||
+                ! is_writable((string) $place->point) ||
+                str_contains(Shell::must("findmnt -no OPTIONS {$place->point}"), 'ro,') ||
+                str_starts_with(Shell::must("findmnt -no OPTIONS {$place->point}"), 'ro')
+            ) {
                 $place->restore();
             }
         }
@@ -211,7 +250,9 @@ final class FaultTrial
             }
             // A job that a killed worker had taken is put back by the lookout; here nobody waits a minute for that.
             if ($state === RunState::Waiting) {
-                DB::table('jobs')->where('reserved_at', '<', now()->subSeconds(5)->getTimestamp())->update(['reserved_at' => null]);
+                DB::table('jobs')
+                    ->where('reserved_at', '<', now()->subSeconds(5)->getTimestamp())
+                    ->update(['reserved_at' => null]);
             }
         }
 
@@ -224,12 +265,19 @@ final class FaultTrial
         $run->refresh();
         $verdict = $card->refresh()->verdict;
 
-        return array_values(array_filter([
-            $state->isGoing() ? "lost: {$run->name()} never ended" : null,
-            $state === RunState::Done && $run->result === null ? "lost: {$run->name()} is done and has no result" : null,
-            in_array($verdict, [VerdictKind::Sham, VerdictKind::Shaky], true) ? "convicted: {$card->tag} is {$verdict->value} ({$run->message})" : null,
-            Unfiled::waiting() !== [] ? 'lost: a result still waits on the disk' : null,
-        ], is_string(...)));
+        return array_values(
+            array_filter(
+                [
+                    $state->isGoing() ? "lost: {$run->name()} never ended" : null,
+                    $state === RunState::Done && $run->result === null ? "lost: {$run->name()} is done and has no result" : null,
+                    in_array($verdict, [VerdictKind::Sham, VerdictKind::Shaky], true)
+                        ? "convicted: {$card->tag} is {$verdict->value} ({$run->message})"
+                        : null,
+                    Unfiled::waiting() !== [] ? 'lost: a result still waits on the disk' : null,
+                ],
+                is_string(...),
+            ),
+        );
     }
 
     private function goesOn(Run $run, RunState $state): bool

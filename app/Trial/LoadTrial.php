@@ -48,11 +48,17 @@ final class LoadTrial
         $this->database = new ScratchDatabase($this->folder, 23_497);
         $this->database->begin();
         config(['hashing.bcrypt.rounds' => 4]);
-        (new DemoGear)->run();
+        (new DemoGear())->run();
         $this->fill();
         $env = [
-            ...$this->database->env(), 'GRITTY_RUN' => $this->folder, 'APP_PORT' => (string) self::PORT, 'APP_URL' => "http://{$this->address()}", 'KEEPER_ALONE' => '1',
-            'TALLY_STAND_IN_SECONDS' => '600', 'BCRYPT_ROUNDS' => '4', 'LOG_LEVEL' => 'error',
+            ...$this->database->env(),
+            'GRITTY_RUN' => $this->folder,
+            'APP_PORT' => (string) self::PORT,
+            'APP_URL' => "http://{$this->address()}",
+            'KEEPER_ALONE' => '1',
+            'TALLY_STAND_IN_SECONDS' => '600',
+            'BCRYPT_ROUNDS' => '4',
+            'LOG_LEVEL' => 'error',
         ];
         (new Process([base_path('bin/site')], base_path(), $env, timeout: 60))->mustRun();
         $this->keeper = new Process([base_path('bin/keep')], base_path(), $env, timeout: null);
@@ -119,7 +125,8 @@ final class LoadTrial
                 }
                 curl_multi_remove_handle($multi, $asking[$i]);
                 unset($asking[$i]);
-                $visitor->busyUntil = hrtime(true) / 1e9 + self::THOUGHT[0] + (self::THOUGHT[1] - self::THOUGHT[0]) * mt_rand() / mt_getrandmax();
+                $visitor->busyUntil =
+                    hrtime(true) / 1e9 + self::THOUGHT[0] + ((self::THOUGHT[1] - self::THOUGHT[0]) * mt_rand()) / mt_getrandmax();
             }
             curl_multi_select($multi, 0.01);
         }
@@ -177,16 +184,35 @@ final class LoadTrial
         $rows = [];
         for ($i = 1; $i <= $this->cards; $i++) {
             $rows[] = [
-                'tag' => sprintf('L-%05d', $i), 'name' => 'Tindle Classic', 'form' => Form::Sd, 'capacity' => 64_000_000_000, 'family' => Family::Sdxc, 'bus' => Bus::UhsI, 'marks' => [Mark::U3, Mark::V30],
-                'read' => 95e6, 'write' => 60e6, 'sustained' => null, 'times' => null, 'contact_rows' => 1, 'footage' => 0, 'serial' => null, 'back_code' => null, 'price' => null, 'currency' => null,
-                'seller' => null, 'order_no' => null, 'lot' => 'lot '.intdiv($i, 20), 'bought_on' => null, 'provenance' => null,
+                'tag' => sprintf('L-%05d', $i),
+                'name' => 'Tindle Classic',
+                'form' => Form::Sd,
+                'capacity' => 64_000_000_000,
+                'family' => Family::Sdxc,
+                'bus' => Bus::UhsI,
+                'marks' => [Mark::U3, Mark::V30],
+                'read' => 95e6,
+                'write' => 60e6,
+                'sustained' => null,
+                'times' => null,
+                'contact_rows' => 1,
+                'footage' => 0,
+                'serial' => null,
+                'back_code' => null,
+                'price' => null,
+                'currency' => null,
+                'seller' => null,
+                'order_no' => null,
+                'lot' => 'lot '.intdiv($i, 20),
+                'bought_on' => null,
+                'provenance' => null,
             ];
         }
         CardBook::enter($rows, 'the load');
         $this->pages = ['/intake', '/kit', '/compare', '/erased'];
         foreach (['intake', 'inspect', 'measure', 'prove', 'offload'] as $n => $stage) {
             for ($i = 0; $i < 6; $i++) {
-                $this->pages[] = sprintf('/%s/L-%05d', $stage, 1 + ($n * 97 + $i * 311) % $this->cards);
+                $this->pages[] = sprintf('/%s/L-%05d', $stage, 1 + (($n * 97 + $i * 311) % $this->cards));
             }
         }
     }
@@ -195,7 +221,16 @@ final class LoadTrial
     {
         $station = Station::mustBeHere();
         $card = Card::query()->where('tag', 'L-00001')->firstOrFail();
-        $this->run = app(RunDesk::class)->order($card, $station, new Ordered($station->slot(Slot::query()->where('kind', 'stand-in')->firstOrFail()->id), RunKind::Proof, new ProofParameters, by: 'the load'))->id;
+        $this->run = app(RunDesk::class)->order(
+            $card,
+            $station,
+            new Ordered(
+                $station->slot(Slot::query()->where('kind', 'stand-in')->firstOrFail()->id),
+                RunKind::Proof,
+                new ProofParameters(),
+                by: 'the load',
+            ),
+        )->id;
         for ($tries = 0; Run::query()->whereKey($this->run)->firstOrFail()->progress === null; $tries++) {
             $tries < 200 || throw new RuntimeException('The run does not begin.');
             usleep(100_000);

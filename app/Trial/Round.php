@@ -14,5 +14,11 @@ final readonly class Round
      * @param  string  $state  how the run ended
      * @param  list<string>  $faults  what must never be: something lost, something wrongly erased, an honest card convicted
      */
-    public function __construct(public RunKind $kind, public string $what, public Fault $fault, public string $state, public array $faults) {}
+    public function __construct(
+        public RunKind $kind,
+        public string $what,
+        public Fault $fault,
+        public string $state,
+        public array $faults,
+    ) {}
 }

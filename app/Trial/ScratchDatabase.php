@@ -63,7 +63,12 @@ final class ScratchDatabase
 
     private function ask(string $what): void
     {
-        $asked = new Process([base_path('bin/database'), $what], base_path(), ['GRITTY_RUN' => $this->folder, ...$this->env()], timeout: 60);
+        $asked = new Process(
+            [base_path('bin/database'), $what],
+            base_path(),
+            ['GRITTY_RUN' => $this->folder, ...$this->env()],
+            timeout: 60,
+        );
         $asked->run();
         // 10: it was running already.
         if (! in_array($asked->getExitCode(), [0, 10], true)) {

@@ -16,7 +16,9 @@ final readonly class Shell
         $asked = Process::fromShellCommandline($command, null, ['PATH' => '/usr/sbin:/usr/bin:/sbin:/bin'], timeout: 60);
         $asked->run();
 
-        return $asked->isSuccessful() ? trim($asked->getOutput()) : throw new RuntimeException("“{$command}” failed: ".trim($asked->getErrorOutput()));
+        return $asked->isSuccessful()
+            ? trim($asked->getOutput())
+            : throw new RuntimeException("“{$command}” failed: ".trim($asked->getErrorOutput()));
     }
 
     public static function may(string $command): void

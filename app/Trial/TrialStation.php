@@ -21,7 +21,12 @@ final class TrialStation
         foreach (['--lane=0', '--lane=1'] as $duty) {
             $one = $this->workers[$duty] ?? null;
             if ($one === null || (! $one->isRunning() && microtime(true) - $one->getStartTime() > 1)) {
-                $this->workers[$duty] = $one = new Process([PHP_BINARY, base_path('artisan'), 'tally:station', $duty], base_path(), $this->env, timeout: null);
+                $this->workers[$duty] = $one = new Process(
+                    [PHP_BINARY, base_path('artisan'), 'tally:station', $duty],
+                    base_path(),
+                    $this->env,
+                    timeout: null,
+                );
                 $one->disableOutput();
                 $one->start();
             }

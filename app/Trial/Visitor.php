@@ -21,7 +21,13 @@ final class Visitor
     public function __construct(private readonly string $address)
     {
         $curl = curl_init();
-        curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '', CURLOPT_ENCODING => '', CURLOPT_TIMEOUT => 60, CURLOPT_HEADER => false]);
+        curl_setopt_array($curl, [
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_COOKIEFILE => '',
+            CURLOPT_ENCODING => '',
+            CURLOPT_TIMEOUT => 60,
+            CURLOPT_HEADER => false,
+        ]);
         $this->curl = $curl;
     }
 
@@ -34,7 +40,12 @@ final class Visitor
                 $token = urldecode(substr($line, (int) strrpos($line, "\t") + 1));
             }
         }
-        curl_setopt_array($this->curl, [CURLOPT_URL => "http://{$this->address}/sign-in", CURLOPT_POST => true, CURLOPT_POSTFIELDS => http_build_query(['name' => $name, 'password' => $password]), CURLOPT_HTTPHEADER => ["X-XSRF-TOKEN: {$token}"]]);
+        curl_setopt_array($this->curl, [
+            CURLOPT_URL => "http://{$this->address}/sign-in",
+            CURLOPT_POST => true,
+            CURLOPT_POSTFIELDS => http_build_query(['name' => $name, 'password' => $password]),
+            CURLOPT_HTTPHEADER => ["X-XSRF-TOKEN: {$token}"],
+        ]);
         curl_exec($this->curl);
         $isIn = str_ends_with((string) curl_getinfo($this->curl, CURLINFO_REDIRECT_URL), '/intake');
         curl_setopt_array($this->curl, [CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => []]);

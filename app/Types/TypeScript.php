@@ -28,7 +28,7 @@ final class TypeScript
 
     public function __construct()
     {
-        $this->docs = new StringTypeResolver;
+        $this->docs = new StringTypeResolver();
         $this->types = TypeResolver::create();
         $this->contexts = new TypeContextFactory($this->docs);
     }
@@ -39,7 +39,8 @@ final class TypeScript
         $interfaces = array_map($this->interface(...), $classes);
         ksort($this->enums);
 
-        return "// Made by `php artisan tally:types` from app/Props. Do not edit.\n\n".implode("\n", [...array_values($this->enums), ...$interfaces]);
+        return "// Made by `php artisan tally:types` from app/Props. Do not edit.\n\n".
+            implode("\n", [...array_values($this->enums), ...$interfaces]);
     }
 
     /** @param  class-string  $class */
@@ -62,7 +63,8 @@ final class TypeScript
     {
         $name = $parameter->getName();
 
-        return preg_match('/@param\s+(\S+(?:, \S+)*)\s+\$'.$name.'\b/', $doc, $m) !== 1 ? null
+        return preg_match('/@param\s+(\S+(?:, \S+)*)\s+\$'.$name.'\b/', $doc, $m) !== 1
+            ? null
             : $this->docs->resolve($m[1], $this->contexts->createFromReflection($class));
     }
 
@@ -81,7 +83,7 @@ final class TypeScript
 
     private function list(Type $type): string
     {
-        if (! $type instanceof Type\CollectionType || ! $type->isList()) {
+        if (! ($type instanceof Type\CollectionType) || ! $type->isList()) {
             throw new LogicException("{$type} is no list: say list<…> in the docblock.");
         }
         $value = $this->print($type->getCollectionValueType());
@@ -91,7 +93,9 @@ final class TypeScript
 
     private function tuple(Type\ArrayShapeType $type): string
     {
-        return '['.implode(', ', array_map(fn (array $part): string => $this->print($part['type']), array_values($type->getShape()))).']';
+        return '['.
+            implode(', ', array_map(fn (array $part): string => $this->print($part['type']), array_values($type->getShape()))).
+            ']';
     }
 
     private function object(string $class): string

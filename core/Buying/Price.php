@@ -109,7 +109,8 @@ final readonly class Price
         $known = ResourceBundle::create('en', 'ICUDATA-curr', true)?->get('Currencies');
 
         return preg_match('/^[A-Z]{3}$/', $code) === 1 && $known instanceof ResourceBundle && $known->get($code) !== null
-            ? $code : throw NotAPrice::currency($given);
+            ? $code
+            : throw NotAPrice::currency($given);
     }
 
     private static function amount(BigRational $minor, string $currency, int $more = 0): string

@@ -58,6 +58,8 @@ final readonly class Reference
     /** `32 GB to 128 GB`: which capacities it speaks of */
     public function range(): string
     {
-        return Bytes::of(intdiv($this->capacity->count, self::NEAR))->decimal().' to '.Bytes::of($this->capacity->count * self::NEAR)->decimal();
+        return Bytes::of(intdiv($this->capacity->count, self::NEAR))->decimal().
+            ' to '.
+            Bytes::of($this->capacity->count * self::NEAR)->decimal();
     }
 }

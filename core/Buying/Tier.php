@@ -48,7 +48,10 @@ final readonly class Tier
     /** Whether a mark of SD cards promises just this floor. */
     public function isSecureDigital(): bool
     {
-        return array_filter(Mark::cases(), fn (Mark $mark): bool => (int) $mark->floor()->megabytes() === $this->floor && $mark->isSecureDigital()) !== [];
+        return array_filter(
+            Mark::cases(),
+            fn (Mark $mark): bool => (int) $mark->floor()->megabytes() === $this->floor && $mark->isSecureDigital(),
+        ) !== [];
     }
 
     /** `V30, U3: 30 MB/s and up` */
@@ -57,7 +60,10 @@ final readonly class Tier
         if ($this->floor === 0) {
             return 'no speed mark';
         }
-        $marks = array_filter(Mark::cases(), fn (Mark $mark): bool => (int) $mark->floor()->megabytes() === $this->floor && ! str_starts_with($mark->value, 'A'));
+        $marks = array_filter(
+            Mark::cases(),
+            fn (Mark $mark): bool => (int) $mark->floor()->megabytes() === $this->floor && ! str_starts_with($mark->value, 'A'),
+        );
 
         return implode(', ', array_map(fn (Mark $mark): string => $mark->value, array_reverse($marks))).": {$this->floor} MB/s and up";
     }

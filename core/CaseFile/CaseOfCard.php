@@ -10,5 +10,10 @@ use Tally\Evidence\Evidence;
 final readonly class CaseOfCard
 {
     /** @param  string  $because  why they say so */
-    public function __construct(public string $name, public string $because, public Evidence $evidence, public ?Expectation $expects = null) {}
+    public function __construct(
+        public string $name,
+        public string $because,
+        public Evidence $evidence,
+        public ?Expectation $expects = null,
+    ) {}
 }

@@ -40,7 +40,21 @@ final readonly class CaseReader
     /** @throws NotUsable with the field, what was given and what would do */
     public static function read(Fields $case): CaseOfCard
     {
-        Spelling::check($case, 'format', 'version', 'name', 'because', 'label', 'seen', 'serial', 'price', 'provenance', 'house', 'runs', 'expect');
+        Spelling::check(
+            $case,
+            'format',
+            'version',
+            'name',
+            'because',
+            'label',
+            'seen',
+            'serial',
+            'price',
+            'provenance',
+            'house',
+            'runs',
+            'expect',
+        );
         if ($case->text('format') !== self::FORMAT) {
             throw $case->wrong('format', '“'.self::FORMAT.'” would do.');
         }
@@ -51,11 +65,16 @@ final readonly class CaseReader
         $runs = self::runs($case, $label->form);
 
         return new CaseOfCard(
-            $case->text('name', ''), $case->text('because', ''),
+            $case->text('name', ''),
+            $case->text('because', ''),
             new Evidence(
                 $label,
-                self::only($runs, SpeedEvidence::class), self::only($runs, ProofEvidence::class), self::only($runs, LongWriteEvidence::class),
-                self::seats($case->fields('seen')), true, self::house($case, $label),
+                self::only($runs, SpeedEvidence::class),
+                self::only($runs, ProofEvidence::class),
+                self::only($runs, LongWriteEvidence::class),
+                self::seats($case->fields('seen')),
+                true,
+                self::house($case, $label),
             ),
             Expectation::read($case),
         );
@@ -65,12 +84,23 @@ final readonly class CaseReader
     {
         $line = $case->text('label');
         $reading = LabelReader::read($line);
-        $label = $reading->label() ?? throw $case->wrong('label', 'the line as printed, with '.($reading->form === null ? 'the form of the card' : 'its capacity').' in it, such as “128GB SDXC II U3 V60 250MB/s read”.');
+        $label =
+            $reading->label() ??
+            throw $case->wrong(
+                'label',
+                'the line as printed, with '.
+                    ($reading->form === null ? 'the form of the card' : 'its capacity').
+                    ' in it, such as “128GB SDXC II U3 V60 250MB/s read”.',
+            );
         $seen = $case->fields('seen');
         Spelling::check($seen, 'contact_rows', 'seats');
         $rows = $seen->countOrNull('contact_rows');
 
-        return $rows === null ? $label : (in_array($rows, [1, 2], true) ? $label->withContactRows($rows) : throw $seen->wrong('contact_rows', '1 or 2 rows of contacts can be seen.'));
+        return $rows === null
+            ? $label
+            : (in_array($rows, [1, 2], true)
+                ? $label->withContactRows($rows)
+                : throw $seen->wrong('contact_rows', '1 or 2 rows of contacts can be seen.'));
     }
 
     /** @return list<Seen> */
@@ -93,20 +123,35 @@ final readonly class CaseReader
     {
         $house = $case->fields('house');
         Spelling::check($house, 'readers', 'prices', 'cards');
-        $reached = array_map(fn (Fields $reader): Reached => new Reached($reader->text('name'), $reader->rate('reached')), $house->rows('readers'));
+        $reached = array_map(
+            fn (Fields $reader): Reached => new Reached($reader->text('name'), $reader->rate('reached')),
+            $house->rows('readers'),
+        );
         $price = $case->has('price') ? self::price($case, 'price') : null;
         $serial = $case->textOrNull('serial');
-        $origin = new Origin($serial, price: $price, provenance: $case->has('provenance') ? $case->choice('provenance', Provenance::class) : null);
-        $reference = $price === null ? null : Reference::from(self::quotes($house), $label->form, Tier::of($label), $price->currency, $label->capacity);
+        $origin = new Origin(
+            $serial,
+            price: $price,
+            provenance: $case->has('provenance') ? $case->choice('provenance', Provenance::class) : null,
+        );
+        $reference =
+            $price === null
+                ? null
+                : Reference::from(self::quotes($house), $label->form, Tier::of($label), $price->currency, $label->capacity);
 
-        return new House(OriginFindings::of($label->capacity, $origin, new Sisters(self::sameSerial($house, $serial)), $reference), $reached);
+        return new House(
+            OriginFindings::of($label->capacity, $origin, new Sisters(self::sameSerial($house, $serial)), $reference),
+            $reached,
+        );
     }
 
     /** @return list<Quote> */
     private static function quotes(Fields $house): array
     {
         return array_map(function (Fields $row): Quote {
-            $label = LabelReader::read($row->text('label'))->label() ?? throw $row->wrong('label', 'form and capacity must be in it, such as “128GB SDXC I V30”.');
+            $label =
+                LabelReader::read($row->text('label'))->label() ??
+                throw $row->wrong('label', 'form and capacity must be in it, such as “128GB SDXC I V30”.');
 
             return new Quote($label->form, Tier::of($label), $label->capacity, self::price($row, 'price'));
         }, $house->rows('prices'));
@@ -116,7 +161,10 @@ final readonly class CaseReader
     private static function sameSerial(Fields $house, ?string $serial): array
     {
         $key = Code::key($serial);
-        $same = array_values(array_filter($house->rows('cards'), fn (Fields $card): bool => $key !== null && Code::key($card->textOrNull('serial')) === $key));
+        $same = array_values(
+            array_filter($house->rows('cards'), fn (Fields $card): bool => $key !== null && Code::key($card->textOrNull('serial')) === $key,
+            ),
+        );
 
         return array_map(fn (Fields $card): string => $card->text('tag', 'another card'), $same);
     }

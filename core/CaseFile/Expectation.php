@@ -27,7 +27,11 @@ final readonly class Expectation
         $topics = [];
         $given = $expect->fields('topics');
         foreach (array_keys($given->values) as $topic) {
-            Topic::tryFrom((string) $topic) ?? throw $given->wrong((string) $topic, 'there is no such topic: '.implode(', ', array_map(fn (Topic $one): string => $one->value, Topic::cases())).'.');
+            Topic::tryFrom((string) $topic) ??
+                throw $given->wrong(
+                    (string) $topic,
+                    'there is no such topic: '.implode(', ', array_map(fn (Topic $one): string => $one->value, Topic::cases())).'.',
+                );
             $topics[(string) $topic] = $given->choice((string) $topic, VerdictKind::class);
         }
 

@@ -38,13 +38,27 @@ final readonly class ProofReader
         }
         $core = self::core($run, $read->count);
         $pieces = RunReader::course($run);
-        $seconds = $pieces === null ? 0.0 : array_sum(array_map(fn (array $piece): float => $piece[0] / $piece[1]->bytesPerSecond, $pieces));
+        $seconds = $pieces === null ? 0.0 : array_sum(
+            array_map(fn (array $piece): float => $piece[0] / $piece[1]->bytesPerSecond, $pieces),
+        );
         $writing = $seconds > 0 ? Rate::bytesPerSecond(array_sum(array_column($pieces ?? [], 0)) / $seconds) : null;
 
         return new ProofRecord(
-            1, $shown, self::diagnosis($run, $core, $shown), $core->firstBad(), $core->bytesByClass(), 0, $core->patches(), $core->grain(),
-            self::passage($written, $writing), self::passage($read, $run->has('read') ? $run->rate('read') : null), true, null,
-            extent: new Extent($shown, self::isFolder($run)), course: $pieces === null ? null : LongWrite::pieces($pieces), reinserted: $run->boolean('reinserted'),
+            1,
+            $shown,
+            self::diagnosis($run, $core, $shown),
+            $core->firstBad(),
+            $core->bytesByClass(),
+            0,
+            $core->patches(),
+            $core->grain(),
+            self::passage($written, $writing),
+            self::passage($read, $run->has('read') ? $run->rate('read') : null),
+            true,
+            null,
+            extent: new Extent($shown, self::isFolder($run)),
+            course: $pieces === null ? null : LongWrite::pieces($pieces),
+            reinserted: $run->boolean('reinserted'),
         );
     }
 
@@ -59,13 +73,29 @@ final readonly class ProofReader
         $core = self::core($run, $shown->count);
         $of = self::diagnosis($run, $core, $shown);
         // Where it was not stamped it is not known.
-        $diagnosis = $core->bad() > 0 || $of->condition === Condition::Refuses ? Diagnosis::found($of->condition, $of->capacity, $of->wrap, $of->wrapFrom, false) : Diagnosis::found(Condition::Whole, $shown, null, null, false);
+        $diagnosis =
+            $core->bad() > 0 || $of->condition === Condition::Refuses
+                ? Diagnosis::found($of->condition, $of->capacity, $of->wrap, $of->wrapFrom, false)
+                : Diagnosis::found(Condition::Whole, $shown, null, null, false);
         $stamped = $points * Imprint::BLOCK;
-        $classes = array_map(fn (int $bytes): int => (int) round($stamped * $bytes / max(1, $shown->count)), $core->bytesByClass());
+        $classes = array_map(fn (int $bytes): int => (int) round(($stamped * $bytes) / max(1, $shown->count)), $core->bytesByClass());
 
         return new ProofRecord(
-            1, $shown, $diagnosis, $core->firstBad(), $classes, 0, $core->patches(), 0, self::passage(Bytes::of($stamped), null), self::passage(Bytes::of($stamped), null),
-            true, null, screen: new ScreenPlan($shown, $points), extent: new Extent($shown, self::isFolder($run)), reinserted: $run->boolean('reinserted'),
+            1,
+            $shown,
+            $diagnosis,
+            $core->firstBad(),
+            $classes,
+            0,
+            $core->patches(),
+            0,
+            self::passage(Bytes::of($stamped), null),
+            self::passage(Bytes::of($stamped), null),
+            true,
+            null,
+            screen: new ScreenPlan($shown, $points),
+            extent: new Extent($shown, self::isFolder($run)),
+            reinserted: $run->boolean('reinserted'),
         );
     }
 
@@ -100,9 +130,12 @@ final readonly class ProofReader
     /** @throws NotUsable */
     private static function core(Fields $run, int $covered): CoreSample
     {
-        $core = new CoreSample;
+        $core = new CoreSample();
         $at = 0;
-        $patches = array_map(fn (Fields $row): array => [$row->choice('0', BlockClass::class), $row->size('1')->count, $row->size('2')->count, $row], $run->rows('bad'));
+        $patches = array_map(
+            fn (Fields $row): array => [$row->choice('0', BlockClass::class), $row->size('1')->count, $row->size('2')->count, $row],
+            $run->rows('bad'),
+        );
         usort($patches, fn (array $a, array $b): int => $a[1] <=> $b[1]);
         foreach ($patches as [$class, $from, $length, $row]) {
             if ($from < $at) {
@@ -115,7 +148,14 @@ final readonly class ProofReader
             if ($from > $at) {
                 $core->add(new Patch(BlockClass::Holds, $at, $from - $at));
             }
-            $core->add(new Patch($class, $from, $to - $from, $class === BlockClass::Echoes ? self::source($row, $from, $at === 0 && $from > 0) : null));
+            $core->add(
+                new Patch(
+                    $class,
+                    $from,
+                    $to - $from,
+                    $class === BlockClass::Echoes ? self::source($row, $from, $at === 0 && $from > 0) : null,
+                ),
+            );
             $at = $to;
         }
         if ($at < $covered) {

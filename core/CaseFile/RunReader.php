@@ -31,7 +31,28 @@ final readonly class RunReader
      */
     public static function read(Fields $run, string $name, Form $form): SpeedEvidence|ProofEvidence|LongWriteEvidence
     {
-        Spelling::check($run, 'kind', 'on', 'chain', 'source', 'bytes', 'from', 'write', 'read', 'course', 'mode', 'shows', 'written', 'read_back', 'bad', 'refused', 'stopped', 'reinserted', 'points', 'name');
+        Spelling::check(
+            $run,
+            'kind',
+            'on',
+            'chain',
+            'source',
+            'bytes',
+            'from',
+            'write',
+            'read',
+            'course',
+            'mode',
+            'shows',
+            'written',
+            'read_back',
+            'bad',
+            'refused',
+            'stopped',
+            'reinserted',
+            'points',
+            'name',
+        );
         $typed = match ($run->text('source', 'device')) {
             'device' => false,
             'typed' => true,
@@ -41,10 +62,18 @@ final readonly class RunReader
         $chain = self::chain($run, $form);
 
         return match ($run->text('kind')) {
-            'speed' => new SpeedEvidence($source, $chain, new SpeedRecord(
-                $run->has('bytes') ? $run->size('bytes') : Bytes::of(0), self::readings($run, 'write'), self::readings($run, 'read'), true, 0,
-                $run->has('from') ? $run->size('from') : Bytes::of(0),
-            )),
+            'speed' => new SpeedEvidence(
+                $source,
+                $chain,
+                new SpeedRecord(
+                    $run->has('bytes') ? $run->size('bytes') : Bytes::of(0),
+                    self::readings($run, 'write'),
+                    self::readings($run, 'read'),
+                    true,
+                    0,
+                    $run->has('from') ? $run->size('from') : Bytes::of(0),
+                ),
+            ),
             'sustained' => self::sustained($run, $source, $chain),
             'proof' => new ProofEvidence($source, $chain, ProofReader::proof($run)),
             'screen' => new ProofEvidence($source, $chain, ProofReader::screen($run)),
@@ -75,7 +104,9 @@ final readonly class RunReader
 
     private static function sustained(Fields $run, Source $source, Chain $chain): LongWriteEvidence
     {
-        $pieces = self::course($run) ?? throw $run->wrong('course', 'pieces of steady speed, each a size and a speed, such as [["64 GB", "38 MB/s"]], would do.');
+        $pieces =
+            self::course($run) ??
+            throw $run->wrong('course', 'pieces of steady speed, each a size and a speed, such as [["64 GB", "38 MB/s"]], would do.');
 
         return new LongWriteEvidence($source, $chain, LongWrite::pieces($pieces), Bytes::of((int) array_sum(array_column($pieces, 0))));
     }
@@ -98,19 +129,37 @@ final readonly class RunReader
         }
         $chain = $run->fields('chain');
         Spelling::check($chain, 'reader', 'bus', 'link', 'camera');
-        $bus = ! $chain->has('bus') ? null : GearNames::bus($chain->text('bus'), $form)
-            ?? throw $chain->wrong('bus', 'what the slot of the reader speaks, such as UHS-I, UHS-I double rate, UHS-II, SD Express, CFexpress 2.0 B, XQD, CFast 2.0 or UDMA 7, would do.');
-        $link = ! $chain->has('link') ? null : GearNames::link($chain->text('link'))
-            ?? throw $chain->wrong('link', 'the link to the host, such as USB 480 Mb/s, USB 5 Gb/s, USB 10 Gb/s, USB 20 Gb/s, USB4 40 Gb/s, Thunderbolt 40 Gb/s or SATA 6 Gb/s, would do.');
+        $bus = ! $chain->has('bus')
+            ? null
+            : GearNames::bus($chain->text('bus'), $form) ??
+                throw $chain->wrong(
+                    'bus',
+                    'what the slot of the reader speaks, such as UHS-I, UHS-I double rate, UHS-II, SD Express, CFexpress 2.0 B, '.
+                    'XQD, CFast 2.0 or UDMA 7, would do.',
+                );
+        $link = ! $chain->has('link')
+            ? null
+            : GearNames::link($chain->text('link')) ??
+                throw $chain->wrong(
+                    'link',
+                    'the link to the host, such as USB 480 Mb/s, USB 5 Gb/s, USB 10 Gb/s, USB 20 Gb/s, USB4 40 Gb/s, Thunderbolt 40 '.
+                    'Gb/s or SATA 6 Gb/s, would do.',
+                );
 
-        return new Chain($chain->textOrNull('reader'), $bus === null ? [] : [$bus], $link === null ? null : new Link($link->label(), $link->ceiling()), $chain->boolean('camera'));
+        return new Chain(
+            $chain->textOrNull('reader'),
+            $bus === null ? [] : [$bus],
+            $link === null ? null : new Link($link->label(), $link->ceiling()),
+            $chain->boolean('camera'),
+        );
     }
 
     private static function day(Fields $run): ?string
     {
         $on = $run->textOrNull('on');
 
-        return $on === null || preg_match('/^\d{4}-\d{2}-\d{2}(?:[T ]\d{2}:\d{2}(?::\d{2})?(?:\.\d+)?Z?)?$/', $on) === 1 ? $on
+        return $on === null || preg_match('/^\d{4}-\d{2}-\d{2}(?:[T ]\d{2}:\d{2}(?::\d{2})?(?:\.\d+)?Z?)?$/', $on) === 1
+            ? $on
             : throw $run->wrong('on', 'write the day as 2026-11-01, or the moment as 2026-11-01T18:30:00Z.');
     }
 }

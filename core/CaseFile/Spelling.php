@@ -20,7 +20,10 @@ final readonly class Spelling
             $key = (string) $key;
             foreach (in_array($key, $known, true) ? [] : $known as $one) {
                 if (levenshtein(strtolower($key), $one) <= self::NEAR) {
-                    throw $fields->wrong($key, "there is no such field; “{$one}” is meant, perhaps. Known here: ".implode(', ', $known).'.');
+                    throw $fields->wrong(
+                        $key,
+                        "there is no such field; “{$one}” is meant, perhaps. Known here: ".implode(', ', $known).'.',
+                    );
                 }
             }
         }

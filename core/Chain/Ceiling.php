@@ -35,7 +35,12 @@ final readonly class Ceiling
     {
         $low = $this->practice->low ?? $rate;
 
-        return new self($this->nominal->isBelow($rate) ? $rate : $this->nominal, new Practice($low->isBelow($rate) ? $low : $rate, $rate), $source, CeilingOrigin::Measurement);
+        return new self(
+            $this->nominal->isBelow($rate) ? $rate : $this->nominal,
+            new Practice($low->isBelow($rate) ? $low : $rate, $rate),
+            $source,
+            CeilingOrigin::Measurement,
+        );
     }
 
     /** What to plan with: the high end of practice if there is one. */

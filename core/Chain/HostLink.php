@@ -48,7 +48,14 @@ enum HostLink: string
         $ceiling = $this->ceiling();
         $most = min(65, $ceiling->usable()->megabytes());
 
-        return new Link($this->label(), new Ceiling($ceiling->nominal, Practice::megabytes(min($most, $ceiling->least()?->megabytes() ?? $most), $most), 'a camera as reader, often 65–250 MB/s: 65 until it is measured'));
+        return new Link(
+            $this->label(),
+            new Ceiling(
+                $ceiling->nominal,
+                Practice::megabytes(min($most, $ceiling->least()?->megabytes() ?? $most), $most),
+                'a camera as reader, often 65–250 MB/s: 65 until it is measured',
+            ),
+        );
     }
 
     /**

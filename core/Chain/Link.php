@@ -20,8 +20,12 @@ final readonly class Link
         }
         $ceiling = $slowest->ceiling;
 
-        return $low === null || $low->bytesPerSecond === $ceiling->least()?->bytesPerSecond ? $slowest
-            : new self($slowest->name, new Ceiling($ceiling->nominal, new Practice($low, $ceiling->practice?->high), $ceiling->source, $ceiling->origin));
+        return $low === null || $low->bytesPerSecond === $ceiling->least()?->bytesPerSecond
+            ? $slowest
+            : new self(
+                $slowest->name,
+                new Ceiling($ceiling->nominal, new Practice($low, $ceiling->practice?->high), $ceiling->source, $ceiling->origin),
+            );
     }
 
     public function describe(): string

@@ -51,7 +51,9 @@ final readonly class Path
         }
         $range = $this->practice();
 
-        return $range === null ? "The slowest link is {$this->pinch()->describe()}." : "This chain gives {$range->print()} in practice; its slowest link is {$this->pinch()->name}.";
+        return $range === null
+            ? "The slowest link is {$this->pinch()->describe()}."
+            : "This chain gives {$range->print()} in practice; its slowest link is {$this->pinch()->name}.";
     }
 
     /** The link whose usable rate is lowest; the first of equals, since the data meets it first. */

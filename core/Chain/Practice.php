@@ -28,6 +28,8 @@ final readonly class Practice
             return "{$this->low->print()} and up";
         }
 
-        return $this->low->print() === $this->high->print() ? $this->low->print() : str_replace(' MB/s', '', $this->low->print())."–{$this->high->print()}";
+        return $this->low->print() === $this->high->print()
+            ? $this->low->print()
+            : str_replace(' MB/s', '', $this->low->print())."–{$this->high->print()}";
     }
 }

@@ -35,9 +35,12 @@ final readonly class FileTree
         }
         [$files, $skipped] = [[], []];
         try {
-            $entries = new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS), RecursiveIteratorIterator::LEAVES_ONLY);
+            $entries = new RecursiveIteratorIterator(
+                new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS),
+                RecursiveIteratorIterator::LEAVES_ONLY,
+            );
             foreach ($entries as $entry) {
-                if (! $entry instanceof SplFileInfo) {
+                if (! ($entry instanceof SplFileInfo)) {
                     continue;
                 }
                 $name = substr($entry->getPathname(), strlen($root) + 1);
@@ -59,7 +62,9 @@ final readonly class FileTree
     /** A name as it can be shown and kept: bytes that are no letters stand as they are numbered. */
     public static function word(string $name): string
     {
-        return mb_check_encoding($name, 'UTF-8') ? $name : (string) preg_replace_callback('/[\x80-\xFF]/', fn (array $byte): string => sprintf('\\x%02X', ord($byte[0])), $name);
+        return mb_check_encoding($name, 'UTF-8')
+            ? $name
+            : (string) preg_replace_callback('/[\x80-\xFF]/', fn (array $byte): string => sprintf('\\x%02X', ord($byte[0])), $name);
     }
 
     /** @return list<string> */

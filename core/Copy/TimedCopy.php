@@ -36,7 +36,10 @@ final class TimedCopy
 {
     private const STRETCH = 1_048_576;
 
-    /** A file has this name until all of it is on the drive: after a power cut nobody takes a piece for the file. A name of its own, since the file's may be as long as the drive takes. */
+    /**
+     * A file has this name until all of it is on the drive: after a power cut nobody takes a piece for the file. A name of its
+     * own, since the file's may be as long as the drive takes.
+     */
     private const PART = '.gritty-tally-part';
 
     /** Left free on the drive, for the file system’s own books. */
@@ -54,7 +57,12 @@ final class TimedCopy
      * @param  HeldFolder  $drive  the folder that the copy goes into
      * @param  string  $name  of the copy in it
      */
-    private function __construct(private readonly FileTree $tree, private readonly HeldFolder $drive, private readonly string $name, private readonly bool $verify) {}
+    private function __construct(
+        private readonly FileTree $tree,
+        private readonly HeldFolder $drive,
+        private readonly string $name,
+        private readonly bool $verify,
+    ) {}
 
     /**
      * @param  string  $into  an existing folder; the copy becomes a folder in it, of the name of the source
@@ -89,7 +97,7 @@ final class TimedCopy
     }
 
     /** @param  Keeper<CopyResult>|null  $keeper */
-    public function run(Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): CopyResult
+    public function run(Clock $clock, Observer $observer = new Unwatched(), ?Keeper $keeper = null): CopyResult
     {
         $beat = new Pacemaker($clock, $observer, $this->bytes()->count * ($this->verify ? 2 : 1));
         $this->forget($this->tree->root);
@@ -116,8 +124,17 @@ final class TimedCopy
     private function result(float $copied, ?float $verified, array $different, bool $stopped, ?string $cutShort): CopyResult
     {
         return new CopyResult(
-            count($this->times), Bytes::of(array_sum(array_column($this->times, 0))), Span::seconds($copied), $verified === null ? null : Span::seconds($verified),
-            $different, $this->tree->skippedWords(), $this->times, "{$this->drive->path}/{$this->name}", $this->forgot, $stopped, $cutShort,
+            count($this->times),
+            Bytes::of(array_sum(array_column($this->times, 0))),
+            Span::seconds($copied),
+            $verified === null ? null : Span::seconds($verified),
+            $different,
+            $this->tree->skippedWords(),
+            $this->times,
+            "{$this->drive->path}/{$this->name}",
+            $this->forgot,
+            $stopped,
+            $cutShort,
         );
     }
 

@@ -89,7 +89,9 @@ final readonly class AllowedFolders
             return $real;
         }
         // Whether a folder outside exists is not this page's to tell.
-        throw $real === null && ($this->roots === null || $this->isBelow($given)) ? UnusablePath::missing($given) : UnusablePath::outside($given, $this->roots());
+        throw $real === null && ($this->roots === null || $this->isBelow($given))
+            ? UnusablePath::missing($given)
+            : UnusablePath::outside($given, $this->roots());
     }
 
     /** @throws UnusablePath */

@@ -47,11 +47,7 @@ final class FolderDevice implements Device
     /** How far into the open file the kernel has been asked to write or to fetch. */
     private int $pushed = 0;
 
-    private function __construct(
-        public readonly HeldFolder $card,
-        private readonly RunFolder $folder,
-        private readonly Bytes $size,
-    ) {}
+    private function __construct(public readonly HeldFolder $card, private readonly RunFolder $folder, private readonly Bytes $size) {}
 
     /**
      * @param  Bytes|null  $asked  how much to use; null for all free space
@@ -65,7 +61,8 @@ final class FolderDevice implements Device
         $most = $card->free(min(self::RESERVE, intdiv($card->total()->count, self::RESERVE_SHARE)));
         $size = $asked ?? Bytes::of($most);
         if ($size->count > $most || $size->isZero()) {
-            throw RunFolder::holdsAny($card, $kept) ? UnusablePath::heldByProof($card->given, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal())
+            throw RunFolder::holdsAny($card, $kept)
+                ? UnusablePath::heldByProof($card->given, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal())
                 : UnusablePath::tooSmall($card->given, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal());
         }
 

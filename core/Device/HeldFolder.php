@@ -51,7 +51,7 @@ final readonly class HeldFolder
             throw UnusablePath::notWritable($given);
         }
 
-        $kernel = new Kernel;
+        $kernel = new Kernel();
 
         return new self($given, $open->real(), $mount, $open, $kernel, $kernel->isPresent($mount->numbers));
     }
@@ -85,8 +85,12 @@ final readonly class HeldFolder
         $held = $this->open->stat();
 
         // A card that was pulled keeps its folder in the host's memory for a while; its device is gone at once.
-        return $now !== false && $held !== [] && ($held['nlink'] ?? 0) > 0 && $now['dev'] === $held['dev'] && $now['ino'] === $held['ino']
-            && (! $this->isOnDevice || $this->kernel->isPresent($this->mount->numbers));
+        return $now !== false &&
+            $held !== [] &&
+            ($held['nlink'] ?? 0) > 0 &&
+            $now['dev'] === $held['dev'] &&
+            $now['ino'] === $held['ino'] &&
+            (! $this->isOnDevice || $this->kernel->isPresent($this->mount->numbers));
     }
 
     /** @throws MediumGone */

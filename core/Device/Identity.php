@@ -37,25 +37,43 @@ final readonly class Identity
     ) {}
 
     /** Of an open device or image. */
-    public static function ofTarget(Target $target, Bytes $bytes, Kernel $kernel = new Kernel): self
+    public static function ofTarget(Target $target, Bytes $bytes, Kernel $kernel = new Kernel()): self
     {
         if (! $target->isBlock) {
             return new self(IdentityKind::Image, $target->path, Target::split($target->device), $target->inode, $bytes);
         }
         $numbers = $target->numbers();
 
-        return new self(IdentityKind::Device, $target->path, $numbers, 0, $bytes, $kernel->sequence($numbers), $kernel->serialOfMedium($numbers), $kernel->byId($numbers));
+        return new self(
+            IdentityKind::Device,
+            $target->path,
+            $numbers,
+            0,
+            $bytes,
+            $kernel->sequence($numbers),
+            $kernel->serialOfMedium($numbers),
+            $kernel->byId($numbers),
+        );
     }
 
     /** @param  array<int|string, int>  $stat  of the folder, as stat() */
-    public static function ofMount(Mount $mount, Bytes $bytes, string $real, array $stat, Kernel $kernel = new Kernel): self
+    public static function ofMount(Mount $mount, Bytes $bytes, string $real, array $stat, Kernel $kernel = new Kernel()): self
     {
-        return new self($mount->beginsAt($real) ? IdentityKind::Mount : IdentityKind::Folder, $real, $mount->numbers, $stat['ino'] ?? 0, $bytes,
-            $kernel->sequence($mount->numbers), $kernel->serialOfMedium($mount->numbers), $kernel->byId($mount->numbers), $mount->source);
+        return new self(
+            $mount->beginsAt($real) ? IdentityKind::Mount : IdentityKind::Folder,
+            $real,
+            $mount->numbers,
+            $stat['ino'] ?? 0,
+            $bytes,
+            $kernel->sequence($mount->numbers),
+            $kernel->serialOfMedium($mount->numbers),
+            $kernel->byId($mount->numbers),
+            $mount->source,
+        );
     }
 
     /** What lies at a path, without opening it; null where nothing does. */
-    public static function at(string $path, Kernel $kernel = new Kernel): ?self
+    public static function at(string $path, Kernel $kernel = new Kernel()): ?self
     {
         $real = RealPath::of($path);
         $target = $real === null ? null : Target::at($real);
@@ -93,11 +111,19 @@ final readonly class Identity
         return match (true) {
             $this->kind !== $now->kind => "it was {$this->kind->value}, and is {$now->kind->value} now",
             $this->numbers !== $now->numbers => "it led to {$this->called()}, and leads to {$now->called()} now",
-            $this->serial !== $now->serial => 'its serial number was '.($this->serial ?? 'none').', and is '.($now->serial ?? 'none').' now',
+            $this->serial !== $now->serial => 'its serial number was '.
+                ($this->serial ?? 'none').
+                ', and is '.
+                ($now->serial ?? 'none').
+                ' now',
             $this->bytes->count !== $now->bytes->count => "it had {$this->bytes->decimal()}, and has {$now->bytes->decimal()} now",
             $this->sequence !== $now->sequence => 'the card was taken out, or another put in, since then',
             $this->file !== $now->file => 'it is another file or file system by now, though of the same place and size',
-            $this->source !== $now->source => 'it lay on '.($this->source ?? 'nothing named').', and lies on '.($now->source ?? 'nothing named').' now',
+            $this->source !== $now->source => 'it lay on '.
+                ($this->source ?? 'nothing named').
+                ', and lies on '.
+                ($now->source ?? 'nothing named').
+                ' now',
             default => null,
         };
     }
@@ -124,8 +150,15 @@ final readonly class Identity
     public function pack(): array
     {
         return [
-            'kind' => $this->kind->value, 'real' => $this->real, 'numbers' => $this->numbers, 'file' => $this->file, 'bytes' => $this->bytes->count,
-            'sequence' => $this->sequence, 'serial' => $this->serial, 'name' => $this->name, 'source' => $this->source,
+            'kind' => $this->kind->value,
+            'real' => $this->real,
+            'numbers' => $this->numbers,
+            'file' => $this->file,
+            'bytes' => $this->bytes->count,
+            'sequence' => $this->sequence,
+            'serial' => $this->serial,
+            'name' => $this->name,
+            'source' => $this->source,
         ];
     }
 
@@ -136,9 +169,18 @@ final readonly class Identity
         $text = fn (string $key): ?string => is_string($packed[$key] ?? null) ? $packed[$key] : null;
         $number = fn (string $key): ?int => is_int($packed[$key] ?? null) ? $packed[$key] : null;
 
-        return $kind === null ? null : new self(
-            $kind, $text('real') ?? '', $text('numbers') ?? '', $number('file') ?? 0, Bytes::of(max(0, $number('bytes') ?? 0)),
-            $number('sequence'), $text('serial'), $text('name'), $text('source'),
-        );
+        return $kind === null
+            ? null
+            : new self(
+                $kind,
+                $text('real') ?? '',
+                $text('numbers') ?? '',
+                $number('file') ?? 0,
+                Bytes::of(max(0, $number('bytes') ?? 0)),
+                $number('sequence'),
+                $text('serial'),
+                $text('name'),
+                $text('source'),
+            );
     }
 }

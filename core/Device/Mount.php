@@ -43,7 +43,10 @@ final readonly class Mount
     /** The one that an open file or folder lies on, whatever its path leads to by now. */
     public static function ofOpen(OpenFile $open): self
     {
-        $id = preg_match('/^mnt_id:\s*(\d+)$/m', (string) @file_get_contents("/proc/self/fdinfo/{$open->fd}"), $found) === 1 ? (int) $found[1] : -1;
+        $id =
+            preg_match('/^mnt_id:\s*(\d+)$/m', (string) @file_get_contents("/proc/self/fdinfo/{$open->fd}"), $found) === 1
+                ? (int) $found[1]
+                : -1;
         foreach (self::all() as $mount) {
             if ($mount->id === $id) {
                 return $mount;
@@ -69,7 +72,15 @@ final readonly class Mount
         // A mount may be read-only, or the whole file system below it.
         $readOnly = in_array('ro', explode(',', $fields[5]), true) || in_array('ro', explode(',', $super), true);
 
-        return new self((int) $fields[0], $fields[2], stripcslashes($fields[3]), stripcslashes($fields[4]), $type, $readOnly, stripcslashes($source));
+        return new self(
+            (int) $fields[0],
+            $fields[2],
+            stripcslashes($fields[3]),
+            stripcslashes($fields[4]),
+            $type,
+            $readOnly,
+            stripcslashes($source),
+        );
     }
 
     private static function unknown(): self
@@ -95,7 +106,10 @@ final readonly class Mount
         return in_array($this->type, ['tmpfs', 'ramfs', 'devtmpfs'], true);
     }
 
-    /** A file system that is a program, or one on a loop device: between its files and the medium lies another cache, which they do not know of. */
+    /**
+     * A file system that is a program, or one on a loop device: between its files and the medium lies another cache, which they
+     * do not know of.
+     */
     public function hasCacheBelow(): bool
     {
         return str_starts_with($this->type, 'fuse') || str_starts_with($this->source, '/dev/loop');

@@ -66,7 +66,10 @@ final readonly class RunFolder
     public static function takeUp(HeldFolder $parent, string $name): self
     {
         try {
-            $open = preg_match(self::NAME, $name) === 1 ? OpenFile::at($parent->inside($name), self::OURS) : throw new HostError(HostError::ENOENT, 'open', $name);
+            $open =
+                preg_match(self::NAME, $name) === 1
+                    ? OpenFile::at($parent->inside($name), self::OURS)
+                    : throw new HostError(HostError::ENOENT, 'open', $name);
             $lock = OpenFile::at($open->held().'/'.self::MARKER, Calls::READ_WRITE | Calls::NO_FOLLOW);
             $isOurs = $lock->read(0, 512) === self::FIRST_LINE;
         } catch (HostError) {
@@ -149,7 +152,10 @@ final readonly class RunFolder
     /** @return list<int> numbers of the files that are in it */
     public function files(): array
     {
-        return array_map(intval(...), array_values(array_filter(self::entries($this->open->held()), fn (string $name): bool => preg_match(self::FILE, $name) === 1)));
+        return array_map(
+            intval(...),
+            array_values(array_filter(self::entries($this->open->held()), fn (string $name): bool => preg_match(self::FILE, $name) === 1)),
+        );
     }
 
     /** Whether it and the medium below it are still where they were. */

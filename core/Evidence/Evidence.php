@@ -30,7 +30,7 @@ final readonly class Evidence
         public array $sustained = [],
         public array $seen = [],
         public bool $looked = true,
-        public House $house = new House,
+        public House $house = new House(),
     ) {}
 
     public function isEmpty(): bool
@@ -50,7 +50,12 @@ final readonly class Evidence
     public function findings(): array
     {
         $seen = array_map(fn (Seen $one): ?Finding => $one->finding($this->label), $this->seen);
-        $findings = [...Contradictions::of($this->label), ...$this->house->origin, ...$this->shown(), ...array_values(array_filter($seen, fn (?Finding $one): bool => $one !== null))];
+        $findings = [
+            ...Contradictions::of($this->label),
+            ...$this->house->origin,
+            ...$this->shown(),
+            ...array_values(array_filter($seen, fn (?Finding $one): bool => $one !== null)),
+        ];
         usort($findings, fn (Finding $a, Finding $b): int => [$a->severity->rank(), $a->id] <=> [$b->severity->rank(), $b->id]);
 
         return $findings;
@@ -65,7 +70,15 @@ final readonly class Evidence
             $most = $shown !== null && ! $proof->record->extent->isFolder && $shown->count > ($most->count ?? 0) ? $shown : $most;
         }
 
-        return $most instanceof Bytes && $most->shareOf($this->label->capacity) > self::MORE ? [Finding::doubt('shows-more',
-            "It shows {$most->decimal()}, more than the {$this->label->capacity->decimal()} on its label: the label may belong to another card.", 'common practice, no source')] : [];
+        return $most instanceof Bytes && $most->shareOf($this->label->capacity) > self::MORE
+            ? [
+                Finding::doubt(
+                    'shows-more',
+                    "It shows {$most->decimal()}, more than the {$this->label->capacity->decimal()} on its label: the label may ".
+                    'belong to another card.',
+                    'common practice, no source',
+                ),
+            ]
+            : [];
     }
 }

@@ -13,10 +13,16 @@ final class House
 {
     /**
      * @param  list<Finding>  $origin  what speaks against where it comes from
-     * @param  list<Reached>|(Closure(): list<Reached>)  $reached  what its readers were seen to carry: asked only where a link does not clear itself
-     * @param  (Closure(): list<Reach>)|null  $reaches  what the kit could show of the card, the fastest first: asked only where a chain was too slow
+     * @param  list<Reached>|(Closure(): list<Reached>)  $reached  what its readers were seen to carry: asked only where a link
+     * does not clear itself
+     * @param  (Closure(): list<Reach>)|null  $reaches  what the kit could show of the card, the fastest first: asked only where
+     * a chain was too slow
      */
-    public function __construct(public readonly array $origin = [], private array|Closure $reached = [], private readonly ?Closure $reaches = null) {}
+    public function __construct(
+        public readonly array $origin = [],
+        private array|Closure $reached = [],
+        private readonly ?Closure $reaches = null,
+    ) {}
 
     /** @return list<Reached> */
     public function reached(): array

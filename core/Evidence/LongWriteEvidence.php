@@ -17,7 +17,13 @@ final readonly class LongWriteEvidence
     private const LONG = 10_000_000_000;
 
     /** @param  bool  $isWholeCard  whether all there was has been written */
-    public function __construct(public Source $source, public Chain $chain, public LongWrite $course, public Bytes $written, public bool $isWholeCard = false) {}
+    public function __construct(
+        public Source $source,
+        public Chain $chain,
+        public LongWrite $course,
+        public Bytes $written,
+        public bool $isWholeCard = false,
+    ) {}
 
     /** Whether it tells of a class: short ones only ever speak against one. */
     public function isLong(Label $label): bool
@@ -35,6 +41,7 @@ final readonly class LongWriteEvidence
 
     public function describe(): string
     {
-        return "{$this->source->describe()}, lowest {$this->course->window} s of {$this->written->decimal()} written, {$this->chain->describe()}";
+        return "{$this->source->describe()}, lowest {$this->course->window} s ".
+            "of {$this->written->decimal()} written, {$this->chain->describe()}";
     }
 }

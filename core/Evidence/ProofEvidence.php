@@ -22,7 +22,9 @@ final readonly class ProofEvidence
     {
         $record = $this->record;
 
-        return ! $this->wasAlone || $record->screen !== null || $record->alarmAt !== null || $record->read->bytes->count < self::LEAST ? null : $record->read->rate();
+        return ! $this->wasAlone || $record->screen !== null || $record->alarmAt !== null || $record->read->bytes->count < self::LEAST
+            ? null
+            : $record->read->rate();
     }
 
     /** The write pass; null where it was not alone, or tells no course: of a screen, of too little, or where looking back ended it. */
@@ -31,8 +33,19 @@ final readonly class ProofEvidence
         $record = $this->record;
         $shown = $record->extent->shown;
 
-        return ! $this->wasAlone || $record->course === null || $record->screen !== null || $record->alarmAt !== null || $record->write->bytes->count < self::LEAST ? null
-            : new LongWriteEvidence($this->source, $this->chain, $record->course, $record->write->bytes, $shown !== null && $record->write->bytes->count >= $shown->count);
+        return ! $this->wasAlone ||
+            $record->course === null ||
+            $record->screen !== null ||
+            $record->alarmAt !== null ||
+            $record->write->bytes->count < self::LEAST
+            ? null
+            : new LongWriteEvidence(
+                $this->source,
+                $this->chain,
+                $record->course,
+                $record->write->bytes,
+                $shown !== null && $record->write->bytes->count >= $shown->count,
+            );
     }
 
     public function describe(): string

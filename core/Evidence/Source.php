@@ -13,7 +13,12 @@ final readonly class Source
      * @param  string  $name  `run 12`
      * @param  string|null  $on  day or moment, as ISO 8601 writes it, so that later sorts behind; null where nobody told
      */
-    public function __construct(public string $name, public ?string $on = null, public RunSource $by = RunSource::Device, public bool $isTyped = false) {}
+    public function __construct(
+        public string $name,
+        public ?string $on = null,
+        public RunSource $by = RunSource::Device,
+        public bool $isTyped = false,
+    ) {}
 
     /** `run 12, typed in` */
     public function describe(): string

@@ -28,8 +28,20 @@ final readonly class SpeedReading
         $way = fn (string $name): bool => in_array($name, $record->disagree, true);
 
         return new self(
-            $record->writes === [] ? null : WayReading::of($record->writes, $label->write, $paper, true, $way('write'), $isTyped, $blame->isTheCards(...)),
-            $record->reads === [] ? null : WayReading::of($record->reads, $label->readClaim(), $paper, $record->forgot, $way('read'), $isTyped, $blame->isTheCards(...)),
+            $record->writes === []
+                ? null
+                : WayReading::of($record->writes, $label->write, $paper, true, $way('write'), $isTyped, $blame->isTheCards(...)),
+            $record->reads === []
+                ? null
+                : WayReading::of(
+                    $record->reads,
+                    $label->readClaim(),
+                    $paper,
+                    $record->forgot,
+                    $way('read'),
+                    $isTyped,
+                    $blame->isTheCards(...),
+                ),
             $blame,
         );
     }

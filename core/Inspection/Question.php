@@ -57,15 +57,18 @@ enum Question: string
     public function how(): string
     {
         return match ($this) {
-            self::ContactRows => 'One row of contacts runs along the edge. A second, shorter row below it carries UHS-II, UHS-III and SD Express.',
+            self::ContactRows => 'One row of contacts runs along the edge. A second, shorter row below it carries UHS-II, UHS-III '.
+                'and SD Express.',
             self::Connector => 'CompactFlash has two rows of pin holes; CFast has a flat tongue with contacts.',
             self::Outline => 'The three types differ in size: A is about 20 × 28 mm, B and XQD 38 × 30 mm, C 54 × 74 mm.',
             self::Print => 'Letters sharp, marks drawn as the standard draws them, nothing pasted over older print.',
             self::Shell => 'No crack, no open seam, clean contacts. What is cracked can break off inside a slot: leave it out.',
-            self::LockSlider => 'It stands toward the contacts when the card may be written. A loose one locks the card in the middle of a shoot.',
+            self::LockSlider => 'It stands toward the contacts when the card may be written. A loose one locks the card in the '.
+                'middle of a shoot.',
             self::Serial => 'Type it as it stands. No two cards of one maker carry the same.',
             self::BackCode => 'Small print, often beside the place of making. It tells the factory and its lot; the label does not.',
-            self::Seating => 'Never force a stiff slot: a forced card snaps. Let a card that was hot cool first. Your local rules and the maker’s instructions come first.',
+            self::Seating => 'Never force a stiff slot: a forced card snaps. Let a card that was hot cool first. Your local rules '.
+                'and the maker’s instructions come first.',
         };
     }
 
@@ -74,26 +77,63 @@ enum Question: string
     {
         return match ($this) {
             self::ContactRows => [new Answer('one', 'one row'), new Answer('two', 'two rows'), self::unsure()],
-            self::Connector => [new Answer('holes', 'two rows of pin holes'), new Answer('tongue', 'a flat tongue with contacts'), self::unsure()],
-            self::Outline => [new Answer('a', 'type A, the smallest'), new Answer('b', 'type B, the size of XQD'), new Answer('c', 'type C, the largest'), self::unsure()],
+            self::Connector => [
+                new Answer('holes', 'two rows of pin holes'),
+                new Answer('tongue', 'a flat tongue with contacts'),
+                self::unsure(),
+            ],
+            self::Outline => [
+                new Answer('a', 'type A, the smallest'),
+                new Answer('b', 'type B, the size of XQD'),
+                new Answer('c', 'type C, the largest'),
+                self::unsure(),
+            ],
             self::Print => [
                 new Answer('clean', 'sharp and as it should be'),
                 new Answer('smudged', 'smudged, crooked or pale', 'The print is smudged, crooked or pale.', Weight::Doubt),
                 new Answer('misspelt', 'a word or mark is wrong', 'A word or a mark on it is drawn wrong.', Weight::Doubt),
-                new Answer('sticker', 'a sticker over other print', 'A sticker covers other print: it may have been relabelled.', Weight::Doubt),
+                new Answer(
+                    'sticker',
+                    'a sticker over other print',
+                    'A sticker covers other print: it may have been relabelled.',
+                    Weight::Doubt,
+                ),
             ],
             self::Shell => [
                 new Answer('whole', 'whole and clean'),
                 new Answer('worn', 'worn, but whole', 'The shell is worn.', Weight::Doubt),
-                new Answer('cracked', 'cracked, bent or coming apart', 'The shell is cracked, bent or coming apart: it can break off inside a slot. Do not put it in.', Weight::Trouble),
+                new Answer(
+                    'cracked',
+                    'cracked, bent or coming apart',
+                    'The shell is cracked, bent or coming apart: it can break off inside a slot. Do not put it in.',
+                    Weight::Trouble,
+                ),
             ],
             self::LockSlider => [
                 new Answer('firm', 'it clicks and stays'),
-                new Answer('loose', 'it is loose or slips', 'The lock slider slips: the card can lock itself while recording.', Weight::Doubt),
-                new Answer('missing', 'it is broken off', 'The lock slider is broken off: many slots take the card for locked.', Weight::Doubt),
+                new Answer(
+                    'loose',
+                    'it is loose or slips',
+                    'The lock slider slips: the card can lock itself while recording.',
+                    Weight::Doubt,
+                ),
+                new Answer(
+                    'missing',
+                    'it is broken off',
+                    'The lock slider is broken off: many slots take the card for locked.',
+                    Weight::Doubt,
+                ),
             ],
-            self::Serial => [new Answer('typed', 'yes, type it', asksCode: true), new Answer('none', 'there is none'), new Answer('unreadable', 'it was rubbed off', 'The serial number was rubbed off.', Weight::Doubt)],
-            self::BackCode => [new Answer('typed', 'yes, type it', asksCode: true), new Answer('none', 'there is none'), new Answer('unreadable', 'it cannot be read')],
+            self::Serial => [
+                new Answer('typed', 'yes, type it', asksCode: true),
+                new Answer('none', 'there is none'),
+                new Answer('unreadable', 'it was rubbed off', 'The serial number was rubbed off.', Weight::Doubt),
+            ],
+            self::BackCode => [
+                new Answer('typed', 'yes, type it', asksCode: true),
+                new Answer('none', 'there is none'),
+                new Answer('unreadable', 'it cannot be read'),
+            ],
             self::Seating => [
                 new Answer('found', 'it seats and is found'),
                 new Answer('stiff', 'it goes in stiffly', 'It went in stiffly.', Weight::Doubt),

@@ -29,10 +29,15 @@ final readonly class Seen
     {
         $other = $this->otherForm($label->form);
         if ($other !== null) {
-            return Finding::contradiction("seen-{$this->question->value}", "The label says {$label->form->label()}; what was seen is {$other}.", $this->source());
+            return Finding::contradiction(
+                "seen-{$this->question->value}",
+                "The label says {$label->form->label()}; what was seen is {$other}.",
+                $this->source(),
+            );
         }
 
-        return $this->answer->weight !== Weight::Doubt ? null
+        return $this->answer->weight !== Weight::Doubt
+            ? null
             : Finding::doubt("seen-{$this->question->value}", $this->sentence(), $this->source())->about($this->question->about());
     }
 
@@ -44,7 +49,10 @@ final readonly class Seen
 
     public function source(): string
     {
-        return "seen by {$this->by} on {$this->on}".($this->reader === null ? '' : " in {$this->reader}").'; '.$this->question->source();
+        return "seen by {$this->by} on {$this->on}".
+            ($this->reader === null ? '' : " in {$this->reader}").
+            '; '.
+            $this->question->source();
     }
 
     /** The answer as it is said of the card, with the reader it was seen in. */
@@ -66,7 +74,8 @@ final readonly class Seen
         };
         $asked = $this->question === Question::Connector || $this->question === Question::Outline;
 
-        return ! $asked || $seen === [] || in_array($form, $seen, true) ? null
+        return ! $asked || $seen === [] || in_array($form, $seen, true)
+            ? null
             : implode(' or ', array_map(fn (Form $one): string => $one->label(), $seen));
     }
 }

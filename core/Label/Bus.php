@@ -98,7 +98,12 @@ enum Bus: string
         return match ($this) {
             self::UhsIDouble => 'from memory: a maker’s own host mode, in no standard',
             self::Udma6, self::Udma7, self::CFast2, self::Xqd1, self::Xqd2 => 'CompactFlash Association specifications',
-            self::CFexpress2A, self::CFexpress2B, self::CFexpress2C, self::CFexpress4A, self::CFexpress4B, self::CFexpress4C => 'CFexpress specification, PCIe lanes × generation',
+            self::CFexpress2A,
+            self::CFexpress2B,
+            self::CFexpress2C,
+            self::CFexpress4A,
+            self::CFexpress4B,
+            self::CFexpress4C => 'CFexpress specification, PCIe lanes × generation',
             self::Sata => 'SATA 3 specification, 8b/10b',
             default => 'SD physical-layer specification, bus modes',
         };

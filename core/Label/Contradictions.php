@@ -33,7 +33,10 @@ final readonly class Contradictions
         if ($label->contactRows !== 1 || ! $label->form->isSecureDigital()) {
             return [];
         }
-        $needs = array_map(fn (Mark $mark): string => $mark->value, array_values(array_filter($label->marks, fn (Mark $mark): bool => $mark->needsTwoRows())));
+        $needs = array_map(
+            fn (Mark $mark): string => $mark->value,
+            array_values(array_filter($label->marks, fn (Mark $mark): bool => $mark->needsTwoRows())),
+        );
         if ($label->bus?->contactRows() === 2) {
             array_unshift($needs, $label->bus->label());
         }
@@ -43,8 +46,15 @@ final readonly class Contradictions
             $needs[] = "a read of {$claim->print()}";
         }
 
-        return $needs === [] ? [] : [Finding::contradiction('contact-rows',
-            'It has one row of contacts, which is UHS-I at the most, and says '.implode(' and ', $needs).': that needs two.', 'SD physical-layer specification, contacts')];
+        return $needs === []
+            ? []
+            : [
+                Finding::contradiction(
+                    'contact-rows',
+                    'It has one row of contacts, which is UHS-I at the most, and says '.implode(' and ', $needs).': that needs two.',
+                    'SD physical-layer specification, contacts',
+                ),
+            ];
     }
 
     /** @return list<Finding> */
@@ -54,14 +64,24 @@ final readonly class Contradictions
         $bus = $label->bus;
         foreach ($label->marks as $mark) {
             if ($mark->isSecureDigital() !== $label->form->isSecureDigital()) {
-                $findings[] = Finding::contradiction('mark-on-form',
-                    "{$mark->value} is not a mark of {$label->form->label()} cards.", 'SD Association speed classes; CompactFlash Association VPG profiles');
+                $findings[] = Finding::contradiction(
+                    'mark-on-form',
+                    "{$mark->value} is not a mark of {$label->form->label()} cards.",
+                    'SD Association speed classes; CompactFlash Association VPG profiles',
+                );
             } elseif ($bus !== null && ! $mark->isDefinedOver($bus)) {
-                $findings[] = Finding::contradiction('mark-on-bus',
-                    "{$mark->value} cannot stand on a {$bus->label()} card; it is defined from {$mark->buses()[0]->label()} up.", self::CLASSES);
+                $findings[] = Finding::contradiction(
+                    'mark-on-bus',
+                    "{$mark->value} cannot stand on a {$bus->label()} card; it is defined from {$mark->buses()[0]->label()} up.",
+                    self::CLASSES,
+                );
             } elseif ($bus === null && $label->contactRows === null && $mark->needsTwoRows()) {
-                $findings[] = Finding::doubt('mark-without-bus',
-                    "{$mark->value} is defined from {$mark->buses()[0]->label()} up, and no bus is printed: turn it over, two rows of contacts must be there.", self::CLASSES);
+                $findings[] = Finding::doubt(
+                    'mark-without-bus',
+                    "{$mark->value} is defined from {$mark->buses()[0]->label()} up, and no bus is printed: turn it over, two rows ".
+                    'of contacts must be there.',
+                    self::CLASSES,
+                );
             }
         }
 
@@ -76,9 +96,15 @@ final readonly class Contradictions
             return [];
         }
 
-        return [Finding::contradiction('capacity-outside-family',
-            "{$family->value} ends at {$family->most()->decimal()}".($family === Family::Sd ? '' : " and begins above {$family->above()->decimal()}")
-            ."; the label says {$label->capacity->decimal()}.", 'SD Association capacity families')];
+        return [
+            Finding::contradiction(
+                'capacity-outside-family',
+                "{$family->value} ends at {$family->most()->decimal()}".
+                    ($family === Family::Sd ? '' : " and begins above {$family->above()->decimal()}").
+                    "; the label says {$label->capacity->decimal()}.",
+                'SD Association capacity families',
+            ),
+        ];
     }
 
     /** @return list<Finding> the U mark asks more than the V mark beside it */
@@ -86,8 +112,16 @@ final readonly class Contradictions
     {
         [$u, $v] = [$label->highest('U'), $label->highest('V')];
 
-        return $u === null || $v === null || ! $v->floor()->isBelow($u->floor()) ? [] : [Finding::doubt('marks-disagree',
-            "{$u->value} promises {$u->floor()->print()} and {$v->value} only {$v->floor()->print()}: makers print marks that agree.", self::CLASSES.'; common practice')];
+        return $u === null || $v === null || ! $v->floor()->isBelow($u->floor())
+            ? []
+            : [
+                Finding::doubt(
+                    'marks-disagree',
+                    "{$u->value} promises {$u->floor()->print()} and {$v->value} only {$v->floor()->print()}: makers print marks ".
+                    'that agree.',
+                    self::CLASSES.'; common practice',
+                ),
+            ];
     }
 
     /** @return list<Finding> a C class is printed beside a mark that asks more */
@@ -96,7 +130,15 @@ final readonly class Contradictions
         $class = $label->highest('C');
         $more = $label->topMark();
 
-        return $class === null || $more === null || ! $class->floor()->isBelow($more->floor()) ? [] : [Finding::note('class-under-mark',
-            "{$class->value} says at least {$class->floor()->print()}; {$more->value} on the same label asks {$more->floor()->print()}, and that counts.", self::PRACTICE)];
+        return $class === null || $more === null || ! $class->floor()->isBelow($more->floor())
+            ? []
+            : [
+                Finding::note(
+                    'class-under-mark',
+                    "{$class->value} says at least {$class->floor()->print()}; {$more->value} on the same label ".
+                    "asks {$more->floor()->print()}, and that counts.",
+                    self::PRACTICE,
+                ),
+            ];
     }
 }

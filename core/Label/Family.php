@@ -20,12 +20,14 @@ enum Family: string
 
     public function most(): Bytes
     {
-        return Bytes::gigabytes(match ($this) {
-            self::Sd => 2,
-            self::Sdhc => 32,
-            self::Sdxc => 2_000,
-            self::Sduc => 128_000,
-        });
+        return Bytes::gigabytes(
+            match ($this) {
+                self::Sd => 2,
+                self::Sdhc => 32,
+                self::Sdxc => 2_000,
+                self::Sduc => 128_000,
+            },
+        );
     }
 
     /** Capacity must be above this. */

@@ -48,7 +48,18 @@ final readonly class Label
     /** The same label on a card whose contacts somebody counted. */
     public function withContactRows(int $rows): self
     {
-        return new self($this->form, $this->capacity, $this->family, $this->bus, $this->marks, $this->read, $this->write, $this->times, $rows, $this->sustained);
+        return new self(
+            $this->form,
+            $this->capacity,
+            $this->family,
+            $this->bus,
+            $this->marks,
+            $this->read,
+            $this->write,
+            $this->times,
+            $rows,
+            $this->sustained,
+        );
     }
 
     /** @return list<Mark> one mark for each floor that is promised, the highest first */
@@ -111,7 +122,9 @@ final readonly class Label
     {
         $own = $this->possibleBuses();
 
-        return $slot === null ? Bus::fastestSettled($own, $own) : Bus::fastestSettled(in_array(Bus::UhsI, $own, true) ? [...$own, Bus::UhsIDouble] : $own, $slot);
+        return $slot === null
+            ? Bus::fastestSettled($own, $own)
+            : Bus::fastestSettled(in_array(Bus::UhsI, $own, true) ? [...$own, Bus::UhsIDouble] : $own, $slot);
     }
 
     /**
@@ -135,7 +148,15 @@ final readonly class Label
             $marked = array_values(array_filter(Bus::cases(), fn (Bus $bus): bool => $this->marksStandOn($bus)));
             $rows = fn (Bus $bus): bool => $this->contactRows === null || $bus->contactRows() === $this->contactRows;
             // Slower than UHS-I is no card that is measured for its speed.
-            $buses = array_values(array_filter($buses, fn (Bus $bus): bool => in_array($bus, $marked, true) && $rows($bus) && $bus !== Bus::SdDefault && $bus !== Bus::SdHighSpeed));
+            $buses = array_values(
+                array_filter(
+                    $buses,
+                    fn (Bus $bus): bool => in_array($bus, $marked, true) &&
+                        $rows($bus) &&
+                        $bus !== Bus::SdDefault &&
+                        $bus !== Bus::SdHighSpeed,
+                ),
+            );
         }
         foreach ($buses as $bus) {
             if (! $this->isBeyond($bus)) {
@@ -182,9 +203,12 @@ final readonly class Label
         $bus = str_replace(['CFexpress ', 'XQD ', 'CFast '], '', $this->bus?->label() ?? '');
         $kind = ($this->family !== null && $this->form === Form::MicroSd ? 'micro' : '').($this->family->value ?? $this->form->label());
 
-        return implode(' · ', array_filter(
-            [$this->capacity->decimal(), trim("{$kind} {$bus}"), $this->topMark()?->value],
-            fn (?string $part): bool => $part !== null,
-        ));
+        return implode(
+            ' · ',
+            array_filter(
+                [$this->capacity->decimal(), trim("{$kind} {$bus}"), $this->topMark()?->value],
+                fn (?string $part): bool => $part !== null,
+            ),
+        );
     }
 }

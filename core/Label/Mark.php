@@ -39,12 +39,14 @@ enum Mark: string
 
     public function floor(): Rate
     {
-        return Rate::megabytesPerSecond(match ($this) {
-            self::A1, self::A2 => 10,
-            self::U1 => 10,
-            self::U3 => 30,
-            default => (int) ltrim($this->value, 'CVEPG'),
-        });
+        return Rate::megabytesPerSecond(
+            match ($this) {
+                self::A1, self::A2 => 10,
+                self::U1 => 10,
+                self::U3 => 30,
+                default => (int) ltrim($this->value, 'CVEPG'),
+            },
+        );
     }
 
     public function isSecureDigital(): bool

@@ -39,16 +39,22 @@ final readonly class SpeedClaims
         $read = $label->readClaim();
         $double = Bus::UhsIDouble->ceiling()->nominal;
         if ($bus === Bus::UhsI && $read !== null && $most->isBelow($read) && ! $double->isBelow($read)) {
-            $findings[] = Finding::note('needs-matching-reader',
-                "A read of {$read->print()} is beyond standard UHS-I: it needs the maker’s matching reader; about 90 MB/s elsewhere.", self::PRACTICE);
+            $findings[] = Finding::note(
+                'needs-matching-reader',
+                "A read of {$read->print()} is beyond standard UHS-I: it needs the maker’s matching reader; about 90 MB/s elsewhere.",
+                self::PRACTICE,
+            );
             // There it writes as fast, too.
             $most = $double;
         }
         foreach (['read' => $read, 'write' => $label->write, 'keep up' => $label->sustained] as $way => $claim) {
             // Makers round the ceiling itself: 984.6 is printed as 985.
             if ($claim !== null && $claim->megabytes() > max($most->megabytes(), round($most->megabytes()))) {
-                $findings[] = Finding::contradiction($way === 'keep up' ? 'sustained-above-bus' : 'claim-above-bus',
-                    "Claims to {$way} ".($way === 'keep up' ? '' : 'at ')."{$claim->print()}; {$carrier} ends at {$most->print()}.", $bus?->source() ?? 'bus ceilings of the form');
+                $findings[] = Finding::contradiction(
+                    $way === 'keep up' ? 'sustained-above-bus' : 'claim-above-bus',
+                    "Claims to {$way} ".($way === 'keep up' ? '' : 'at ')."{$claim->print()}; {$carrier} ends at {$most->print()}.",
+                    $bus?->source() ?? 'bus ceilings of the form',
+                );
             }
         }
 
@@ -70,9 +76,18 @@ final readonly class SpeedClaims
     {
         $findings = [];
         $top = $label->topMark();
-        foreach (['write-under-floor' => ['write', $label->write], 'sustained-under-floor' => ['keep up', $label->sustained]] as $id => [$way, $claim]) {
+        foreach (
+            [
+                'write-under-floor' => ['write', $label->write],
+                'sustained-under-floor' => ['keep up', $label->sustained],
+            ] as $id => [$way, $claim]
+        ) {
             if ($top !== null && $claim !== null && $claim->isBelow($top->floor())) {
-                $findings[] = Finding::contradiction($id, "Claims to {$way} {$claim->print()}, under the {$top->floor()->print()} that {$top->value} promises.", self::CLASSES);
+                $findings[] = Finding::contradiction(
+                    $id,
+                    "Claims to {$way} {$claim->print()}, under the {$top->floor()->print()} that {$top->value} promises.",
+                    self::CLASSES,
+                );
             }
         }
 
@@ -85,12 +100,18 @@ final readonly class SpeedClaims
         $findings = [];
         [$read, $write, $sustained] = [$label->readClaim(), $label->write, $label->sustained];
         if ($write !== null && $sustained !== null && $write->isBelow($sustained)) {
-            $findings[] = Finding::contradiction('sustained-above-write',
-                "Claims to keep up {$sustained->print()} and to write at {$write->print()} at the most.", 'what is kept up is no more than the most');
+            $findings[] = Finding::contradiction(
+                'sustained-above-write',
+                "Claims to keep up {$sustained->print()} and to write at {$write->print()} at the most.",
+                'what is kept up is no more than the most',
+            );
         }
         if ($read !== null && $write !== null && $read->isBelow($write)) {
-            $findings[] = Finding::doubt('write-above-read',
-                "Claims to write at {$write->print()} and to read at {$read->print()} only: cards read at least as fast as they write.", self::PRACTICE);
+            $findings[] = Finding::doubt(
+                'write-above-read',
+                "Claims to write at {$write->print()} and to read at {$read->print()} only: cards read at least as fast as they write.",
+                self::PRACTICE,
+            );
         }
 
         return $findings;
@@ -104,9 +125,18 @@ final readonly class SpeedClaims
         }
         $share = Rate::times($label->times)->over($label->read);
 
-        return abs($share - 1) <= 0.10 ? [] : [Finding::doubt('rating-and-speed',
-            rtrim(rtrim(number_format($label->times, 1, '.', ''), '0'), '.').'x is '.Rate::times($label->times)->print()."; the label says {$label->read->print()}.",
-            '1x = 150 kB/s: common practice, no source')];
+        return abs($share - 1) <= 0.1
+            ? []
+            : [
+                Finding::doubt(
+                    'rating-and-speed',
+                    rtrim(rtrim(number_format($label->times, 1, '.', ''), '0'), '.').
+                        'x is '.
+                        Rate::times($label->times)->print().
+                        "; the label says {$label->read->print()}.",
+                    '1x = 150 kB/s: common practice, no source',
+                ),
+            ];
     }
 
     /** @return list<Finding> */
@@ -117,11 +147,23 @@ final readonly class SpeedClaims
             return [Finding::doubt('no-speed', 'No speed is printed at all; a maker proud of a speed prints it.', self::PRACTICE)];
         }
 
-        return array_values(array_filter([
-            $write !== null || $sustained !== null ? null : Finding::note('only-read', 'Only a read speed is printed: the write speed must be measured.', self::PRACTICE),
-            // A mark says what is kept up at the least.
-            $sustained !== null || $write === null || $label->topMark() !== null ? null : Finding::note('only-peak',
-                'Only “up to” speeds are printed and no sustained one: label speeds are burst figures.', self::PRACTICE),
-        ], fn (?Finding $one): bool => $one !== null));
+        return array_values(
+            array_filter(
+                [
+                    $write !== null || $sustained !== null
+                        ? null
+                        : Finding::note('only-read', 'Only a read speed is printed: the write speed must be measured.', self::PRACTICE),
+                    // A mark says what is kept up at the least.
+                    $sustained !== null || $write === null || $label->topMark() !== null
+                        ? null
+                        : Finding::note(
+                            'only-peak',
+                            'Only “up to” speeds are printed and no sustained one: label speeds are burst figures.',
+                            self::PRACTICE,
+                        ),
+                ],
+                fn (?Finding $one): bool => $one !== null,
+            ),
+        );
     }
 }

@@ -76,7 +76,8 @@ final readonly class Blame
     public function grounds(Rate $figure, Rate $promise): array
     {
         $low = $this->path->practice()?->low;
-        $isSure = $low !== null && ! $this->chain->isCamera && ($low->over($promise) >= self::CLEAR - 1e-9 || $this->isUnderTheChain($figure));
+        $isSure =
+            $low !== null && ! $this->chain->isCamera && ($low->over($promise) >= self::CLEAR - 1e-9 || $this->isUnderTheChain($figure));
         $seen = $isSure ? [] : $this->seen($promise, $figure);
         usort($seen, fn (Reached $a, Reached $b): int => $b->rate->bytesPerSecond <=> $a->rate->bytesPerSecond);
 
@@ -92,7 +93,10 @@ final readonly class Blame
     {
         $practice = $this->path->practice();
 
-        return $this->chain->isNamed() && ! $this->chain->isCamera && $practice !== null && $figure->over($practice->low) <= self::UNDER + 1e-9;
+        return $this->chain->isNamed() &&
+            ! $this->chain->isCamera &&
+            $practice !== null &&
+            $figure->over($practice->low) <= self::UNDER + 1e-9;
     }
 
     public function excuse(): string
@@ -118,8 +122,14 @@ final readonly class Blame
     {
         $reached = $this->reached instanceof Closure ? ($this->reached)() : $this->reached;
 
-        return array_values(array_filter($reached, fn (Reached $one): bool => $one->reader === $this->chain->reader && ($figure === null || $figure->isBelow($one->rate))
-            && $one->rate->over($promise) >= self::REACHED - 1e-9));
+        return array_values(
+            array_filter(
+                $reached,
+                fn (Reached $one): bool => $one->reader === $this->chain->reader &&
+                    ($figure === null || $figure->isBelow($one->rate)) &&
+                    $one->rate->over($promise) >= self::REACHED - 1e-9,
+            ),
+        );
     }
 
     /**
@@ -130,6 +140,9 @@ final readonly class Blame
      */
     private static function isCovered(Link $link, bool $isHost, array $seen): bool
     {
-        return array_filter($seen, fn (Reached $one): bool => ! $link->ceiling->nominal->isBelow($isHost ? $one->over ?? $one->rate : $one->rate)) !== [];
+        return array_filter(
+            $seen,
+            fn (Reached $one): bool => ! $link->ceiling->nominal->isBelow($isHost ? $one->over ?? $one->rate : $one->rate),
+        ) !== [];
     }
 }

@@ -77,14 +77,19 @@ final readonly class Chain
 
         $host = $this->host?->name;
 
-        return implode(', ', array_filter([$this->reader, $this->isCamera ? 'a camera'.($host === null ? '' : " on {$host}") : $host], fn (?string $part): bool => $part !== null && $part !== ''));
+        return implode(
+            ', ',
+            array_filter(
+                [$this->reader, $this->isCamera ? 'a camera'.($host === null ? '' : " on {$host}") : $host],
+                fn (?string $part): bool => $part !== null && $part !== '',
+            ),
+        );
     }
 
     private function path(?Bus $bus): Path
     {
-        return $bus === null || $this->host === null ? Path::unnamed() : new Path([
-            new Link("{$bus->label()} bus", $bus->ceiling()),
-            new Link($this->describe(), $this->host->ceiling),
-        ]);
+        return $bus === null || $this->host === null
+            ? Path::unnamed()
+            : new Path([new Link("{$bus->label()} bus", $bus->ceiling()), new Link($this->describe(), $this->host->ceiling)]);
     }
 }

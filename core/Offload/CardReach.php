@@ -23,7 +23,7 @@ final readonly class CardReach
         }
 
         return [
-            ...($card === null ? [] : [new Link($source->name, $card)]),
+            ...$card === null ? [] : [new Link($source->name, $card)],
             new Link("{$bus->label()} in {$reader->name}", $ceiling),
             new Link("{$reader->name} at {$port->label()}", Link::slowest($reader->uplink, $port->link)->ceiling),
         ];

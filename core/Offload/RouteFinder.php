@@ -51,8 +51,16 @@ final readonly class RouteFinder
                 }
             }
         }
-        usort($routes, fn (Route $a, Route $b): int => [$a->total()->seconds, $a->copy()->seconds, $a->reader, $a->host, $a->drive]
-            <=> [$b->total()->seconds, $b->copy()->seconds, $b->reader, $b->host, $b->drive]);
+        usort(
+            $routes,
+            fn (Route $a, Route $b): int => [$a->total()->seconds, $a->copy()->seconds, $a->reader, $a->host, $a->drive] <=> [
+                $b->total()->seconds,
+                $b->copy()->seconds,
+                $b->reader,
+                $b->host,
+                $b->drive,
+            ],
+        );
 
         return new Routes($routes, $leftOut);
     }

@@ -31,12 +31,22 @@ final readonly class OriginFindings
     {
         $findings = [];
         if ($sisters->sameSerial !== []) {
-            $findings[] = Finding::doubt('serial-met-before',
-                "The serial {$origin->serial} is on ".self::tags($sisters->sameSerial).' too: makers number every card once. One is a copy, or one card was entered twice: look at both.', self::PRACTICE);
+            $findings[] = Finding::doubt(
+                'serial-met-before',
+                "The serial {$origin->serial} is on ".
+                    self::tags($sisters->sameSerial).
+                    ' too: makers number every card once. One is a copy, or one card was entered twice: look at both.',
+                self::PRACTICE,
+            );
         }
         if ($sisters->sameBackCode !== []) {
-            $findings[] = Finding::doubt('back-code-met-before',
-                "The back code {$origin->backCode} is on ".self::tags($sisters->sameBackCode).' too: the same card under another sticker, or the same factory lot.', self::PRACTICE);
+            $findings[] = Finding::doubt(
+                'back-code-met-before',
+                "The back code {$origin->backCode} is on ".
+                    self::tags($sisters->sameBackCode).
+                    ' too: the same card under another sticker, or the same factory lot.',
+                self::PRACTICE,
+            );
         }
 
         return $findings;
@@ -59,11 +69,22 @@ final readonly class OriginFindings
         }
         $share = $price->perGigabyte($capacity)->dividedBy($reference->perGigabyte);
         $percent = round(100 * $share->toFloat(), 1);
-        $sentence = Price::printPerGigabyte($price->perGigabyte($capacity), $price->currency)." is {$percent} % of what such cards cost here, {$reference->print()} (the median of {$reference->quotes} quotes for {$reference->range()}).";
+        $sentence =
+            Price::printPerGigabyte($price->perGigabyte($capacity), $price->currency).
+            " is {$percent} % of what such cards cost here, {$reference->print()} (the median of {$reference->quotes} quotes ".
+            "for {$reference->range()}).";
 
         return match (true) {
-            $share->isLessThan('1/4') => [Finding::doubt('price-far-under-market', "{$sentence} A reason to prove it first of all; a price alone convicts no card.", self::PRACTICE)->about(About::Price)],
-            $share->isLessThan('1/2') => [Finding::note('price-under-market', "{$sentence} A reason to prove it early.", self::PRACTICE)->about(About::Price)],
+            $share->isLessThan('1/4') => [
+                Finding::doubt(
+                    'price-far-under-market',
+                    "{$sentence} A reason to prove it first of all; a price alone convicts no card.",
+                    self::PRACTICE,
+                )->about(About::Price),
+            ],
+            $share->isLessThan('1/2') => [
+                Finding::note('price-under-market', "{$sentence} A reason to prove it early.", self::PRACTICE)->about(About::Price),
+            ],
             default => [],
         };
     }
@@ -71,8 +92,17 @@ final readonly class OriginFindings
     /** @return list<Finding> */
     private static function lot(Origin $origin, Sisters $sisters): array
     {
-        return $origin->lot === null || $sisters->otherSham === 0 ? [] : [Finding::doubt('bad-sister',
-            "{$sisters->lotSham} of {$sisters->lotSize} from lot {$origin->lot} ".($sisters->lotSham === 1 ? 'is' : 'are').' Sham: prove this one in full before it is used.', self::PRACTICE)];
+        return $origin->lot === null || $sisters->otherSham === 0
+            ? []
+            : [
+                Finding::doubt(
+                    'bad-sister',
+                    "{$sisters->lotSham} of {$sisters->lotSize} from lot {$origin->lot} ".
+                        ($sisters->lotSham === 1 ? 'is' : 'are').
+                        ' Sham: prove this one in full before it is used.',
+                    self::PRACTICE,
+                ),
+            ];
     }
 
     /** @return list<Finding> */
@@ -80,7 +110,9 @@ final readonly class OriginFindings
     {
         return match ($origin->provenance) {
             null => [Finding::note('provenance-unknown', 'Nobody recorded where it came from.', self::PRACTICE)],
-            Provenance::Sample => [Finding::note('pre-production', 'A sample from before it was sold: the ones in the shops may differ.', self::PRACTICE)],
+            Provenance::Sample => [
+                Finding::note('pre-production', 'A sample from before it was sold: the ones in the shops may differ.', self::PRACTICE),
+            ],
             default => [],
         };
     }

@@ -71,8 +71,13 @@ final class Appraiser
             }
         }
 
-        return $this->stamped($block, $at, $offset)
-            ?? new Patch(BlockClass::Scrambled, $offset, min(self::SECTOR, $left), wrongBits: self::bits(substr($difference, $at, self::SECTOR)));
+        return $this->stamped($block, $at, $offset) ??
+            new Patch(
+                BlockClass::Scrambled,
+                $offset,
+                min(self::SECTOR, $left),
+                wrongBits: self::bits(substr($difference, $at, self::SECTOR)),
+            );
     }
 
     /** Bytes of some imprint, but not of this address. */
@@ -129,7 +134,7 @@ final class Appraiser
     /** Whole sectors in a run of alike bytes; a run to the very end counts whole, since a medium's tail may be shorter than a sector. */
     private static function sectors(int $alike, int $left): int
     {
-        return $alike >= $left ? $left : $alike - $alike % self::SECTOR;
+        return $alike >= $left ? $left : $alike - ($alike % self::SECTOR);
     }
 
     private static function bits(string $difference): int

@@ -36,8 +36,10 @@ final readonly class Cipher
      */
     public static function stamp(string $bytes): ?Stamp
     {
-        $plain = strlen($bytes) < 2 * self::UNIT ? false
-            : openssl_decrypt(substr($bytes, 0, 2 * self::UNIT), 'aes-128-ecb', self::KEY, OPENSSL_RAW_DATA | OPENSSL_ZERO_PADDING);
+        $plain =
+            strlen($bytes) < 2 * self::UNIT
+                ? false
+                : openssl_decrypt(substr($bytes, 0, 2 * self::UNIT), 'aes-128-ecb', self::KEY, OPENSSL_RAW_DATA | OPENSSL_ZERO_PADDING);
         $counters = $plain === false ? false : unpack('Jrun/Jat/JnextRun/Jnext', $plain);
         if ($counters === false) {
             return null;

@@ -37,7 +37,7 @@ final readonly class Imprint
 
     public static function random(Bytes $size): self
     {
-        return new self((new Randomizer(new Secure))->getInt(1, PHP_INT_MAX), $size);
+        return new self((new Randomizer(new Secure()))->getInt(1, PHP_INT_MAX), $size);
     }
 
     /** @param  int  $address  a multiple of the block length within the medium */
@@ -65,8 +65,8 @@ final readonly class Imprint
             return $block === $this->block($address);
         }
 
-        return Seal::closes($block)
-            && str_starts_with($block, Cipher::stream($this->run, $address, substr($this->zeros, 0, 2 * Cipher::UNIT)));
+        return Seal::closes($block) &&
+            str_starts_with($block, Cipher::stream($this->run, $address, substr($this->zeros, 0, 2 * Cipher::UNIT)));
     }
 
     /** The bytes written to any range, whole blocks or not. */
@@ -74,7 +74,7 @@ final readonly class Imprint
     {
         $bytes = '';
         $end = min($offset + $length, $this->size->count);
-        for ($address = $offset - $offset % self::BLOCK; $address < $end; $address += self::BLOCK) {
+        for ($address = $offset - ($offset % self::BLOCK); $address < $end; $address += self::BLOCK) {
             $from = max($offset, $address) - $address;
             $to = min($end - $address, $this->lengthAt($address));
             $bytes .= $this->part($address, $from, $to);
@@ -94,7 +94,7 @@ final readonly class Imprint
         if ($to > $this->lengthAt($address) - Seal::LENGTH || $to - $from > self::BLOCK / 2) {
             return substr($this->block($address), $from, $to - $from);
         }
-        $unit = $from - $from % Cipher::UNIT;
+        $unit = $from - ($from % Cipher::UNIT);
 
         return substr(Cipher::stream($this->run, $address + $unit, substr($this->zeros, 0, $to - $unit)), $from - $unit);
     }

@@ -18,8 +18,10 @@ final readonly class Stretch implements Data
 
     public function bytes(): string
     {
-        $whole = $this->address % Imprint::BLOCK === 0
-            && ($this->length === Imprint::BLOCK || $this->address + $this->length === $this->imprint->size->count && $this->length < Imprint::BLOCK);
+        $whole =
+            $this->address % Imprint::BLOCK === 0 &&
+            ($this->length === Imprint::BLOCK ||
+                ($this->address + $this->length === $this->imprint->size->count && $this->length < Imprint::BLOCK));
 
         return $whole ? $this->imprint->block($this->address) : $this->imprint->range($this->address, $this->length);
     }

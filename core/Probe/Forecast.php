@@ -21,11 +21,16 @@ final readonly class Forecast
 
     public function ofSpeed(SpeedPlan $plan): Span
     {
-        return Span::seconds($this->for($plan->region, $plan->passages())->seconds
-            + $plan->pause->seconds * ($plan->order === Order::Alternating ? $plan->passages() - 1 : 2 * ($plan->passages() - 1)));
+        return Span::seconds(
+            $this->for($plan->region, $plan->passages())->seconds +
+                $plan->pause->seconds * ($plan->order === Order::Alternating ? $plan->passages() - 1 : 2 * ($plan->passages() - 1)),
+        );
     }
 
-    /** Many small files and one large one of the same bytes, written and read; what a file costs is not known before, so 10 ms are taken. */
+    /**
+     * Many small files and one large one of the same bytes, written and read; what a file costs is not known before, so 10 ms
+     * are taken.
+     */
     public function ofFiles(int $files, Bytes $each, int $rounds): Span
     {
         return Span::seconds(2 * $this->for(Bytes::of($files * $each->count), $rounds)->seconds + $rounds * 2 * $files * 0.01);

@@ -38,15 +38,29 @@ final class SmallFiles
     private int $wrong = 0;
 
     /** @throws InvalidArgumentException */
-    public function __construct(private readonly int $files = self::FILES, private readonly int $rounds = self::ROUNDS, private readonly int $each = self::EACH)
-    {
-        if ($files < 2 || $files > 10_000 || $rounds < 1 || $rounds > SpeedPlan::MOST_RUNS || $each < 512 || $each > Imprint::BLOCK || $each % 512 !== 0) {
-            throw new InvalidArgumentException("Small files are 2 to 10000, of 512 B to 1 MiB in whole sectors, in 1 to 50 rounds; {$files}, {$each} B and {$rounds} were given.");
+    public function __construct(
+        private readonly int $files = self::FILES,
+        private readonly int $rounds = self::ROUNDS,
+        private readonly int $each = self::EACH,
+    ) {
+        if (
+            $files < 2 ||
+            $files > 10_000 ||
+            $rounds < 1 ||
+            $rounds > SpeedPlan::MOST_RUNS ||
+            $each < 512 ||
+            $each > Imprint::BLOCK ||
+            $each % 512 !== 0
+        ) {
+            throw new InvalidArgumentException(
+                "Small files are 2 to 10000, of 512 B to 1 MiB in whole sectors, in 1 to 50 rounds; {$files}, {$each} B ".
+                "and {$rounds} were given.",
+            );
         }
     }
 
     /** @param  Keeper<SmallFilesResult>|null  $keeper */
-    public function on(FileStore $store, Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): SmallFilesResult
+    public function on(FileStore $store, Clock $clock, Observer $observer = new Unwatched(), ?Keeper $keeper = null): SmallFilesResult
     {
         $beat = new Pacemaker($clock, $observer, 4 * $this->files * $this->each * $this->rounds);
         [$rounds, $stopped, $cutShort] = [[], false, null];
@@ -79,7 +93,14 @@ final class SmallFiles
         $imprint = Imprint::random(Bytes::of($whole));
         $passages = [];
         // The large file goes by the number after the small ones.
-        foreach ([[Phase::Writing, range(0, $this->files - 1), $this->each], [Phase::Writing, [$this->files], $whole], [Phase::Reading, range(0, $this->files - 1), $this->each], [Phase::Reading, [$this->files], $whole]] as [$phase, $numbers, $length]) {
+        foreach (
+            [
+                [Phase::Writing, range(0, $this->files - 1), $this->each],
+                [Phase::Writing, [$this->files], $whole],
+                [Phase::Reading, range(0, $this->files - 1), $this->each],
+                [Phase::Reading, [$this->files], $whole],
+            ] as [$phase, $numbers, $length]
+        ) {
             if ($phase === Phase::Reading) {
                 $this->forgot = $store->forget() && $this->forgot;
             }
@@ -88,7 +109,10 @@ final class SmallFiles
                 if ($beat->wantsStop()) {
                     return null;
                 }
-                $seconds += $phase === Phase::Writing ? $this->put($store, $clock, $imprint, $number, $i * $length, $length) : $this->get($store, $clock, $imprint, $number, $i * $length, $length);
+                $seconds +=
+                    $phase === Phase::Writing
+                        ? $this->put($store, $clock, $imprint, $number, $i * $length, $length)
+                        : $this->get($store, $clock, $imprint, $number, $i * $length, $length);
                 $beat->beat($phase, $round, ($i + 1) * $length, $whole, $length);
             }
             $passages[] = new Passage(Bytes::of($whole), Span::seconds($seconds));

@@ -7,5 +7,10 @@ namespace Tally\Probe;
 /** Many small files and one large file of the same bytes, each written and read once. */
 final readonly class SmallFilesRound
 {
-    public function __construct(public Passage $manyWritten, public Passage $oneWritten, public Passage $manyRead, public Passage $oneRead) {}
+    public function __construct(
+        public Passage $manyWritten,
+        public Passage $oneWritten,
+        public Passage $manyRead,
+        public Passage $oneRead,
+    ) {}
 }

@@ -52,6 +52,15 @@ final class SpeedCourse
 
     public function result(bool $stopped, ?string $cutShort): SpeedResult
     {
-        return new SpeedResult($this->region, $this->writes, $this->reads, $this->forgot, $this->wrong, $this->trace?->points() ?? [], $stopped, $cutShort);
+        return new SpeedResult(
+            $this->region,
+            $this->writes,
+            $this->reads,
+            $this->forgot,
+            $this->wrong,
+            $this->trace?->points() ?? [],
+            $stopped,
+            $cutShort,
+        );
     }
 }

@@ -37,11 +37,15 @@ final readonly class SpeedPlan
         public int $warmUps,
         public Span $pause,
     ) {
+        $blocks = array_map(fn (int $power): int => Imprint::BLOCK << $power, range(0, 6));
         $wrong = match (true) {
             $region->isZero() => [PlanPart::Size, 'A speed run writes some bytes; 0 B were given.'],
             $runs < 1 || $runs > self::MOST_RUNS => [PlanPart::Runs, "A speed run has 1 to 50 runs; {$runs} were given."],
             $from->count % Imprint::BLOCK !== 0 => [PlanPart::From, "A region begins at a whole MiB; {$from->exact()} was given."],
-            $block !== null && ! in_array($block->count, array_map(fn (int $power): int => Imprint::BLOCK << $power, range(0, 6)), true) => [PlanPart::Block, "A block is 1, 2, 4, 8, 16, 32 or 64 MiB; {$block->exact()} was given."],
+            $block !== null && ! in_array($block->count, $blocks, true) => [
+                PlanPart::Block,
+                "A block is 1, 2, 4, 8, 16, 32 or 64 MiB; {$block->exact()} was given.",
+            ],
             $warmUps < 0 || $warmUps > self::MOST_WARM_UPS => [PlanPart::WarmUps, "There are 0 to 5 warm-up runs; {$warmUps} were given."],
             $pause->seconds > self::LONGEST_PAUSE => [PlanPart::Pause, "A pause is an hour at most; {$pause->print()} was given."],
             default => null,

@@ -35,7 +35,7 @@ final readonly class SpeedRun
     public function __construct(private SpeedPlan $plan) {}
 
     /** @param  Keeper<SpeedResult>|null  $keeper */
-    public function on(Device $device, Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): SpeedResult
+    public function on(Device $device, Clock $clock, Observer $observer = new Unwatched(), ?Keeper $keeper = null): SpeedResult
     {
         $region = Bytes::of(max(0, min($this->plan->region->count, $device->size()->count - $this->plan->from->count)));
         $course = new SpeedCourse($region, $this->plan->warmUps, $keeper);
@@ -57,9 +57,11 @@ final readonly class SpeedRun
     {
         for ($run = 1; $run <= $this->plan->passages(); $run++) {
             $imprint = Imprint::random($course->region);
-            if (! $this->write($device, $clock, $beat, $imprint, $course, $run)
-                || ! $this->read($device, $clock, $beat, $imprint, $course, $run)
-                || ! $this->cool($clock, $beat, $run)) {
+            if (
+                ! $this->write($device, $clock, $beat, $imprint, $course, $run) ||
+                ! $this->read($device, $clock, $beat, $imprint, $course, $run) ||
+                ! $this->cool($clock, $beat, $run)
+            ) {
                 return false;
             }
         }

@@ -41,13 +41,13 @@ final readonly class SustainedRun
     }
 
     /** @param  Keeper<SustainedResult>|null  $keeper */
-    public function on(Device $device, Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): SustainedResult
+    public function on(Device $device, Clock $clock, Observer $observer = new Unwatched(), ?Keeper $keeper = null): SustainedResult
     {
         $size = min($this->region->count ?? PHP_INT_MAX, $device->size()->count);
         $imprint = Imprint::random(Bytes::of($size));
         $beat = new Pacemaker($clock, $observer, $size);
         $trace = new Trace($device->stretch());
-        $lowest = new LowestWindow;
+        $lowest = new LowestWindow();
         $heat = new HeatTrack($device);
         [$at, $settled, $seconds, $began] = [0, 0, 0.0, $clock->now()];
         [$note, $cutShort] = [null, null];
@@ -71,7 +71,17 @@ final readonly class SustainedRun
                     $heat->look($at);
                     $seconds += $took;
                     $settled = $at;
-                    $keeper?->keep(fn (): SustainedResult => new SustainedResult(new Passage(Bytes::of($settled), Span::seconds($seconds)), $trace->points(), true, null, null, $lowest->floor(), $heat->points()));
+                    $keeper?->keep(
+                        fn (): SustainedResult => new SustainedResult(
+                            new Passage(Bytes::of($settled), Span::seconds($seconds)),
+                            $trace->points(),
+                            true,
+                            null,
+                            null,
+                            $lowest->floor(),
+                            $heat->points(),
+                        ),
+                    );
                     $began = $clock->now();
                 }
             }
@@ -83,6 +93,14 @@ final readonly class SustainedRun
             $cutShort = $fault->getMessage();
         }
 
-        return new SustainedResult(new Passage(Bytes::of($settled), Span::seconds($seconds)), $trace->points(), $at < $size && $note === null && $cutShort === null, $note, $cutShort, $lowest->floor(), $heat->points());
+        return new SustainedResult(
+            new Passage(Bytes::of($settled), Span::seconds($seconds)),
+            $trace->points(),
+            $at < $size && $note === null && $cutShort === null,
+            $note,
+            $cutShort,
+            $lowest->floor(),
+            $heat->points(),
+        );
     }
 }

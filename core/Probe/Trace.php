@@ -47,7 +47,7 @@ final class Trace
                 $this->next();
             }
             $part = min($bytes, $this->bin - $this->inLast);
-            $share = $seconds * $part / $bytes;
+            $share = ($seconds * $part) / $bytes;
             $this->last += $share;
             $this->inLast += $part;
             $bytes -= $part;

@@ -14,7 +14,14 @@ final readonly class Accord
      * @param  Rate  $computed  size ÷ time
      * @param  float  $ratio  typed ÷ computed
      */
-    private function __construct(public Bytes $size, public Span $time, public Rate $typed, public Rate $computed, public float $ratio, public ?Slip $slip) {}
+    private function __construct(
+        public Bytes $size,
+        public Span $time,
+        public Rate $typed,
+        public Rate $computed,
+        public float $ratio,
+        public ?Slip $slip,
+    ) {}
 
     /** @return self|null null where size or time is nothing, so that they come to no speed */
     public static function of(Bytes $size, Span $time, Rate $typed): ?self
@@ -42,12 +49,17 @@ final readonly class Accord
         }
         if ($this->slip !== null) {
             $meant = $this->slip->meant($this->size);
-            $then = $meant->count === $this->size->count ? '' : " {$meant->decimal()} in {$this->time->print()} would be ".Rate::ofTransfer($meant, $this->time)->print().'.';
+            $then =
+                $meant->count === $this->size->count
+                    ? ''
+                    : " {$meant->decimal()} in {$this->time->print()} would be ".Rate::ofTransfer($meant, $this->time)->print().'.';
 
             return "{$come}, and {$this->typed->print()} was typed: {$this->slip->words()}.{$then}";
         }
         $percent = number_format(100 * abs($this->ratio - 1), 1);
 
-        return "{$come}, and {$this->typed->print()} was typed: the three disagree, the typed speed is {$percent} % ".($this->ratio > 1 ? 'more' : 'less').' than size and time come to.';
+        return "{$come}, and {$this->typed->print()} was typed: the three disagree, the typed speed is {$percent} % ".
+            ($this->ratio > 1 ? 'more' : 'less').
+            ' than size and time come to.';
     }
 }

@@ -112,7 +112,7 @@ final readonly class Bytes
         $power = 0;
         $unit = 1;
         // 999.995 would print as 1000.00, so the step to the next name comes where rounding does.
-        while (isset($names[$power + 1]) && $count >= ($base * $unit) - intdiv($unit, 200)) {
+        while (isset($names[$power + 1]) && $count >= $base * $unit - intdiv($unit, 200)) {
             $unit *= $base;
             $power++;
         }

@@ -36,7 +36,9 @@ final class NotAQuantity extends InvalidArgumentException
 
     public static function bitsOrBytes(string $given): self
     {
-        return new self("“{$given}” could be megabits or megabytes. Write a capital B for bytes (MB/s) or a small b after a capital M for bits (Mb/s).");
+        return new self(
+            "“{$given}” could be megabits or megabytes. Write a capital B for bytes (MB/s) or a small b after a capital M for bits (Mb/s).",
+        );
     }
 
     public static function span(string $given): self

@@ -26,7 +26,7 @@ final readonly class Rate
 
     public static function megabitsPerSecond(float $rate): self
     {
-        return self::bytesPerSecond($rate * 1e6 / 8);
+        return self::bytesPerSecond(($rate * 1e6) / 8);
     }
 
     public static function times(float $rating): self
@@ -37,9 +37,7 @@ final readonly class Rate
     /** @throws NotAQuantity when nothing was moved or no time passed */
     public static function ofTransfer(Bytes $bytes, Span $span): self
     {
-        return $span->seconds > 0
-            ? self::bytesPerSecond($bytes->count / $span->seconds)
-            : throw NotAQuantity::notPositive($span->print());
+        return $span->seconds > 0 ? self::bytesPerSecond($bytes->count / $span->seconds) : throw NotAQuantity::notPositive($span->print());
     }
 
     /**
@@ -66,7 +64,7 @@ final readonly class Rate
 
     public function megabits(): float
     {
-        return $this->bytesPerSecond * 8 / 1e6;
+        return ($this->bytesPerSecond * 8) / 1e6;
     }
 
     public function isBelow(self $other): bool

@@ -24,7 +24,7 @@ final readonly class Span
     {
         $given = trim($text);
 
-        return new self(self::clock($given) ?? self::units($given) ?? self::bare($given) ?? throw NotAQuantity::span($given));
+        return new self(self::clock($given) ?? (self::units($given) ?? (self::bare($given) ?? throw NotAQuantity::span($given))));
     }
 
     /** `0.8 s`, `34 s`, `4 min 42 s`, `1 h 3 min`, `63.4 h`: never more than two parts. */
@@ -66,8 +66,10 @@ final readonly class Span
             return null;
         }
 
-        return 3600 * self::decimal($m[1] ?? '0') + 60 * self::decimal($m[2] ?? '0')
-            + self::decimal($m[3] ?? '0') + self::decimal($m[4] ?? '0') / 1000;
+        return 3600 * self::decimal($m[1] ?? '0') +
+            60 * self::decimal($m[2] ?? '0') +
+            self::decimal($m[3] ?? '0') +
+            self::decimal($m[4] ?? '0') / 1000;
     }
 
     private static function bare(string $text): ?float

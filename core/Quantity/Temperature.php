@@ -32,7 +32,9 @@ final readonly class Temperature
      */
     public static function parse(string $text): self
     {
-        if (preg_match('/^([-−]?[0-9]{1,3}(?:[.,][0-9]{1,2})?) *(?:°|deg(?:rees)?)? *(C|F|celsius|fahrenheit)?$/iu', trim($text), $m) !== 1) {
+        if (
+            preg_match('/^([-−]?[0-9]{1,3}(?:[.,][0-9]{1,2})?) *(?:°|deg(?:rees)?)? *(C|F|celsius|fahrenheit)?$/iu', trim($text), $m) !== 1
+        ) {
             throw NotAQuantity::temperature($text);
         }
         $number = (float) str_replace(['−', ','], ['-', '.'], $m[1]);

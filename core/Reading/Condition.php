@@ -42,9 +42,12 @@ enum Condition: string
             self::Whole => 'Everything that was looked at came back as written.',
             self::Wraps => 'A fake, not a fault: a medium that is ill does not give back data from exactly one distance further on.',
             self::Drops => 'A fake, not a fault: everything up to one address holds, and next to nothing behind it does.',
-            self::Corrupts => 'A fake, not a fault: everything up to one address holds, and behind it next to nothing comes back as it was written.',
-            self::Aliases => 'A false size, not bad spots: in many places it gives back data of other addresses, so that several addresses share one place. How they do follows no single lap.',
-            self::Refuses => 'From one address on it answers with errors, as a medium does at its end, and one that hangs or turned read-only does anywhere. Errors convict nobody: power it down, put it in again, prove it again.',
+            self::Corrupts => 'A fake, not a fault: everything up to one address holds, and behind it next to nothing comes back as '.
+                'it was written.',
+            self::Aliases => 'A false size, not bad spots: in many places it gives back data of other addresses, so that several '.
+                'addresses share one place. How they do follows no single lap.',
+            self::Refuses => 'From one address on it answers with errors, as a medium does at its end, and one that hangs or turned '.
+                'read-only does anywhere. Errors convict nobody: power it down, put it in again, prove it again.',
             self::Faulty => 'Faulty, not a fake: bad places lie among good ones, and there is no address from which on nothing holds.',
             self::Unknown => 'Nothing was read back.',
         };

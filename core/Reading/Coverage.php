@@ -46,6 +46,10 @@ final readonly class Coverage
 
     public function excluded(): string
     {
-        return sprintf('All %d places held: at 95 %% confidence fewer than %s %% of the blocks are bad.', $this->points, rtrim(rtrim(number_format(100 * $this->excludes(), 2), '0'), '.'));
+        return sprintf(
+            'All %d places held: at 95 %% confidence fewer than %s %% of the blocks are bad.',
+            $this->points,
+            rtrim(rtrim(number_format(100 * $this->excludes(), 2), '0'), '.'),
+        );
     }
 }

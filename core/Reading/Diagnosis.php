@@ -23,7 +23,8 @@ final readonly class Diagnosis
     private const AN_END = 0.9;
 
     /**
-     * @param  Bytes  $capacity  true usable bytes: where the last lap of a card that wraps ends in its memory, the first bad offset of one that drops, else what holds
+     * @param  Bytes  $capacity  true usable bytes: where the last lap of a card that wraps ends in its memory, the first bad
+     * offset of one that drops, else what holds
      * @param  int|null  $wrap  the lap in bytes
      * @param  int|null  $wrapFrom  the first address that is written over from further on
      * @param  bool  $exact  false where the capacity is an estimate
@@ -52,7 +53,10 @@ final readonly class Diagnosis
     public static function repeating(int $lap, int $from, bool $exact = true, array $also = []): self
     {
         return self::SCRATCH * $lap < $from
-            ? new self(Condition::Drops, Bytes::of($from), null, null, $exact, ['All that is written behind it goes into one place of '.Bytes::of($lap)->decimal().'.', ...$also])
+            ? new self(Condition::Drops, Bytes::of($from), null, null, $exact, [
+                'All that is written behind it goes into one place of '.Bytes::of($lap)->decimal().'.',
+                ...$also,
+            ])
             : new self(Condition::Wraps, Bytes::of($from + $lap), $lap, $from, $exact, $also);
     }
 
@@ -69,7 +73,23 @@ final readonly class Diagnosis
         return match (true) {
             $core->covered() === 0 => new self(Condition::Unknown, Bytes::of(0), null),
             $core->bad() === 0 => new self(Condition::Whole, $holds, null),
-            default => self::wraps($core, $whole) ?? self::aliases($core, $whole) ?? self::ends($core, $toTheEnd) ?? new self(Condition::Faulty, $holds, null, also: [...Spread::of($core)->sentences(), ...self::isMuch($core->bad(), $core->covered()) ? ['So much of it is bad that it is of no use at its size: dying, or a fake of a kind that is not told apart here.'] : []]),
+            default => self::wraps($core, $whole) ??
+                (self::aliases($core, $whole) ??
+                    (self::ends($core, $toTheEnd) ??
+                        new self(
+                            Condition::Faulty,
+                            $holds,
+                            null,
+                            also: [
+                                ...Spread::of($core)->sentences(),
+                                ...self::isMuch($core->bad(), $core->covered())
+                                    ? [
+                                        'So much of it is bad that it is of no use at its size: dying, or a fake of a kind that is '.
+                                        'not told apart here.',
+                                    ]
+                                    : [],
+                            ],
+                        ))),
         };
     }
 
@@ -106,7 +126,17 @@ final readonly class Diagnosis
         }
         $other = $core->bad() - $echoes;
 
-        return self::repeating($lap, $core->laterWins() ? $from : $from - $lap, $whole, $other === 0 ? [] : [Bytes::of($other)->decimal().' of it came back wrong in another way: besides starting over it is faulty, or it drops part of what it is given.']);
+        return self::repeating(
+            $lap,
+            $core->laterWins() ? $from : $from - $lap,
+            $whole,
+            $other === 0
+                ? []
+                : [
+                    Bytes::of($other)->decimal().
+                    ' of it came back wrong in another way: besides starting over it is faulty, or it drops part of what it is given.',
+                ],
+        );
     }
 
     /** What comes back belongs to other addresses, but not in laps: what is left of the size is what holds. */
@@ -121,9 +151,14 @@ final readonly class Diagnosis
         }
         $step = $core->lap() ?? 0;
 
-        return new self(Condition::Aliases, Bytes::of($core->bytes(BlockClass::Holds)), null, also: $step < Appraiser::SECTOR || $core->inLaps() < self::ONE_LAP * $core->bytes(BlockClass::Echoes) ? [] : [
-            'All distances between what was asked for and what came are multiples of '.Bytes::of($step)->decimal().'.',
-        ]);
+        return new self(
+            Condition::Aliases,
+            Bytes::of($core->bytes(BlockClass::Holds)),
+            null,
+            also: $step < Appraiser::SECTOR || $core->inLaps() < self::ONE_LAP * $core->bytes(BlockClass::Echoes)
+                ? []
+                : ['All distances between what was asked for and what came are multiples of '.Bytes::of($step)->decimal().'.'],
+        );
     }
 
     /**
@@ -135,7 +170,13 @@ final readonly class Diagnosis
         [$edge, $badBefore, $badBehind] = self::edge($core);
         $behind = $core->covered() - $edge;
         $inBetween = $core->lastBadEnd() - $edge;
-        if (! $toTheEnd || $behind < 0.01 * $core->covered() || $badBehind < 0.9 * $inBetween || 2 * $badBehind < $behind || $badBefore > 0.05 * max(1, $edge)) {
+        if (
+            ! $toTheEnd ||
+            $behind < 0.01 * $core->covered() ||
+            $badBehind < 0.9 * $inBetween ||
+            2 * $badBehind < $behind ||
+            $badBefore > 0.05 * max(1, $edge)
+        ) {
             return null;
         }
         $also = [];
@@ -144,7 +185,10 @@ final readonly class Diagnosis
         }
         $answered = $behind - $badBehind;
         if ($answered >= Imprint::BLOCK) {
-            $also[] = Bytes::of($answered)->decimal().' behind its end came back right: from a cache inside it, or from memory that it has there. Take it out, put it back and read it again; what a cache held is gone then.';
+            $also[] =
+                Bytes::of($answered)->decimal().
+                ' behind its end came back right: from a cache inside it, or from memory that it has there. Take it out, put it '.
+                'back and read it again; what a cache held is gone then.';
         }
         // Errors are no fake's mark: a controller that hangs fails every later access the same way.
         $condition = match (true) {
@@ -167,7 +211,7 @@ final readonly class Diagnosis
             if ($patch->class !== BlockClass::Holds && $bad + $holds - $good < $least) {
                 [$edge, $least, $before] = [$patch->offset, $bad + $holds - $good, $bad];
             }
-            $patch->class === BlockClass::Holds ? $good += $patch->length : $bad += $patch->length;
+            $patch->class === BlockClass::Holds ? ($good += $patch->length) : ($bad += $patch->length);
         }
 
         return [$edge, $before, $bad - $before];

@@ -33,6 +33,8 @@ final readonly class Outliers
         // More than half of them equal: the mean deviation takes its place (Iglewicz and Hoaglin, from memory).
         $scale = $deviation > 0 ? $deviation / 0.6745 : 1.253314 * Summary::of($off)->mean;
 
-        return array_keys(array_filter($off, fn (float $one): bool => $one > self::NEWS * abs($median) && $scale > 0 && $one / $scale > self::APART));
+        return array_keys(
+            array_filter($off, fn (float $one): bool => $one > self::NEWS * abs($median) && $scale > 0 && $one / $scale > self::APART),
+        );
     }
 }

@@ -13,11 +13,20 @@ final readonly class Spread
 {
     private const BINS = 64;
 
-    /** Counts that scatter by chance vary as much as their mean; these vary more than so many times that. Source: the variance-to-mean ratio of a Poisson process is 1. */
+    /**
+     * Counts that scatter by chance vary as much as their mean; these vary more than so many times that. Source: the
+     * variance-to-mean ratio of a Poisson process is 1.
+     */
     private const CLUSTERED = 3.0;
 
     /** @param  float|null  $wrongBits  share of the bits of scrambled places that differ */
-    private function __construct(public int $places, public Bytes $bad, public bool $isClustered, public Bytes $extent, public ?float $wrongBits) {}
+    private function __construct(
+        public int $places,
+        public Bytes $bad,
+        public bool $isClustered,
+        public Bytes $extent,
+        public ?float $wrongBits,
+    ) {}
 
     public static function of(CoreSample $core): self
     {
@@ -36,7 +45,13 @@ final readonly class Spread
         $scrambled = $core->bytes(BlockClass::Scrambled);
         $extent = $runs === [] ? 0 : $runs[array_key_last($runs)][1] - $runs[0][0];
 
-        return new self(count($runs), Bytes::of($core->bad()), self::clustered($runs, $core), Bytes::of($extent), $scrambled === 0 || $core->wrongBits() === 0 ? null : $core->wrongBits() / (8 * $scrambled));
+        return new self(
+            count($runs),
+            Bytes::of($core->bad()),
+            self::clustered($runs, $core),
+            Bytes::of($extent),
+            $scrambled === 0 || $core->wrongBits() === 0 ? null : $core->wrongBits() / (8 * $scrambled),
+        );
     }
 
     /** @return list<string> */
@@ -44,8 +59,10 @@ final readonly class Spread
     {
         $where = match (true) {
             $this->places === 1 => 'The bad bytes lie in one place.',
-            $this->isClustered => "The bad bytes lie close together, in {$this->places} places within {$this->extent->decimal()}: one part of the memory is going.",
-            default => "The bad bytes are scattered, in {$this->places} places over {$this->extent->decimal()}: contact trouble, a failing controller or worn memory.",
+            $this->isClustered => "The bad bytes lie close together, in {$this->places} places within {$this->extent->decimal()}: ".
+                'one part of the memory is going.',
+            default => "The bad bytes are scattered, in {$this->places} places over {$this->extent->decimal()}: contact trouble, a ".
+                'failing controller or worn memory.',
         };
 
         $bits = match (true) {

@@ -18,16 +18,19 @@ enum Standing: string
     case WellShort = 'well-short';
     case NotJudgedHere = 'not-judged-here';
 
-    public const NEAR = 0.90;
+    public const NEAR = 0.9;
 
     public const SHORT = 0.75;
 
-    private const ABOVE = 1.10;
+    private const ABOVE = 1.1;
 
     /** A hair's breadth, for shares that have no exact binary form. */
     private const HAIR = 1e-9;
 
-    /** @param  callable(): bool  $isTheCards  whether a shortfall is the card's doing, and not its chain's: asked only where there is one */
+    /**
+     * @param  callable(): bool  $isTheCards  whether a shortfall is the card's doing, and not its chain's: asked only where
+     * there is one
+     */
     public static function of(Rate $measured, Rate $claim, callable $isTheCards): self
     {
         $share = $measured->over($claim);

@@ -15,8 +15,15 @@ use InvalidArgumentException;
 final readonly class StudentT
 {
     private const LANCZOS = [
-        0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313,
-        -176.61502916214059, 12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
+        0.99999999999980993,
+        676.5203681218851,
+        -1259.1392167224028,
+        771.32342877765313,
+        -176.61502916214059,
+        12.507343278686905,
+        -0.13857109526572012,
+        9.9843695780195716e-6,
+        1.5056327351493116e-7,
     ];
 
     /**
@@ -27,7 +34,9 @@ final readonly class StudentT
     public static function quantile(float $p, float $freedom): float
     {
         if ($p < 0.5 || $p >= 1 || $freedom <= 0) {
-            throw new InvalidArgumentException("A t quantile needs 0.5 ≤ p < 1 and degrees of freedom above 0; {$p} and {$freedom} were given.");
+            throw new InvalidArgumentException(
+                "A t quantile needs 0.5 ≤ p < 1 and degrees of freedom above 0; {$p} and {$freedom} were given.",
+            );
         }
         $low = 0.0;
         $high = 1.0;
@@ -73,11 +82,11 @@ final readonly class StudentT
     private static function fraction(float $x, float $a, float $b): float
     {
         $c = 1.0;
-        $d = 1 / (1 - ($a + $b) * $x / ($a + 1));
+        $d = 1 / (1 - (($a + $b) * $x) / ($a + 1));
         $value = $d;
         for ($m = 1; $m < 500; $m++) {
-            $even = $m * ($b - $m) * $x / (($a + 2 * $m - 1) * ($a + 2 * $m));
-            $odd = -($a + $m) * ($a + $b + $m) * $x / (($a + 2 * $m) * ($a + 2 * $m + 1));
+            $even = ($m * ($b - $m) * $x) / (($a + 2 * $m - 1) * ($a + 2 * $m));
+            $odd = (-($a + $m) * ($a + $b + $m) * $x) / (($a + 2 * $m) * ($a + 2 * $m + 1));
             $before = $value;
             foreach ([$even, $odd] as $term) {
                 $d = 1 / (1 + $term * $d);

@@ -15,7 +15,7 @@ use InvalidArgumentException;
 final readonly class Summary
 {
     /** Above this coefficient of variation, run again: common practice, no source. */
-    private const UNSTEADY = 0.10;
+    private const UNSTEADY = 0.1;
 
     /**
      * @param  float|null  $deviation  sample standard deviation; null of a single reading
@@ -69,7 +69,7 @@ final readonly class Summary
     /** Half the 95 % confidence interval of the mean; null of a single reading. */
     public function margin(): ?float
     {
-        return $this->deviation === null ? null : StudentT::quantile(0.975, $this->count - 1) * $this->deviation / sqrt($this->count);
+        return $this->deviation === null ? null : (StudentT::quantile(0.975, $this->count - 1) * $this->deviation) / sqrt($this->count);
     }
 
     /** Coefficient of variation: deviation ÷ mean. */

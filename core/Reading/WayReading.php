@@ -45,22 +45,32 @@ final readonly class WayReading
      * @param  bool  $disagrees  whether size, time and speed were all typed and do not go together
      * @param  (callable(Rate, Rate): bool)|null  $isTheCards  whether a figure that falls short of a claim is the card's doing
      */
-    public static function of(array $rates, ?Rate $claim, Rate $paper, bool $forgot, bool $disagrees, bool $isTyped, ?callable $isTheCards): self
-    {
+    public static function of(
+        array $rates,
+        ?Rate $claim,
+        Rate $paper,
+        bool $forgot,
+        bool $disagrees,
+        bool $isTyped,
+        ?callable $isTheCards,
+    ): self {
         $outliers = Outliers::among($rates);
         $isLeftOut = $outliers !== [] && count($outliers) <= intdiv(count($rates), self::ONE_OF);
         $kept = $isLeftOut ? array_values(array_diff_key($rates, array_flip($outliers))) : $rates;
         $summary = Summary::of($kept);
         $median = Rate::bytesPerSecond($summary->median);
         $slip = $isTyped && $claim !== null ? self::slip($median, $claim) : null;
-        $suspicions = array_values(array_filter([
-            $paper->isBelow(Rate::bytesPerSecond($summary->most)) ? Suspicion::FasterThanPaper : null,
-            $slip !== null ? Suspicion::Slipped : null,
-            $forgot ? null : Suspicion::NotForgotten,
-            $disagrees ? Suspicion::Disagrees : null,
-            $summary->least > 0 && $summary->most / $summary->least > self::UNEVEN ? Suspicion::Uneven : null,
-        ]));
-        $standing = $claim === null ? null : Standing::of($median, $claim, fn (): bool => $isTheCards === null || $isTheCards($median, $claim));
+        $suspicions = array_values(
+            array_filter([
+                $paper->isBelow(Rate::bytesPerSecond($summary->most)) ? Suspicion::FasterThanPaper : null,
+                $slip !== null ? Suspicion::Slipped : null,
+                $forgot ? null : Suspicion::NotForgotten,
+                $disagrees ? Suspicion::Disagrees : null,
+                $summary->least > 0 && $summary->most / $summary->least > self::UNEVEN ? Suspicion::Uneven : null,
+            ]),
+        );
+        $standing =
+            $claim === null ? null : Standing::of($median, $claim, fn (): bool => $isTheCards === null || $isTheCards($median, $claim));
 
         return new self($summary, $claim, $standing, $suspicions, $outliers, $isLeftOut, $slip);
     }
@@ -108,11 +118,15 @@ final readonly class WayReading
     /** Why it is struck out or doubted, in words; empty when it is trusted. */
     public function why(): string
     {
-        return implode('; ', array_map(
-            fn (Suspicion $one): string => $one === Suspicion::Slipped && $this->slip !== null && $this->claim !== null
-                ? "{$this->slip->timesWords()} the label’s {$this->claim->print()}: {$this->slip->taken()}" : $one->sentence(),
-            $this->suspicions,
-        ));
+        return implode(
+            '; ',
+            array_map(
+                fn (Suspicion $one): string => $one === Suspicion::Slipped && $this->slip !== null && $this->claim !== null
+                    ? "{$this->slip->timesWords()} the label’s {$this->claim->print()}: {$this->slip->taken()}"
+                    : $one->sentence(),
+                $this->suspicions,
+            ),
+        );
     }
 
     private static function slip(Rate $typed, Rate $claim): ?Slip

@@ -30,7 +30,8 @@ final readonly class Before
         $links = is_array($chain['links']) ? array_values(array_filter($chain['links'], is_array(...))) : [];
         $isNamed = ($chain['named'] ?? true) !== false && count($links) === 2;
 
-        return ! $isNamed ? ['reader' => null, 'slot' => [], 'host' => null, 'camera' => false]
+        return ! $isNamed
+            ? ['reader' => null, 'slot' => [], 'host' => null, 'camera' => false]
             : ['reader' => null, 'slot' => self::bus($links[0], $form), 'host' => self::host($links[1]), 'camera' => false];
     }
 
@@ -44,7 +45,12 @@ final readonly class Before
     public static function proof(array $result, array $parameters): array
     {
         $size = $result['size'] ?? null;
-        if (! array_key_exists('folder', $result) && ($result['whole'] ?? false) !== true && ($parameters['size'] ?? null) === 0 && is_int($size)) {
+        if (
+            ! array_key_exists('folder', $result) &&
+            ($result['whole'] ?? false) !== true &&
+            ($parameters['size'] ?? null) === 0 &&
+            is_int($size)
+        ) {
             $result += ['folder' => true, 'shown' => $size];
         }
         // An end in errors was called a fake.
@@ -83,13 +89,20 @@ final readonly class Before
         if (! is_string($name) || ! is_numeric($nominal)) {
             return null;
         }
-        $kind = array_filter(HostLink::cases(), fn (HostLink $one): bool => self::isAbout((float) $nominal, $one->ceiling()->nominal->bytesPerSecond));
+        $kind = array_filter(
+            HostLink::cases(),
+            fn (HostLink $one): bool => self::isAbout((float) $nominal, $one->ceiling()->nominal->bytesPerSecond),
+        );
         $known = array_values($kind)[0] ?? null;
         $low = $known?->ceiling()->least()?->bytesPerSecond;
 
         return [
-            'name' => $name, 'nominal' => (float) $nominal, 'low' => $low === null || ! is_numeric($high) ? $low : min($low, (float) $high),
-            'high' => is_numeric($high) && $high > 0 ? (float) $high : null, 'source' => is_string($link['source'] ?? null) ? $link['source'] : 'not told', 'origin' => null,
+            'name' => $name,
+            'nominal' => (float) $nominal,
+            'low' => $low === null || ! is_numeric($high) ? $low : min($low, (float) $high),
+            'high' => is_numeric($high) && $high > 0 ? (float) $high : null,
+            'source' => is_string($link['source'] ?? null) ? $link['source'] : 'not told',
+            'origin' => null,
         ];
     }
 

@@ -20,11 +20,18 @@ final readonly class ChainRecord
         $host = $chain->host;
 
         return [
-            'reader' => $chain->reader, 'slot' => array_map(fn (Bus $bus): string => $bus->value, $chain->slot),
-            'host' => $host === null ? null : [
-                'name' => $host->name, 'nominal' => $host->ceiling->nominal->bytesPerSecond, 'low' => $host->ceiling->least()?->bytesPerSecond,
-                'high' => $host->ceiling->practice?->high?->bytesPerSecond, 'source' => $host->ceiling->source, 'origin' => $host->ceiling->origin->value,
-            ],
+            'reader' => $chain->reader,
+            'slot' => array_map(fn (Bus $bus): string => $bus->value, $chain->slot),
+            'host' => $host === null
+                    ? null
+                    : [
+                        'name' => $host->name,
+                        'nominal' => $host->ceiling->nominal->bytesPerSecond,
+                        'low' => $host->ceiling->least()?->bytesPerSecond,
+                        'high' => $host->ceiling->practice?->high?->bytesPerSecond,
+                        'source' => $host->ceiling->source,
+                        'origin' => $host->ceiling->origin->value,
+                    ],
             'camera' => $chain->isCamera,
         ];
     }
@@ -34,19 +41,30 @@ final readonly class ChainRecord
     {
         $slot = [];
         foreach ($record->texts('slot') as $i => $bus) {
-            $slot[] = Bus::tryFrom($bus) ?? throw NotUsable::field("{$record->name('slot')}[{$i}]", $bus, 'a bus that is known here would do.');
+            $slot[] =
+                Bus::tryFrom($bus) ?? throw NotUsable::field("{$record->name('slot')}[{$i}]", $bus, 'a bus that is known here would do.');
         }
 
-        return new Chain($record->textOrNull('reader'), $slot, $record->has('host') ? self::host($record->fields('host')) : null, $record->boolean('camera'));
+        return new Chain(
+            $record->textOrNull('reader'),
+            $slot,
+            $record->has('host') ? self::host($record->fields('host')) : null,
+            $record->boolean('camera'),
+        );
     }
 
     private static function host(Fields $host): Link
     {
         $low = $host->has('low') ? $host->rate('low') : null;
 
-        return new Link($host->text('name'), new Ceiling(
-            $host->rate('nominal'), $low === null ? null : new Practice($low, $host->has('high') ? $host->rate('high') : null),
-            $host->text('source', 'not told'), $host->has('origin') ? $host->choice('origin', CeilingOrigin::class) : null,
-        ));
+        return new Link(
+            $host->text('name'),
+            new Ceiling(
+                $host->rate('nominal'),
+                $low === null ? null : new Practice($low, $host->has('high') ? $host->rate('high') : null),
+                $host->text('source', 'not told'),
+                $host->has('origin') ? $host->choice('origin', CeilingOrigin::class) : null,
+            ),
+        );
     }
 }

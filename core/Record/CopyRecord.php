@@ -40,9 +40,15 @@ final readonly class CopyRecord implements Result
         $laps = [Lap::Copied->value => $result->copied->seconds, Lap::Verified->value => $result->verified?->seconds];
 
         return new self(
-            $result->bytes, $result->files, array_filter($laps, fn (?float $seconds): bool => $seconds !== null),
-            count($result->different), array_slice($result->different, 0, self::NAMES), count($result->skipped),
-            FileOverhead::of($result->times)?->words(), $result->target, $result->forgot,
+            $result->bytes,
+            $result->files,
+            array_filter($laps, fn (?float $seconds): bool => $seconds !== null),
+            count($result->different),
+            array_slice($result->different, 0, self::NAMES),
+            count($result->skipped),
+            FileOverhead::of($result->times)?->words(),
+            $result->target,
+            $result->forgot,
         );
     }
 
@@ -63,16 +69,30 @@ final readonly class CopyRecord implements Result
         }
 
         return new self(
-            Bytes::of($record->count('bytes', 0)), $record->countOrNull('files'), $laps, $record->count('differing', 0), $record->texts('different'),
-            $record->count('skipped', 0), $record->textOrNull('overhead'), $record->textOrNull('target'), $record->boolean('forgot', true),
+            Bytes::of($record->count('bytes', 0)),
+            $record->countOrNull('files'),
+            $laps,
+            $record->count('differing', 0),
+            $record->texts('different'),
+            $record->count('skipped', 0),
+            $record->textOrNull('overhead'),
+            $record->textOrNull('target'),
+            $record->boolean('forgot', true),
         );
     }
 
     public function pack(): array
     {
         return [
-            'bytes' => $this->bytes->count, 'files' => $this->files, 'laps' => $this->laps, 'differing' => $this->differing, 'different' => $this->different,
-            'skipped' => $this->skipped, 'overhead' => $this->overhead, 'target' => $this->target, 'forgot' => $this->forgot,
+            'bytes' => $this->bytes->count,
+            'files' => $this->files,
+            'laps' => $this->laps,
+            'differing' => $this->differing,
+            'different' => $this->different,
+            'skipped' => $this->skipped,
+            'overhead' => $this->overhead,
+            'target' => $this->target,
+            'forgot' => $this->forgot,
         ];
     }
 
@@ -81,6 +101,8 @@ final readonly class CopyRecord implements Result
     {
         $laps = array_filter($this->laps, fn (float $seconds): bool => $seconds > 0);
 
-        return $this->bytes->isZero() || $laps === [] ? null : CopyReading::of($this->bytes, $this->files, array_map(Span::seconds(...), $laps));
+        return $this->bytes->isZero() || $laps === []
+            ? null
+            : CopyReading::of($this->bytes, $this->files, array_map(Span::seconds(...), $laps));
     }
 }

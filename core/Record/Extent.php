@@ -27,7 +27,9 @@ final readonly class Extent
     {
         return $record->has('folder')
             ? new self($record->has('shown') ? $record->size('shown') : null, $record->boolean('folder'))
-            : ($record->boolean('whole') ? new self($size, false) : new self(null, true));
+            : ($record->boolean('whole')
+                ? new self($size, false)
+                : new self(null, true));
     }
 
     /** @return array{whole: bool, shown: int|null, folder: bool} */

@@ -36,7 +36,7 @@ final readonly class Fields
     /** @throws NotUsable */
     public function integer(string $key, ?int $default = null): int
     {
-        $value = $this->values[$key] ?? $default ?? $this->miss($key, 'give a whole number.');
+        $value = $this->values[$key] ?? ($default ?? $this->miss($key, 'give a whole number.'));
 
         return match (true) {
             is_int($value) => $value,
@@ -62,9 +62,11 @@ final readonly class Fields
     /** @throws NotUsable */
     public function number(string $key, ?float $default = null): float
     {
-        $value = $this->values[$key] ?? $default ?? $this->miss($key, 'give a number.');
+        $value = $this->values[$key] ?? ($default ?? $this->miss($key, 'give a number.'));
 
-        return (is_int($value) || is_float($value)) && abs((float) $value) <= self::LARGEST ? (float) $value : throw $this->wrong($key, 'give a number.');
+        return (is_int($value) || is_float($value)) && abs((float) $value) <= self::LARGEST
+            ? (float) $value
+            : throw $this->wrong($key, 'give a number.');
     }
 
     /** @throws NotUsable */
@@ -78,7 +80,7 @@ final readonly class Fields
     /** @throws NotUsable */
     public function text(string $key, ?string $default = null): string
     {
-        $value = $this->values[$key] ?? $default ?? $this->miss($key, 'give a text.');
+        $value = $this->values[$key] ?? ($default ?? $this->miss($key, 'give a text.'));
 
         return is_string($value) ? $value : throw $this->wrong($key, 'give a text.');
     }
@@ -122,8 +124,10 @@ final readonly class Fields
     {
         $rates = [];
         foreach ($this->list($key) as $i => $one) {
-            $rates[] = (is_int($one) || is_float($one)) && $one > 0 && $one < 1e13 ? (float) $one
-                : throw NotUsable::field("{$this->name($key)}[{$i}]", $one, 'give bytes a second, above nothing.');
+            $rates[] =
+                (is_int($one) || is_float($one)) && $one > 0 && $one < 1e13
+                    ? (float) $one
+                    : throw NotUsable::field("{$this->name($key)}[{$i}]", $one, 'give bytes a second, above nothing.');
         }
 
         return $rates;
@@ -167,7 +171,9 @@ final readonly class Fields
     {
         $rows = [];
         foreach ($this->list($key) as $i => $row) {
-            $rows[] = is_array($row) ? new self($row, "{$this->name($key)}[{$i}]") : throw NotUsable::field("{$this->name($key)}[{$i}]", $row, 'give an object or a row.');
+            $rows[] = is_array($row)
+                ? new self($row, "{$this->name($key)}[{$i}]")
+                : throw NotUsable::field("{$this->name($key)}[{$i}]", $row, 'give an object or a row.');
         }
 
         return $rows;
@@ -185,7 +191,13 @@ final readonly class Fields
     {
         $value = $this->text($key);
 
-        return $enum::tryFrom($value) ?? throw $this->wrong($key, 'one of these would do: '.implode(', ', array_map(fn (\BackedEnum $one): string => (string) $one->value, $enum::cases())).'.');
+        return $enum::tryFrom($value) ??
+            throw $this->wrong(
+                $key,
+                'one of these would do: '.
+                    implode(', ', array_map(fn (\BackedEnum $one): string => (string) $one->value, $enum::cases())).
+                    '.',
+            );
     }
 
     /**
@@ -230,7 +242,9 @@ final readonly class Fields
 
     public function wrong(string $key, string $wanted): NotUsable
     {
-        return $this->has($key) ? NotUsable::field($this->name($key), $this->values[$key], $wanted) : NotUsable::missing($this->name($key), $wanted);
+        return $this->has($key)
+            ? NotUsable::field($this->name($key), $this->values[$key], $wanted)
+            : NotUsable::missing($this->name($key), $wanted);
     }
 
     private function miss(string $key, string $wanted): never

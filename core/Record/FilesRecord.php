@@ -24,16 +24,34 @@ final readonly class FilesRecord implements Result
             $rounds[] = new SmallFilesRound($took(0), $took(1), $took(2), $took(3));
         }
 
-        return new self(new SmallFilesResult($record->count('files', 0), Bytes::of($record->count('each', 0)), $rounds, $record->boolean('forgot'), $record->count('wrong', 0), false));
+        return new self(
+            new SmallFilesResult(
+                $record->count('files', 0),
+                Bytes::of($record->count('each', 0)),
+                $rounds,
+                $record->boolean('forgot'),
+                $record->count('wrong', 0),
+                false,
+            ),
+        );
     }
 
     public function pack(): array
     {
         return [
-            'files' => $this->result->files, 'each' => $this->result->each->count, 'forgot' => $this->result->forgot, 'wrong' => $this->result->wrong,
-            'rounds' => array_map(fn (SmallFilesRound $round): array => [
-                $round->manyWritten->span->seconds, $round->oneWritten->span->seconds, $round->manyRead->span->seconds, $round->oneRead->span->seconds,
-            ], $this->result->rounds),
+            'files' => $this->result->files,
+            'each' => $this->result->each->count,
+            'forgot' => $this->result->forgot,
+            'wrong' => $this->result->wrong,
+            'rounds' => array_map(
+                fn (SmallFilesRound $round): array => [
+                    $round->manyWritten->span->seconds,
+                    $round->oneWritten->span->seconds,
+                    $round->manyRead->span->seconds,
+                    $round->oneRead->span->seconds,
+                ],
+                $this->result->rounds,
+            ),
         ];
     }
 }

@@ -64,8 +64,14 @@ final readonly class LongWrite
     public static function unpack(Fields $record): self
     {
         return new self(
-            $record->has('floor') ? $record->rate('floor') : null, $record->number('window', 0), $record->number('from', 0), $record->number('to', 0),
-            array_map(fn (Fields $row): Plateau => new Plateau($row->number('0'), $row->number('1'), $row->rate('2')), $record->rows('plateaus')),
+            $record->has('floor') ? $record->rate('floor') : null,
+            $record->number('window', 0),
+            $record->number('from', 0),
+            $record->number('to', 0),
+            array_map(
+                fn (Fields $row): Plateau => new Plateau($row->number('0'), $row->number('1'), $row->rate('2')),
+                $record->rows('plateaus'),
+            ),
         );
     }
 
@@ -73,7 +79,10 @@ final readonly class LongWrite
     public function pack(): array
     {
         return [
-            'floor' => $this->floor?->bytesPerSecond, 'window' => $this->window, 'from' => $this->from, 'to' => $this->to,
+            'floor' => $this->floor?->bytesPerSecond,
+            'window' => $this->window,
+            'from' => $this->from,
+            'to' => $this->to,
             'plateaus' => array_map(fn (Plateau $one): array => [$one->from, $one->to, $one->rate->bytesPerSecond], $this->plateaus),
         ];
     }

@@ -38,16 +38,29 @@ final readonly class ProofParameters implements Parameters
         $again = $record->values['again'] ?? false;
 
         return new self(
-            $size === 0 ? null : Bytes::of($size), $record->boolean('whole_map'), $again === true, $record->count('points', ScreenPlan::POINTS),
-            is_int($again) ? $again : $record->countOrNull('screen'), $record->boolean('reinserted'), $record->textOrNull('tag'), $record->textOrNull('why'),
+            $size === 0 ? null : Bytes::of($size),
+            $record->boolean('whole_map'),
+            $again === true,
+            $record->count('points', ScreenPlan::POINTS),
+            is_int($again) ? $again : $record->countOrNull('screen'),
+            $record->boolean('reinserted'),
+            $record->textOrNull('tag'),
+            $record->textOrNull('why'),
         );
     }
 
     public function pack(): array
     {
         return [
-            'size' => $this->size->count ?? 0, 'runs' => 1, 'whole_map' => $this->wholeMap, 'again' => $this->again, 'points' => $this->points,
-            'screen' => $this->screen, 'reinserted' => $this->reinserted, 'tag' => $this->tag, 'why' => $this->why,
+            'size' => $this->size->count ?? 0,
+            'runs' => 1,
+            'whole_map' => $this->wholeMap,
+            'again' => $this->again,
+            'points' => $this->points,
+            'screen' => $this->screen,
+            'reinserted' => $this->reinserted,
+            'tag' => $this->tag,
+            'why' => $this->why,
         ];
     }
 

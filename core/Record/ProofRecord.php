@@ -59,9 +59,24 @@ final readonly class ProofRecord implements Result
     public static function of(ProofResult $result, Extent $extent, ?string $how = null, bool $reinserted = false): self
     {
         return new self(
-            $result->imprint, $result->size, $result->diagnosis, self::firstBad($result), $result->core->bytesByClass(), $result->core->wrongBits(),
-            $result->core->patches(), $result->core->grain(), $result->write, $result->read, $result->forgot, $result->note, $result->alarmAt, $result->screen,
-            $extent, $how, $result->screen === null ? LongWrite::traced($result->writeTrace, $result->floor) : null, $reinserted,
+            $result->imprint,
+            $result->size,
+            $result->diagnosis,
+            self::firstBad($result),
+            $result->core->bytesByClass(),
+            $result->core->wrongBits(),
+            $result->core->patches(),
+            $result->core->grain(),
+            $result->write,
+            $result->read,
+            $result->forgot,
+            $result->note,
+            $result->alarmAt,
+            $result->screen,
+            $extent,
+            $how,
+            $result->screen === null ? LongWrite::traced($result->writeTrace, $result->floor) : null,
+            $reinserted,
         );
     }
 
@@ -69,10 +84,21 @@ final readonly class ProofRecord implements Result
     public static function soFar(Checkpoint $from, Extent $extent, bool $reinserted): self
     {
         return new self(
-            $from->imprint, $from->size, Diagnosis::of($from->core, $from->size, $extent->shown), $from->core->firstBad(), $from->core->bytesByClass(), $from->core->wrongBits(),
-            $from->core->patches(), $from->core->grain(), new Passage(Bytes::of($from->written), Span::seconds($from->writing)),
-            new Passage(Bytes::of($from->read), Span::seconds($from->reading)), true, null, extent: $extent,
-            course: LongWrite::traced($from->writeTrace, $from->lowest()), reinserted: $reinserted,
+            $from->imprint,
+            $from->size,
+            Diagnosis::of($from->core, $from->size, $extent->shown),
+            $from->core->firstBad(),
+            $from->core->bytesByClass(),
+            $from->core->wrongBits(),
+            $from->core->patches(),
+            $from->core->grain(),
+            new Passage(Bytes::of($from->written), Span::seconds($from->writing)),
+            new Passage(Bytes::of($from->read), Span::seconds($from->reading)),
+            true,
+            null,
+            extent: $extent,
+            course: LongWrite::traced($from->writeTrace, $from->lowest()),
+            reinserted: $reinserted,
         );
     }
 
@@ -88,17 +114,35 @@ final readonly class ProofRecord implements Result
         $points = $record->countOrNull('points');
 
         return new self(
-            $imprint, $size,
+            $imprint,
+            $size,
             new Diagnosis(
-                $record->choice('condition', Condition::class), Bytes::of($record->count('capacity', 0)), $record->countOrNull('wrap'), $record->countOrNull('wrap_from'),
-                $record->boolean('exact', true), $record->texts('also'),
+                $record->choice('condition', Condition::class),
+                Bytes::of($record->count('capacity', 0)),
+                $record->countOrNull('wrap'),
+                $record->countOrNull('wrap_from'),
+                $record->boolean('exact', true),
+                $record->texts('also'),
             ),
-            $record->countOrNull('first_bad'), $classes, $record->count('wrong_bits', 0), self::patches($record), $record->count('grain', 0),
-            $passage($record->fields('write')), $passage($record->fields('read')), $record->boolean('forgot'), $record->textOrNull('note'), $record->countOrNull('alarm_at'),
-            $points === null ? null : ($points >= ScreenPlan::LEAST && $points <= ScreenPlan::MOST ? new ScreenPlan($size, $points, $imprint)
-                : throw $record->wrong('points', 'give a whole number from '.ScreenPlan::LEAST.' to '.ScreenPlan::MOST.'.')),
-            Extent::unpack($record, $size), $record->textOrNull('how'),
-            $record->has('course') ? LongWrite::unpack($record->fields('course')) : null, $record->boolean('reinserted'),
+            $record->countOrNull('first_bad'),
+            $classes,
+            $record->count('wrong_bits', 0),
+            self::patches($record),
+            $record->count('grain', 0),
+            $passage($record->fields('write')),
+            $passage($record->fields('read')),
+            $record->boolean('forgot'),
+            $record->textOrNull('note'),
+            $record->countOrNull('alarm_at'),
+            $points === null
+                ? null
+                : ($points >= ScreenPlan::LEAST && $points <= ScreenPlan::MOST
+                    ? new ScreenPlan($size, $points, $imprint)
+                    : throw $record->wrong('points', 'give a whole number from '.ScreenPlan::LEAST.' to '.ScreenPlan::MOST.'.')),
+            Extent::unpack($record, $size),
+            $record->textOrNull('how'),
+            $record->has('course') ? LongWrite::unpack($record->fields('course')) : null,
+            $record->boolean('reinserted'),
         );
     }
 
@@ -130,7 +174,10 @@ final readonly class ProofRecord implements Result
             'imprint' => (string) $this->imprint,
             'wrong_bits' => $this->wrongBits,
             'grain' => $this->grain,
-            'patches' => array_map(fn (Patch $patch): array => [$patch->class->value, $patch->offset, $patch->length, $patch->source, $patch->wrongBits], $this->patches),
+            'patches' => array_map(
+                fn (Patch $patch): array => [$patch->class->value, $patch->offset, $patch->length, $patch->source, $patch->wrongBits],
+                $this->patches,
+            ),
             'note' => $this->note,
         ];
     }
@@ -138,8 +185,24 @@ final readonly class ProofRecord implements Result
     public function withCourse(?LongWrite $course): self
     {
         return new self(
-            $this->imprint, $this->size, $this->diagnosis, $this->firstBad, $this->classes, $this->wrongBits, $this->patches, $this->grain, $this->write, $this->read,
-            $this->forgot, $this->note, $this->alarmAt, $this->screen, $this->extent, $this->how, $course, $this->reinserted,
+            $this->imprint,
+            $this->size,
+            $this->diagnosis,
+            $this->firstBad,
+            $this->classes,
+            $this->wrongBits,
+            $this->patches,
+            $this->grain,
+            $this->write,
+            $this->read,
+            $this->forgot,
+            $this->note,
+            $this->alarmAt,
+            $this->screen,
+            $this->extent,
+            $this->how,
+            $course,
+            $this->reinserted,
         );
     }
 
@@ -158,7 +221,10 @@ final readonly class ProofRecord implements Result
     {
         $shown = $this->extent->shown;
 
-        return $this->screen === null && $shown !== null && $this->write->bytes->count >= $shown->count && $this->covered()->count >= $shown->count;
+        return $this->screen === null &&
+            $shown !== null &&
+            $this->write->bytes->count >= $shown->count &&
+            $this->covered()->count >= $shown->count;
     }
 
     /** Whether what it found reaches to the end of all there was: looking back asks places up to there too. */
@@ -166,7 +232,10 @@ final readonly class ProofRecord implements Result
     {
         $shown = $this->extent->shown;
 
-        return $shown === null || $this->screen !== null || $this->covered()->count >= $shown->count || ($this->alarmAt !== null && ! $this->extent->isFolder);
+        return $shown === null ||
+            $this->screen !== null ||
+            $this->covered()->count >= $shown->count ||
+            ($this->alarmAt !== null && ! $this->extent->isFolder);
     }
 
     /** @return int|null how many places carry the statistics of a screen */
@@ -184,7 +253,8 @@ final readonly class ProofRecord implements Result
     /** Whether the capacity is no one address, behind which nothing is kept. */
     public function hasLooseCapacity(): bool
     {
-        return $this->isOnlyScreened() || in_array($this->diagnosis->condition, [Condition::Aliases, Condition::Faulty, Condition::Unknown], true);
+        return $this->isOnlyScreened() ||
+            in_array($this->diagnosis->condition, [Condition::Aliases, Condition::Faulty, Condition::Unknown], true);
     }
 
     /** Whether it could be that a cache inside the card answered for all that was written. */
@@ -199,9 +269,14 @@ final readonly class ProofRecord implements Result
         $points = $this->points();
 
         return match (true) {
-            $points !== null => trim(($this->diagnosis->condition === Condition::Whole ? (new Coverage($points))->excluded().' ' : '').(new Coverage($points))->caught()),
+            $points !== null => trim(
+                ($this->diagnosis->condition === Condition::Whole ? (new Coverage($points))->excluded().' ' : '').
+                    (new Coverage($points))->caught(),
+            ),
             $this->diagnosis->condition === Condition::Unknown => 'Nothing yet.',
-            $this->alarmAt !== null && $this->screen === null && $this->covered()->count < $this->alarmAt => 'Kind and capacity: single places were written and read until both were known'.($this->diagnosis->exact ? ', to the sector.' : ', as well as could be.'),
+            $this->alarmAt !== null && $this->screen === null && $this->covered()->count < $this->alarmAt => 'Kind and capacity: '.
+                'single places were written and read until both were known'.
+                ($this->diagnosis->exact ? ', to the sector.' : ', as well as could be.'),
             default => "{$this->covered()->decimal()} of {$this->size->decimal()} was written and read back, every sector of it.",
         };
     }
@@ -209,15 +284,29 @@ final readonly class ProofRecord implements Result
     /** @return list<string> */
     public function leavesOpen(): array
     {
-        return array_values(array_filter([
-            $this->screen === null ? null : 'Every block that was not stamped: a screen does not prove them, a full proof does.',
-            $this->screen === null && $this->alarmAt === null && $this->covered()->count < $this->size->count ? 'What was not read back.' : null,
-            $this->alarmAt === null ? null : "What lies behind the first {$this->decimal($this->alarmAt)}: nothing more was to be learnt, so it was not written. A proof without looking back makes the whole map.",
-            $this->extent->isMedium($this->size) ? null : 'What the file system and other files take up, and where on the medium the files lie.',
-            $this->asksForReinsert() ? "A cache inside the card: less than {$this->decimal(self::MOST_CACHE)} was written, so one could have answered for all of it. Take the card out, put it back and read it again." : null,
-            $this->forgot ? null : 'Whether it came from the card at all: this host could not be made to forget it.',
-            'How long it keeps what is on it, and how it does when it is hot or old.',
-        ]));
+        return array_values(
+            array_filter([
+                $this->screen === null ? null : 'Every block that was not stamped: a screen does not prove them, a full proof does.',
+                $this->screen === null && $this->alarmAt === null && $this->covered()->count < $this->size->count
+                    ? 'What was not read back.'
+                    : null,
+                $this->alarmAt === null
+                    ? null
+                    : "What lies behind the first {$this->decimal(
+                        $this->alarmAt,
+                    )}: nothing more was to be learnt, so it was not written. A proof without looking back makes the whole map.",
+                $this->extent->isMedium($this->size)
+                    ? null
+                    : 'What the file system and other files take up, and where on the medium the files lie.',
+                $this->asksForReinsert()
+                    ? "A cache inside the card: less than {$this->decimal(
+                        self::MOST_CACHE,
+                    )} was written, so one could have answered for all of it. Take the card out, put it back and read it again."
+                    : null,
+                $this->forgot ? null : 'Whether it came from the card at all: this host could not be made to forget it.',
+                'How long it keeps what is on it, and how it does when it is hot or old.',
+            ]),
+        );
     }
 
     private function decimal(int $bytes): string
@@ -252,8 +341,15 @@ final readonly class ProofRecord implements Result
      */
     private static function patches(Fields $record): array
     {
-        return array_map(fn (Fields $row): Patch => new Patch(
-            $row->choice('0', BlockClass::class), $row->count('1'), $row->count('2'), $row->countOrNull('3'), $row->count('4', 0),
-        ), $record->rows('patches'));
+        return array_map(
+            fn (Fields $row): Patch => new Patch(
+                $row->choice('0', BlockClass::class),
+                $row->count('1'),
+                $row->count('2'),
+                $row->countOrNull('3'),
+                $row->count('4', 0),
+            ),
+            $record->rows('patches'),
+        );
     }
 }

@@ -37,8 +37,13 @@ final readonly class SpeedRecord implements Result
     public static function unpack(Fields $record): self
     {
         return new self(
-            Bytes::of($record->count('region', 0)), $record->rates('writes'), $record->rates('reads'), $record->boolean('forgot'),
-            $record->count('wrong', 0), Bytes::of($record->count('from', 0)), $record->texts('disagree'),
+            Bytes::of($record->count('region', 0)),
+            $record->rates('writes'),
+            $record->rates('reads'),
+            $record->boolean('forgot'),
+            $record->count('wrong', 0),
+            Bytes::of($record->count('from', 0)),
+            $record->texts('disagree'),
         );
     }
 
@@ -46,8 +51,13 @@ final readonly class SpeedRecord implements Result
     public function pack(): array
     {
         return [
-            'region' => $this->region->count, 'writes' => $this->writes, 'reads' => $this->reads, 'forgot' => $this->forgot,
-            'wrong' => $this->wrong, 'from' => $this->from->count, 'disagree' => $this->disagree,
+            'region' => $this->region->count,
+            'writes' => $this->writes,
+            'reads' => $this->reads,
+            'forgot' => $this->forgot,
+            'wrong' => $this->wrong,
+            'from' => $this->from->count,
+            'disagree' => $this->disagree,
         ];
     }
 

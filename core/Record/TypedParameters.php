@@ -17,7 +17,11 @@ final readonly class TypedParameters implements Parameters
 
     public function pack(): array
     {
-        return ['size' => 0, 'runs' => count($this->readings), 'typed' => array_map(fn (TypedReading $one): array => $one->pack(), $this->readings)];
+        return [
+            'size' => 0,
+            'runs' => count($this->readings),
+            'typed' => array_map(fn (TypedReading $one): array => $one->pack(), $this->readings),
+        ];
     }
 
     public function rounds(): int

@@ -35,13 +35,17 @@ final readonly class TypedReading
     /** Size ÷ time where both are there, since they are what was measured; else the speed as typed. */
     public function rate(): ?Rate
     {
-        return $this->size === null || $this->time === null || $this->time->seconds <= 0 || $this->size->isZero() ? $this->speed : Rate::ofTransfer($this->size, $this->time);
+        return $this->size === null || $this->time === null || $this->time->seconds <= 0 || $this->size->isZero()
+            ? $this->speed
+            : Rate::ofTransfer($this->size, $this->time);
     }
 
     /** Null unless all three were typed. */
     public function accord(): ?Accord
     {
-        return $this->size === null || $this->time === null || $this->speed === null ? null : Accord::of($this->size, $this->time, $this->speed);
+        return $this->size === null || $this->time === null || $this->speed === null
+            ? null
+            : Accord::of($this->size, $this->time, $this->speed);
     }
 
     /** @throws NotUsable */
@@ -51,13 +55,20 @@ final readonly class TypedReading
 
         return new self(
             in_array($way, ['write', 'read'], true) ? $way : throw $row->wrong('way', '“write” or “read” would do.'),
-            $row->has('size') ? Bytes::of($row->count('size')) : null, $row->has('time') ? Span::seconds($row->number('time')) : null, $row->has('speed') ? $row->rate('speed') : null,
+            $row->has('size') ? Bytes::of($row->count('size')) : null,
+            $row->has('time') ? Span::seconds($row->number('time')) : null,
+            $row->has('speed') ? $row->rate('speed') : null,
         );
     }
 
     /** @return array<string, string|int|float|null> */
     public function pack(): array
     {
-        return ['way' => $this->way, 'size' => $this->size?->count, 'time' => $this->time?->seconds, 'speed' => $this->speed?->bytesPerSecond];
+        return [
+            'way' => $this->way,
+            'size' => $this->size?->count,
+            'time' => $this->time?->seconds,
+            'speed' => $this->speed?->bytesPerSecond,
+        ];
     }
 }

@@ -37,7 +37,7 @@ final class Books
                 $after = [...$entry, 'from' => $end, 'address' => $entry['address'] + $cut];
             }
         }
-        array_splice($this->entries, $first, $i - $first, [...$kept, $fresh, ...(isset($after) ? [$after] : [])]);
+        array_splice($this->entries, $first, $i - $first, [...$kept, $fresh, ...isset($after) ? [$after] : []]);
     }
 
     /** @return list<Stretch|Blank> what lies at this physical range */

@@ -35,7 +35,7 @@ final readonly class CardNature
 
     public static function drawn(string $kind, Randomizer $chance, Bus $bus, float $read, float $write, float $floor, int $gb): self
     {
-        $between = fn (float $from, float $to): float => $from + ($to - $from) * $chance->getInt(0, 10_000) / 10_000;
+        $between = fn (float $from, float $to): float => $from + (($to - $from) * $chance->getInt(0, 10_000)) / 10_000;
         $shown = round($gb * $between(0.995, 1.0), 2);
         $burst = $write * $between(0.93, 1.04);
         $isSlow = $kind === 'slow';
@@ -60,9 +60,21 @@ final readonly class CardNature
         }
         if ($kind === 'ill') {
             $at = round($shown * $between(0.1, 0.9), 2);
-            $chance->getInt(0, 1) === 0 ? $errorsFrom = $at : $bad = [['scrambled', $at, 0.02, 0.0]];
+            $chance->getInt(0, 1) === 0 ? ($errorsFrom = $at) : ($bad = [['scrambled', $at, 0.02, 0.0]]);
         }
 
-        return new self($kind, $bus, $isSlow ? $read * $between(0.93, 1.0) : $read * $between(0.93, 1.03), $burst, $sustained, round($shown * $between(0.1, 0.4), 2), $floor, $shown, $bad, $errorsFrom, $rows);
+        return new self(
+            $kind,
+            $bus,
+            $isSlow ? $read * $between(0.93, 1.0) : $read * $between(0.93, 1.03),
+            $burst,
+            $sustained,
+            round($shown * $between(0.1, 0.4), 2),
+            $floor,
+            $shown,
+            $bad,
+            $errorsFrom,
+            $rows,
+        );
     }
 }

@@ -18,13 +18,23 @@ final readonly class CardOnPaper
     /** What a card can be in truth, and how often it is drawn. */
     public const KINDS = ['honest' => 5, 'slow' => 2, 'sham' => 2, 'ill' => 1];
 
-    /** @var list<array{string, Bus, int, int, int, int}> label before its claims, bus, claims to read and write in MB/s, floor in MB/s, capacity in GB */
+    /**
+     * @var list<array{string, Bus, int, int, int, int}> label before its claims, bus, claims to read and write in MB/s, floor
+     * in MB/s, capacity in GB
+     */
     private const LABELS = [
-        ['SDXC I U3 V30', Bus::UhsI, 95, 90, 30, 128], ['SDXC I U3 V30', Bus::UhsI, 100, 60, 30, 64], ['SDHC I C10 U1', Bus::UhsI, 90, 30, 10, 32],
-        ['SDXC I U3 V30', Bus::UhsIDouble, 170, 90, 30, 256], ['SDXC V30', Bus::UhsIDouble, 170, 90, 30, 128],
-        ['SDXC II U3 V60', Bus::UhsII, 250, 130, 60, 128], ['SDXC II U3 V90', Bus::UhsII, 300, 260, 90, 128], ['SDXC II U3 V60', Bus::UhsII, 280, 150, 60, 256],
-        ['microSDXC I U3 A2', Bus::UhsI, 100, 60, 30, 128], ['microSDHC C10', Bus::UhsI, 80, 20, 10, 32],
-        ['CFexpress 2.0 Type A VPG400', Bus::CFexpress2A, 800, 700, 400, 160], ['CFexpress 2.0 Type B VPG400', Bus::CFexpress2B, 1700, 1400, 400, 325],
+        ['SDXC I U3 V30', Bus::UhsI, 95, 90, 30, 128],
+        ['SDXC I U3 V30', Bus::UhsI, 100, 60, 30, 64],
+        ['SDHC I C10 U1', Bus::UhsI, 90, 30, 10, 32],
+        ['SDXC I U3 V30', Bus::UhsIDouble, 170, 90, 30, 256],
+        ['SDXC V30', Bus::UhsIDouble, 170, 90, 30, 128],
+        ['SDXC II U3 V60', Bus::UhsII, 250, 130, 60, 128],
+        ['SDXC II U3 V90', Bus::UhsII, 300, 260, 90, 128],
+        ['SDXC II U3 V60', Bus::UhsII, 280, 150, 60, 256],
+        ['microSDXC I U3 A2', Bus::UhsI, 100, 60, 30, 128],
+        ['microSDHC C10', Bus::UhsI, 80, 20, 10, 32],
+        ['CFexpress 2.0 Type A VPG400', Bus::CFexpress2A, 800, 700, 400, 160],
+        ['CFexpress 2.0 Type B VPG400', Bus::CFexpress2B, 1700, 1400, 400, 325],
         ['CFexpress 4.0 Type B', Bus::CFexpress4B, 3700, 3200, 0, 512],
     ];
 
@@ -38,7 +48,9 @@ final readonly class CardOnPaper
     public static function seeded(int $seed): self
     {
         $chance = new Randomizer(new Xoshiro256StarStar($seed));
-        $kinds = array_merge(...array_map(fn (string $kind, int $times): array => array_fill(0, $times, $kind), array_keys(self::KINDS), self::KINDS));
+        $kinds = array_merge(
+            ...array_map(fn (string $kind, int $times): array => array_fill(0, $times, $kind), array_keys(self::KINDS), self::KINDS),
+        );
         $kind = $kinds[$chance->getInt(0, count($kinds) - 1)];
         [$print, $bus, $read, $write, $floor, $gb] = self::LABELS[$chance->getInt(0, count(self::LABELS) - 1)];
         $nature = CardNature::drawn($kind, $chance, $bus, $read, $write, $floor, $gb);
@@ -46,7 +58,18 @@ final readonly class CardOnPaper
         $claims = $chance->getInt(0, 5) === 0 ? "{$read}MB/s read" : "{$read}MB/s read {$write}MB/s write";
         $seen = $nature->contactRows === null ? [] : ['seen' => ['contact_rows' => $nature->contactRows]];
 
-        return new self($kind, ['format' => 'gritty-tally-case', 'version' => 1, 'name' => "seed {$seed}, {$kind}", 'label' => "{$gb}GB {$print} {$claims}", ...$seen, 'runs' => $runs], $isShown);
+        return new self(
+            $kind,
+            [
+                'format' => 'gritty-tally-case',
+                'version' => 1,
+                'name' => "seed {$seed}, {$kind}",
+                'label' => "{$gb}GB {$print} {$claims}",
+                ...$seen,
+                'runs' => $runs,
+            ],
+            $isShown,
+        );
     }
 
     /** @return list<HostLink> what a reader hangs on */

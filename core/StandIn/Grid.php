@@ -41,17 +41,20 @@ final readonly class Grid
             $twin = $cards !== [] && $chance->getInt(1, 4) === 1 ? $cards[$chance->getInt(0, count($cards) - 1)] : null;
             $size = Bytes::gigabytes(64);
             $cards[] = new Medium(
-                Behaviour::Honest, $size, $size,
+                Behaviour::Honest,
+                $size,
+                $size,
                 $twin->write ?? Rate::megabytesPerSecond($chance->getInt(20, 250)),
                 $twin->read ?? Rate::megabytesPerSecond($chance->getInt(40, 300)),
-                jitter: $jitter, seed: 1000 * $seed + $i,
+                jitter: $jitter,
+                seed: 1000 * $seed + $i,
             );
         }
         $seats = [];
         foreach ($cards as $i => $card) {
             foreach ($readers as $j => $reader) {
                 if ($chance->getInt(1, 5) <= 3) {
-                    $clock = new StandInClock;
+                    $clock = new StandInClock();
                     $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1))))->on(new StandInDevice($card, $clock, $reader), $clock);
                     $seats[] = ['card' => $i, 'reader' => $j, 'write' => $result->writeRates(), 'read' => $result->readRates()];
                 }
@@ -67,7 +70,13 @@ final readonly class Grid
         foreach ($this->seats as $seat) {
             [$rates, $other] = $way === 'write' ? [$seat['write'], $seat['read']] : [$seat['read'], $seat['write']];
             if ($rates !== []) {
-                $cells[] = new Cell("C{$seat['card']}", "R{$seat['reader']}", $rates, "make {$seat['card']}", $other === [] ? null : Summary::of($other)->mean);
+                $cells[] = new Cell(
+                    "C{$seat['card']}",
+                    "R{$seat['reader']}",
+                    $rates,
+                    "make {$seat['card']}",
+                    $other === [] ? null : Summary::of($other)->mean,
+                );
             }
         }
 
@@ -94,8 +103,15 @@ final readonly class Grid
         return array_map(function (array $seat) use ($write, $read): TwinCandidate {
             [$card, $reader, $usable] = ["C{$seat['card']}", "R{$seat['reader']}", $this->readers[$seat['reader']]->bytesPerSecond];
 
-            return new TwinCandidate($card, "label of {$card}", $reader, $seat['write'], $seat['read'],
-                HeldBack::is($seat['write'], $usable, $write->at($card, $reader)?->by) || HeldBack::is($seat['read'], $usable, $read->at($card, $reader)?->by));
+            return new TwinCandidate(
+                $card,
+                "label of {$card}",
+                $reader,
+                $seat['write'],
+                $seat['read'],
+                HeldBack::is($seat['write'], $usable, $write->at($card, $reader)?->by) ||
+                    HeldBack::is($seat['read'], $usable, $read->at($card, $reader)?->by),
+            );
         }, $this->seats);
     }
 

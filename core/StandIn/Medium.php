@@ -39,10 +39,15 @@ final readonly class Medium
         public ?Bytes $remembers = null,
     ) {
         if ($spared !== null && $spared->count >= $true->count) {
-            throw new InvalidArgumentException("What a stand-in spares must be less than its true size; {$spared->decimal()} of {$true->decimal()} was given.");
+            throw new InvalidArgumentException(
+                "What a stand-in spares must be less than its true size; {$spared->decimal()} of {$true->decimal()} was given.",
+            );
         }
         if ($true->isZero() || $true->count > $shown->count) {
-            throw new InvalidArgumentException("A stand-in’s true size must be above nothing and at most the size it shows; {$true->decimal()} of {$shown->decimal()} was given.");
+            throw new InvalidArgumentException(
+                'A stand-in’s true size must be above nothing and at most the size it '.
+                "shows; {$true->decimal()} of {$shown->decimal()} was given.",
+            );
         }
     }
 
@@ -55,13 +60,26 @@ final readonly class Medium
     public static function parse(string $line): self
     {
         $parts = array_map(trim(...), explode(',', $line));
-        $behaviour = Behaviour::tryFrom(array_shift($parts))
-            ?? throw new InvalidArgumentException("“{$line}” does not begin with what the stand-in does: honest, wraps, keeps, drops, corrupts, refuses or patchy.");
+        $behaviour =
+            Behaviour::tryFrom(array_shift($parts)) ??
+            throw new InvalidArgumentException(
+                "“{$line}” does not begin with what the stand-in does: honest, wraps, keeps, drops, corrupts, refuses or patchy.",
+            );
         $given = [];
         foreach ($parts as $part) {
             [$key, $value] = [...explode('=', $part, 2), ''];
-            if (! in_array($key, ['size', 'true', 'write', 'read', 'cache', 'fast', 'patches', 'seed', 'fade', 'spared', 'remembers'], true) || $value === '') {
-                throw new InvalidArgumentException("“{$part}” is not a part of a stand-in: give size, true, write, read, cache, fast, fade, patches, spared, remembers or seed, as in size=32GB.");
+            if (
+                ! in_array(
+                    $key,
+                    ['size', 'true', 'write', 'read', 'cache', 'fast', 'patches', 'seed', 'fade', 'spared', 'remembers'],
+                    true,
+                ) ||
+                $value === ''
+            ) {
+                throw new InvalidArgumentException(
+                    "“{$part}” is not a part of a stand-in: give size, true, write, read, cache, fast, fade, patches, spared, ".
+                    'remembers or seed, as in size=32GB.',
+                );
             }
             $given[$key] = $value;
         }
@@ -71,7 +89,9 @@ final readonly class Medium
             return new self(
                 $behaviour,
                 $shown,
-                isset($given['true']) ? Bytes::parse($given['true']) : Bytes::of($behaviour->isShort() ? intdiv($shown->count, 4) : $shown->count),
+                isset($given['true'])
+                    ? Bytes::parse($given['true'])
+                    : Bytes::of($behaviour->isShort() ? intdiv($shown->count, 4) : $shown->count),
                 Rate::parse($given['write'] ?? '60MB/s'),
                 Rate::parse($given['read'] ?? '90MB/s'),
                 isset($given['cache']) ? Bytes::parse($given['cache']) : null,

@@ -36,7 +36,13 @@ final class PaperRuns
             $runs[] = match ($this->chance->getInt(0, 5)) {
                 0, 1 => $this->speed($chain),
                 2 => $this->long($chain),
-                3 => ['kind' => 'screen', ...$this->common($chain), 'shows' => "{$this->card->shown} GB", 'points' => 64, 'bad' => $this->bad($this->card->shown)],
+                3 => [
+                    'kind' => 'screen',
+                    ...$this->common($chain),
+                    'shows' => "{$this->card->shown} GB",
+                    'points' => 64,
+                    'bad' => $this->bad($this->card->shown),
+                ],
                 default => $this->proof($chain),
             };
         }
@@ -61,7 +67,12 @@ final class PaperRuns
         $link = $links[$this->chance->getInt(0, count($links) - 1)];
         $isCamera = $this->chance->getInt(0, 9) === 0;
 
-        return ['reader' => "{$bus->value} {$link->value}".($isCamera ? ' camera' : ''), 'bus' => $bus, 'link' => $link, 'camera' => $isCamera];
+        return [
+            'reader' => "{$bus->value} {$link->value}".($isCamera ? ' camera' : ''),
+            'bus' => $bus,
+            'link' => $link,
+            'camera' => $isCamera,
+        ];
     }
 
     /** @param  array{reader: string, bus: Bus, link: HostLink, camera: bool}|null  $chain */
@@ -88,7 +99,17 @@ final class PaperRuns
      */
     private function common(?array $chain): array
     {
-        return ['on' => sprintf('2026-10-%02d', min(28, $this->day++)), 'chain' => $chain === null ? null : ['reader' => $chain['reader'], 'bus' => $chain['bus']->value, 'link' => $chain['link']->value, 'camera' => $chain['camera']]];
+        return [
+            'on' => sprintf('2026-10-%02d', min(28, $this->day++)),
+            'chain' => $chain === null
+                    ? null
+                    : [
+                        'reader' => $chain['reader'],
+                        'bus' => $chain['bus']->value,
+                        'link' => $chain['link']->value,
+                        'camera' => $chain['camera'],
+                    ],
+        ];
     }
 
     /**
@@ -107,7 +128,13 @@ final class PaperRuns
             return $of;
         };
 
-        return ['kind' => 'speed', ...$this->common($chain), 'bytes' => '1 GB', 'write' => $readings(min($this->card->burst, $gives)), 'read' => $readings(min($this->card->read, $gives))];
+        return [
+            'kind' => 'speed',
+            ...$this->common($chain),
+            'bytes' => '1 GB',
+            'write' => $readings(min($this->card->burst, $gives)),
+            'read' => $readings(min($this->card->read, $gives)),
+        ];
     }
 
     /**
@@ -139,9 +166,19 @@ final class PaperRuns
         $isStopped = $readBack < $shown && $this->card->errorsFrom === null;
 
         return [
-            'kind' => 'proof', ...$this->common($chain), 'mode' => 'raw', 'shows' => "{$shown} GB", 'written' => "{$written} GB", 'read_back' => "{$readBack} GB",
-            'course' => $this->course($chain, $written), 'bad' => $this->bad($readBack), 'read' => round(min($this->card->read, $this->gives($chain)) * 0.99, 3).' MB/s',
-            ...$isStopped ? ['stopped' => true] : [], ...$this->card->errorsFrom !== null && $this->card->errorsFrom <= $part ? ['refused' => ['write', "{$this->card->errorsFrom} GB"]] : [],
+            'kind' => 'proof',
+            ...$this->common($chain),
+            'mode' => 'raw',
+            'shows' => "{$shown} GB",
+            'written' => "{$written} GB",
+            'read_back' => "{$readBack} GB",
+            'course' => $this->course($chain, $written),
+            'bad' => $this->bad($readBack),
+            'read' => round(min($this->card->read, $this->gives($chain)) * 0.99, 3).' MB/s',
+            ...$isStopped ? ['stopped' => true] : [],
+            ...$this->card->errorsFrom !== null && $this->card->errorsFrom <= $part
+                ? ['refused' => ['write', "{$this->card->errorsFrom} GB"]]
+                : [],
         ];
     }
 
@@ -156,7 +193,10 @@ final class PaperRuns
         $cached = min($gb, $this->card->burst > $this->card->sustained ? $this->card->cache : 0.0);
         $rest = round($gb - $cached, 2);
 
-        return [...$cached > 0 ? [["{$cached} GB", $rate($this->card->burst)]] : [], ...$rest > 0 ? [["{$rest} GB", $rate($this->card->sustained)]] : []];
+        return [
+            ...$cached > 0 ? [["{$cached} GB", $rate($this->card->burst)]] : [],
+            ...$rest > 0 ? [["{$rest} GB", $rate($this->card->sustained)]] : [],
+        ];
     }
 
     /** @return list<list<string>> what came back wrong of so much */
@@ -164,7 +204,15 @@ final class PaperRuns
     {
         $bad = array_filter($this->card->bad, fn (array $one): bool => $one[1] < $gb);
 
-        return array_map(fn (array $one): array => [$one[0], "{$one[1]} GB", round(min($one[2], $gb - $one[1]), 2).' GB', ...$one[3] > 0 ? ["{$one[3]} GB"] : []], array_values($bad));
+        return array_map(
+            fn (array $one): array => [
+                $one[0],
+                "{$one[1]} GB",
+                round(min($one[2], $gb - $one[1]), 2).' GB',
+                ...$one[3] > 0 ? ["{$one[3]} GB"] : [],
+            ],
+            array_values($bad),
+        );
     }
 
     /**
@@ -180,7 +228,9 @@ final class PaperRuns
         }
         $settled = $this->card->bus->settleWith([$chain['bus']]);
         $isDefined = $settled !== null && ($this->card->floor < 60 || $settled->contactRows() !== 1);
-        $isClear = ($settled?->ceiling()->least()?->megabytes() ?? 0) >= self::CLEAR * $this->card->floor && ($chain['link']->ceiling()->least()?->megabytes() ?? 0) >= self::CLEAR * $this->card->floor;
+        $isClear =
+            ($settled?->ceiling()->least()?->megabytes() ?? 0) >= self::CLEAR * $this->card->floor &&
+            ($chain['link']->ceiling()->least()?->megabytes() ?? 0) >= self::CLEAR * $this->card->floor;
         $cached = $this->card->burst > $this->card->sustained ? $this->card->cache : 0.0;
         // Behind the cache there must be a window of some seconds.
         $isSeen = $gb >= min(10.0, $this->card->shown / 4) && $gb - $cached > 0.006 * $this->card->sustained;
@@ -189,6 +239,6 @@ final class PaperRuns
 
     private function between(float $from, float $to): float
     {
-        return $from + ($to - $from) * $this->chance->getInt(0, 100_000) / 100_000;
+        return $from + (($to - $from) * $this->chance->getInt(0, 100_000)) / 100_000;
     }
 }

@@ -9,16 +9,13 @@ use Random\Randomizer;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 
-/** A made-up card whose course of writing is known: whether its cache runs out, where, how fast it is before and after, how far it fades. */
+/**
+ * A made-up card whose course of writing is known: whether its cache runs out, where, how fast it is before and after, how far
+ * it fades.
+ */
 final readonly class Scenario
 {
-    private function __construct(
-        public Medium $medium,
-        public Rate $slow,
-        public ?Bytes $cliff,
-        public ?Rate $fast,
-        public float $fade,
-    ) {}
+    private function __construct(public Medium $medium, public Rate $slow, public ?Bytes $cliff, public ?Rate $fast, public float $fade) {}
 
     /** The same seed always gives the same one: three in five have a cache, one in five fades, one in five is steady. */
     public static function seeded(int $seed): self
@@ -28,13 +25,27 @@ final readonly class Scenario
         $slow = Rate::megabytesPerSecond($chance->getInt(20, 200));
         $kind = $seed % 5;
         $cliff = $kind < 3 ? Bytes::of(intdiv($size->count, 100) * $chance->getInt(5, 80)) : null;
-        $fast = $cliff === null ? null : Rate::megabytesPerSecond($slow->megabytes() * $chance->getInt(120, 600) / 100);
+        $fast = $cliff === null ? null : Rate::megabytesPerSecond(($slow->megabytes() * $chance->getInt(120, 600)) / 100);
         $fade = $kind === 3 ? $chance->getInt(15, 50) / 100 : 0.0;
 
-        return new self(new Medium(
-            Behaviour::Honest, $size, $size, $slow, Rate::megabytesPerSecond(250), $cliff, $fast,
-            jitter: $chance->getInt(2, 15) / 1000, seed: $seed, fade: $fade,
-        ), $slow, $cliff, $fast, $fade);
+        return new self(
+            new Medium(
+                Behaviour::Honest,
+                $size,
+                $size,
+                $slow,
+                Rate::megabytesPerSecond(250),
+                $cliff,
+                $fast,
+                jitter: $chance->getInt(2, 15) / 1000,
+                seed: $seed,
+                fade: $fade,
+            ),
+            $slow,
+            $cliff,
+            $fast,
+            $fade,
+        );
     }
 
     /** The speed that it is down to at the end. */

@@ -60,6 +60,6 @@ enum Shelf: string
     /** Memory comes in whole sectors. */
     private static function sectors(int $bytes): Bytes
     {
-        return Bytes::of(max(512, $bytes - $bytes % 512));
+        return Bytes::of(max(512, $bytes - ($bytes % 512)));
     }
 }

@@ -51,11 +51,12 @@ final class StandInDevice implements Addressed, Thermometer
         private readonly StandInClock $clock,
         private readonly ?Rate $reader = null,
     ) {
-        $this->books = new Books;
+        $this->books = new Books();
         $this->chance = new Randomizer(new Xoshiro256StarStar($medium->seed));
-        $this->patches = $medium->behaviour === Behaviour::Corrupts
-            ? [['from' => $medium->true->count, 'to' => $medium->shown->count, 'bits' => 4]]
-            : $this->placePatches();
+        $this->patches =
+            $medium->behaviour === Behaviour::Corrupts
+                ? [['from' => $medium->true->count, 'to' => $medium->shown->count, 'bits' => 4]]
+                : $this->placePatches();
         $this->recent = $medium->remembers === null ? null : new Remembered($medium->remembers->count);
     }
 
@@ -72,7 +73,7 @@ final class StandInDevice implements Addressed, Thermometer
 
     public function write(int $offset, Data $data): void
     {
-        if (! $data instanceof Stretch) {
+        if (! ($data instanceof Stretch)) {
             throw new LogicException('A stand-in keeps books of imprints only.');
         }
         $length = $data->length();
@@ -95,14 +96,14 @@ final class StandInDevice implements Addressed, Thermometer
 
     public function read(int $offset, int $length): Data
     {
-        $this->spend($length, $length / $this->through($this->medium->read) * $this->mood);
+        $this->spend($length, ($length / $this->through($this->medium->read)) * $this->mood);
         $this->readSince += $length;
         if ($this->medium->behaviour === Behaviour::Refuses && $offset + $length > $this->medium->true->count) {
             throw CannotRead::at($offset, $length, 'the stand-in', 'there is no memory');
         }
         $pieces = [];
         foreach ($this->places($offset, $length, false) as [$done, $part, $at]) {
-            $pieces = [...$pieces, ...($at === null ? [new Blank($part)] : $this->books->look($at, $part))];
+            $pieces = [...$pieces, ...$at === null ? [new Blank($part)] : $this->books->look($at, $part)];
         }
         $read = $this->spoil($pieces, $offset);
 
@@ -128,7 +129,7 @@ final class StandInDevice implements Addressed, Thermometer
                 yield [$done, $part, null];
             } else {
                 $spared = $this->medium->spared->count ?? 0;
-                $at = $spared + ($address - $spared) % ($true - $spared);
+                $at = $spared + (($address - $spared) % ($true - $spared));
                 $part = min($left, $true - $at);
                 yield [$done, $part, $at];
             }
@@ -175,8 +176,9 @@ final class StandInDevice implements Addressed, Thermometer
         $left = 1 - $this->medium->fade * min(1, ($this->sinceRest + $length / 2) / $this->medium->shown->count);
         $this->sinceRest += $length;
 
-        return $this->mood * ($fast / $this->through($this->medium->fast ?? $this->medium->write)
-            + ($length - $fast) / min($this->through($this->medium->write), $this->medium->write->bytesPerSecond * $left));
+        return $this->mood *
+            ($fast / $this->through($this->medium->fast ?? $this->medium->write) +
+                ($length - $fast) / min($this->through($this->medium->write), $this->medium->write->bytesPerSecond * $left));
     }
 
     private function through(Rate $rate): float
@@ -230,7 +232,12 @@ final class StandInDevice implements Addressed, Thermometer
                 $spoilt[] = new Noise($piece->imprint->stretch($address + $from, $to - $from), $patch['bits']);
                 $at = $to;
             }
-            $spoilt[] = $at === $offset ? $piece : ($piece instanceof Stretch ? $piece->imprint->stretch($piece->address + $at - $offset, $end - $at) : $piece);
+            $spoilt[] =
+                $at === $offset
+                    ? $piece
+                    : ($piece instanceof Stretch
+                        ? $piece->imprint->stretch($piece->address + $at - $offset, $end - $at)
+                        : $piece);
             $offset = $end;
         }
 

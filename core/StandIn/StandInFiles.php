@@ -16,7 +16,11 @@ final class StandInFiles implements FileStore
     private int $end = 0;
 
     /** @param  float  $overhead  seconds that each file costs, writing or reading */
-    public function __construct(private readonly StandInDevice $device, private readonly StandInClock $clock, private readonly float $overhead = 0.004) {}
+    public function __construct(
+        private readonly StandInDevice $device,
+        private readonly StandInClock $clock,
+        private readonly float $overhead = 0.004,
+    ) {}
 
     public function put(int $number, Data $data): void
     {

@@ -23,22 +23,18 @@ use Tally\Verdict\VerdictKind;
 /** A made-up card put through both ways of proving, and whether each told the truth. */
 final readonly class Trial
 {
-    private function __construct(
-        public Specimen $specimen,
-        public ProofResult $result,
-        public VerdictKind $verdict,
-    ) {}
+    private function __construct(public Specimen $specimen, public ProofResult $result, public VerdictKind $verdict) {}
 
     public static function proof(Specimen $specimen, bool $lookBack): self
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
 
         return self::judged($specimen, FullProof::on(new StandInDevice($specimen->medium, $clock), $clock, lookBack: $lookBack));
     }
 
     public static function screen(Specimen $specimen, int $points): self
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
 
         return self::judged($specimen, QuickScreen::on(new StandInDevice($specimen->medium, $clock), $clock, points: $points));
     }
@@ -53,7 +49,9 @@ final readonly class Trial
     {
         $diagnosis = $this->result->diagnosis;
 
-        return $this->isNamed() && $diagnosis->wrap === $this->specimen->wrap && ($this->specimen->truth === Condition::Faulty || $diagnosis->capacity->count === $this->specimen->capacity->count);
+        return $this->isNamed() &&
+            $diagnosis->wrap === $this->specimen->wrap &&
+            ($this->specimen->truth === Condition::Faulty || $diagnosis->capacity->count === $this->specimen->capacity->count);
     }
 
     public function isMissed(): bool
@@ -66,7 +64,8 @@ final readonly class Trial
     {
         $honest = in_array($this->specimen->truth, [Condition::Whole, Condition::Faulty, Condition::Refuses], true);
 
-        return ($honest && $this->verdict === VerdictKind::Sham) || ($this->specimen->truth !== Condition::Whole && $this->verdict === VerdictKind::Sound);
+        return ($honest && $this->verdict === VerdictKind::Sham) ||
+            ($this->specimen->truth !== Condition::Whole && $this->verdict === VerdictKind::Sound);
     }
 
     /** The chance that a screen of so many places would miss this card, as it is stated; nothing for one that is whole. */
@@ -82,7 +81,7 @@ final readonly class Trial
         if ($this->specimen->truth !== Condition::Faulty) {
             return $this->specimen->capacity->shareOf($medium->shown);
         }
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $whole = FullProof::on(new StandInDevice($medium, $clock), $clock, lookBack: false);
 
         return 1 - $whole->core->bad() / $medium->shown->count;
@@ -91,7 +90,10 @@ final readonly class Trial
     private static function judged(Specimen $specimen, ProofResult $result): self
     {
         $record = ProofRecord::of($result, new Extent($specimen->medium->shown, false));
-        $evidence = new Evidence(new Label(Form::Ssd, $specimen->medium->shown), proofs: [new ProofEvidence(new Source('this run'), Chain::unnamed(), $record)]);
+        $evidence = new Evidence(
+            new Label(Form::Ssd, $specimen->medium->shown),
+            proofs: [new ProofEvidence(new Source('this run'), Chain::unnamed(), $record)],
+        );
 
         return new self($specimen, $result, Judge::judge($evidence)->kind);
     }

@@ -60,7 +60,8 @@ final readonly class CapacityJudge
     {
         $extent = $proof->record->extent;
 
-        return $extent->shown === null || $extent->isFolder || self::isFull($extent->shown, $label) ? null
+        return $extent->shown === null || $extent->isFolder || self::isFull($extent->shown, $label)
+            ? null
             : Reason::of(ReasonId::CapacityShowsLess, Topic::Capacity, ['shown' => $extent->shown, 'label' => $label], $proof->describe());
     }
 
@@ -72,8 +73,12 @@ final readonly class CapacityJudge
         // The medium must keep what it says itself, be that more than its label.
         $isFull = self::isFull($diagnosis->capacity, $shown->count > $label->count ? $shown : $label);
         $figures = [
-            'keeps' => $diagnosis->capacity, 'exact' => $diagnosis->exact ? 1 : 0, 'shown' => $shown, 'label' => $label,
-            'covered' => $record->covered(), 'bad' => $record->bad(),
+            'keeps' => $diagnosis->capacity,
+            'exact' => $diagnosis->exact ? 1 : 0,
+            'shown' => $shown,
+            'label' => $label,
+            'covered' => $record->covered(),
+            'bad' => $record->bad(),
         ];
         $is = fn (Condition ...$any): bool => in_array($diagnosis->condition, $any, true);
         $isAnEnd = $record->reachesTheEnd() && ! $isFull;
@@ -114,15 +119,24 @@ final readonly class CapacityJudge
      */
     private static function sameEndTwice(array $proofs): ?Reason
     {
-        $ends = array_values(array_filter($proofs, fn (ProofEvidence $proof): bool => $proof->record->diagnosis->condition === Condition::Refuses));
+        $ends = array_values(
+            array_filter($proofs, fn (ProofEvidence $proof): bool => $proof->record->diagnosis->condition === Condition::Refuses),
+        );
         foreach ($ends as $first) {
             foreach ($ends as $second) {
                 [$a, $b] = [$first->record->diagnosis->capacity, $second->record->diagnosis->capacity];
                 $isSame = abs($a->count - $b->count) <= self::SAME_END * max($a->count, $b->count);
                 if ($first !== $second && $isSame && self::wasOutBetween($first, $second, $ends)) {
-                    return Reason::of(ReasonId::CapacitySameEndTwice, Topic::Capacity, [
-                        'keeps' => $b, 'label' => $second->record->extent->shown ?? $second->record->size, 'covered' => $second->record->covered(),
-                    ], "{$first->describe()}; {$second->describe()}, the card having been out in between");
+                    return Reason::of(
+                        ReasonId::CapacitySameEndTwice,
+                        Topic::Capacity,
+                        [
+                            'keeps' => $b,
+                            'label' => $second->record->extent->shown ?? $second->record->size,
+                            'covered' => $second->record->covered(),
+                        ],
+                        "{$first->describe()}; {$second->describe()}, the card having been out in between",
+                    );
                 }
             }
         }

@@ -22,10 +22,12 @@ final readonly class ClaimJudge
     {
         $label = $this->evidence->label;
 
-        return array_values(array_filter([
-            $label->write === null ? null : $this->claim(Topic::Write, $label->write),
-            $label->readClaim() === null ? null : $this->claim(Topic::Read, $label->readClaim()),
-        ]));
+        return array_values(
+            array_filter([
+                $label->write === null ? null : $this->claim(Topic::Write, $label->write),
+                $label->readClaim() === null ? null : $this->claim(Topic::Read, $label->readClaim()),
+            ]),
+        );
     }
 
     private function claim(Topic $topic, Rate $claim): Reason
@@ -43,7 +45,12 @@ final readonly class ClaimJudge
         // Uneven as they are, if all of them fall well short there is nothing to be uncertain of.
         $isShort = $best->rate->over($claim) < Standing::SHORT && $best->blame->isTheCards($best->rate, $claim);
 
-        return Reason::of($isShort ? ReasonId::ClaimWellShort : ReasonId::ClaimUneven, $topic, ['measured' => $best->rate, 'claim' => $claim, ...$isShort ? $best->blame->grounds($best->rate, $claim) : []], $best->evidence);
+        return Reason::of(
+            $isShort ? ReasonId::ClaimWellShort : ReasonId::ClaimUneven,
+            $topic,
+            ['measured' => $best->rate, 'claim' => $claim, ...$isShort ? $best->blame->grounds($best->rate, $claim) : []],
+            $best->evidence,
+        );
     }
 
     /** @param  non-empty-list<Figure>  $figures  the best first */
@@ -71,7 +78,12 @@ final readonly class ClaimJudge
             default => [],
         };
 
-        return Reason::of($id, $topic, ['measured' => $standing === Standing::Under ? $best->rate : $told->rate, 'claim' => $claim, ...$more], $told->evidence);
+        return Reason::of(
+            $id,
+            $topic,
+            ['measured' => $standing === Standing::Under ? $best->rate : $told->rate, 'claim' => $claim, ...$more],
+            $told->evidence,
+        );
     }
 
     /** @return list<Figure> all that may enter a verdict, of writing or of reading */
@@ -83,7 +95,12 @@ final readonly class ClaimJudge
             $reading = $speed->reading($label, $this->evidence->house->reached(...));
             $one = $reading->ways()[$way] ?? null;
             if ($one !== null && ! $one->isStruck() && $this->repeats->counts($speed, $way, $one->median())) {
-                $figures[] = new Figure($one->isTrusted() ? $one->median() : $one->most(), ! $one->isTrusted(), $reading->blame, $speed->describe());
+                $figures[] = new Figure(
+                    $one->isTrusted() ? $one->median() : $one->most(),
+                    ! $one->isTrusted(),
+                    $reading->blame,
+                    $speed->describe(),
+                );
             }
         }
         $passes = $way === 'write' ? LongFigures::written($this->evidence) : LongFigures::readBack($this->evidence);

@@ -23,7 +23,9 @@ final readonly class Elsewhere
         return match (true) {
             $reaches === null => '',
             $least !== null => "{$least->name} could show it: {$least->blame->path->practice()?->print()} in practice.",
-            $best !== null => "No reader of the kit is sure to show it; the fastest for it is {$best->name}, ".($best->blame->path->practice()?->print() ?? 'as nobody knows').' in practice.',
+            $best !== null => "No reader of the kit is sure to show it; the fastest for it is {$best->name}, ".
+                ($best->blame->path->practice()?->print() ?? 'as nobody knows').
+                ' in practice.',
             default => 'Nothing in the kit takes it.',
         };
     }

@@ -58,10 +58,15 @@ final readonly class FloorJudge
 
     private function floor(Promise $promise): Reason
     {
-        $long = array_values(array_filter($this->longWrites(), fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark)));
-        $short = array_values(array_filter($this->shortOnes(), fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark)));
+        $long = array_values(
+            array_filter($this->longWrites(), fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark)),
+        );
+        $short = array_values(
+            array_filter($this->shortOnes(), fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark)),
+        );
 
-        return $this->missed($promise, $long) ?? $this->allUnder($promise, $short) ?? $this->met($promise, $long) ?? $this->open($promise, $long, $short);
+        return $this->missed($promise, $long) ??
+            ($this->allUnder($promise, $short) ?? ($this->met($promise, $long) ?? $this->open($promise, $long, $short)));
     }
 
     /** @param  list<array{LongWriteEvidence, Rate}>  $long  with their lowest windows, the worst first */
@@ -70,7 +75,12 @@ final readonly class FloorJudge
         foreach ($long as [$write, $floor]) {
             $blame = $this->blame($write->chain);
             if ($floor->isBelow($promise->rate) && $blame->isTheCards($floor, $promise->rate)) {
-                return $promise->reason(ReasonId::ClassFloorMissed, ReasonId::SustainedMissed, ['measured' => $floor, 'window' => $write->course->window, ...$blame->grounds($floor, $promise->rate)], $write->describe());
+                return $promise->reason(
+                    ReasonId::ClassFloorMissed,
+                    ReasonId::SustainedMissed,
+                    ['measured' => $floor, 'window' => $write->course->window, ...$blame->grounds($floor, $promise->rate)],
+                    $write->describe(),
+                );
             }
         }
 
@@ -82,8 +92,17 @@ final readonly class FloorJudge
     {
         foreach ($short as [$speed, $way]) {
             $blame = $this->blame($speed->chain);
-            if ($way->summary->count >= self::READINGS && $way->most()->isBelow($promise->rate) && $blame->isTheCards($way->most(), $promise->rate)) {
-                return $promise->reason(ReasonId::ClassReadingsUnder, ReasonId::SustainedReadingsUnder, ['measured' => $way->most(), 'readings' => $way->summary->count, ...$blame->grounds($way->most(), $promise->rate)], $speed->describe());
+            if (
+                $way->summary->count >= self::READINGS &&
+                $way->most()->isBelow($promise->rate) &&
+                $blame->isTheCards($way->most(), $promise->rate)
+            ) {
+                return $promise->reason(
+                    ReasonId::ClassReadingsUnder,
+                    ReasonId::SustainedReadingsUnder,
+                    ['measured' => $way->most(), 'readings' => $way->summary->count, ...$blame->grounds($way->most(), $promise->rate)],
+                    $speed->describe(),
+                );
             }
         }
 
@@ -96,8 +115,12 @@ final readonly class FloorJudge
         foreach ($long as [$write, $floor]) {
             // A floor that was kept was kept, wherever it was.
             if (! $floor->isBelow($promise->rate)) {
-                return $promise->reason(ReasonId::ClassMet, ReasonId::SustainedKept, ['measured' => $floor, 'window' => $write->course->window],
-                    $write->describe().($promise->mark === null ? '' : '; a proxy for the class, not its compliance test'));
+                return $promise->reason(
+                    ReasonId::ClassMet,
+                    ReasonId::SustainedKept,
+                    ['measured' => $floor, 'window' => $write->course->window],
+                    $write->describe().($promise->mark === null ? '' : '; a proxy for the class, not its compliance test'),
+                );
             }
         }
 
@@ -117,9 +140,21 @@ final readonly class FloorJudge
         }
         $other = $this->otherBus($promise);
         if ($short === []) {
-            return $other ?? $promise->reason(ReasonId::ClassNotMeasured, ReasonId::SustainedNotMeasured, [], 'a sustained run or a full proof would settle it');
+            return $other ??
+                $promise->reason(
+                    ReasonId::ClassNotMeasured,
+                    ReasonId::SustainedNotMeasured,
+                    [],
+                    'a sustained run or a full proof would settle it',
+                );
         }
-        usort($short, fn (array $a, array $b): int => [$b[1]->summary->count >= self::READINGS, $b[1]->summary->median] <=> [$a[1]->summary->count >= self::READINGS, $a[1]->summary->median]);
+        usort(
+            $short,
+            fn (array $a, array $b): int => [$b[1]->summary->count >= self::READINGS, $b[1]->summary->median] <=> [
+                $a[1]->summary->count >= self::READINGS,
+                $a[1]->summary->median,
+            ],
+        );
         [$speed, $way] = $short[0];
         $figures = ['measured' => $way->median()];
         $margin = $way->summary->margin() ?? 0.0;
@@ -127,31 +162,63 @@ final readonly class FloorJudge
         $isAllUnder = $way->most()->isBelow($promise->rate);
 
         return match (true) {
-            $promise->mark === null => $promise->reason(ReasonId::ClassNotMeasured, ReasonId::SustainedNotMeasured, [], 'a sustained run or a full proof would settle it'),
-            $way->summary->count < self::READINGS => $promise->reason(ReasonId::ClassSingleLook, ReasonId::SustainedNotMeasured, [...$figures, 'readings' => $way->summary->count], $speed->describe()),
+            $promise->mark === null => $promise->reason(
+                ReasonId::ClassNotMeasured,
+                ReasonId::SustainedNotMeasured,
+                [],
+                'a sustained run or a full proof would settle it',
+            ),
+            $way->summary->count < self::READINGS => $promise->reason(
+                ReasonId::ClassSingleLook,
+                ReasonId::SustainedNotMeasured,
+                [...$figures, 'readings' => $way->summary->count],
+                $speed->describe(),
+            ),
             $isAllUnder => $this->notJudgedHere($promise, $way->most(), $speed->chain, $speed->describe()),
-            $isTooClose => $promise->reason(ReasonId::ClassTooClose, ReasonId::SustainedNotMeasured, [...$figures, 'margin' => Rate::bytesPerSecond(max(1.0, $margin))], $speed->describe()),
+            $isTooClose => $promise->reason(
+                ReasonId::ClassTooClose,
+                ReasonId::SustainedNotMeasured,
+                [...$figures, 'margin' => Rate::bytesPerSecond(max(1.0, $margin))],
+                $speed->describe(),
+            ),
             default => $promise->reason(ReasonId::ClassNoLongWrite, ReasonId::SustainedNotMeasured, $figures, $speed->describe()),
         };
     }
 
     private function notJudgedHere(Promise $promise, Rate $measured, Chain $chain, string $evidence): Reason
     {
-        return $promise->reason(ReasonId::ClassNotJudgedHere, ReasonId::SustainedNotJudgedHere, [
-            'measured' => $measured, 'why' => $this->blame($chain)->excuse(), 'where' => Elsewhere::for($promise->rate, $this->evidence->house),
-        ], $evidence);
+        return $promise->reason(
+            ReasonId::ClassNotJudgedHere,
+            ReasonId::SustainedNotJudgedHere,
+            [
+                'measured' => $measured,
+                'why' => $this->blame($chain)->excuse(),
+                'where' => Elsewhere::for($promise->rate, $this->evidence->house),
+            ],
+            $evidence,
+        );
     }
 
     /** Where it was written over a bus only that the mark is not defined for. */
     private function otherBus(Promise $promise): ?Reason
     {
-        $over = [...array_map(fn (array $one): Chain => $one[0]->chain, $this->longWrites()), ...array_map(fn (array $one): Chain => $one[0]->chain, $this->shortOnes())];
+        $over = [
+            ...array_map(fn (array $one): Chain => $one[0]->chain, $this->longWrites()),
+            ...array_map(fn (array $one): Chain => $one[0]->chain, $this->shortOnes()),
+        ];
         foreach ($over as $chain) {
             $bus = $this->evidence->label->slowestIn($chain->slot);
             if ($promise->mark !== null && $bus !== null && ! $promise->mark->isDefinedOver($bus)) {
-                return $promise->reason(ReasonId::ClassOtherBus, ReasonId::SustainedNotMeasured, [
-                    'bus' => $bus->label(), 'from' => $promise->mark->buses()[0]->label(), 'where' => Elsewhere::for($promise->rate, $this->evidence->house),
-                ], "{$chain->describe()}; SD Association speed-class tables");
+                return $promise->reason(
+                    ReasonId::ClassOtherBus,
+                    ReasonId::SustainedNotMeasured,
+                    [
+                        'bus' => $bus->label(),
+                        'from' => $promise->mark->buses()[0]->label(),
+                        'where' => Elsewhere::for($promise->rate, $this->evidence->house),
+                    ],
+                    "{$chain->describe()}; SD Association speed-class tables",
+                );
             }
         }
 
@@ -199,7 +266,10 @@ final readonly class FloorJudge
                 $found[] = [$speed, $way];
             }
         }
-        usort($found, fn (array $a, array $b): int => [$a[1]->summary->most, $a[0]->source->name] <=> [$b[1]->summary->most, $b[0]->source->name]);
+        usort(
+            $found,
+            fn (array $a, array $b): int => [$a[1]->summary->most, $a[0]->source->name] <=> [$b[1]->summary->most, $b[0]->source->name],
+        );
 
         return $found;
     }

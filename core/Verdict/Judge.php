@@ -44,7 +44,10 @@ final readonly class Judge
     {
         [$speeds, $proofs, $sustained] = [$evidence->speeds, $evidence->proofs, $evidence->sustained];
         foreach ([&$speeds, &$proofs, &$sustained] as &$runs) {
-            usort($runs, fn (object $a, object $b): int => [$a->source->on ?? '', $a->describe()] <=> [$b->source->on ?? '', $b->describe()]);
+            usort(
+                $runs,
+                fn (object $a, object $b): int => [$a->source->on ?? '', $a->describe()] <=> [$b->source->on ?? '', $b->describe()],
+            );
         }
 
         return new Evidence($evidence->label, $speeds, $proofs, $sustained, $evidence->seen, $evidence->looked, $evidence->house);
@@ -71,11 +74,23 @@ final readonly class Judge
     private static function troubles(Evidence $evidence): array
     {
         $seen = array_values(array_filter($evidence->seen, fn (Seen $one): bool => $one->isTrouble()));
-        $reasons = array_map(fn (Seen $one): Reason => Reason::of(ReasonId::FoundOnlyPressed, Topic::Contact, ['seen' => $one->sentence()], $one->source()), $seen);
+        $reasons = array_map(
+            fn (Seen $one): Reason => Reason::of(ReasonId::FoundOnlyPressed, Topic::Contact, ['seen' => $one->sentence()], $one->source()),
+            $seen,
+        );
         $nowhere = SeatingTrouble::among($evidence->seen);
 
-        return $nowhere === null ? $reasons
-            : [...$reasons, Reason::of(ReasonId::FoundNowhere, Topic::Contact, ['readers' => implode(' and ', $nowhere->readers)], $nowhere->last->source())];
+        return $nowhere === null
+            ? $reasons
+            : [
+                ...$reasons,
+                Reason::of(
+                    ReasonId::FoundNowhere,
+                    Topic::Contact,
+                    ['readers' => implode(' and ', $nowhere->readers)],
+                    $nowhere->last->source(),
+                ),
+            ];
     }
 
     /**
@@ -86,7 +101,15 @@ final readonly class Judge
     {
         $wrong = array_values(array_filter($speeds, fn (SpeedEvidence $one): bool => $one->record->wrong > 0));
 
-        return array_map(fn (SpeedEvidence $one): Reason => Reason::of(ReasonId::DataChanged, Topic::Capacity, ['wrong' => Bytes::of($one->record->wrong)], $one->describe()), $wrong);
+        return array_map(
+            fn (SpeedEvidence $one): Reason => Reason::of(
+                ReasonId::DataChanged,
+                Topic::Capacity,
+                ['wrong' => Bytes::of($one->record->wrong)],
+                $one->describe(),
+            ),
+            $wrong,
+        );
     }
 
     /** @param  list<Reason>  $reasons */
@@ -116,7 +139,8 @@ final readonly class Judge
     private static function next(VerdictKind $kind, array $reasons, Reason $capacity, Evidence $evidence): Step
     {
         $ofKind = array_filter($reasons, fn (Reason $reason): bool => $reason->bearing === $kind);
-        $areAll = fn (ReasonId ...$ids): bool => array_filter($ofKind, fn (Reason $reason): bool => ! in_array($reason->id, $ids, true)) === [];
+        $areAll = fn (ReasonId ...$ids): bool => array_filter($ofKind, fn (Reason $reason): bool => ! in_array($reason->id, $ids, true)) ===
+            [];
         $isOpen = array_filter($reasons, fn (Reason $reason): bool => $reason->keepsOpen && $reason->topic !== Topic::Capacity) !== [];
 
         return match (true) {

@@ -22,7 +22,12 @@ final readonly class LongFigures
         foreach ($evidence->longWrites() as $write) {
             $fastest = $write->course->fastest();
             if ($fastest !== null) {
-                $found[] = [$fastest, $write->source, $write->chain, "{$write->source->describe()}, the fastest part of {$write->written->decimal()} written, {$write->chain->describe()}"];
+                $found[] = [
+                    $fastest,
+                    $write->source,
+                    $write->chain,
+                    "{$write->source->describe()}, the fastest part of {$write->written->decimal()} written, {$write->chain->describe()}",
+                ];
             }
         }
 

@@ -30,7 +30,14 @@ final readonly class Reason
     {
         $bearing = $id->bearing();
 
-        return new self($id, $topic, $bearing, $figures, $evidence, $bearing === VerdictKind::Unproven && $id !== ReasonId::ClaimNotJudgedHere);
+        return new self(
+            $id,
+            $topic,
+            $bearing,
+            $figures,
+            $evidence,
+            $bearing === VerdictKind::Unproven && $id !== ReasonId::ClaimNotJudgedHere,
+        );
     }
 
     /** A finding of the label, the origin or an inspection: it says itself what it says. */
@@ -61,17 +68,27 @@ final readonly class Reason
         return trim(implode(' ', Words::of($this)));
     }
 
-    /** @return array{id: string, topic: string, bearing: string|null, says: string, evidence: string, figures?: array<string, int|float|string>} sizes in bytes, speeds in bytes a second */
+    /**
+     * @return array{id: string, topic: string, bearing: string|null, says: string, evidence: string, figures?: array<string,
+     * int|float|string>} sizes in bytes, speeds in bytes a second
+     */
     public function pack(): array
     {
-        $figures = array_map(fn (Bytes|Rate|int|float|string $one): int|float|string => match (true) {
-            $one instanceof Bytes => $one->count,
-            $one instanceof Rate => $one->bytesPerSecond,
-            default => $one,
-        }, is_string($this->id) ? [] : $this->figures);
+        $figures = array_map(
+            fn (Bytes|Rate|int|float|string $one): int|float|string => match (true) {
+                $one instanceof Bytes => $one->count,
+                $one instanceof Rate => $one->bytesPerSecond,
+                default => $one,
+            },
+            is_string($this->id) ? [] : $this->figures,
+        );
 
         return [
-            'id' => $this->id(), 'topic' => $this->topic->value, 'bearing' => $this->bearing?->value, 'says' => $this->sentence(), 'evidence' => $this->evidence,
+            'id' => $this->id(),
+            'topic' => $this->topic->value,
+            'bearing' => $this->bearing?->value,
+            'says' => $this->sentence(),
+            'evidence' => $this->evidence,
             // An empty one would be a list to JSON.
             ...$figures === [] ? [] : ['figures' => $figures],
         ];

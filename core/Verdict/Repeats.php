@@ -21,7 +21,7 @@ final readonly class Repeats
 {
     private const APART = 1.5;
 
-    private const AGREE = 1.10;
+    private const AGREE = 1.1;
 
     /** Reading under so much of writing is trouble. */
     private const FAR_UNDER = 0.25;
@@ -43,10 +43,21 @@ final readonly class Repeats
             if ($fastest[1]->over($slowest[1]) <= self::APART) {
                 continue;
             }
-            $figures = ['way' => $way, 'fast' => $fastest[1], 'slow' => $slowest[1], 'fast-run' => $fastest[0]->source->name, 'slow-run' => $slowest[0]->source->name];
+            $figures = [
+                'way' => $way,
+                'fast' => $fastest[1],
+                'slow' => $slowest[1],
+                'fast-run' => $fastest[0]->source->name,
+                'slow-run' => $slowest[0]->source->name,
+            ];
             $stand = self::standing($group);
             if ($stand === null) {
-                $reasons[] = Reason::of(ReasonId::RepeatDiffers, Topic::Repeat, $figures, "{$fastest[0]->describe()}; {$slowest[0]->describe()}");
+                $reasons[] = Reason::of(
+                    ReasonId::RepeatDiffers,
+                    Topic::Repeat,
+                    $figures,
+                    "{$fastest[0]->describe()}; {$slowest[0]->describe()}",
+                );
 
                 continue;
             }
@@ -57,7 +68,12 @@ final readonly class Repeats
                     $overtaken["{$way} {$speed->source->name}"] = true;
                 }
             }
-            $reasons[] = Reason::of(ReasonId::RepeatNewestStand, Topic::Repeat, [...$figures, 'now' => $rate, 'newest' => $names], "{$fastest[0]->describe()}; {$slowest[0]->describe()}");
+            $reasons[] = Reason::of(
+                ReasonId::RepeatNewestStand,
+                Topic::Repeat,
+                [...$figures, 'now' => $rate, 'newest' => $names],
+                "{$fastest[0]->describe()}; {$slowest[0]->describe()}",
+            );
         }
 
         return new self($reasons, $newest, $overtaken);
@@ -91,7 +107,10 @@ final readonly class Repeats
             }
             foreach ($speed->reading($evidence->label)->ways() as $way => $reading) {
                 if (! $reading->isStruck()) {
-                    $groups["{$way} ".self::chain($speed->chain)." {$speed->record->region->count} {$speed->record->from->count}"][] = [$speed, $reading->median()];
+                    $groups["{$way} ".self::chain($speed->chain)." {$speed->record->region->count} {$speed->record->from->count}"][] = [
+                        $speed,
+                        $reading->median(),
+                    ];
                 }
             }
         }
@@ -101,12 +120,17 @@ final readonly class Repeats
 
     private static function chain(Chain $chain): string
     {
-        return implode('|', [$chain->reader ?? '', $chain->host->name ?? '', ...array_map(fn (Bus $bus): string => $bus->value, $chain->slot)]);
+        return implode('|', [
+            $chain->reader ?? '',
+            $chain->host->name ?? '',
+            ...array_map(fn (Bus $bus): string => $bus->value, $chain->slot),
+        ]);
     }
 
     /**
      * @param  non-empty-list<array{SpeedEvidence, Rate}>  $group
-     * @return array{string, Rate, string}|null since when, at which speed, in which runs the newest agree; null where they do not, or nobody knows which are the newest
+     * @return array{string, Rate, string}|null since when, at which speed, in which runs the newest agree; null where they do
+     * not, or nobody knows which are the newest
      */
     private static function standing(array $group): ?array
     {
@@ -160,7 +184,8 @@ final readonly class Repeats
     private static function farUnder(Chain $chain, Rate $write, Rate $read, string $evidence): ?Reason
     {
         // What came in over the chain could have gone out over it.
-        return ! $chain->isNamed() || $chain->isCamera || $read->over($write) >= self::FAR_UNDER ? null
+        return ! $chain->isNamed() || $chain->isCamera || $read->over($write) >= self::FAR_UNDER
+            ? null
             : Reason::of(ReasonId::ReadFarUnderWrite, Topic::Repeat, ['write' => $write, 'read' => $read], $evidence);
     }
 }

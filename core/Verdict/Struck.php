@@ -18,18 +18,38 @@ final readonly class Struck
             foreach ($speed->reading($evidence->label)->ways() as $way => $reading) {
                 $topic = $way === 'read' ? Topic::Read : Topic::Write;
                 if ($reading->isStruck()) {
-                    $notes[] = Reason::of(ReasonId::FigureStruck, $topic, ['way' => $way, 'measured' => $reading->median(), 'why' => $reading->why()], $speed->describe());
+                    $notes[] = Reason::of(
+                        ReasonId::FigureStruck,
+                        $topic,
+                        ['way' => $way, 'measured' => $reading->median(), 'why' => $reading->why()],
+                        $speed->describe(),
+                    );
                 }
                 if ($reading->isLeftOut) {
-                    $notes[] = Reason::of(ReasonId::ReadingLeftOut, $topic, ['way' => $way, 'which' => $reading->apart()], $speed->describe());
+                    $notes[] = Reason::of(
+                        ReasonId::ReadingLeftOut,
+                        $topic,
+                        ['way' => $way, 'which' => $reading->apart()],
+                        $speed->describe(),
+                    );
                 }
             }
         }
         foreach ($evidence->proofs as $proof) {
             $paper = $proof->chain->mostOnPaper($evidence->label)->nominal;
-            foreach (['write' => $proof->longWrite() === null ? null : $proof->record->write->rate(), 'read' => $proof->record->screen === null ? $proof->record->read->rate() : null] as $way => $rate) {
+            foreach (
+                [
+                    'write' => $proof->longWrite() === null ? null : $proof->record->write->rate(),
+                    'read' => $proof->record->screen === null ? $proof->record->read->rate() : null,
+                ] as $way => $rate
+            ) {
                 if ($rate !== null && $paper->isBelow($rate)) {
-                    $notes[] = Reason::of(ReasonId::FigureStruck, $way === 'read' ? Topic::Read : Topic::Write, ['way' => $way, 'measured' => $rate, 'why' => Suspicion::FasterThanPaper->sentence()], $proof->describe());
+                    $notes[] = Reason::of(
+                        ReasonId::FigureStruck,
+                        $way === 'read' ? Topic::Read : Topic::Write,
+                        ['way' => $way, 'measured' => $rate, 'why' => Suspicion::FasterThanPaper->sentence()],
+                        $proof->describe(),
+                    );
                 }
             }
         }

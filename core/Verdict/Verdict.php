@@ -18,7 +18,12 @@ final readonly class Verdict
     {
         $pack = fn (Reason $reason): array => $reason->pack();
 
-        return ['verdict' => $this->kind->value, 'next' => $this->next->words(), 'reasons' => array_map($pack, $this->reasons), 'notes' => array_map($pack, $this->notes)];
+        return [
+            'verdict' => $this->kind->value,
+            'next' => $this->next->words(),
+            'reasons' => array_map($pack, $this->reasons),
+            'notes' => array_map($pack, $this->notes),
+        ];
     }
 
     /** What to do next where a person may have said otherwise: who clears a card takes it along, who strikes it out does not. */
@@ -36,7 +41,10 @@ final readonly class Verdict
     {
         $gravest = null;
         foreach ($this->reasons as $reason) {
-            $gravest = $reason->topic === $topic && $reason->bearing !== null && ($gravest === null || $reason->bearing->rank() < $gravest->rank()) ? $reason->bearing : $gravest;
+            $gravest =
+                $reason->topic === $topic && $reason->bearing !== null && ($gravest === null || $reason->bearing->rank() < $gravest->rank())
+                    ? $reason->bearing
+                    : $gravest;
         }
 
         return $gravest;

@@ -20,7 +20,8 @@ final readonly class Words
     {
         $words = new self($reason);
 
-        return $reason->id instanceof ReasonId ? $words->capacity($reason->id) ?? $words->floor($reason->id) ?? $words->claim($reason->id) ?? $words->other($reason->id)
+        return $reason->id instanceof ReasonId
+            ? $words->capacity($reason->id) ?? ($words->floor($reason->id) ?? ($words->claim($reason->id) ?? $words->other($reason->id)))
             : [$words->text('lead'), $words->text('sentence')];
     }
 
@@ -36,16 +37,45 @@ final readonly class Words
             ReasonId::CapacitySpoilt => [$this->keeps(), 'What comes after that is spoilt.'],
             ReasonId::CapacityShared => $this->is('exact')
                 ? [$this->keeps(), 'Several addresses share one place, so new clips overwrite old ones.']
-                : ["Keeps less than the {$this->size('label')} on its label.", 'Several addresses share one place, so new clips overwrite old ones. How much less, only a proof of the whole map tells.'],
-            ReasonId::CapacityShowsLess => ["Shows only {$this->size('shown')} of the {$this->size('label')} on its label,", 'to any computer.'],
-            ReasonId::CapacitySameEndTwice => ["Ends at {$this->size('keeps')} of {$this->size('label')},", 'twice at the same address, with the card taken out in between: there its memory ends.'],
-            ReasonId::CapacityEndsInErrors => ["Answers with errors from {$this->size('keeps')} on.", 'Ill or at its end, one look cannot tell: power it down, put it in again, prove it again.'],
-            ReasonId::CapacityBadSpots => ["{$this->size('bad')} of {$this->size('covered')} came back wrong.", $this->is('much')
-                ? 'That much is no spot any more: a dying card, or a fake of a kind that is not told apart. Do not use it.' : 'Bad spots, not a false size: a faulty card. Do not use it.'],
-            ReasonId::CapacityNotForgotten => ['Capacity not proven here.', 'This host could not be made to forget the data before reading it back.'],
-            ReasonId::CapacityScreened => ['Screened, not proven.', (new Coverage(max(1, $this->whole('places'))))->excluded().' A full proof would settle it.'],
-            ReasonId::CapacityPart => [$this->bytes('covered')->isZero() ? 'Nothing of it is proven.' : "Proven for {$this->part('covered', 'of')} only.", 'The rest was not written and read back: whole means whole.'],
-            ReasonId::CapacityFolderPart => ["Proven for {$this->part('covered', 'label')} only.", 'The file system gave no more: take other files off it, or prove it raw.'],
+                : [
+                    "Keeps less than the {$this->size('label')} on its label.",
+                    'Several addresses share one place, so new clips overwrite old ones. How much less, only a proof of the whole '.
+                    'map tells.',
+                ],
+            ReasonId::CapacityShowsLess => [
+                "Shows only {$this->size('shown')} of the {$this->size('label')} on its label,",
+                'to any computer.',
+            ],
+            ReasonId::CapacitySameEndTwice => [
+                "Ends at {$this->size('keeps')} of {$this->size('label')},",
+                'twice at the same address, with the card taken out in between: there its memory ends.',
+            ],
+            ReasonId::CapacityEndsInErrors => [
+                "Answers with errors from {$this->size('keeps')} on.",
+                'Ill or at its end, one look cannot tell: power it down, put it in again, prove it again.',
+            ],
+            ReasonId::CapacityBadSpots => [
+                "{$this->size('bad')} of {$this->size('covered')} came back wrong.",
+                $this->is('much')
+                    ? 'That much is no spot any more: a dying card, or a fake of a kind that is not told apart. Do not use it.'
+                    : 'Bad spots, not a false size: a faulty card. Do not use it.',
+            ],
+            ReasonId::CapacityNotForgotten => [
+                'Capacity not proven here.',
+                'This host could not be made to forget the data before reading it back.',
+            ],
+            ReasonId::CapacityScreened => [
+                'Screened, not proven.',
+                (new Coverage(max(1, $this->whole('places'))))->excluded().' A full proof would settle it.',
+            ],
+            ReasonId::CapacityPart => [
+                $this->bytes('covered')->isZero() ? 'Nothing of it is proven.' : "Proven for {$this->part('covered', 'of')} only.",
+                'The rest was not written and read back: whole means whole.',
+            ],
+            ReasonId::CapacityFolderPart => [
+                "Proven for {$this->part('covered', 'label')} only.",
+                'The file system gave no more: take other files off it, or prove it raw.',
+            ],
             ReasonId::DataChanged => ['Data came back changed', "in a speed run: {$this->size('wrong')}."],
             default => null,
         };
@@ -58,19 +88,54 @@ final readonly class Words
 
         return match ($id) {
             ReasonId::ClassMet => ["Never under {$this->down('measured')} over {$this->number('window')} s;", $promise('asks for')],
-            ReasonId::ClassFloorMissed => ["Falls to {$this->down('measured')} over {$this->number('window')} s;", $this->blamed($promise('promises'))],
-            ReasonId::ClassReadingsUnder => ["Writes {$this->down('measured')} at the most, in {$this->whole('readings')} readings;", $this->blamed($promise('promises'))],
+            ReasonId::ClassFloorMissed => [
+                "Falls to {$this->down('measured')} over {$this->number('window')} s;",
+                $this->blamed($promise('promises')),
+            ],
+            ReasonId::ClassReadingsUnder => [
+                "Writes {$this->down('measured')} at the most, in {$this->whole('readings')} readings;",
+                $this->blamed($promise('promises')),
+            ],
             ReasonId::ClassNotMeasured => ["{$this->text('mark')} promises {$this->rate('floor')} of writing;", 'that was not measured.'],
-            ReasonId::ClassNoLongWrite => ["Writes {$this->down('measured')} in short readings;", "{$this->text('mark')} asks for {$this->rate('floor')} all along, and only a long write tells that."],
-            ReasonId::ClassTooClose => ["{$this->text('mark')}: too close to call.", "Writes {$this->down('measured')} ± {$this->rate('margin')} at 95 %, and it asks for {$this->rate('floor')}: run again."],
-            ReasonId::ClassSingleLook => ["{$this->text('mark')}: a single look settles no floor.", "Writes {$this->down('measured')} in ".($this->whole('readings') === 1 ? 'one reading' : "{$this->whole('readings')} readings").': take three or more.'],
-            ReasonId::ClassOtherBus => ["{$this->text('mark')}: not judged here.", trim("It is defined from {$this->text('from')} up, and this was over {$this->text('bus')}. {$this->text('where')}")],
-            ReasonId::ClassNotJudgedHere => ["{$this->text('mark')}: {$this->down('measured')}, not judged here.", trim("{$this->text('why')} {$this->text('where')}")],
-            ReasonId::SustainedKept => ["Never under {$this->down('measured')} over {$this->number('window')} s;", "the label claims {$this->rate('claim')} sustained."],
-            ReasonId::SustainedMissed => ["Falls to {$this->down('measured')} over {$this->number('window')} s;", $this->blamed("the label claims {$this->rate('claim')} sustained.")],
-            ReasonId::SustainedReadingsUnder => ["Writes {$this->down('measured')} at the most, in {$this->whole('readings')} readings;", $this->blamed("the label claims {$this->rate('claim')} sustained.")],
+            ReasonId::ClassNoLongWrite => [
+                "Writes {$this->down('measured')} in short readings;",
+                "{$this->text('mark')} asks for {$this->rate('floor')} all along, and only a long write tells that.",
+            ],
+            ReasonId::ClassTooClose => [
+                "{$this->text('mark')}: too close to call.",
+                "Writes {$this->down('measured')} ± {$this->rate('margin')} at 95 %, and it asks for {$this->rate('floor')}: run again.",
+            ],
+            ReasonId::ClassSingleLook => [
+                "{$this->text('mark')}: a single look settles no floor.",
+                "Writes {$this->down('measured')} in ".
+                ($this->whole('readings') === 1 ? 'one reading' : "{$this->whole('readings')} readings").
+                ': take three or more.',
+            ],
+            ReasonId::ClassOtherBus => [
+                "{$this->text('mark')}: not judged here.",
+                trim("It is defined from {$this->text('from')} up, and this was over {$this->text('bus')}. {$this->text('where')}"),
+            ],
+            ReasonId::ClassNotJudgedHere => [
+                "{$this->text('mark')}: {$this->down('measured')}, not judged here.",
+                trim("{$this->text('why')} {$this->text('where')}"),
+            ],
+            ReasonId::SustainedKept => [
+                "Never under {$this->down('measured')} over {$this->number('window')} s;",
+                "the label claims {$this->rate('claim')} sustained.",
+            ],
+            ReasonId::SustainedMissed => [
+                "Falls to {$this->down('measured')} over {$this->number('window')} s;",
+                $this->blamed("the label claims {$this->rate('claim')} sustained."),
+            ],
+            ReasonId::SustainedReadingsUnder => [
+                "Writes {$this->down('measured')} at the most, in {$this->whole('readings')} readings;",
+                $this->blamed("the label claims {$this->rate('claim')} sustained."),
+            ],
             ReasonId::SustainedNotMeasured => ["Label claims {$this->rate('claim')} sustained;", 'what it keeps up was not measured.'],
-            ReasonId::SustainedNotJudgedHere => ["Sustained {$this->down('measured')} of {$this->rate('claim')}: not judged here.", trim("{$this->text('why')} {$this->text('where')}")],
+            ReasonId::SustainedNotJudgedHere => [
+                "Sustained {$this->down('measured')} of {$this->rate('claim')}: not judged here.",
+                trim("{$this->text('why')} {$this->text('where')}"),
+            ],
             default => null,
         };
     }
@@ -79,16 +144,28 @@ final readonly class Words
     private function claim(ReasonId $id): ?array
     {
         $isRead = $this->reason->topic === Topic::Read;
-        $measured = fn (string $standing): array => [($isRead ? 'Reads' : 'Writes')." {$this->down('measured')}:", $this->blamed("{$this->percent()} of the label’s {$this->rate('claim')}, {$standing}.")];
+        $measured = fn (string $standing): array => [
+            ($isRead ? 'Reads' : 'Writes')." {$this->down('measured')}:",
+            $this->blamed("{$this->percent()} of the label’s {$this->rate('claim')}, {$standing}."),
+        ];
 
         return match ($id) {
             ReasonId::ClaimNear => $measured(Standing::Near->words()),
             ReasonId::ClaimAbove => $measured(Standing::Above->words()),
             ReasonId::ClaimUnder => $measured(Standing::Under->words()),
             ReasonId::ClaimWellShort => $measured(Standing::WellShort->words()),
-            ReasonId::ClaimUneven => [($isRead ? 'Read' : 'Write')." up to {$this->down('measured')} of {$this->rate('claim')}, too uneven to settle.", 'Readings of one run differ more than 1.5 times: run again.'],
-            ReasonId::ClaimNotMeasured => ["Label claims {$this->rate('claim')};", ($isRead ? 'reading' : 'writing').' was not measured.'],
-            ReasonId::ClaimNotJudgedHere => [($isRead ? 'Read' : 'Write')." {$this->down('measured')} of {$this->rate('claim')}: not judged here.", trim("{$this->text('why')} {$this->text('where')}")],
+            ReasonId::ClaimUneven => [
+                ($isRead ? 'Read' : 'Write')." up to {$this->down('measured')} of {$this->rate('claim')}, too uneven to settle.",
+                'Readings of one run differ more than 1.5 times: run again.',
+            ],
+            ReasonId::ClaimNotMeasured => [
+                "Label claims {$this->rate('claim')};",
+                ($isRead ? 'reading' : 'writing').' was not measured.',
+            ],
+            ReasonId::ClaimNotJudgedHere => [
+                ($isRead ? 'Read' : 'Write')." {$this->down('measured')} of {$this->rate('claim')}: not judged here.",
+                trim("{$this->text('why')} {$this->text('where')}"),
+            ],
             default => null,
         };
     }
@@ -99,9 +176,20 @@ final readonly class Words
         $verb = ($this->reason->figures['way'] ?? '') === 'read' ? 'Reads' : 'Writes';
 
         return match ($id) {
-            ReasonId::RepeatDiffers => ["{$verb} {$this->rate('fast')} in {$this->text('fast-run')} and {$this->rate('slow')} in {$this->text('slow-run')},", 'on one chain over one region: it differs when repeated. Run it again.'],
-            ReasonId::RepeatNewestStand => ["{$verb} {$this->rate('now')} in {$this->text('newest')},", "which agree and stand; {$this->rate('fast')} in {$this->text('fast-run')} and {$this->rate('slow')} in {$this->text('slow-run')} do not: it has changed, or the older run was wrong."],
-            ReasonId::ReadFarUnderWrite => ["Reads {$this->rate('read')}, under a quarter of the {$this->rate('write')} it writes,", 'on a chain that carries more.'],
+            ReasonId::RepeatDiffers => [
+                "{$verb} {$this->rate('fast')} in {$this->text('fast-run')} and {$this->rate('slow')} in {$this->text('slow-run')},",
+                'on one chain over one region: it differs when repeated. Run it again.',
+            ],
+            ReasonId::RepeatNewestStand => [
+                "{$verb} {$this->rate('now')} in {$this->text('newest')},",
+                "which agree and stand; {$this->rate('fast')} in {$this->text('fast-run')} and {$this->rate('slow')} in {$this->text(
+                    'slow-run',
+                )} do not: it has changed, or the older run was wrong.",
+            ],
+            ReasonId::ReadFarUnderWrite => [
+                "Reads {$this->rate('read')}, under a quarter of the {$this->rate('write')} it writes,",
+                'on a chain that carries more.',
+            ],
             ReasonId::FigureStruck => ["{$verb} {$this->rate('measured')}: struck out.", ucfirst($this->text('why')).'.'],
             ReasonId::ReadingLeftOut => [ucfirst($this->text('which')).'.', 'One of five may be.'],
             ReasonId::FoundOnlyPressed => [$this->text('seen'), ''],
@@ -116,7 +204,8 @@ final readonly class Words
 
         // What the medium says of itself counts where that is another figure than the label's.
         return $this->bytes('shown')->shareOf($this->bytes('label')) > 1.07
-            ? "{$keeps} of the {$this->size('shown')} that it shows; its label says {$this->size('label')}." : "{$keeps} of the {$this->size('label')} on its label.";
+            ? "{$keeps} of the {$this->size('shown')} that it shows; its label says {$this->size('label')}."
+            : "{$keeps} of the {$this->size('label')} on its label.";
     }
 
     /** `120.4 GB of the 127.87 GB that it shows`, to the byte where rounding would make the two alike */
@@ -134,11 +223,12 @@ final readonly class Words
     {
         $has = fn (string $name): bool => array_key_exists($name, $this->reason->figures);
 
-        return $sentence.match (true) {
-            $has('sure') => " Its chain gives {$this->rate('sure')} at the least.",
-            $has('carried') => " {$this->text('reader')} was seen to carry {$this->down('carried')}.",
-            default => '',
-        };
+        return $sentence.
+            match (true) {
+                $has('sure') => " Its chain gives {$this->rate('sure')} at the least.",
+                $has('carried') => " {$this->text('reader')} was seen to carry {$this->down('carried')}.",
+                default => '',
+            };
     }
 
     private function percent(): string

@@ -15,7 +15,10 @@ return new class extends Migration
             // A code as typed, and beside it the part of it that counts when two are compared: see Tally\Origin\Code.
             foreach (['serial', 'back_code', 'lot'] as $code) {
                 $table->string($code, 60)->nullable();
-                $table->string("{$code}_key", 60)->nullable()->index();
+                $table
+                    ->string("{$code}_key", 60)
+                    ->nullable()
+                    ->index();
             }
             $table->unsignedBigInteger('price')->nullable();
             $table->char('currency', 3)->nullable();

@@ -32,7 +32,14 @@ return new class extends Migration
             $table->unique(['reader_id', 'name']);
         });
         foreach (DB::table('readers')->get() as $reader) {
-            DB::table('reader_slots')->insert(['reader_id' => $reader->id, 'name' => 'slot', 'buses' => $reader->buses, 'lane' => 'A', 'created_at' => now(), 'updated_at' => now()]);
+            DB::table('reader_slots')->insert([
+                'reader_id' => $reader->id,
+                'name' => 'slot',
+                'buses' => $reader->buses,
+                'lane' => 'A',
+                'created_at' => now(),
+                'updated_at' => now(),
+            ]);
         }
         Schema::table('readers', function (Blueprint $table): void {
             $table->dropColumn('buses');

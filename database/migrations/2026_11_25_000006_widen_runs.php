@@ -23,7 +23,10 @@ return new class extends Migration
             $table->string('beside', 200)->nullable()->after('message');
             $table->index(['kind', 'card_id']);
         });
-        DB::statement('UPDATE runs JOIN slots ON slots.id = runs.slot_id JOIN readers ON readers.id = slots.reader_id SET runs.reader_id = slots.reader_id, runs.port_id = slots.port_id, runs.cable_id = readers.cable_id');
+        DB::statement(
+            'UPDATE runs JOIN slots ON slots.id = runs.slot_id JOIN readers ON readers.id = slots.reader_id SET runs.reader_id = '.
+            'slots.reader_id, runs.port_id = slots.port_id, runs.cable_id = readers.cable_id',
+        );
         Schema::table('readers', function (Blueprint $table): void {
             $table->boolean('camera')->default(false)->after('uplink');
         });

@@ -30,27 +30,51 @@ return new class extends Migration
                 $table->foreignId('measured_run_id')->nullable()->after('measured_how')->constrained('runs');
             });
             // The one time that the number is read out of the words it was written in.
-            DB::statement("UPDATE {$gear} JOIN runs ON runs.id = CAST(REGEXP_SUBSTR({$gear}.measured_how, '(?<=^run )[0-9]+(?=, )') AS UNSIGNED) SET {$gear}.measured_run_id = runs.id");
+            DB::statement(
+                "UPDATE {$gear} JOIN runs ON runs.id = CAST(REGEXP_SUBSTR({$gear}.measured_how, '(?<=^run )[0-9]+(?=, )') AS ".
+                "UNSIGNED) SET {$gear}.measured_run_id = runs.id",
+            );
         }
-        DB::table('cards')->where('next_step', 'ask')->update(['next_step' => 'prove']);
+        DB::table('cards')
+            ->where('next_step', 'ask')
+            ->update(['next_step' => 'prove']);
         $this->chains();
     }
 
     private function chains(): void
     {
-        DB::table('runs')->join('cards', 'cards.id', '=', 'runs.card_id')->leftJoin('readers', 'readers.id', '=', 'runs.reader_id')
+        DB::table('runs')
+            ->join('cards', 'cards.id', '=', 'runs.card_id')
+            ->leftJoin('readers', 'readers.id', '=', 'runs.reader_id')
             ->select('runs.id', 'runs.chain', 'runs.parameters', 'runs.reader_id', 'cards.form', 'readers.tag', 'readers.camera')
-            ->orderBy('runs.id')->chunk(500, function (iterable $runs): void {
+            ->orderBy('runs.id')
+            ->chunk(500, function (iterable $runs): void {
                 foreach ($runs as $run) {
                     $run = (array) $run;
-                    $chain = Before::chain(Json::decode($run['chain'] ?? null), Form::from(is_string($run['form'] ?? null) ? $run['form'] : ''));
+                    $chain = Before::chain(
+                        Json::decode($run['chain'] ?? null),
+                        Form::from(is_string($run['form'] ?? null) ? $run['form'] : ''),
+                    );
                     if (is_string($run['tag'] ?? null) && $chain['slot'] !== []) {
-                        $buses = DB::table('reader_slots')->where('reader_id', $run['reader_id'])->pluck('buses')->flatMap(fn (mixed $buses): array => Json::decode($buses))->unique()->values()->all();
-                        $chain = [...$chain, 'reader' => $run['tag'], 'slot' => $buses === [] ? $chain['slot'] : $buses, 'camera' => (bool) ($run['camera'] ?? false)];
+                        $buses = DB::table('reader_slots')
+                            ->where('reader_id', $run['reader_id'])
+                            ->pluck('buses')
+                            ->flatMap(fn (mixed $buses): array => Json::decode($buses))
+                            ->unique()
+                            ->values()
+                            ->all();
+                        $chain = [
+                            ...$chain,
+                            'reader' => $run['tag'],
+                            'slot' => $buses === [] ? $chain['slot'] : $buses,
+                            'camera' => (bool) ($run['camera'] ?? false),
+                        ];
                     }
                     $parameters = Json::decode($run['parameters'] ?? null);
                     $origin = $parameters['file'] ?? null;
-                    DB::table('runs')->where('id', $run['id'])->update(['chain' => Json::of($chain), ...is_array($origin) ? ['origin' => Json::of($origin)] : []]);
+                    DB::table('runs')
+                        ->where('id', $run['id'])
+                        ->update(['chain' => Json::of($chain), ...is_array($origin) ? ['origin' => Json::of($origin)] : []]);
                 }
             });
     }

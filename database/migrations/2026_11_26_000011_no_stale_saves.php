@@ -34,9 +34,17 @@ return new class extends Migration
             $table->string('recorded_by', 80);
             $table->timestamp('created_at');
         });
-        $laden = DB::table('cards')->where('footage', '>', 0)->get(['id', 'footage', 'recorded_by', 'updated_at']);
+        $laden = DB::table('cards')
+            ->where('footage', '>', 0)
+            ->get(['id', 'footage', 'recorded_by', 'updated_at']);
         foreach ($laden as $card) {
-            DB::table('footage_acts')->insert(['card_id' => $card->id, 'bytes' => $card->footage, 'note' => 'as it stood on the label', 'recorded_by' => $card->recorded_by ?? 'nobody named', 'created_at' => $card->updated_at ?? now()]);
+            DB::table('footage_acts')->insert([
+                'card_id' => $card->id,
+                'bytes' => $card->footage,
+                'note' => 'as it stood on the label',
+                'recorded_by' => $card->recorded_by ?? 'nobody named',
+                'created_at' => $card->updated_at ?? now(),
+            ]);
         }
         // A form that was sent twice counts once.
         Schema::create('sent_forms', function (Blueprint $table): void {

@@ -49,7 +49,11 @@ return new class extends Migration
                 $table->string('model_type');
                 $table->unsignedBigInteger('model_id');
                 $table->index(['model_id', 'model_type']);
-                $table->foreign("{$what}_id")->references('id')->on("{$what}s")->cascadeOnDelete();
+                $table
+                    ->foreign("{$what}_id")
+                    ->references('id')
+                    ->on("{$what}s")
+                    ->cascadeOnDelete();
                 $table->primary(["{$what}_id", 'model_id', 'model_type']);
             });
         }

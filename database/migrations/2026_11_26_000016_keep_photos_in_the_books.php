@@ -15,7 +15,9 @@ return new class extends Migration
         DB::statement('ALTER TABLE photos ADD jpeg MEDIUMBLOB NULL AFTER side, MODIFY file VARCHAR(120) NULL');
         foreach (DB::table('photos')->pluck('file', 'id') as $id => $file) {
             if (is_string($file) && Storage::exists($file)) {
-                DB::table('photos')->where('id', $id)->update(['jpeg' => Storage::get($file), 'file' => null]);
+                DB::table('photos')
+                    ->where('id', $id)
+                    ->update(['jpeg' => Storage::get($file), 'file' => null]);
                 Storage::delete($file);
             }
         }

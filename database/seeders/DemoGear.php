@@ -35,9 +35,18 @@ final class DemoGear extends Seeder
     private function hosts(): void
     {
         $hosts = [
-            'Cart tower' => ['port 1' => [HostLink::UsbGen2x2, 'rear'], 'port 2' => [HostLink::UsbGen2, 'rear'], 'port 3' => [HostLink::UsbGen1, 'front'], 'port 4' => [HostLink::Usb4, 'side']],
+            'Cart tower' => [
+                'port 1' => [HostLink::UsbGen2x2, 'rear'],
+                'port 2' => [HostLink::UsbGen2, 'rear'],
+                'port 3' => [HostLink::UsbGen1, 'front'],
+                'port 4' => [HostLink::Usb4, 'side'],
+            ],
             'Skiff laptop' => ['left port' => [HostLink::Thunderbolt, 'left'], 'right port' => [HostLink::UsbGen1, 'right']],
-            'Archive desk' => ['front port' => [HostLink::UsbGen1, 'board'], 'rear port' => [HostLink::UsbGen2, 'board'], 'wall port' => [HostLink::TenGigabit, 'network']],
+            'Archive desk' => [
+                'front port' => [HostLink::UsbGen1, 'board'],
+                'rear port' => [HostLink::UsbGen2, 'board'],
+                'wall port' => [HostLink::TenGigabit, 'network'],
+            ],
         ];
         foreach ($hosts as $name => $ports) {
             $host = Host::query()->create(['name' => $name, 'recorded_by' => 'demo']);
@@ -56,7 +65,14 @@ final class DemoGear extends Seeder
             ['K4', 'charging cable, data by mercy', HostLink::Usb2, 36e6, 'three copies over R2, 2 Nov'],
         ];
         foreach ($cables as [$tag, $name, $link, $measured, $how]) {
-            Cable::query()->create(['tag' => $tag, 'name' => $name, 'link' => $link, 'measured' => $measured, 'measured_how' => $how, 'recorded_by' => 'demo']);
+            Cable::query()->create([
+                'tag' => $tag,
+                'name' => $name,
+                'link' => $link,
+                'measured' => $measured,
+                'measured_how' => $how,
+                'recorded_by' => 'demo',
+            ]);
         }
     }
 
@@ -73,14 +89,23 @@ final class DemoGear extends Seeder
         ];
         foreach ($readers as [$tag, $name, $uplink, $cable, $slots]) {
             $reader = Reader::query()->create([
-                'tag' => $tag, 'name' => $name, 'uplink' => $uplink, 'recorded_by' => 'demo',
+                'tag' => $tag,
+                'name' => $name,
+                'uplink' => $uplink,
+                'recorded_by' => 'demo',
                 'cable_id' => $cable === null ? null : Cable::query()->where('tag', $cable)->value('id'),
             ]);
             foreach ($slots as $slot => [$buses, $lane]) {
                 ReaderSlot::query()->create(['reader_id' => $reader->id, 'name' => $slot, 'buses' => $buses, 'lane' => $lane]);
             }
         }
-        $camera = Reader::query()->create(['tag' => 'RC', 'name' => 'housing camera over its own cable', 'uplink' => HostLink::UsbGen2, 'camera' => true, 'recorded_by' => 'demo']);
+        $camera = Reader::query()->create([
+            'tag' => 'RC',
+            'name' => 'housing camera over its own cable',
+            'uplink' => HostLink::UsbGen2,
+            'camera' => true,
+            'recorded_by' => 'demo',
+        ]);
         ReaderSlot::query()->create(['reader_id' => $camera->id, 'name' => 'A', 'buses' => $sd, 'lane' => 'A']);
     }
 
@@ -114,9 +139,18 @@ final class DemoGear extends Seeder
         ];
         foreach ($drives as [$tag, $name, $link, $write, $read, $free, $capacity, $cache, $fast, $inside]) {
             Drive::query()->create([
-                'tag' => $tag, 'name' => $name, 'link' => $link, 'write' => $write * 1e6, 'read' => $read * 1e6, 'free' => $free * $gb, 'capacity' => $capacity * $gb,
-                'spinning' => in_array($tag, ['D3', 'D6'], true), 'cache' => $cache === null ? null : $cache * $gb, 'cache_write' => $fast === null ? null : $fast * 1e6,
-                'host_id' => $inside === null ? null : Host::query()->where('name', $inside)->value('id'), 'recorded_by' => 'demo',
+                'tag' => $tag,
+                'name' => $name,
+                'link' => $link,
+                'write' => $write * 1e6,
+                'read' => $read * 1e6,
+                'free' => $free * $gb,
+                'capacity' => $capacity * $gb,
+                'spinning' => in_array($tag, ['D3', 'D6'], true),
+                'cache' => $cache === null ? null : $cache * $gb,
+                'cache_write' => $fast === null ? null : $fast * 1e6,
+                'host_id' => $inside === null ? null : Host::query()->where('name', $inside)->value('id'),
+                'recorded_by' => 'demo',
             ]);
         }
     }
@@ -139,7 +173,10 @@ final class DemoGear extends Seeder
         ];
         foreach ($slots as [$slot, $kind, $reader, $port, $path]) {
             Slot::query()->create([
-                'station_id' => $station->id, 'name' => $slot, 'kind' => $kind, 'path' => $path,
+                'station_id' => $station->id,
+                'name' => $slot,
+                'kind' => $kind,
+                'path' => $path,
                 'reader_id' => Reader::query()->where('tag', $reader)->value('id'),
                 'port_id' => $host->ports->firstOrFail('name', $port)->id,
             ]);

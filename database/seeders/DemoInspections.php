@@ -46,8 +46,14 @@ final class DemoInspections extends Seeder
         foreach ($quotes as [$form, $tier, $prices]) {
             foreach ($prices as $i => [$gb, $price]) {
                 PriceQuote::query()->create([
-                    'form' => $form, 'tier' => $tier, 'capacity' => $gb * 1_000_000_000, 'price' => Price::parse($price, 'EUR')->minor, 'currency' => 'EUR',
-                    'quoted_on' => '2026-'.(9 + $i % 3).'-0'.(3 + $i), 'source' => ['Quay Street Photo', 'Rigging & Lens', 'Pier Electrics', 'Fathom Goods'][$i % 4], 'recorded_by' => 'demo',
+                    'form' => $form,
+                    'tier' => $tier,
+                    'capacity' => $gb * 1_000_000_000,
+                    'price' => Price::parse($price, 'EUR')->minor,
+                    'currency' => 'EUR',
+                    'quoted_on' => '2026-'.(9 + ($i % 3)).'-0'.(3 + $i),
+                    'source' => ['Quay Street Photo', 'Rigging & Lens', 'Pier Electrics', 'Fathom Goods'][$i % 4],
+                    'recorded_by' => 'demo',
                 ]);
             }
         }
@@ -76,7 +82,10 @@ final class DemoInspections extends Seeder
     private function answer(Card $card, Question $question, string $answer, ?string $reader): void
     {
         Inspection::query()->create([
-            'card_id' => $card->id, 'question' => $question, 'answer' => $answer, 'seen_by' => 'Wren, bench A',
+            'card_id' => $card->id,
+            'question' => $question,
+            'answer' => $answer,
+            'seen_by' => 'Wren, bench A',
             'reader_id' => $reader === null ? null : Reader::query()->where('tag', $reader)->value('id'),
         ]);
     }

@@ -31,8 +31,11 @@ final class ArchitectureTest extends TestCase
     public function test_a_core_file_imports_no_framework(string $path): void
     {
         preg_match_all('/^use (?:function |const )?([\w\\\\]+)/m', (string) file_get_contents($path), $imports);
-        $foreign = array_filter($imports[1], fn (string $name): bool => str_contains($name, '\\')
-            && array_filter(self::ALLOWED, fn (string $start): bool => str_starts_with($name, $start)) === []);
+        $foreign = array_filter(
+            $imports[1],
+            fn (string $name): bool => str_contains($name, '\\') &&
+                array_filter(self::ALLOWED, fn (string $start): bool => str_starts_with($name, $start)) === [],
+        );
         self::assertSame([], array_values($foreign), "{$path} imports what core must not know");
     }
 
@@ -44,7 +47,9 @@ final class ArchitectureTest extends TestCase
             $isComment = is_array($token) && in_array($token[0], [T_COMMENT, T_DOC_COMMENT, T_CONSTANT_ENCAPSED_STRING], true);
             $code .= $isComment ? '' : (is_array($token) ? $token[1] : $token);
         }
-        $forbidden = '/(?<![\w>:\\\\$])(?<!function )(?:app|config|env|base_path|storage_path|now|collect|request|time|microtime|date|strtotime|env)\(/';
+        $forbidden =
+            '/(?<![\w>:\\\\$])(?<!function )'.
+            '(?:app|config|env|base_path|storage_path|now|collect|request|time|microtime|date|strtotime|env)\(/';
         self::assertSame(0, preg_match($forbidden, $code, $found), "{$path} calls ".($found[0] ?? ''));
         self::assertStringContainsString('declare(strict_types=1);', $code);
     }
@@ -53,16 +58,24 @@ final class ArchitectureTest extends TestCase
     public function test_nobody_asks_for_the_last_error_or_trusts_the_memory_of_where_links_led(): void
     {
         $root = dirname(__DIR__, 2);
-        exec('grep -rnE "error_get_last\\(|[^:>\\w]realpath\\(" '.escapeshellarg("{$root}/core").' '.escapeshellarg("{$root}/app"), $found);
-        self::assertSame([], array_values(array_filter($found, fn (string $line): bool => ! str_contains($line, '/core/Device/Host/RealPath.php:'))));
+        exec(
+            'grep -rnE "error_get_last\\(|[^:>\\w]realpath\\(" '.escapeshellarg("{$root}/core").' '.escapeshellarg("{$root}/app"),
+            $found,
+        );
+        self::assertSame(
+            [],
+            array_values(array_filter($found, fn (string $line): bool => ! str_contains($line, '/core/Device/Host/RealPath.php:'))),
+        );
     }
 
     public function test_core_loads_without_the_framework(): void
     {
-        $script = 'spl_autoload_register(function ($c) { if (str_starts_with($c, "Illuminate\\\\")) { exit(9); } }, true, true);'
-            .'require "vendor/autoload.php"; use Tally\StandIn\{Medium, StandInClock, StandInDevice};'
-            .'$clock = new StandInClock; Tally\Probe\Proof\FullProof::on(new StandInDevice(Medium::parse("honest,size=1GB"), $clock), $clock);'
-            .'exit(class_exists("Illuminate\Foundation\Application", false) ? 8 : 0);';
+        $script =
+            'spl_autoload_register(function ($c) { if (str_starts_with($c, "Illuminate\\\\")) { exit(9); } }, true, true);'.
+            'require "vendor/autoload.php"; use Tally\StandIn\{Medium, StandInClock, StandInDevice};'.
+            '$clock = new StandInClock; Tally\Probe\Proof\FullProof::on(new StandInDevice(Medium::parse("honest,size=1GB"), '.
+            '$clock), $clock);'.
+            'exit(class_exists("Illuminate\Foundation\Application", false) ? 8 : 0);';
         exec('cd '.escapeshellarg(dirname(__DIR__, 2)).' && php -r '.escapeshellarg($script).' 2>&1', $output, $code);
         self::assertSame(0, $code, implode("\n", $output));
     }

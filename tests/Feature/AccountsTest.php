@@ -34,12 +34,25 @@ final class AccountsTest extends TestCase
 
     public function test_a_house_of_one_on_this_machine_is_open_and_says_so(): void
     {
-        $this->get('/intake')->assertOk()->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('who.role', 'open')->where('who.name', null));
-        $this->command('tally:lead', ['--if-none' => true])->expectsOutputToContain('Sign in as lead with ')->assertSuccessful();
-        $this->command('tally:lead', ['--if-none' => true])->doesntExpectOutputToContain('Sign in')->assertSuccessful();
+        $this->get('/intake')
+            ->assertOk()
+            ->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('who.role', 'open')->where('who.name', null));
+        $this->command('tally:lead', ['--if-none' => true])
+            ->expectsOutputToContain('Sign in as lead with ')
+            ->assertSuccessful();
+        $this->command('tally:lead', ['--if-none' => true])
+            ->doesntExpectOutputToContain('Sign in')
+            ->assertSuccessful();
         $this->get('/intake')->assertOk();
         // Any other address, or the settings, and everybody signs in, one person or many.
-        foreach ([['tally.listen' => '192.0.2.7'], ['tally.listen' => '0.0.0.0'], ['tally.open' => 'never'], ['tally.behind_proxy' => true]] as $setting) {
+        foreach (
+            [
+                ['tally.listen' => '192.0.2.7'],
+                ['tally.listen' => '0.0.0.0'],
+                ['tally.open' => 'never'],
+                ['tally.behind_proxy' => true],
+            ] as $setting
+        ) {
             $before = config()->all()['tally'];
             config($setting);
             $this->app['auth']->forgetGuards();
@@ -61,7 +74,10 @@ final class AccountsTest extends TestCase
             $path = (string) preg_replace('/\{\w+\??\}/', '1', $path);
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                 $answer = $this->call($method, '/'.ltrim($path, '/'));
-                self::assertTrue(in_array($answer->getStatusCode(), [302, 404], true), "{$method} {$path} answered {$answer->getStatusCode()}");
+                self::assertTrue(
+                    in_array($answer->getStatusCode(), [302, 404], true),
+                    "{$method} {$path} answered {$answer->getStatusCode()}",
+                );
                 self::assertStringNotContainsString('Tindle', (string) $answer->getContent(), "{$method} {$path}");
                 if ($answer->getStatusCode() === 302) {
                     self::assertStringContainsString('/sign-in', (string) $answer->headers->get('Location'), "{$method} {$path}");
@@ -71,7 +87,9 @@ final class AccountsTest extends TestCase
         }
         self::assertGreaterThan(80, $asked);
         $this->getJson('/pulse')->assertUnauthorized();
-        $this->get('/sign-in')->assertOk()->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->component('SignIn', false)->where('frame', null));
+        $this->get('/sign-in')
+            ->assertOk()
+            ->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->component('SignIn', false)->where('frame', null));
     }
 
     public function test_signing_in_and_out_is_written_down_and_leads_back_to_where_one_was(): void
@@ -80,14 +98,24 @@ final class AccountsTest extends TestCase
         $this->card();
         $this->post('/sign-in', ['name' => 'Wren', 'password' => 'wrong'])->assertSessionHasErrors('name');
         $this->post('/sign-in', ['name' => 'Wren', 'password' => self::PASSWORD, 'to' => '/prove/T-1'])->assertRedirect('/prove/T-1');
-        $this->get('/prove/T-1')->assertOk()->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('who.name', 'Wren')->where('who.role', 'lead')->where('by', 'Wren'));
+        $this->get('/prove/T-1')
+            ->assertOk()
+            ->assertInertia(
+                fn (AssertableInertia $page): AssertableInertia => $page
+                    ->where('who.name', 'Wren')
+                    ->where('who.role', 'lead')
+                    ->where('by', 'Wren'),
+            );
         $this->post('/sign-out')->assertRedirect('/sign-in');
         $this->get('/prove/T-1')->assertRedirect();
         foreach (['//evil.example', '/\\evil.example', 'https://evil.example', "/a\nb"] as $elsewhere) {
             $this->post('/sign-in', ['name' => 'Wren', 'password' => self::PASSWORD, 'to' => $elsewhere])->assertRedirect('/intake');
             $this->post('/sign-out');
         }
-        self::assertSame(['wrong name or password', 'signed in', 'signed out'], SignIn::query()->orderBy('id')->limit(3)->get()->map(fn (SignIn $one): string => $one->outcome->value)->all());
+        self::assertSame(
+            ['wrong name or password', 'signed in', 'signed out'],
+            SignIn::query()->orderBy('id')->limit(3)->get()->map(fn (SignIn $one): string => $one->outcome->value)->all(),
+        );
         self::assertStringStartsWith('$2y$', User::query()->firstOrFail()->password);
     }
 
@@ -120,7 +148,11 @@ final class AccountsTest extends TestCase
         $this->signIn('Wren');
         // Somebody else gives this person a new password: what was signed in with the old one is over.
         $this->get('/intake')->assertOk();
-        User::query()->where('name', 'Wren')->firstOrFail()->forceFill(['password' => 'another long password'])->save();
+        User::query()
+            ->where('name', 'Wren')
+            ->firstOrFail()
+            ->forceFill(['password' => 'another long password'])
+            ->save();
         $this->app['auth']->forgetGuards();
         $this->get('/intake')->assertRedirect();
     }
@@ -132,10 +164,19 @@ final class AccountsTest extends TestCase
         $this->signIn('Pip', $once);
         $this->get('/intake')->assertRedirect('/password');
         $this->post('/cards', [])->assertRedirect('/password');
-        foreach ([['now' => 'wrong'], ['password' => 'short'], ['again' => 'otherwise'], ['password' => $once, 'again' => $once]] as $wrong) {
-            $this->put('/password', ['now' => $once, 'password' => 'a password of my own', 'again' => 'a password of my own', ...$wrong])->assertSessionHasErrors();
+        foreach (
+            [['now' => 'wrong'], ['password' => 'short'], ['again' => 'otherwise'], ['password' => $once, 'again' => $once]] as $wrong
+        ) {
+            $this->put('/password', [
+                'now' => $once,
+                'password' => 'a password of my own',
+                'again' => 'a password of my own',
+                ...$wrong,
+            ])->assertSessionHasErrors();
         }
-        $this->put('/password', ['now' => $once, 'password' => 'a password of my own', 'again' => 'a password of my own'])->assertRedirect('/intake');
+        $this->put('/password', ['now' => $once, 'password' => 'a password of my own', 'again' => 'a password of my own'])->assertRedirect(
+            '/intake',
+        );
         $this->get('/intake')->assertOk();
     }
 
@@ -182,7 +223,11 @@ final class AccountsTest extends TestCase
         $this->signIn('Moss');
         $this->post('/cards/T-1/footage', ['footage' => '1 GB', 'by' => 'Wren'])->assertSessionHasNoErrors();
         self::assertSame('Moss', \App\Models\FootageAct::query()->firstOrFail()->recorded_by);
-        $this->post('/cards/T-1/runs', ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id, 'by' => 'Wren'])->assertSessionHasNoErrors();
+        $this->post('/cards/T-1/runs', [
+            'kind' => 'speed',
+            'slot' => $this->slot('Tray 3')->id,
+            'by' => 'Wren',
+        ])->assertSessionHasNoErrors();
         self::assertSame('Moss', Run::query()->firstOrFail()->recorded_by);
     }
 
@@ -190,7 +235,9 @@ final class AccountsTest extends TestCase
     {
         $this->people();
         $this->signIn('Wren');
-        $this->post('/people', ['name' => 'Pip', 'role' => 'technician'])->assertSessionHasNoErrors()->assertSessionHas('once');
+        $this->post('/people', ['name' => 'Pip', 'role' => 'technician'])
+            ->assertSessionHasNoErrors()
+            ->assertSessionHas('once');
         $this->post('/people', ['name' => 'Pip', 'role' => 'viewer'])->assertSessionHasErrors('name');
         $wren = User::query()->where('name', 'Wren')->firstOrFail();
         $this->put("/people/{$wren->id}/role", ['role' => 'viewer'])->assertSessionHasErrors('person');
@@ -199,7 +246,9 @@ final class AccountsTest extends TestCase
         $this->put("/people/{$moss->id}/role", ['role' => 'lead'])->assertSessionHasNoErrors();
         self::assertSame(Role::Lead, $moss->refresh()->role());
         $this->post("/people/{$moss->id}/disable")->assertSessionHasNoErrors();
-        $this->get('/people')->assertOk()->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('people.0.disabled', true));
+        $this->get('/people')
+            ->assertOk()
+            ->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('people.0.disabled', true));
         $this->post('/sign-out');
         $this->post('/sign-in', ['name' => 'Moss', 'password' => self::PASSWORD])->assertSessionHasErrors('name');
         self::assertSame('may no longer', SignIn::query()->latest('id')->firstOrFail()->outcome->value);

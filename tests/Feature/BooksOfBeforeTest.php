@@ -29,9 +29,32 @@ final class BooksOfBeforeTest extends TestCase
     /** @return iterable<string, array{string, array<string, mixed>, VerdictKind, int}> */
     public static function files(): iterable
     {
-        $classic = ['tag' => 'QS-025', 'form' => 'microsd', 'capacity' => 32_000_000_000, 'family' => 'SDHC', 'bus' => null, 'marks' => ['C10'], 'read' => null, 'write' => null];
+        $classic = [
+            'tag' => 'QS-025',
+            'form' => 'microsd',
+            'capacity' => 32_000_000_000,
+            'family' => 'SDHC',
+            'bus' => null,
+            'marks' => ['C10'],
+            'read' => null,
+            'write' => null,
+        ];
         yield 'with a proof' => ['result-of-before-with-proof', $classic, VerdictKind::Shaky, 2];
-        yield 'with small files, and trouble seen in a reader' => ['result-of-before', ['tag' => 'QS-041', 'form' => 'microsd', 'capacity' => 128_000_000_000, 'family' => 'SDXC', 'bus' => 'uhs-i', 'marks' => ['U3', 'A2'], 'read' => 100e6, 'write' => 60e6], VerdictKind::Shaky, 2];
+        yield 'with small files, and trouble seen in a reader' => [
+            'result-of-before',
+            [
+                'tag' => 'QS-041',
+                'form' => 'microsd',
+                'capacity' => 128_000_000_000,
+                'family' => 'SDXC',
+                'bus' => 'uhs-i',
+                'marks' => ['U3', 'A2'],
+                'read' => 100e6,
+                'write' => 60e6,
+            ],
+            VerdictKind::Shaky,
+            2,
+        ];
     }
 
     private static function signed(string $json): string
@@ -67,8 +90,19 @@ final class BooksOfBeforeTest extends TestCase
 
     public function test_what_a_proof_of_before_found_counts(): void
     {
-        $card = $this->card(['tag' => 'QS-025', 'form' => 'microsd', 'capacity' => 32_000_000_000, 'bus' => null, 'marks' => ['C10'], 'read' => null, 'write' => null]);
-        ResultReader::read(self::signed((string) file_get_contents(base_path('tests/fixtures/result-of-before-with-proof.json'))))->take($card, 'Wren');
+        $card = $this->card([
+            'tag' => 'QS-025',
+            'form' => 'microsd',
+            'capacity' => 32_000_000_000,
+            'bus' => null,
+            'marks' => ['C10'],
+            'read' => null,
+            'write' => null,
+        ]);
+        ResultReader::read(self::signed((string) file_get_contents(base_path('tests/fixtures/result-of-before-with-proof.json'))))->take(
+            $card,
+            'Wren',
+        );
         $proof = $card->runs()->where('kind', RunKind::Proof)->firstOrFail()->result;
         self::assertInstanceOf(ProofRecord::class, $proof);
         self::assertTrue($proof->isWhole());
@@ -82,9 +116,27 @@ final class BooksOfBeforeTest extends TestCase
     {
         $card = $this->card();
         $reader = DB::table('readers')->where('tag', 'R6')->value('id');
-        $run = Run::query()->create(['card_id' => $card->id, 'kind' => RunKind::Speed, 'state' => 'done', 'parameters' => RunKind::Speed->parameters(new \Tally\Record\Fields(['size' => 1_000_000_000, 'runs' => 5])), 'chain' => \Tally\Measured\Chain::unnamed()]);
-        $old = ['named' => true, 'links' => [['name' => 'UHS-I bus', 'nominal' => 104e6, 'practical' => 95e6, 'source' => 'x'], ['name' => 'R6, USB 10 Gb/s, Cart tower port 2', 'nominal' => 1212e6, 'practical' => 1000e6, 'source' => 'x']]];
-        DB::table('runs')->where('id', $run->id)->update(['reader_id' => $reader, 'chain' => json_encode($old), 'parameters' => json_encode(['size' => 1, 'runs' => 5, 'file' => ['run' => 3, 'hash' => 'x']])]);
+        $run = Run::query()->create([
+            'card_id' => $card->id,
+            'kind' => RunKind::Speed,
+            'state' => 'done',
+            'parameters' => RunKind::Speed->parameters(new \Tally\Record\Fields(['size' => 1_000_000_000, 'runs' => 5])),
+            'chain' => \Tally\Measured\Chain::unnamed(),
+        ]);
+        $old = [
+            'named' => true,
+            'links' => [
+                ['name' => 'UHS-I bus', 'nominal' => 104e6, 'practical' => 95e6, 'source' => 'x'],
+                ['name' => 'R6, USB 10 Gb/s, Cart tower port 2', 'nominal' => 1212e6, 'practical' => 1000e6, 'source' => 'x'],
+            ],
+        ];
+        DB::table('runs')
+            ->where('id', $run->id)
+            ->update([
+                'reader_id' => $reader,
+                'chain' => json_encode($old),
+                'parameters' => json_encode(['size' => 1, 'runs' => 5, 'file' => ['run' => 3, 'hash' => 'x']]),
+            ]);
         $migration = require base_path('database/migrations/2026_11_26_000008_type_evidence.php');
         self::assertInstanceOf(Migration::class, $migration);
         (new \ReflectionMethod($migration, 'chains'))->invoke($migration);

@@ -28,7 +28,9 @@ final class BoundsTest extends TestCase
     public function test_a_card_of_more_than_a_petabyte_is_refused_at_the_form(): void
     {
         $label = ['tag' => 'BIG-1', 'name' => 'Tindle Vast', 'form' => 'cfexpress-b', 'marks' => []];
-        $this->post('/cards', [...$label, 'capacity' => '100 PB'])->assertSessionHasErrors(['capacity' => '“100 PB” is more than 1 PB, and no card holds that. Look at its unit again.']);
+        $this->post('/cards', [...$label, 'capacity' => '100 PB'])->assertSessionHasErrors([
+            'capacity' => '“100 PB” is more than 1 PB, and no card holds that. Look at its unit again.',
+        ]);
         $this->post('/cards', [...$label, 'capacity' => '1 PB'])->assertSessionHasNoErrors();
         foreach (['intake', 'inspect', 'measure', 'prove', 'offload'] as $stage) {
             $this->get("/{$stage}/BIG-1")->assertOk();
@@ -39,11 +41,16 @@ final class BoundsTest extends TestCase
     {
         $card = $this->card();
         foreach (['proof', 'sustained'] as $kind) {
-            $this->post('/cards/T-1/runs', ['kind' => $kind, 'slot' => $this->slot('Tray 3')->id, 'size' => '1 B'])
-                ->assertSessionHasErrors(['size' => '1 B is too little to tell anything of a card. Give 1 MB or more, or leave it empty for all there is.']);
+            $this->post('/cards/T-1/runs', ['kind' => $kind, 'slot' => $this->slot('Tray 3')->id, 'size' => '1 B'])->assertSessionHasErrors(
+                ['size' => '1 B is too little to tell anything of a card. Give 1 MB or more, or leave it empty for all there is.'],
+            );
         }
         // One of before, or from the terminal.
-        $this->command('tally:prove', ['path' => 'stand-in:honest,size=32GB,write=1MB/s,read=1MB/s', '--size' => '1MB', '--card' => 'T-1'])->assertExitCode(0);
+        $this->command('tally:prove', [
+            'path' => 'stand-in:honest,size=32GB,write=1MB/s,read=1MB/s',
+            '--size' => '1MB',
+            '--card' => 'T-1',
+        ])->assertExitCode(0);
         self::assertNotSame(VerdictKind::Slow, $card->refresh()->verdict);
     }
 
@@ -65,10 +72,15 @@ final class BoundsTest extends TestCase
     {
         $spaces = str_repeat('<text:s text:c="2000000"/>', 4000);
         $path = $this->folder().'/spaces.ods';
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($path, ZipArchive::CREATE);
-        $zip->addFromString('content.xml', '<office:document-content xmlns:office="o" xmlns:table="t" xmlns:text="x"><office:body><office:spreadsheet><table:table><table:table-row>'
-            ."<table:table-cell><text:p>{$spaces}</text:p></table:table-cell><table:table-cell><text:p>kept</text:p></table:table-cell></table:table-row></table:table></office:spreadsheet></office:body></office:document-content>");
+        $zip->addFromString(
+            'content.xml',
+            '<office:document-content xmlns:office="o" xmlns:table="t" '.
+            'xmlns:text="x"><office:body><office:spreadsheet><table:table><table:table-row>'.
+                "<table:table-cell><text:p>{$spaces}</text:p></table:table-cell><table:table-cell><text:p>kept</text:p></table:table-cell>".
+                '</table:table-row></table:table></office:spreadsheet></office:body></office:document-content>',
+        );
         $zip->close();
         self::assertLessThan(5000, filesize($path));
         $before = memory_get_peak_usage();
@@ -109,13 +121,69 @@ final class BoundsTest extends TestCase
         }
         $card = $this->card();
         // Every field of every form that writes, whatever it is called.
-        $fields = ['tag', 'name', 'form', 'capacity', 'family', 'bus', 'read', 'write', 'sustained', 'times', 'contact_rows', 'footage', 'serial', 'price', 'currency', 'bought_on', 'count', 'revision',
-            'size', 'runs', 'slot', 'from', 'block', 'warm_ups', 'pause', 'files', 'points', 'kind', 'by', 'reason', 'why', 'temperature', 'at', 'verdict', 'quoted_on', 'tier', 'question', 'answer',
-            'reader', 'port', 'drive', 'day', 'on', 'link', 'measured', 'free', 'cache', 'uplink', 'line', 'cards', 'sheet', 'source', 'into'];
+        $fields = [
+            'tag',
+            'name',
+            'form',
+            'capacity',
+            'family',
+            'bus',
+            'read',
+            'write',
+            'sustained',
+            'times',
+            'contact_rows',
+            'footage',
+            'serial',
+            'price',
+            'currency',
+            'bought_on',
+            'count',
+            'revision',
+            'size',
+            'runs',
+            'slot',
+            'from',
+            'block',
+            'warm_ups',
+            'pause',
+            'files',
+            'points',
+            'kind',
+            'by',
+            'reason',
+            'why',
+            'temperature',
+            'at',
+            'verdict',
+            'quoted_on',
+            'tier',
+            'question',
+            'answer',
+            'reader',
+            'port',
+            'drive',
+            'day',
+            'on',
+            'link',
+            'measured',
+            'free',
+            'cache',
+            'uplink',
+            'line',
+            'cards',
+            'sheet',
+            'source',
+            'into',
+        ];
         $data = array_fill_keys($fields, $digits);
         $asked = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {
-            $path = str_replace(['{card}', '{kind}', '{key}', '{run}', '{quote}', '{import}', '{inspection}'], [$card->tag, 'cables', 'K1', '999999', '999999', 'none', '999999'], $route->uri());
+            $path = str_replace(
+                ['{card}', '{kind}', '{key}', '{run}', '{quote}', '{import}', '{inspection}'],
+                [$card->tag, 'cables', 'K1', '999999', '999999', 'none', '999999'],
+                $route->uri(),
+            );
             foreach (array_diff($route->methods(), ['HEAD']) as $method) {
                 $status = $this->call($method, "/{$path}", $data)->getStatusCode();
                 self::assertLessThan(500, $status, "{$method} {$path}");

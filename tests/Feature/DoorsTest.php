@@ -39,7 +39,11 @@ final class DoorsTest extends TestCase
     public function test_a_request_that_another_page_sends_is_not_carried_out(): void
     {
         $card = $this->card();
-        $response = $this->post("/cards/{$card->tag}/runs", ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id], ['Origin' => 'http://elsewhere.example']);
+        $response = $this->post(
+            "/cards/{$card->tag}/runs",
+            ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id],
+            ['Origin' => 'http://elsewhere.example'],
+        );
         $response->assertForbidden();
         self::assertStringContainsString('came from another page', (string) $response->getContent());
         $this->assertDatabaseCount('runs', 0);
@@ -48,13 +52,19 @@ final class DoorsTest extends TestCase
     public function test_its_own_pages_may_write(): void
     {
         $card = $this->card();
-        $this->post("/cards/{$card->tag}/runs", ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id], ['Origin' => url('/')])->assertRedirect();
+        $this->post(
+            "/cards/{$card->tag}/runs",
+            ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id],
+            ['Origin' => url('/')],
+        )->assertRedirect();
         $this->assertDatabaseCount('runs', 1);
     }
 
     public function test_behind_a_proxy_of_this_machine_its_pages_may_write_and_cookies_are_for_tls_only(): void
     {
-        $ask = fn (): TestResponse => $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])->withHeaders(['X-Forwarded-Proto' => 'https', 'Origin' => 'https://127.0.0.1:8470'])->post('/cards', []);
+        $ask = fn (): TestResponse => $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1'])
+            ->withHeaders(['X-Forwarded-Proto' => 'https', 'Origin' => 'https://127.0.0.1:8470'])
+            ->post('/cards', []);
         // Unless the settings say so, nobody is believed to have come by way of one.
         $ask()->assertForbidden();
         config(['tally.behind_proxy' => true, 'tally.open' => 'auto']);
@@ -65,7 +75,12 @@ final class DoorsTest extends TestCase
             self::assertTrue($cookie->isSecure(), $cookie->getName());
         }
         $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.9']);
-        self::assertSame(403, $this->withHeaders(['X-Forwarded-Proto' => 'https', 'Origin' => 'https://127.0.0.1:8470'])->post('http://127.0.0.1:8470/cards', [])->getStatusCode());
+        self::assertSame(
+            403,
+            $this->withHeaders(['X-Forwarded-Proto' => 'https', 'Origin' => 'https://127.0.0.1:8470'])
+                ->post('http://127.0.0.1:8470/cards', [])
+                ->getStatusCode(),
+        );
     }
 
     public function test_every_route_that_writes_asks_for_the_token(): void
@@ -73,7 +88,10 @@ final class DoorsTest extends TestCase
         $this->get('/intake'); // the groups are known once a request has been handled
         $writing = 0;
         foreach (Route::getRoutes()->getRoutes() as $route) {
-            if (array_intersect(['POST', 'PUT', 'PATCH', 'DELETE'], $route->methods()) !== [] && ! in_array('GET', $route->methods(), true)) {
+            if (
+                array_intersect(['POST', 'PUT', 'PATCH', 'DELETE'], $route->methods()) !== [] &&
+                ! in_array('GET', $route->methods(), true)
+            ) {
                 self::assertContains(ValidateCsrfToken::class, app('router')->gatherRouteMiddleware($route), $route->uri());
                 $writing++;
             }

@@ -28,7 +28,13 @@ final class EvidenceFileTest extends TestCase
 
     private function sham(): Card
     {
-        $card = $this->card(['stand_in' => 'wraps,size=32GB,true=8GB', 'serial' => 'S-1', 'price' => 950, 'currency' => 'EUR', 'seller' => 'Quay']);
+        $card = $this->card([
+            'stand_in' => 'wraps,size=32GB,true=8GB',
+            'serial' => 'S-1',
+            'price' => 950,
+            'currency' => 'EUR',
+            'seller' => 'Quay',
+        ]);
         $this->conduct($card, 'speed', 'Tray 3');
         $this->conduct($card, 'proof', 'Tray 3');
         $this->conduct($card, 'screen', 'Tray 3');
@@ -38,7 +44,10 @@ final class EvidenceFileTest extends TestCase
 
     private function fileOf(Card $card): string
     {
-        $json = $this->get("/prove/{$card->tag}/result.json")->assertOk()->assertHeader('Content-Type', 'application/json')->getContent();
+        $json = $this->get("/prove/{$card->tag}/result.json")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'application/json')
+            ->getContent();
 
         return $json === false ? '' : $json;
     }
@@ -48,21 +57,27 @@ final class EvidenceFileTest extends TestCase
         // The schema is held against the file by a general-purpose validator, opis/json-schema.
         $schema = (string) file_get_contents(base_path('docs/result.schema.json'));
         foreach ([$this->sham(), $this->card(['tag' => 'T-2', 'stand_in' => null])] as $card) {
-            $result = (new Validator)->validate(json_decode($this->fileOf($card)), $schema);
+            $result = (new Validator())->validate(json_decode($this->fileOf($card)), $schema);
             $error = $result->error();
-            self::assertTrue($result->isValid(), $error === null ? '' : (string) json_encode((new ErrorFormatter)->format($error)));
+            self::assertTrue($result->isValid(), $error === null ? '' : (string) json_encode((new ErrorFormatter())->format($error)));
         }
         $wrong = json_decode($this->fileOf(Card::query()->firstOrFail()), true);
         self::assertIsArray($wrong);
         foreach (['hash' => 'short', 'version' => 'one', 'runs' => 'none'] as $key => $value) {
-            self::assertFalse((new Validator)->validate(json_decode((string) json_encode([...$wrong, $key => $value])), $schema)->isValid(), $key);
+            self::assertFalse(
+                (new Validator())->validate(json_decode((string) json_encode([...$wrong, $key => $value])), $schema)->isValid(),
+                $key,
+            );
         }
     }
 
     public function test_the_sheet_is_one_page_that_says_what_matters(): void
     {
         $card = $this->sham();
-        $pdf = $this->get("/prove/{$card->tag}/evidence.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+        $pdf = $this->get("/prove/{$card->tag}/evidence.pdf")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'application/pdf')
+            ->getContent();
         self::assertNotFalse($pdf);
         file_put_contents($file = $this->folder().'/sheet.pdf', $pdf);
         // Read by poppler, somebody else's program.
@@ -76,7 +91,20 @@ final class EvidenceFileTest extends TestCase
         self::assertIsArray($decoded);
         $hashes = array_column(is_array($decoded['runs']) ? $decoded['runs'] : [], 'hash');
         self::assertCount(3, $hashes);
-        foreach (['SHAM', 'Keeps 8 GB of the 32 GB', 'serial S-1', '9.50 EUR', 'label 32 GB', 'It starts over every 8 GB (8000000000 bytes), from byte 0 on.', 'What this does not prove', 'quick screen', ...$hashes, $decoded['hash']] as $what) {
+        foreach (
+            [
+                'SHAM',
+                'Keeps 8 GB of the 32 GB',
+                'serial S-1',
+                '9.50 EUR',
+                'label 32 GB',
+                'It starts over every 8 GB (8000000000 bytes), from byte 0 on.',
+                'What this does not prove',
+                'quick screen',
+                ...$hashes,
+                $decoded['hash'],
+            ] as $what
+        ) {
             self::assertIsString($what);
             self::assertStringContainsString($what, $words);
         }
@@ -129,11 +157,16 @@ final class EvidenceFileTest extends TestCase
         $run = $card->runs()->latest('id')->firstOrFail();
         $run->sample()->delete();
         $run->delete();
-        $this->post("/cards/{$card->tag}/results", ['result' => UploadedFile::fake()->createWithContent('result.json', $json)])->assertSessionHasNoErrors();
+        $this->post("/cards/{$card->tag}/results", [
+            'result' => UploadedFile::fake()->createWithContent('result.json', $json),
+        ])->assertSessionHasNoErrors();
         self::assertSame(3, $card->runs()->count());
-        $this->post("/cards/{$card->tag}/results", ['result' => UploadedFile::fake()->createWithContent('result.json', $json)])
-            ->assertSessionHasErrors(['result' => 'Every run of that file is in the books already: nothing was added.']);
-        $this->post("/cards/{$card->tag}/results")->assertSessionHasErrors(['result' => 'No result file was given. Choose one that was made here or elsewhere by this program (result-….json).']);
+        $this->post("/cards/{$card->tag}/results", [
+            'result' => UploadedFile::fake()->createWithContent('result.json', $json),
+        ])->assertSessionHasErrors(['result' => 'Every run of that file is in the books already: nothing was added.']);
+        $this->post("/cards/{$card->tag}/results")->assertSessionHasErrors([
+            'result' => 'No result file was given. Choose one that was made here or elsewhere by this program (result-….json).',
+        ]);
     }
 
     /** @return iterable<string, array{callable(string): string, string}> */
@@ -142,10 +175,22 @@ final class EvidenceFileTest extends TestCase
         yield 'no JSON' => [fn (string $json): string => substr($json, 0, -9), 'it is no JSON'];
         yield 'another format' => [fn (): string => '{"format":"other"}', 'it does not say that it is one'];
         yield 'a list' => [fn (): string => '[1,2]', 'it does not say that it is one'];
-        yield 'a later version' => [fn (string $json): string => str_replace('"version":1', '"version":2', $json), 'its version is 2, and this program reads version 1'];
-        yield 'one byte of a result' => [fn (string $json): string => str_replace('"capacity":8000000000', '"capacity":8000000001', $json), 'it was changed since it was made'];
-        yield 'the verdict' => [fn (string $json): string => str_replace('"kind":"Sham"', '"kind":"Sound"', $json), 'it was changed since it was made'];
-        yield 'no hash' => [fn (string $json): string => (string) preg_replace('/,"hash":"[0-9a-f]{64}","signature":.*}$/', '}', $json), 'it was changed since it was made'];
+        yield 'a later version' => [
+            fn (string $json): string => str_replace('"version":1', '"version":2', $json),
+            'its version is 2, and this program reads version 1',
+        ];
+        yield 'one byte of a result' => [
+            fn (string $json): string => str_replace('"capacity":8000000000', '"capacity":8000000001', $json),
+            'it was changed since it was made',
+        ];
+        yield 'the verdict' => [
+            fn (string $json): string => str_replace('"kind":"Sham"', '"kind":"Sound"', $json),
+            'it was changed since it was made',
+        ];
+        yield 'no hash' => [
+            fn (string $json): string => (string) preg_replace('/,"hash":"[0-9a-f]{64}","signature":.*}$/', '}', $json),
+            'it was changed since it was made',
+        ];
     }
 
     /** @param  callable(string): string  $spoil */
@@ -183,21 +228,48 @@ final class EvidenceFileTest extends TestCase
     {
         $sham = $this->sham();
         $other = $this->card(['tag' => 'T-2', 'stand_in' => null]);
-        $as = fn (array $file): array => array_diff_key([...$file, 'card' => [...is_array($file['card'] ?? null) ? $file['card'] : [], 'tag' => 'T-2']], ['signature' => 0]);
+        $as = fn (array $file): array => array_diff_key(
+            [...$file, 'card' => [...is_array($file['card'] ?? null) ? $file['card'] : [], 'tag' => 'T-2']],
+            ['signature' => 0],
+        );
         $unsigned = $this->forged($sham, $as);
-        $this->post('/cards/T-2/results', ['result' => UploadedFile::fake()->createWithContent('result.json', $unsigned)])->assertSessionHasNoErrors();
+        $this->post('/cards/T-2/results', [
+            'result' => UploadedFile::fake()->createWithContent('result.json', $unsigned),
+        ])->assertSessionHasNoErrors();
         self::assertSame([VerdictKind::Unproven, 0], [$other->refresh()->verdict, $other->runs()->count()]);
         // The old signature does not fit what was changed, and a key of their own is not one of ours.
         $pair = sodium_crypto_sign_keypair();
-        $this->post('/cards/T-2/results', ['result' => UploadedFile::fake()->createWithContent('result.json', $this->forged($sham, fn (array $file): array => [...$as($file), 'signature' => $file['signature']]))])
-            ->assertSessionHasErrors(['result' => 'This result file cannot be used: its signature is not of this file: it was changed since, or signed by another key.']);
+        $this->post('/cards/T-2/results', [
+            'result' => UploadedFile::fake()->createWithContent(
+                'result.json',
+                $this->forged($sham, fn (array $file): array => [...$as($file), 'signature' => $file['signature']]),
+            ),
+        ])->assertSessionHasErrors([
+            'result' => 'This result file cannot be used: its signature is not of this file: it was changed since, or signed by '.
+            'another key.',
+        ]);
         $file = json_decode($unsigned, true);
         self::assertIsArray($file);
         self::assertIsString($file['hash']);
         $key = base64_encode(sodium_crypto_sign_publickey($pair));
-        $theirs = (string) json_encode([...$file, 'signature' => ['station' => 'Bench A', 'key' => $key, 'value' => base64_encode(sodium_crypto_sign_detached($file['hash'], sodium_crypto_sign_secretkey($pair)))]], JSON_PRESERVE_ZERO_FRACTION);
+        $theirs = (string) json_encode(
+            [
+                ...$file,
+                'signature' => [
+                    'station' => 'Bench A',
+                    'key' => $key,
+                    'value' => base64_encode(sodium_crypto_sign_detached($file['hash'], sodium_crypto_sign_secretkey($pair))),
+                ],
+            ],
+            JSON_PRESERVE_ZERO_FRACTION,
+        );
         self::assertTrue(ResultReader::read($theirs)->take($other, 'Wren')->isApart());
-        $this->get('/prove/T-2')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('theirs.0.verdict', 'Sham')->where('theirs.0.by', 'signed by nobody')->where('margin.verdict', 'Unproven'));
+        $this->get('/prove/T-2')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('theirs.0.verdict', 'Sham')
+                ->where('theirs.0.by', 'signed by nobody')
+                ->where('margin.verdict', 'Unproven'),
+        );
         // Once this house has taken their key over, the same file counts.
         config(['tally.known_stations' => ['Bench of friends' => $key]]);
         $taken = ResultReader::read($theirs)->take($other, 'Wren');
@@ -242,13 +314,19 @@ final class EvidenceFileTest extends TestCase
     {
         $card = $this->sham();
         file_put_contents($file = $this->folder().'/result.json', $this->fileOf($card));
-        $this->command('tally:result', ['file' => $file])->expectsOutputToContain('unchanged since')->assertExitCode(0);
+        $this->command('tally:result', ['file' => $file])
+            ->expectsOutputToContain('unchanged since')
+            ->assertExitCode(0);
         $run = $card->runs()->latest('id')->firstOrFail();
         $run->sample()->delete();
         $run->delete();
-        $this->command('tally:result', ['file' => $file, '--take' => true])->expectsOutputToContain('1 runs taken over')->assertExitCode(0);
+        $this->command('tally:result', ['file' => $file, '--take' => true])
+            ->expectsOutputToContain('1 runs taken over')
+            ->assertExitCode(0);
         file_put_contents($file, '{}');
         $this->command('tally:result', ['file' => $file])->assertExitCode(2);
-        $this->command('tally:result', ['file' => '/nowhere'])->expectsOutputToContain('is no file that can be read')->assertExitCode(2);
+        $this->command('tally:result', ['file' => '/nowhere'])
+            ->expectsOutputToContain('is no file that can be read')
+            ->assertExitCode(2);
     }
 }

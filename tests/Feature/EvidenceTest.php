@@ -26,7 +26,11 @@ final class EvidenceTest extends TestCase
     private function see(Card $card, string $question, string $answer, ?string $reader = null, ?string $withdrawn = null): Inspection
     {
         return Inspection::query()->create([
-            'card_id' => $card->id, 'question' => $question, 'answer' => $answer, 'seen_by' => 'Wren', 'withdrawn' => $withdrawn,
+            'card_id' => $card->id,
+            'question' => $question,
+            'answer' => $answer,
+            'seen_by' => 'Wren',
+            'withdrawn' => $withdrawn,
             'reader_id' => $reader === null ? null : Reader::query()->where('tag', $reader)->value('id'),
         ]);
     }
@@ -34,9 +38,30 @@ final class EvidenceTest extends TestCase
     /** @return array<string, mixed> columns of a card as it is typed */
     private static function columns(string $tag, ?string $serial = null, ?string $lot = null): array
     {
-        return ['tag' => $tag, 'name' => 'Tindle', 'form' => Form::Sd, 'capacity' => 32_000_000_000, 'family' => null, 'bus' => null, 'marks' => [],
-            'read' => null, 'write' => null, 'sustained' => null, 'times' => null, 'contact_rows' => null, 'footage' => 0, 'serial' => $serial, 'back_code' => null,
-            'lot' => $lot, 'price' => null, 'currency' => null, 'seller' => null, 'order_no' => null, 'bought_on' => null, 'provenance' => null];
+        return [
+            'tag' => $tag,
+            'name' => 'Tindle',
+            'form' => Form::Sd,
+            'capacity' => 32_000_000_000,
+            'family' => null,
+            'bus' => null,
+            'marks' => [],
+            'read' => null,
+            'write' => null,
+            'sustained' => null,
+            'times' => null,
+            'contact_rows' => null,
+            'footage' => 0,
+            'serial' => $serial,
+            'back_code' => null,
+            'lot' => $lot,
+            'price' => null,
+            'currency' => null,
+            'seller' => null,
+            'order_no' => null,
+            'bought_on' => null,
+            'provenance' => null,
+        ];
     }
 
     public function test_cards_that_share_something_are_found_however_it_was_typed(): void
@@ -76,15 +101,26 @@ final class EvidenceTest extends TestCase
         $card = $this->card(['lot' => 'L1', 'verdict' => 'Sham']);
         $sisters = Acquaintance::sisters($card);
         self::assertSame([1, 1, 0], [$sisters->lotSize, $sisters->lotSham, $sisters->otherSham]);
-        self::assertNotContains('bad-sister', array_map(fn (Finding $finding): string => $finding->id, (new Acquaintance)->findings($card)));
+        self::assertNotContains(
+            'bad-sister',
+            array_map(fn (Finding $finding): string => $finding->id, (new Acquaintance())->findings($card)),
+        );
     }
 
     public function test_a_reference_is_asked_for_once_however_many_cards_are_looked_at(): void
     {
         foreach (range(1, 3) as $i) {
-            PriceQuote::query()->create(['form' => 'sd', 'tier' => 10, 'capacity' => 32_000_000_000, 'price' => 1000 * $i, 'currency' => 'EUR', 'quoted_on' => '2026-11-01', 'source' => 'test']);
+            PriceQuote::query()->create([
+                'form' => 'sd',
+                'tier' => 10,
+                'capacity' => 32_000_000_000,
+                'price' => 1000 * $i,
+                'currency' => 'EUR',
+                'quoted_on' => '2026-11-01',
+                'source' => 'test',
+            ]);
         }
-        $house = new Acquaintance;
+        $house = new Acquaintance();
         $label = $this->card()->label();
         DB::enableQueryLog();
         DB::flushQueryLog();
@@ -103,7 +139,10 @@ final class EvidenceTest extends TestCase
         $this->see($card, 'seating', 'pressed', 'R1');
         $this->see($card, 'seating', 'found', 'R2');
         $this->see($card, 'print', 'sticker', withdrawn: 'wrong card');
-        $said = array_map(fn (Seen $seen): string => "{$seen->question->value} {$seen->answer->key} {$seen->reader}", SeenOnCard::of($card)->thatCounts());
+        $said = array_map(
+            fn (Seen $seen): string => "{$seen->question->value} {$seen->answer->key} {$seen->reader}",
+            SeenOnCard::of($card)->thatCounts(),
+        );
         self::assertSame(['shell whole ', 'seating pressed R1', 'seating found R2'], $said);
         self::assertNull(SeenOnCard::of($card)->newestTo(Question::Print));
         self::assertSame(5, SeenOnCard::of($card)->all->count());
@@ -137,7 +176,12 @@ final class EvidenceTest extends TestCase
         CardBook::enter([self::columns('B-1', 'S1'), self::columns('B-2', 'S1')], null);
         $second = Card::query()->where('tag', 'B-2')->firstOrFail();
         CardBook::correct($second, self::columns('B-2', 'S2'), 0, 'Wren');
-        $met = fn (string $tag): int => count(array_filter((new Acquaintance)->findings(Card::query()->where('tag', $tag)->firstOrFail()), fn (Finding $one): bool => $one->id === 'serial-met-before'));
+        $met = fn (string $tag): int => count(
+            array_filter(
+                (new Acquaintance())->findings(Card::query()->where('tag', $tag)->firstOrFail()),
+                fn (Finding $one): bool => $one->id === 'serial-met-before',
+            ),
+        );
         self::assertSame([0, 0], [$met('B-1'), $met('B-2')]);
         CardBook::correct($second, self::columns('B-2', 'S1'), 1, 'Wren');
         self::assertSame([1, 1], [$met('B-1'), $met('B-2')]);
@@ -150,8 +194,13 @@ final class EvidenceTest extends TestCase
             $card = $this->card(['tag' => "F-{$i}", 'form' => $form, 'bus' => null, 'family' => null, 'marks' => []]);
             foreach (Question::for($card->label()) as $question) {
                 foreach ($question->answers() as $answer) {
-                    $this->post("/cards/{$card->tag}/inspections", ['by' => 'Wren', 'question' => $question->value, 'answer' => $answer->key, 'code' => "c{$given}", 'reader' => 'R1'])
-                        ->assertSessionHasNoErrors();
+                    $this->post("/cards/{$card->tag}/inspections", [
+                        'by' => 'Wren',
+                        'question' => $question->value,
+                        'answer' => $answer->key,
+                        'code' => "c{$given}",
+                        'reader' => 'R1',
+                    ])->assertSessionHasNoErrors();
                     $given++;
                 }
             }

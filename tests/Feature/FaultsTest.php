@@ -50,36 +50,65 @@ final class FaultsTest extends TestCase
     {
         $card = $this->card();
         $run = $this->going($card, 'speed');
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $plan = SpeedPlan::plain(Bytes::gigabytes(1));
-        $keeper = new RunKeeper($run, fn (SpeedResult $soFar): SpeedRecord => SpeedRecord::of($soFar, $plan), fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []], 0);
+        $keeper = new RunKeeper(
+            $run,
+            fn (SpeedResult $soFar): SpeedRecord => SpeedRecord::of($soFar, $plan),
+            fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []],
+            0,
+        );
         // Cut off in the fourth reading: the books know of four writes and three reads.
-        (new SpeedRun($plan))->on(new StandInDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock), $clock, new StopAt(Phase::Reading, 0.5, 4), $keeper);
+        (new SpeedRun($plan))->on(
+            new StandInDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock),
+            $clock,
+            new StopAt(Phase::Reading, 0.5, 4),
+            $keeper,
+        );
         self::assertFalse($run->refresh()->counts());
-        $this->command('tally:station', ['--once' => true])->expectsOutputToContain('was interrupted')->assertExitCode(0);
+        $this->command('tally:station', ['--once' => true])
+            ->expectsOutputToContain('was interrupted')
+            ->assertExitCode(0);
         $run->refresh();
         self::assertSame(RunState::Interrupted, $run->state);
         self::assertStringContainsString('What was measured whole before counts', (string) $run->message);
         self::assertCount(4, $run->speeds()->writes ?? []);
         self::assertCount(3, $run->speeds()->reads ?? []);
-        $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->has('claimLine.ways.0.runs', 4)->has('claimLine.ways.1.runs', 3)
-            ->where('claimLine.caption', fn (string $words): bool => str_contains($words, '(interrupted)')));
+        $this->get("/measure/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->has('claimLine.ways.0.runs', 4)
+                ->has('claimLine.ways.1.runs', 3)
+                ->where('claimLine.caption', fn (string $words): bool => str_contains($words, '(interrupted)')),
+        );
     }
 
     public function test_a_long_write_that_dies_keeps_what_was_settled(): void
     {
         $card = $this->card();
         $run = $this->going($card, 'sustained');
-        $clock = new StandInClock;
-        $keeper = new RunKeeper($run, SustainedRecord::of(...), fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat], 0);
-        (new SustainedRun)->on(new StandInDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock), $clock, new StopAt(Phase::Writing, 0.4), $keeper);
+        $clock = new StandInClock();
+        $keeper = new RunKeeper(
+            $run,
+            SustainedRecord::of(...),
+            fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat],
+            0,
+        );
+        (new SustainedRun())->on(
+            new StandInDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock),
+            $clock,
+            new StopAt(Phase::Writing, 0.4),
+            $keeper,
+        );
         $this->command('tally:station', ['--once' => true])->assertExitCode(0);
         $record = $run->refresh()->sustained() ?? self::fail('nothing was kept');
         self::assertEqualsWithDelta(0.4 * 32e9, $record->write->bytes->count, 0.2e9);
         self::assertGreaterThan(50, count(RunSample::query()->findOrFail($run->id)->traces['write']));
-        $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('course.caption', fn (string $words): bool => str_contains($words, '(interrupted)')));
+        $this->get("/measure/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where(
+                'course.caption',
+                fn (string $words): bool => str_contains($words, '(interrupted)'),
+            ),
+        );
     }
 
     public function test_what_is_kept_while_it_goes_on_is_written_every_other_second_at_most(): void
@@ -107,8 +136,15 @@ final class FaultsTest extends TestCase
         Date::setTestNow('2026-11-25 12:00:00');
         Queue::fake();
         $card = $this->card();
-        $this->post("/cards/{$card->tag}/runs", ['kind' => 'speed', 'slot' => $slot->id, 'size' => '4 MB', 'runs' => 3])->assertSessionHasNoErrors();
-        $run = Run::query()->with(['card', 'slot', 'station'])->firstOrFail();
+        $this->post("/cards/{$card->tag}/runs", [
+            'kind' => 'speed',
+            'slot' => $slot->id,
+            'size' => '4 MB',
+            'runs' => 3,
+        ])->assertSessionHasNoErrors();
+        $run = Run::query()
+            ->with(['card', 'slot', 'station'])
+            ->firstOrFail();
         // While it runs, somebody sets the clock a day back.
         Run::updated(function (Run $changed): void {
             if ($changed->state === RunState::Running) {
@@ -132,16 +168,30 @@ final class FaultsTest extends TestCase
     {
         $folder = $this->folder();
         config(['tally.folders' => ['/tmp']]);
-        Slot::query()->whereIn('name', ['Bay 1', 'Bay 2'])->update(['path' => $folder]);
+        Slot::query()
+            ->whereIn('name', ['Bay 1', 'Bay 2'])
+            ->update(['path' => $folder]);
         $other = $this->going($this->card(['tag' => 'T-2']), 'speed');
         $other->forceFill(['slot_id' => $this->slot('Bay 1')->id])->save();
         $card = $this->card();
-        $this->post("/cards/{$card->tag}/runs", ['kind' => 'speed', 'slot' => $this->slot('Bay 2')->id, 'size' => '2 MB', 'runs' => 2])->assertSessionHasNoErrors();
-        $run = Run::query()->with(['card', 'slot', 'station'])->where('card_id', $card->id)->firstOrFail();
+        $this->post("/cards/{$card->tag}/runs", [
+            'kind' => 'speed',
+            'slot' => $this->slot('Bay 2')->id,
+            'size' => '2 MB',
+            'runs' => 2,
+        ])->assertSessionHasNoErrors();
+        $run = Run::query()
+            ->with(['card', 'slot', 'station'])
+            ->where('card_id', $card->id)
+            ->firstOrFail();
         (new RunConductor($this->app->make(AllowedFolders::class), 0))->conduct($run);
         self::assertSame("T-2, run {$other->id}", $run->refresh()->beside);
         self::assertFalse($run->counts());
-        $this->get("/runs/{$run->id}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('run.facts', fn (mixed $facts): bool => str_contains((string) json_encode($facts), 'kept apart from speeds that were measured alone')));
+        $this->get("/runs/{$run->id}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where(
+                'run.facts',
+                fn (mixed $facts): bool => str_contains((string) json_encode($facts), 'kept apart from speeds that were measured alone'),
+            ),
+        );
     }
 }

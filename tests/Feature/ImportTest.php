@@ -27,11 +27,12 @@ final class ImportTest extends TestCase
 {
     use TemporaryFolder;
 
-    private const TABLE = "Tag;Name;Form;Size;Bus;Marks;Read;Serial;Paid;Lot\n"
-        ."A-1;Marrowick Tideline;SD;128 GB;UHS-II;U3 V60;250 MB/s;SN 1;105,00;L1\n"
-        ."A-2;Marrowick Tideline;SD;128 Gb;UHS-II;U3 V61;95mb/s;SN 2;105.00;L1\n"
-        ."\n"
-        ."A-3;'=Tindle;microSD;64;UHS-I;V30;760 Mb/s;SN 3;9.90 GBP;L1\n";
+    private const TABLE =
+        "Tag;Name;Form;Size;Bus;Marks;Read;Serial;Paid;Lot\n".
+        "A-1;Marrowick Tideline;SD;128 GB;UHS-II;U3 V60;250 MB/s;SN 1;105,00;L1\n".
+        "A-2;Marrowick Tideline;SD;128 Gb;UHS-II;U3 V61;95mb/s;SN 2;105.00;L1\n".
+        "\n".
+        "A-3;'=Tindle;microSD;64;UHS-I;V30;760 Mb/s;SN 3;9.90 GBP;L1\n";
 
     protected function setUp(): void
     {
@@ -56,22 +57,27 @@ final class ImportTest extends TestCase
     public function test_columns_are_matched_and_bad_rows_named_by_row_and_column_before_anything_is_saved(): void
     {
         $address = $this->waiting(self::TABLE);
-        $this->get($address)->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->component('Import', false)
-            ->where('import.columns.1.field', 'name')
-            ->where('import.columns.3.field', 'capacity')
-            ->where('import.columns.8.field', 'price')
-            ->where('import.good', 2)
-            ->where('import.badRows', 1)
-            ->has('import.bad', 3)
-            ->where('import.bad.0.row', 3)
-            ->where('import.bad.0.column', 'Size')
-            ->where('import.bad.0.sentence', '“128 Gb” is in bits. Sizes are in bytes: write GB for gigabytes, or divide gigabits by 8.')
-            ->where('import.bad.1.column', 'Marks')
-            ->where('import.bad.2.column', 'Read')
-            ->where('import.rows.1.row', 5)
-            ->where('import.rows.1.name', '=Tindle')
-            ->where('import.rows.1.line', '64 GB · microSD UHS-I · V30'));
+        $this->get($address)->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->component('Import', false)
+                ->where('import.columns.1.field', 'name')
+                ->where('import.columns.3.field', 'capacity')
+                ->where('import.columns.8.field', 'price')
+                ->where('import.good', 2)
+                ->where('import.badRows', 1)
+                ->has('import.bad', 3)
+                ->where('import.bad.0.row', 3)
+                ->where('import.bad.0.column', 'Size')
+                ->where(
+                    'import.bad.0.sentence',
+                    '“128 Gb” is in bits. Sizes are in bytes: write GB for gigabytes, or divide gigabits by 8.',
+                )
+                ->where('import.bad.1.column', 'Marks')
+                ->where('import.bad.2.column', 'Read')
+                ->where('import.rows.1.row', 5)
+                ->where('import.rows.1.name', '=Tindle')
+                ->where('import.rows.1.line', '64 GB · microSD UHS-I · V30'),
+        );
         $this->assertDatabaseCount('cards', 0);
     }
 
@@ -80,7 +86,10 @@ final class ImportTest extends TestCase
         $this->post($this->waiting(self::TABLE))->assertRedirect('/intake/A-1');
         self::assertSame(['A-1', 'A-3'], Card::query()->orderBy('tag')->pluck('tag')->all());
         $card = Card::query()->where('tag', 'A-3')->firstOrFail();
-        self::assertSame([64_000_000_000, 95e6, 990, 'GBP', 'SN3', 'L1'], [$card->capacity, $card->read, $card->price, $card->currency, $card->serial_key, $card->lot_key]);
+        self::assertSame(
+            [64_000_000_000, 95e6, 990, 'GBP', 'SN3', 'L1'],
+            [$card->capacity, $card->read, $card->price, $card->currency, $card->serial_key, $card->lot_key],
+        );
         self::assertSame(VerdictKind::Unproven, $card->verdict);
         self::assertSame([], Storage::allFiles('imports'));
     }
@@ -98,35 +107,57 @@ final class ImportTest extends TestCase
     public function test_columns_can_be_matched_by_hand(): void
     {
         $address = $this->waiting("what,how big,shape\nMarrowick,64,SD\n");
-        $this->get($address)->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('import.good', 0)->where('import.bad.0.column', 'Maker and series'));
+        $this->get($address)->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('import.good', 0)
+                ->where('import.bad.0.column', 'Maker and series'),
+        );
         $this->post($address, ['map' => ['', '', '']])->assertSessionHasErrors('table');
         $this->assertDatabaseCount('cards', 0);
         $map = ['name', 'capacity', 'form'];
-        $this->get("{$address}?".http_build_query(['map' => $map]))->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('import.good', 1)->where('import.rows.0.tag', 'QS-001'));
+        $this->get("{$address}?".http_build_query(['map' => $map]))->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where('import.good', 1)->where('import.rows.0.tag', 'QS-001'),
+        );
         $this->post($address, ['map' => $map])->assertRedirect('/intake/QS-001');
     }
 
     public function test_a_column_may_hold_the_whole_line_of_a_label(): void
     {
-        $address = $this->waiting("code,label line,capacity\nA-1,Marrowick 128GB SDXC II U3 V60 250MB/s,\nA-2,Marrowick 128GB SDXC II V60,256 GB\nA-3,Marrowick 64 Gb SDXC,\n");
-        $this->get($address)->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('import.rows.0.line', '128 GB · SDXC UHS-II · V60')
-            ->where('import.rows.0.name', 'Marrowick')
-            ->where('import.rows.1.line', '256 GB · SDXC UHS-II · V60')
-            ->where('import.bad.0.row', 4)
-            ->where('import.bad.0.column', 'capacity')
-            ->where('import.bad.0.sentence', 'The capacity is empty. Write what is printed, such as 128 GB.'));
-        $this->get($this->waiting("code,label line\nA-9,Marrowick 64 Gb SDXC\n"))->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('import.bad.0.column', 'label line')
-            ->where('import.bad.0.sentence', 'The capacity is empty. Write what is printed, such as 128 GB. Not understood in the line: “Marrowick 64 Gb”.'));
+        $address = $this->waiting(
+            "code,label line,capacity\nA-1,Marrowick 128GB SDXC II U3 V60 250MB/s,\nA-2,Marrowick 128GB SDXC II V60,256 ".
+            "GB\nA-3,Marrowick 64 Gb SDXC,\n",
+        );
+        $this->get($address)->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('import.rows.0.line', '128 GB · SDXC UHS-II · V60')
+                ->where('import.rows.0.name', 'Marrowick')
+                ->where('import.rows.1.line', '256 GB · SDXC UHS-II · V60')
+                ->where('import.bad.0.row', 4)
+                ->where('import.bad.0.column', 'capacity')
+                ->where('import.bad.0.sentence', 'The capacity is empty. Write what is printed, such as 128 GB.'),
+        );
+        $this->get($this->waiting("code,label line\nA-9,Marrowick 64 Gb SDXC\n"))->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('import.bad.0.column', 'label line')
+                ->where(
+                    'import.bad.0.sentence',
+                    'The capacity is empty. Write what is printed, such as 128 GB. Not understood in the line: “Marrowick 64 Gb”.',
+                ),
+        );
     }
 
     public function test_a_column_headed_label_fills_what_has_no_column_of_its_own(): void
     {
-        $address = $this->waiting("Tag;Label;Claims to write\nL-1;Osker CFexpress Typ B 512 GB Lesen 1.700 MB/s Schreiben 1.400 MB/s;1200 MB/s\nL-2;128GB SDXC II U3 V60 250MB/s;\n");
+        $address = $this->waiting(
+            "Tag;Label;Claims to write\nL-1;Osker CFexpress Typ B 512 GB Lesen 1.700 MB/s Schreiben 1.400 MB/s;1200 MB/s\nL-2;128GB ".
+            "SDXC II U3 V60 250MB/s;\n",
+        );
         $this->post($address)->assertSessionHasNoErrors();
         $card = Card::query()->where('tag', 'L-1')->firstOrFail();
-        self::assertSame(['Osker', Form::CFexpressB, 512_000_000_000, 1.7e9, 1.2e9], [$card->name, $card->form, $card->capacity, $card->read, $card->write]);
+        self::assertSame(
+            ['Osker', Form::CFexpressB, 512_000_000_000, 1.7e9, 1.2e9],
+            [$card->name, $card->form, $card->capacity, $card->read, $card->write],
+        );
         // Without maker and series, the line itself names the card.
         self::assertSame('128GB SDXC II U3 V60 250MB/s', Card::query()->where('tag', 'L-2')->value('name'));
     }
@@ -135,17 +166,25 @@ final class ImportTest extends TestCase
     {
         $this->card(['tag' => 'A-1']);
         $address = $this->waiting("tag,line\na-1,Tindle 32GB SDHC\nB-1,Tindle 32GB SDHC\nb-1,Tindle 32GB SDHC\n");
-        $this->get($address)->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('import.good', 1)
-            ->where('import.bad.0.sentence', 'Another card is already tagged “A-1”. Choose another code.')
-            ->where('import.bad.1.sentence', 'The tag “B-1” stands in row 3 already. Choose another code.'));
+        $this->get($address)->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('import.good', 1)
+                ->where('import.bad.0.sentence', 'Another card is already tagged “A-1”. Choose another code.')
+                ->where('import.bad.1.sentence', 'The tag “B-1” stands in row 3 already. Choose another code.'),
+        );
     }
 
     public function test_a_serial_that_comes_twice_speaks_against_all_that_carry_it(): void
     {
         $this->card(['tag' => 'OLD-1', 'serial' => 'sn-1']);
         $this->post($this->waiting("tag,line,serial\nA-1,Tindle 32GB SDHC,SN1\nA-2,Tindle 32GB SDHC,SN2\n"));
-        $met = fn (string $tag): array => array_map(fn (Finding $one): string => $one->reason, array_filter((new Acquaintance)->findings(Card::query()->where('tag', $tag)->firstOrFail()), fn (Finding $one): bool => $one->id === 'serial-met-before'));
+        $met = fn (string $tag): array => array_map(
+            fn (Finding $one): string => $one->reason,
+            array_filter(
+                (new Acquaintance())->findings(Card::query()->where('tag', $tag)->firstOrFail()),
+                fn (Finding $one): bool => $one->id === 'serial-met-before',
+            ),
+        );
         self::assertStringContainsString('is on OLD-1 too', implode('', $met('A-1')));
         self::assertStringContainsString('is on A-1 too', implode('', $met('OLD-1')));
         self::assertSame([], $met('A-2'));
@@ -162,10 +201,52 @@ final class ImportTest extends TestCase
     #[DataProvider('formats')]
     public function test_what_goes_out_comes_in_again_the_same(string $format): void
     {
-        $this->card(['tag' => 'A-1', 'name' => '=cmd|x', 'seller' => "'+49", 'capacity' => 31_914_983_424, 'times' => 633.5, 'price' => 2490, 'currency' => 'GBP', 'bought_on' => '2026-10-14', 'provenance' => 'sample', 'serial' => '007', 'contact_rows' => 2]);
-        $this->card(['tag' => 'A-2', 'form' => 'cfexpress-b', 'bus' => 'cfexpress-2-b', 'family' => null, 'marks' => ['VPG400'], 'sustained' => 1.4e9, 'footage' => 7]);
-        $columns = ['tag', 'name', 'form', 'capacity', 'family', 'bus', 'read', 'write', 'sustained', 'times', 'contact_rows', 'footage', 'serial', 'price', 'currency', 'seller', 'provenance'];
-        $before = Card::query()->orderBy('tag')->toBase()->get([...$columns, 'marks', 'bought_on'])->all();
+        $this->card([
+            'tag' => 'A-1',
+            'name' => '=cmd|x',
+            'seller' => "'+49",
+            'capacity' => 31_914_983_424,
+            'times' => 633.5,
+            'price' => 2490,
+            'currency' => 'GBP',
+            'bought_on' => '2026-10-14',
+            'provenance' => 'sample',
+            'serial' => '007',
+            'contact_rows' => 2,
+        ]);
+        $this->card([
+            'tag' => 'A-2',
+            'form' => 'cfexpress-b',
+            'bus' => 'cfexpress-2-b',
+            'family' => null,
+            'marks' => ['VPG400'],
+            'sustained' => 1.4e9,
+            'footage' => 7,
+        ]);
+        $columns = [
+            'tag',
+            'name',
+            'form',
+            'capacity',
+            'family',
+            'bus',
+            'read',
+            'write',
+            'sustained',
+            'times',
+            'contact_rows',
+            'footage',
+            'serial',
+            'price',
+            'currency',
+            'seller',
+            'provenance',
+        ];
+        $before = Card::query()
+            ->orderBy('tag')
+            ->toBase()
+            ->get([...$columns, 'marks', 'bought_on'])
+            ->all();
         $response = $this->get("/export/cards.{$format}")->assertOk();
         $file = $response->baseResponse;
         self::assertInstanceOf(\Symfony\Component\HttpFoundation\BinaryFileResponse::class, $file);
@@ -176,14 +257,21 @@ final class ImportTest extends TestCase
         }
         Card::query()->delete();
         $this->post($this->waiting($bytes, "cards.{$format}"))->assertRedirect('/intake/A-1');
-        self::assertEquals($before, Card::query()->orderBy('tag')->toBase()->get([...$columns, 'marks', 'bought_on'])->all());
+        self::assertEquals(
+            $before,
+            Card::query()
+                ->orderBy('tag')
+                ->toBase()
+                ->get([...$columns, 'marks', 'bought_on'])
+                ->all(),
+        );
     }
 
     /** @param  array<string, string>  $entries */
     private function packed(array $entries): string
     {
         $path = $this->folder().'/packed';
-        $zip = new ZipArchive;
+        $zip = new ZipArchive();
         $zip->open($path, ZipArchive::CREATE);
         foreach ($entries as $name => $bytes) {
             $zip->addFromString($name, $bytes);
@@ -205,15 +293,30 @@ final class ImportTest extends TestCase
 
     public function test_what_is_no_table_is_refused_with_a_sentence(): void
     {
-        self::assertStringContainsString('50 MB; a table may be 10 MB at most', $this->complaint(str_repeat("A-1,Tindle\n", 4_545_455), 'large.csv'));
-        self::assertStringContainsString('neither text nor a spreadsheet', $this->complaint("\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR", 'picture.csv'));
-        self::assertStringContainsString('neither text nor a spreadsheet', $this->complaint($this->packed(['letter.txt' => 'no table']), 'cards.xlsx'));
+        self::assertStringContainsString(
+            '50 MB; a table may be 10 MB at most',
+            $this->complaint(str_repeat("A-1,Tindle\n", 4_545_455), 'large.csv'),
+        );
+        self::assertStringContainsString(
+            'neither text nor a spreadsheet',
+            $this->complaint("\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR", 'picture.csv'),
+        );
+        self::assertStringContainsString(
+            'neither text nor a spreadsheet',
+            $this->complaint($this->packed(['letter.txt' => 'no table']), 'cards.xlsx'),
+        );
         self::assertStringContainsString('cannot be read to its end', $this->complaint("PK\x03\x04 and nothing more", 'cards.xlsx'));
-        self::assertStringContainsString('cannot be read to its end', $this->complaint($this->packed(['xl/workbook.xml' => '<workbook><sheets>']), 'cards.xlsx'));
+        self::assertStringContainsString(
+            'cannot be read to its end',
+            $this->complaint($this->packed(['xl/workbook.xml' => '<workbook><sheets>']), 'cards.xlsx'),
+        );
         self::assertStringContainsString('no rows below its headings', $this->complaint("tag,name\n", 'cards.csv'));
         self::assertStringContainsString('no rows below its headings', $this->complaint('', 'cards.csv'));
         self::assertStringContainsString('more than 80 columns', $this->complaint(str_repeat('a,', 90)."\n1\n", 'cards.csv'));
-        self::assertStringContainsString('more than 20 000 rows', str_replace("\u{202F}", ' ', $this->complaint("tag\n".str_repeat("A\n", 20_001), 'cards.csv')));
+        self::assertStringContainsString(
+            'more than 20 000 rows',
+            str_replace("\u{202F}", ' ', $this->complaint("tag\n".str_repeat("A\n", 20_001), 'cards.csv')),
+        );
         $this->post('/import')->assertSessionHasErrors(['table' => 'No whole table arrived. Choose a CSV, XLSX or ODS of at most 10 MB.']);
     }
 
@@ -230,7 +333,10 @@ final class ImportTest extends TestCase
     public function test_entities_that_multiply_are_refused(): void
     {
         $laughs = '<!DOCTYPE w [<!ENTITY a "ha"><!ENTITY b "&a;&a;&a;&a;">]><workbook>&b;</workbook>';
-        self::assertStringContainsString('document type declarations', $this->complaint($this->packed(['xl/workbook.xml' => $laughs]), 'cards.xlsx'));
+        self::assertStringContainsString(
+            'document type declarations',
+            $this->complaint($this->packed(['xl/workbook.xml' => $laughs]), 'cards.xlsx'),
+        );
     }
 
     public function test_five_thousand_rows_are_previewed_in_bounded_memory(): void
@@ -270,8 +376,16 @@ final class ImportTest extends TestCase
     public function test_text_in_other_encodings_is_read(): void
     {
         $table = "tag,name,form,capacity\nA-1,Brøndby,SD,64\n";
-        foreach (["\xEF\xBB\xBF".$table, "\xFF\xFE".mb_convert_encoding($table, 'UTF-16LE'), mb_convert_encoding($table, 'Windows-1252')] as $bytes) {
-            $this->get($this->waiting($bytes))->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('import.rows.0.name', 'Brøndby'));
+        foreach (
+            [
+                "\xEF\xBB\xBF".$table,
+                "\xFF\xFE".mb_convert_encoding($table, 'UTF-16LE'),
+                mb_convert_encoding($table, 'Windows-1252'),
+            ] as $bytes
+        ) {
+            $this->get($this->waiting($bytes))->assertInertia(
+                fn (AssertableInertia $page): AssertableInertia => $page->where('import.rows.0.name', 'Brøndby'),
+            );
         }
     }
 }

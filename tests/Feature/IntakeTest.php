@@ -20,8 +20,19 @@ final class IntakeTest extends TestCase
     private static function label(array $with = []): array
     {
         return [
-            'tag' => 'QS-100', 'name' => 'Marrowick Tideline', 'form' => 'sd', 'capacity' => '128 GB', 'family' => 'SDXC', 'bus' => 'uhs-ii',
-            'marks' => ['U3', 'V60'], 'read' => '250 MB/s', 'write' => '1040 Mb/s', 'times' => '', 'contact_rows' => '2', 'footage' => '', ...$with,
+            'tag' => 'QS-100',
+            'name' => 'Marrowick Tideline',
+            'form' => 'sd',
+            'capacity' => '128 GB',
+            'family' => 'SDXC',
+            'bus' => 'uhs-ii',
+            'marks' => ['U3', 'V60'],
+            'read' => '250 MB/s',
+            'write' => '1040 Mb/s',
+            'times' => '',
+            'contact_rows' => '2',
+            'footage' => '',
+            ...$with,
         ];
     }
 
@@ -40,16 +51,23 @@ final class IntakeTest extends TestCase
     {
         $this->post('/cards', self::label(['contact_rows' => '1']));
         self::assertSame(VerdictKind::Sham, Card::query()->where('tag', 'QS-100')->firstOrFail()->verdict);
-        $this->get('/intake/QS-100')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->component('Intake', false)
-            ->where('margin.verdict', 'Sham')
-            ->where('margin.reasons.0.rest', 'It has one row of contacts, which is UHS-I at the most, and says UHS-II and V60: that needs two.'));
+        $this->get('/intake/QS-100')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->component('Intake', false)
+                ->where('margin.verdict', 'Sham')
+                ->where(
+                    'margin.reasons.0.rest',
+                    'It has one row of contacts, which is UHS-I at the most, and says UHS-II and V60: that needs two.',
+                ),
+        );
     }
 
     public function test_correcting_a_label_derives_the_verdict_anew(): void
     {
         $this->post('/cards', self::label(['contact_rows' => '1']));
-        $this->put('/cards/QS-100', self::label(['contact_rows' => '2', 'tag' => 'qs-101', 'revision' => 0]))->assertRedirect('/intake/QS-101');
+        $this->put('/cards/QS-100', self::label(['contact_rows' => '2', 'tag' => 'qs-101', 'revision' => 0]))->assertRedirect(
+            '/intake/QS-101',
+        );
         $card = Card::query()->where('tag', 'QS-101')->firstOrFail();
         self::assertSame(VerdictKind::Unproven, $card->verdict);
     }
@@ -74,7 +92,11 @@ final class IntakeTest extends TestCase
         yield 'form unknown' => ['form', ['form' => 'floppy'], 'The form “floppy” is not one of the list'];
         yield 'bus unknown' => ['bus', ['bus' => 'uhs-ix'], 'The bus “uhs-ix” is not one of the list'];
         yield 'bus of another form' => ['bus', ['bus' => 'cfexpress-2-b'], 'CFexpress 2.0 does not exist on SD cards'];
-        yield 'family on a form without' => ['family', ['form' => 'cfexpress-b', 'bus' => '', 'marks' => []], 'CFexpress B cards have no family mark'];
+        yield 'family on a form without' => [
+            'family',
+            ['form' => 'cfexpress-b', 'bus' => '', 'marks' => []],
+            'CFexpress B cards have no family mark',
+        ];
         yield 'mark unknown' => ['marks.0', ['marks' => ['V61']], 'The mark “V61” is not one of the list'];
         yield 'mark twice' => ['marks.1', ['marks' => ['V60', 'V60']], 'was given twice'];
         yield 'three rows of contacts' => ['contact_rows', ['contact_rows' => '3'], 'one or two; “3” was given'];
@@ -107,7 +129,9 @@ final class IntakeTest extends TestCase
     public function test_two_cards_cannot_carry_one_tag(): void
     {
         $this->post('/cards', self::label());
-        $this->post('/cards', self::label())->assertSessionHasErrors(['tag' => 'Another card is already tagged “QS-100”. Choose another code.']);
+        $this->post('/cards', self::label())->assertSessionHasErrors([
+            'tag' => 'Another card is already tagged “QS-100”. Choose another code.',
+        ]);
         $this->put('/cards/QS-100', [...self::label(), 'revision' => 0])->assertSessionHasNoErrors();
     }
 
@@ -125,9 +149,24 @@ final class IntakeTest extends TestCase
 
     public function test_where_it_comes_from_is_kept_and_opened_again_the_same(): void
     {
-        $this->post('/cards', self::label(['serial' => ' SN 7-1 ', 'back_code' => 'K4', 'price' => '€24,90', 'seller' => 'Quay', 'order_no' => 'O-1', 'lot' => 'L 7', 'bought_on' => '14 Oct 2026', 'provenance' => 'marketplace']))->assertSessionHasNoErrors();
+        $this->post(
+            '/cards',
+            self::label([
+                'serial' => ' SN 7-1 ',
+                'back_code' => 'K4',
+                'price' => '€24,90',
+                'seller' => 'Quay',
+                'order_no' => 'O-1',
+                'lot' => 'L 7',
+                'bought_on' => '14 Oct 2026',
+                'provenance' => 'marketplace',
+            ]),
+        )->assertSessionHasNoErrors();
         $card = Card::query()->where('tag', 'QS-100')->firstOrFail();
-        self::assertSame(['SN 7-1', 'SN71', 2490, 'EUR', 'L7', '2026-10-14'], [$card->serial, $card->serial_key, $card->price, $card->currency, $card->lot_key, $card->bought_on?->format('Y-m-d')]);
+        self::assertSame(
+            ['SN 7-1', 'SN71', 2490, 'EUR', 'L7', '2026-10-14'],
+            [$card->serial, $card->serial_key, $card->price, $card->currency, $card->lot_key, $card->bought_on?->format('Y-m-d')],
+        );
         $page = $this->get('/intake/QS-100')->viewData('page');
         self::assertIsArray($page);
         $values = data_get($page, 'props.values');
@@ -140,12 +179,17 @@ final class IntakeTest extends TestCase
 
     public function test_a_whole_lot_is_entered_at_once_with_a_series_of_tags(): void
     {
-        $this->post('/cards', self::label(['tag' => 'QS-098', 'count' => '4', 'lot' => 'L7', 'serial' => 'ignored', 'serials' => "S1\n\n S2 \nS3"]))->assertRedirect('/intake/QS-098');
+        $this->post(
+            '/cards',
+            self::label(['tag' => 'QS-098', 'count' => '4', 'lot' => 'L7', 'serial' => 'ignored', 'serials' => "S1\n\n S2 \nS3"]),
+        )->assertRedirect('/intake/QS-098');
         $cards = Card::query()->orderByRaw('length(tag), tag')->get();
         self::assertSame(['QS-098', 'QS-099', 'QS-100', 'QS-101'], $cards->pluck('tag')->all());
         self::assertSame(['S1', 'S2', 'S3', null], $cards->pluck('serial')->all());
         self::assertSame(['L7'], $cards->pluck('lot_key')->unique()->all());
-        $this->post('/cards', self::label(['tag' => 'QS-096', 'count' => '3']))->assertSessionHasErrors(['tag' => 'Of the series QS-096 to QS-098, QS-098 is taken already. Begin it elsewhere.']);
+        $this->post('/cards', self::label(['tag' => 'QS-096', 'count' => '3']))->assertSessionHasErrors([
+            'tag' => 'Of the series QS-096 to QS-098, QS-098 is taken already. Begin it elsewhere.',
+        ]);
         self::assertSame(4, Card::query()->count());
     }
 
@@ -154,11 +198,21 @@ final class IntakeTest extends TestCase
         $this->card(['tag' => 'A-1', 'serial' => 'S-1', 'back_code' => 'K1', 'lot' => 'L7', 'verdict' => 'Sham']);
         $typed = ['form' => 'sd', 'capacity' => '32 GB', 'serial' => 's1', 'back_code' => 'k 1', 'lot' => 'l7', 'provenance' => 'sample'];
         $findings = (string) json_encode($this->postJson('/intake/preview', $typed)->json('findings'));
-        foreach (['The serial s1 is on A-1 too', 'The back code k 1 is on A-1 too', '1 of 2 from lot l7 is Sham', 'A sample from before it was sold'] as $words) {
+        foreach (
+            [
+                'The serial s1 is on A-1 too',
+                'The back code k 1 is on A-1 too',
+                '1 of 2 from lot l7 is Sham',
+                'A sample from before it was sold',
+            ] as $words
+        ) {
             self::assertStringContainsString($words, $findings);
         }
         // The card that is being corrected does not meet itself.
-        self::assertStringNotContainsString('on A-1 too', (string) json_encode($this->postJson('/intake/preview', [...$typed, 'card' => 'A-1'])->json('findings')));
+        self::assertStringNotContainsString(
+            'on A-1 too',
+            (string) json_encode($this->postJson('/intake/preview', [...$typed, 'card' => 'A-1'])->json('findings')),
+        );
     }
 
     public function test_the_next_tag_of_the_series_is_offered(): void

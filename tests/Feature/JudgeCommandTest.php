@@ -25,7 +25,14 @@ final class JudgeCommandTest extends TestCase
      */
     private function caseOf(array $with = []): array
     {
-        return ['format' => 'gritty-tally-case', 'version' => 1, 'name' => 'from a note', 'label' => self::V60, 'runs' => [self::proof(), self::speed(124, 238)], ...$with];
+        return [
+            'format' => 'gritty-tally-case',
+            'version' => 1,
+            'name' => 'from a note',
+            'label' => self::V60,
+            'runs' => [self::proof(), self::speed(124, 238)],
+            ...$with,
+        ];
     }
 
     private function file(mixed $content): string
@@ -88,12 +95,17 @@ final class JudgeCommandTest extends TestCase
             $as(['verdict' => 'Sound', 'topics' => ['class' => 'Slow', 'price' => 'Unproven']], 'the third'),
         ]);
         self::assertSame(1, Artisan::call('tally:judge', ['file' => $file]));
-        self::assertSame([
-            'the second: verdict Sound, expected Sham (it says so)',
-            'the third: class Sound, expected Slow; price not spoken of, expected Unproven (it says so)',
-            '1 of 3 as expected.',
-        ], explode("\n", trim(Artisan::output())));
-        $this->command('tally:judge', ['file' => $this->file([$as(['verdict' => 'Sound'], 'the first')])])->expectsOutputToContain('1 of 1 as expected')->assertExitCode(0);
+        self::assertSame(
+            [
+                'the second: verdict Sound, expected Sham (it says so)',
+                'the third: class Sound, expected Slow; price not spoken of, expected Unproven (it says so)',
+                '1 of 3 as expected.',
+            ],
+            explode("\n", trim(Artisan::output())),
+        );
+        $this->command('tally:judge', ['file' => $this->file([$as(['verdict' => 'Sound'], 'the first')])])
+            ->expectsOutputToContain('1 of 1 as expected')
+            ->assertExitCode(0);
     }
 
     public function test_the_worked_cases_are_as_expected(): void
@@ -109,8 +121,17 @@ final class JudgeCommandTest extends TestCase
         yield 'a word' => ['"x"', ['there is nothing in it']];
         yield 'another format' => [['format' => 'other'], ['“format” is “other”', '“gritty-tally-case” would do']];
         yield 'no object in a list' => [[7], ['“[0]” is no object']];
-        yield 'a field of the second' => [[['format' => 'gritty-tally-case', 'version' => 1, 'label' => self::V60], ['format' => 'gritty-tally-case', 'version' => 1, 'label' => 'x']], ['“[1].label” is “x”', 'such as “128GB SDXC']];
-        yield 'a result file that was changed' => [['format' => 'gritty-tally-result', 'version' => 1, 'hash' => str_repeat('0', 64)], ['its hash does not fit']];
+        yield 'a field of the second' => [
+            [
+                ['format' => 'gritty-tally-case', 'version' => 1, 'label' => self::V60],
+                ['format' => 'gritty-tally-case', 'version' => 1, 'label' => 'x'],
+            ],
+            ['“[1].label” is “x”', 'such as “128GB SDXC'],
+        ];
+        yield 'a result file that was changed' => [
+            ['format' => 'gritty-tally-result', 'version' => 1, 'hash' => str_repeat('0', 64)],
+            ['its hash does not fit'],
+        ];
     }
 
     /** @param  list<string>  $words */
@@ -127,8 +148,12 @@ final class JudgeCommandTest extends TestCase
     public function test_what_to_judge_must_be_said(): void
     {
         $this->command('tally:judge')->expectsOutputToContain('Give a file: a case, a list of cases, or a result file')->assertExitCode(2);
-        $this->command('tally:judge', ['file' => 'x', '--all' => true])->expectsOutputToContain('leave the file out, or --all')->assertExitCode(2);
-        $this->command('tally:judge', ['file' => '/nowhere'])->expectsOutputToContain('“/nowhere” is no file that can be read')->assertExitCode(2);
+        $this->command('tally:judge', ['file' => 'x', '--all' => true])
+            ->expectsOutputToContain('leave the file out, or --all')
+            ->assertExitCode(2);
+        $this->command('tally:judge', ['file' => '/nowhere'])
+            ->expectsOutputToContain('“/nowhere” is no file that can be read')
+            ->assertExitCode(2);
     }
 
     public function test_a_result_file_is_judged_as_its_house_judged_it(): void
@@ -136,7 +161,9 @@ final class JudgeCommandTest extends TestCase
         $card = $this->card(['stand_in' => 'wraps,size=32GB,true=8GB']);
         $this->conduct($card, 'speed', 'Tray 3');
         $this->conduct($card, 'proof', 'Tray 3');
-        $json = $this->get("/prove/{$card->tag}/result.json")->assertOk()->getContent();
+        $json = $this->get("/prove/{$card->tag}/result.json")
+            ->assertOk()
+            ->getContent();
         $file = json_decode((string) $json, true);
         self::assertIsArray($file);
         $answer = $this->answer($json);
@@ -147,11 +174,19 @@ final class JudgeCommandTest extends TestCase
 
     public function test_no_database_is_asked_for_an_opinion(): void
     {
-        $process = new Process(['php', 'artisan', 'tally:judge', base_path('docs/examples/case.json'), '--json'], base_path(), ['DB_HOST' => '127.0.0.1', 'DB_PORT' => '1', 'DB_CONNECTION' => 'mariadb']);
+        $process = new Process(['php', 'artisan', 'tally:judge', base_path('docs/examples/case.json'), '--json'], base_path(), [
+            'DB_HOST' => '127.0.0.1',
+            'DB_PORT' => '1',
+            'DB_CONNECTION' => 'mariadb',
+        ]);
         $process->run();
         self::assertSame('', $process->getErrorOutput());
         self::assertIsArray(json_decode($process->getOutput(), true));
-        $process = new Process(['php', 'artisan', 'tally:judge', '--all'], base_path(), ['DB_HOST' => '127.0.0.1', 'DB_PORT' => '1', 'DB_CONNECTION' => 'mariadb']);
+        $process = new Process(['php', 'artisan', 'tally:judge', '--all'], base_path(), [
+            'DB_HOST' => '127.0.0.1',
+            'DB_PORT' => '1',
+            'DB_CONNECTION' => 'mariadb',
+        ]);
         self::assertSame(2, $process->run());
         self::assertStringContainsString('--all needs the database, which does not answer', $process->getErrorOutput());
     }
@@ -161,7 +196,10 @@ final class JudgeCommandTest extends TestCase
         $sham = $this->card(['stand_in' => 'wraps,size=32GB,true=8GB']);
         $this->conduct($sham, 'proof', 'Tray 3');
         $this->card(['tag' => 'T-2']);
-        $sham->refresh()->forceFill(['verdict' => VerdictKind::Slow])->save();
+        $sham
+            ->refresh()
+            ->forceFill(['verdict' => VerdictKind::Slow])
+            ->save();
         self::assertSame(0, Artisan::call('tally:judge', ['--all' => true]));
         $said = Artisan::output();
         self::assertStringContainsString('T-1  Slow → Sham: Keeps 8 GB of the 32 GB on its label.', $said);

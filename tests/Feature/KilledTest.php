@@ -91,7 +91,12 @@ final class KilledTest extends TestCase
     /** @param  list<string>  $more */
     private function prove(string $path, array $more): Process
     {
-        return new Process([PHP_BINARY, 'artisan', 'tally:prove', $path, '--raw', "--erase={$path}", '--json', ...$more], dirname(__DIR__, 2), ['DB_PORT' => '1', 'LARAVEL_STORAGE_PATH' => $this->storage()], timeout: 120);
+        return new Process(
+            [PHP_BINARY, 'artisan', 'tally:prove', $path, '--raw', "--erase={$path}", '--json', ...$more],
+            dirname(__DIR__, 2),
+            ['DB_PORT' => '1', 'LARAVEL_STORAGE_PATH' => $this->storage()],
+            timeout: 120,
+        );
     }
 
     /**

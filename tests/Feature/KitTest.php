@@ -36,47 +36,108 @@ final class KitTest extends TestCase
      */
     private static function reader(array $with = []): array
     {
-        return ['tag' => 'r7', 'name' => 'a new reader', 'uplink' => 'usb-gen2', 'cable_id' => '', 'measured' => '', 'measured_how' => '',
-            'slots' => [['name' => 'left', 'lane' => 'a', 'buses' => ['uhs-ii']], ['name' => 'right', 'lane' => '', 'buses' => ['cfexpress-2-b', 'xqd-2']]], ...$with];
+        return [
+            'tag' => 'r7',
+            'name' => 'a new reader',
+            'uplink' => 'usb-gen2',
+            'cable_id' => '',
+            'measured' => '',
+            'measured_how' => '',
+            'slots' => [
+                ['name' => 'left', 'lane' => 'a', 'buses' => ['uhs-ii']],
+                ['name' => 'right', 'lane' => '', 'buses' => ['cfexpress-2-b', 'xqd-2']],
+            ],
+            ...$with,
+        ];
     }
 
     public function test_a_reader_is_entered_with_its_slots_lanes_and_cable(): void
     {
         $cable = Cable::query()->where('tag', 'K4')->firstOrFail();
         $this->post('/kit/readers', self::reader(['cable_id' => (string) $cable->id]))->assertRedirect('/kit/readers/R7');
-        $reader = Reader::query()->with(['slots', 'cable'])->where('tag', 'R7')->firstOrFail();
+        $reader = Reader::query()
+            ->with(['slots', 'cable'])
+            ->where('tag', 'R7')
+            ->firstOrFail();
         self::assertSame(['A', 'B'], $reader->slots->pluck('lane')->all());
         self::assertCount(3, $reader->buses());
         // The cable is rated for 480 Mb/s and was measured: that is all that comes through.
-        self::assertSame([36e6, CeilingOrigin::Measurement], [$reader->toHost()->ceiling->usable()->bytesPerSecond, $reader->toHost()->ceiling->origin]);
+        self::assertSame(
+            [36e6, CeilingOrigin::Measurement],
+            [$reader->toHost()->ceiling->usable()->bytesPerSecond, $reader->toHost()->ceiling->origin],
+        );
     }
 
     public function test_slots_can_be_changed_and_the_station_keeps_its_reader(): void
     {
-        $this->put('/kit/readers/R1', self::reader(['tag' => 'R1', 'state' => KitKind::Readers->book()->form('R1')?->state(), 'slots' => [['name' => 'one', 'lane' => 'A', 'buses' => ['uhs-i']]]]))->assertRedirect('/kit/readers/R1');
-        $slot = Slot::query()->with(['reader.slots', 'reader.cable', 'port.host'])->where('name', 'Tray 1')->firstOrFail();
+        $this->put(
+            '/kit/readers/R1',
+            self::reader([
+                'tag' => 'R1',
+                'state' => KitKind::Readers->book()->form('R1')?->state(),
+                'slots' => [['name' => 'one', 'lane' => 'A', 'buses' => ['uhs-i']]],
+            ]),
+        )->assertRedirect('/kit/readers/R1');
+        $slot = Slot::query()
+            ->with(['reader.slots', 'reader.cable', 'port.host'])
+            ->where('name', 'Tray 1')
+            ->firstOrFail();
         self::assertSame('UHS-I bus', Rig::path($this->card(['bus' => 'uhs-ii'])->label(), $slot)?->links[0]->name);
     }
 
     public function test_every_other_kind_is_entered_and_opened_again_the_same(): void
     {
         $this->post('/kit/cables', ['tag' => 'K9', 'name' => 'red', 'link' => 'usb-gen2'])->assertRedirect('/kit/cables/K9');
-        $this->post('/kit/hosts', ['name' => 'Skiff two', 'ports' => [['id' => 0, 'name' => 'left', 'link' => 'usb4', 'controller' => '', 'measured' => '2600 MB/s', 'measured_how' => 'two copies']]]);
+        $this->post('/kit/hosts', [
+            'name' => 'Skiff two',
+            'ports' => [
+                [
+                    'id' => 0,
+                    'name' => 'left',
+                    'link' => 'usb4',
+                    'controller' => '',
+                    'measured' => '2600 MB/s',
+                    'measured_how' => 'two copies',
+                ],
+            ],
+        ]);
         $host = Host::query()->with('ports')->where('name', 'Skiff two')->firstOrFail();
         self::assertSame([2.6e9, 'controller 1'], [$host->ports[0]?->measured, $host->ports[0]?->controller]);
-        $this->post('/kit/drives', ['tag' => 'D9', 'name' => 'box', 'link' => 'usb-gen2', 'spinning' => '1', 'write' => '180', 'read' => '1600 Mb/s', 'cache' => '20 GB', 'cache_write' => '400', 'capacity' => '4 TB', 'free' => '3 TB'])->assertRedirect('/kit/drives/D9');
+        $this->post('/kit/drives', [
+            'tag' => 'D9',
+            'name' => 'box',
+            'link' => 'usb-gen2',
+            'spinning' => '1',
+            'write' => '180',
+            'read' => '1600 Mb/s',
+            'cache' => '20 GB',
+            'cache_write' => '400',
+            'capacity' => '4 TB',
+            'free' => '3 TB',
+        ])->assertRedirect('/kit/drives/D9');
         $drive = Drive::query()->where('tag', 'D9')->firstOrFail();
-        self::assertSame([true, 180e6, 200e6, 20_000_000_000, 4_000_000_000_000], [$drive->spinning, $drive->write, $drive->read, $drive->cache, $drive->capacity]);
-        $this->post('/kit/cameras', ['tag' => 'C9', 'name' => 'spare body', 'slots' => [['name' => 'A', 'buses' => ['uhs-ii', 'cfexpress-4-a']]]])->assertRedirect('/kit/cameras/C9');
+        self::assertSame(
+            [true, 180e6, 200e6, 20_000_000_000, 4_000_000_000_000],
+            [$drive->spinning, $drive->write, $drive->read, $drive->cache, $drive->capacity],
+        );
+        $this->post('/kit/cameras', [
+            'tag' => 'C9',
+            'name' => 'spare body',
+            'slots' => [['name' => 'A', 'buses' => ['uhs-ii', 'cfexpress-4-a']]],
+        ])->assertRedirect('/kit/cameras/C9');
         self::assertCount(2, Camera::query()->with('slots')->where('tag', 'C9')->firstOrFail()->slots[0]->buses ?? []);
         foreach (['readers/R2', 'cables/K9', "hosts/{$host->id}", 'drives/D9', 'cameras/C9', 'readers/new', 'hosts/new'] as $page) {
-            $this->get("/kit/{$page}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->component('KitItem', false)->has('form.fields'));
+            $this->get("/kit/{$page}")->assertInertia(
+                fn (AssertableInertia $page): AssertableInertia => $page->component('KitItem', false)->has('form.fields'),
+            );
         }
-        $this->get('/kit')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->has('lists', 5)
-            ->where('lists.0.items.0.lines.0', 'left: UHS-II, shares lane A')
-            ->where('lists.0.items.0.ceilings.0.origin', 'practice')
-            ->where('lists.1.items.3.ceilings.0.origin', 'own measurement'));
+        $this->get('/kit')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->has('lists', 5)
+                ->where('lists.0.items.0.lines.0', 'left: UHS-II, shares lane A')
+                ->where('lists.0.items.0.ceilings.0.origin', 'practice')
+                ->where('lists.1.items.3.ceilings.0.origin', 'own measurement'),
+        );
         $this->get('/kit/hosts/999')->assertNotFound();
         $this->get('/kit/tripods/1')->assertNotFound();
     }
@@ -84,7 +145,9 @@ final class KitTest extends TestCase
     public function test_ports_keep_their_place_when_a_host_is_changed(): void
     {
         $host = Host::query()->with('ports')->where('name', 'Cart tower')->firstOrFail();
-        $ports = $host->ports->map(fn (Port $port): array => ['id' => $port->id, 'name' => $port->name, 'link' => 'usb2', 'controller' => 'one'])->all();
+        $ports = $host->ports
+            ->map(fn (Port $port): array => ['id' => $port->id, 'name' => $port->name, 'link' => 'usb2', 'controller' => 'one'])
+            ->all();
         $state = fn (): string => KitKind::Hosts->book()->form((string) $host->id)?->state() ?? '';
         $this->put("/kit/hosts/{$host->id}", ['name' => 'Cart', 'ports' => $ports, 'state' => $state()])->assertSessionHasNoErrors();
         self::assertSame($host->ports->pluck('id')->all(), Port::query()->where('host_id', $host->id)->orderBy('id')->pluck('id')->all());
@@ -117,15 +180,50 @@ final class KitTest extends TestCase
         yield 'no such link' => ['readers', self::reader(['uplink' => 'usb9']), 'uplink', 'The link “usb9” is not one of the list'];
         yield 'a cable nobody has' => ['readers', self::reader(['cable_id' => '999']), 'cable_id', 'no longer in the books'];
         yield 'no slot' => ['readers', self::reader(['slots' => []]), 'slots', 'reads nothing'];
-        yield 'two slots of one name' => ['readers', self::reader(['slots' => [['name' => 'a', 'buses' => ['uhs-i']], ['name' => 'a', 'buses' => ['uhs-i']]]]), 'slots', 'the same name'];
-        yield 'a slot without a bus' => ['readers', self::reader(['slots' => [['name' => 'a', 'buses' => []]]]), 'slots.0.buses', 'Tick the buses'];
-        yield 'a bus nobody knows' => ['readers', self::reader(['slots' => [['name' => 'a', 'buses' => ['uhs-ix']]]]), 'slots.0.buses', '“uhs-ix” is not one'];
-        yield 'a figure that is none' => ['readers', self::reader(['measured' => 'fast', 'measured_how' => 'by eye']), 'measured', '“fast” is not a speed'];
+        yield 'two slots of one name' => [
+            'readers',
+            self::reader(['slots' => [['name' => 'a', 'buses' => ['uhs-i']], ['name' => 'a', 'buses' => ['uhs-i']]]]),
+            'slots',
+            'the same name',
+        ];
+        yield 'a slot without a bus' => [
+            'readers',
+            self::reader(['slots' => [['name' => 'a', 'buses' => []]]]),
+            'slots.0.buses',
+            'Tick the buses',
+        ];
+        yield 'a bus nobody knows' => [
+            'readers',
+            self::reader(['slots' => [['name' => 'a', 'buses' => ['uhs-ix']]]]),
+            'slots.0.buses',
+            '“uhs-ix” is not one',
+        ];
+        yield 'a figure that is none' => [
+            'readers',
+            self::reader(['measured' => 'fast', 'measured_how' => 'by eye']),
+            'measured',
+            '“fast” is not a speed',
+        ];
         yield 'a figure from nowhere' => ['readers', self::reader(['measured' => '430 MB/s']), 'measured_how', 'Say how it was measured'];
         yield 'a host of a known name' => ['hosts', ['name' => 'Cart tower', 'ports' => []], 'name', 'is called “Cart tower” already'];
-        yield 'a drive that holds less than is free' => ['drives', ['tag' => 'D9', 'name' => 'x', 'link' => 'usb2', 'write' => '30', 'read' => '30', 'capacity' => '1 TB', 'free' => '2 TB'], 'free', '2 TB cannot be free on a drive of 1 TB'];
-        yield 'a cache without a speed' => ['drives', ['tag' => 'D9', 'name' => 'x', 'link' => 'usb2', 'write' => '30', 'read' => '30', 'cache' => '9 GB', 'free' => '2 TB'], 'cache_write', 'a size and a speed'];
-        yield 'no steady write' => ['drives', ['tag' => 'D9', 'name' => 'x', 'link' => 'usb2', 'read' => '30', 'free' => '2 TB'], 'write', 'The steady write is empty'];
+        yield 'a drive that holds less than is free' => [
+            'drives',
+            ['tag' => 'D9', 'name' => 'x', 'link' => 'usb2', 'write' => '30', 'read' => '30', 'capacity' => '1 TB', 'free' => '2 TB'],
+            'free',
+            '2 TB cannot be free on a drive of 1 TB',
+        ];
+        yield 'a cache without a speed' => [
+            'drives',
+            ['tag' => 'D9', 'name' => 'x', 'link' => 'usb2', 'write' => '30', 'read' => '30', 'cache' => '9 GB', 'free' => '2 TB'],
+            'cache_write',
+            'a size and a speed',
+        ];
+        yield 'no steady write' => [
+            'drives',
+            ['tag' => 'D9', 'name' => 'x', 'link' => 'usb2', 'read' => '30', 'free' => '2 TB'],
+            'write',
+            'The steady write is empty',
+        ];
         yield 'a list for a name' => ['cables', ['tag' => 'K9', 'name' => ['x'], 'link' => 'usb2'], 'name', 'The name is empty'];
     }
 
@@ -146,35 +244,61 @@ final class KitTest extends TestCase
         $card = $this->card(['bus' => 'uhs-i', 'read' => 170e6, 'stand_in' => 'honest,size=32GB,write=39MB/s,read=164MB/s']);
         // Handbook § 4, common practice: 170 claimed reads about 90 in an ordinary reader, 164 in the matching one.
         $this->conduct($card, 'speed', 'Tray 4');
-        $this->get('/kit/sheet/T-1')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->component('Fits', false)
-            ->where('sheet.columns', ['Archive desk', 'Cart tower', 'Skiff laptop'])
-            ->where('sheet.rows.0.cells.0.rate', 95)
-            ->where('sheet.rows.0.cells.0.why', 'UHS-I bus')
-            ->where('sheet.rows.3.cells.0.why', 'the card itself')
-            ->where('sheet.rows.3.cells.0.rate', fn (mixed $rate): bool => is_numeric($rate) && abs((float) $rate - 164) < 3)
-            ->where('sheet.rows.3.cells.0.origin', fn (string $origin): bool => str_starts_with($origin, 'own measurement: run'))
-            ->where('sheet.rows.4.cells.0.rate', null)
-            ->where('sheet.rows.4.cells.0.why', 'does not take it'));
-        $this->get('/kit/sheet')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('sheet.columns', ['R1', 'R2', 'R3', 'R4', 'R5', 'R6', 'RC'])
-            ->where('sheet.rows.0.cells.3.origin', 'measured'));
+        $this->get('/kit/sheet/T-1')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->component('Fits', false)
+                ->where('sheet.columns', ['Archive desk', 'Cart tower', 'Skiff laptop'])
+                ->where('sheet.rows.0.cells.0.rate', 95)
+                ->where('sheet.rows.0.cells.0.why', 'UHS-I bus')
+                ->where('sheet.rows.3.cells.0.why', 'the card itself')
+                ->where('sheet.rows.3.cells.0.rate', fn (mixed $rate): bool => is_numeric($rate) && abs((float) $rate - 164) < 3)
+                ->where('sheet.rows.3.cells.0.origin', fn (string $origin): bool => str_starts_with($origin, 'own measurement: run'))
+                ->where('sheet.rows.4.cells.0.rate', null)
+                ->where('sheet.rows.4.cells.0.why', 'does not take it'),
+        );
+        $this->get('/kit/sheet')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('sheet.columns', ['R1', 'R2', 'R3', 'R4', 'R5', 'R6', 'RC'])
+                ->where('sheet.rows.0.cells.3.origin', 'measured'),
+        );
     }
 
     /** @param  list<float>  $rates */
     private function runInBay(array $rates, bool $forgot = true): Run
     {
-        $slot = Slot::query()->with(['reader.slots', 'reader.cable', 'port.host'])->where('name', 'Bay 1')->firstOrFail();
+        $slot = Slot::query()
+            ->with(['reader.slots', 'reader.cable', 'port.host'])
+            ->where('name', 'Bay 1')
+            ->firstOrFail();
         $card = $this->card(['bus' => 'uhs-iii', 'capacity' => 128_000_000_000, 'family' => 'SDXC', 'tag' => 'M-'.Run::query()->count()]);
         $chain = Rig::chain($card->label(), $slot) ?? self::fail('it does not fit');
 
-        return Run::query()->create(['card_id' => $card->id, 'slot_id' => $slot->id, 'reader_id' => $slot->reader->id, 'port_id' => $slot->port->id, 'kind' => 'speed', 'state' => RunState::Done, 'chain' => $chain,
-            'parameters' => new SpeedParameters(SpeedPlan::plain(Bytes::gigabytes(1), 3)), 'result' => ['region' => 1_000_000_000, 'writes' => [200e6, 200e6, 200e6], 'reads' => $rates, 'forgot' => $forgot, 'wrong' => 0]])->fresh(['card']) ?? self::fail('not kept');
+        return Run::query()
+            ->create([
+                'card_id' => $card->id,
+                'slot_id' => $slot->id,
+                'reader_id' => $slot->reader->id,
+                'port_id' => $slot->port->id,
+                'kind' => 'speed',
+                'state' => RunState::Done,
+                'chain' => $chain,
+                'parameters' => new SpeedParameters(SpeedPlan::plain(Bytes::gigabytes(1), 3)),
+                'result' => [
+                    'region' => 1_000_000_000,
+                    'writes' => [200e6, 200e6, 200e6],
+                    'reads' => $rates,
+                    'forgot' => $forgot,
+                    'wrong' => 0,
+                ],
+            ])
+            ->fresh(['card']) ?? self::fail('not kept');
     }
 
     public function test_a_run_that_beats_practice_becomes_the_houses_own_measurement_and_wins(): void
     {
-        Reader::query()->where('tag', 'R1')->update(['uplink' => 'usb2']);
+        Reader::query()
+            ->where('tag', 'R1')
+            ->update(['uplink' => 'usb2']);
         // USB at 480 Mb/s gives 40 MB/s in practice and 60 on paper.
         OwnMeasurement::note($this->runInBay([44e6, 44e6, 44e6]));
         $reader = Reader::query()->where('tag', 'R1')->firstOrFail();
@@ -186,7 +310,9 @@ final class KitTest extends TestCase
 
     public function test_a_voided_run_has_measured_no_link_and_the_others_still_have(): void
     {
-        Reader::query()->where('tag', 'R1')->update(['uplink' => 'usb2']);
+        Reader::query()
+            ->where('tag', 'R1')
+            ->update(['uplink' => 'usb2']);
         [$less, $most] = [$this->runInBay([42e6, 42e6, 42e6]), $this->runInBay([44e6, 44e6, 44e6])];
         OwnMeasurement::note($less);
         OwnMeasurement::note($most);
@@ -199,14 +325,20 @@ final class KitTest extends TestCase
         RunBook::countAgain($most, 'it was the right one');
         self::assertSame(44e6, $measured());
         // What somebody typed is nobody else’s to take away.
-        Reader::query()->where('tag', 'R1')->firstOrFail()->forceFill(['measured' => 43e6, 'measured_how' => 'by hand'])->save();
+        Reader::query()
+            ->where('tag', 'R1')
+            ->firstOrFail()
+            ->forceFill(['measured' => 43e6, 'measured_how' => 'by hand'])
+            ->save();
         RunBook::void($most->refresh(), 'again', 'Wren');
         self::assertSame(43e6, $measured());
     }
 
     public function test_a_slow_run_or_one_that_cannot_be_trusted_measures_no_link(): void
     {
-        Reader::query()->where('tag', 'R1')->update(['uplink' => 'usb2']);
+        Reader::query()
+            ->where('tag', 'R1')
+            ->update(['uplink' => 'usb2']);
         $run = $this->runInBay([30e6, 30e6, 30e6]);
         $run->forceFill(['result' => [...$run->rawResult() ?? [], 'writes' => [30e6, 30e6, 30e6]]]);
         OwnMeasurement::note($run);
@@ -219,8 +351,19 @@ final class KitTest extends TestCase
 
     public function test_a_camera_used_as_its_own_reader_is_reckoned_far_below_its_port_until_it_is_measured(): void
     {
-        $this->post('/kit/readers', self::reader(['tag' => 'R8', 'name' => 'housing camera', 'camera' => '1', 'slots' => [['name' => 'A', 'lane' => 'A', 'buses' => ['uhs-ii']]]]))->assertSessionHasNoErrors();
-        $reader = Reader::query()->with(['slots', 'cable'])->where('tag', 'R8')->firstOrFail();
+        $this->post(
+            '/kit/readers',
+            self::reader([
+                'tag' => 'R8',
+                'name' => 'housing camera',
+                'camera' => '1',
+                'slots' => [['name' => 'A', 'lane' => 'A', 'buses' => ['uhs-ii']]],
+            ]),
+        )->assertSessionHasNoErrors();
+        $reader = Reader::query()
+            ->with(['slots', 'cable'])
+            ->where('tag', 'R8')
+            ->firstOrFail();
         self::assertTrue($reader->camera);
         // 65–250 MB/s, far below its port: handbook § 3, common practice.
         self::assertEqualsWithDelta(65, $reader->asLink()->ceiling->usable()->megabytes(), 1e-9);

@@ -29,7 +29,10 @@ final class LabelCommandTest extends TestCase
         foreach (['form', 'capacity', 'family', 'bus', 'marks', 'read', 'write', 'sustained', 'times', 'unknown', 'findings'] as $field) {
             self::assertArrayHasKey($field, $said);
         }
-        self::assertSame(['sd', 128_000_000_000, 'SDXC', 'uhs-ii', ['U3', 'V60']], [$said['form'], $said['capacity'], $said['family'], $said['bus'], $said['marks']]);
+        self::assertSame(
+            ['sd', 128_000_000_000, 'SDXC', 'uhs-ii', ['U3', 'V60']],
+            [$said['form'], $said['capacity'], $said['family'], $said['bus'], $said['marks']],
+        );
         self::assertEquals([250e6, null, null, 1066], [$said['read'], $said['write'], $said['sustained'], $said['times']]);
         self::assertSame(['Marrowick'], $said['unknown']);
     }

@@ -19,7 +19,12 @@ final class ModelsTest extends TestCase
     /** @return iterable<string, array{class-string<Model>}> */
     public static function models(): iterable
     {
-        foreach ((new Finder)->files()->name('*.php')->in(dirname(__DIR__, 2).'/app/Models') as $file) {
+        foreach (
+            (new Finder())
+                ->files()
+                ->name('*.php')
+                ->in(dirname(__DIR__, 2).'/app/Models') as $file
+        ) {
             $class = 'App\\Models\\'.$file->getBasename('.php');
             if (is_subclass_of($class, Model::class) && ! (new ReflectionClass($class))->isAbstract()) {
                 yield $file->getBasename('.php') => [$class];
@@ -32,14 +37,18 @@ final class ModelsTest extends TestCase
     public function test_no_model_is_made_ready_by_attributes(string $class): void
     {
         foreach ((new ReflectionClass($class))->getMethods() as $method) {
-            self::assertSame([], [...$method->getAttributes(Boot::class), ...$method->getAttributes(Initialize::class)], $method->getName());
+            self::assertSame(
+                [],
+                [...$method->getAttributes(Boot::class), ...$method->getAttributes(Initialize::class)],
+                $method->getName(),
+            );
         }
-        self::assertInstanceOf($class, new $class);
+        self::assertInstanceOf($class, new $class());
     }
 
     public function test_what_a_trait_boots_is_booted(): void
     {
-        new Reader;
+        new Reader();
         self::assertTrue(Reader::getEventDispatcher()?->hasListeners('eloquent.saving: '.Reader::class));
     }
 }

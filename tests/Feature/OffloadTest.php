@@ -34,8 +34,14 @@ final class OffloadTest extends TestCase
     private function fastCard(array $with = []): Card
     {
         return $this->card([
-            'capacity' => 128_000_000_000, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => ['V60'], 'read' => 250e6, 'write' => 130e6,
-            'stand_in' => 'honest,size=128GB,write=121MB/s,read=238MB/s', ...$with,
+            'capacity' => 128_000_000_000,
+            'family' => 'SDXC',
+            'bus' => 'uhs-ii',
+            'marks' => ['V60'],
+            'read' => 250e6,
+            'write' => 130e6,
+            'stand_in' => 'honest,size=128GB,write=121MB/s,read=238MB/s',
+            ...$with,
         ]);
     }
 
@@ -87,7 +93,11 @@ final class OffloadTest extends TestCase
     public function test_a_drive_inside_another_host_is_reached_from_there_only(): void
     {
         foreach ($this->routes($this->fastCard()) as $route) {
-            self::assertSame($route->drive === 'D4', $route->drive === 'D4' && $route->host === 'Skiff laptop', "{$route->drive} on {$route->host}");
+            self::assertSame(
+                $route->drive === 'D4',
+                $route->drive === 'D4' && $route->host === 'Skiff laptop',
+                "{$route->drive} on {$route->host}",
+            );
         }
     }
 

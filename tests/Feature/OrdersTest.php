@@ -91,6 +91,6 @@ final class OrdersTest extends TestCase
     public function test_a_proof_of_a_part_of_a_stand_in(): void
     {
         $run = $this->conduct($this->card(['stand_in' => 'wraps,size=32GB,true=8GB']), 'proof', 'Tray 3', '2 GB');
-        self::assertSame([2_000_000_000, 2_000_000_000], [($run->rawResult()['size'] ?? null), ($run->rawResult()['holds'] ?? null)]);
+        self::assertSame([2_000_000_000, 2_000_000_000], [$run->rawResult()['size'] ?? null, $run->rawResult()['holds'] ?? null]);
     }
 }

@@ -34,7 +34,9 @@ final class OverruleTest extends TestCase
 
     private function overrule(Card $card, string $verdict = 'Sound'): void
     {
-        $this->post("/cards/{$card->tag}/overrule", ['verdict' => $verdict, 'reason' => self::REASON, 'by' => 'Wren'])->assertSessionHasNoErrors()->assertRedirect();
+        $this->post("/cards/{$card->tag}/overrule", ['verdict' => $verdict, 'reason' => self::REASON, 'by' => 'Wren'])
+            ->assertSessionHasNoErrors()
+            ->assertRedirect();
     }
 
     public function test_both_are_seen_wherever_a_verdict_is(): void
@@ -44,16 +46,26 @@ final class OverruleTest extends TestCase
         $card->refresh();
         self::assertSame([VerdictKind::Sham, VerdictKind::Sound], [$card->verdict, $card->overruled]);
         foreach (['intake', 'inspect', 'measure', 'prove', 'offload'] as $stage) {
-            $this->get("/{$stage}/T-1")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-                ->where('margin.verdict', 'Sham')->where('margin.reasons.0.lead', 'Keeps 8 GB of the 32 GB on its label.')
-                ->where('margin.overrule.verdict', 'Sound')->where('margin.overrule.reason', self::REASON)->where('margin.overrule.by', 'Wren'));
+            $this->get("/{$stage}/T-1")->assertInertia(
+                fn (AssertableInertia $page): AssertableInertia => $page
+                    ->where('margin.verdict', 'Sham')
+                    ->where('margin.reasons.0.lead', 'Keeps 8 GB of the 32 GB on its label.')
+                    ->where('margin.overrule.verdict', 'Sound')
+                    ->where('margin.overrule.reason', self::REASON)
+                    ->where('margin.overrule.by', 'Wren'),
+            );
             self::assertSame(['Sham', 'Sound'], [$this->inTray('T-1')['verdict'], $this->inTray('T-1')['overruled']]);
         }
         $file = ResultFile::of($card);
         self::assertSame('Sham', ((array) $file['verdict'])['kind']);
-        self::assertEquals([['derived' => 'Sham', 'verdict' => 'Sound', 'reason' => self::REASON, 'by' => 'Wren', 'withdrawn' => null]], array_map(fn (mixed $one): array => array_diff_key((array) $one, ['on' => 1]), (array) $file['overrules']));
+        self::assertEquals(
+            [['derived' => 'Sham', 'verdict' => 'Sound', 'reason' => self::REASON, 'by' => 'Wren', 'withdrawn' => null]],
+            array_map(fn (mixed $one): array => array_diff_key((array) $one, ['on' => 1]), (array) $file['overrules']),
+        );
         $json = (string) $this->get('/prove/T-1/result.json')->getContent();
-        self::assertTrue((new Validator)->validate(json_decode($json), (string) file_get_contents(base_path('docs/result.schema.json')))->isValid());
+        self::assertTrue(
+            (new Validator())->validate(json_decode($json), (string) file_get_contents(base_path('docs/result.schema.json')))->isValid(),
+        );
         file_put_contents($pdf = $this->folder().'/sheet.pdf', (string) $this->get('/prove/T-1/evidence.pdf')->getContent());
         $text = new Process(['pdftotext', '-layout', $pdf, '-']);
         $text->mustRun();
@@ -75,7 +87,11 @@ final class OverruleTest extends TestCase
         $whole = $this->card(['tag' => 'T-2']);
         $this->overrule($whole, 'Shaky');
         self::assertSame(Step::SetAside, $whole->refresh()->next_step);
-        $this->get('/measure/T-2')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('margin.next.href', null)->where('margin.cautions.0.lead', 'Do not record on it.'));
+        $this->get('/measure/T-2')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('margin.next.href', null)
+                ->where('margin.cautions.0.lead', 'Do not record on it.'),
+        );
     }
 
     public function test_what_is_derived_goes_on_being_derived(): void
@@ -85,20 +101,26 @@ final class OverruleTest extends TestCase
         $this->conduct($card->refresh(), 'proof', 'Tray 3');
         self::assertSame([VerdictKind::Sound, VerdictKind::Sham], [$card->refresh()->verdict, $card->overruled]);
         Artisan::call('tally:judge', ['--all' => true]);
-        self::assertSame([VerdictKind::Sound, VerdictKind::Sham, Step::SetAside], [$card->refresh()->verdict, $card->overruled, $card->next_step]);
+        self::assertSame(
+            [VerdictKind::Sound, VerdictKind::Sham, Step::SetAside],
+            [$card->refresh()->verdict, $card->overruled, $card->next_step],
+        );
     }
 
     public function test_it_is_taken_back_with_a_reason_and_stays_in_the_books(): void
     {
         $card = $this->sham();
         $this->overrule($card);
-        $this->post("/cards/{$card->tag}/overrule/withdraw")->assertSessionHasErrors(['reason' => 'No reason was given. Say why the derived verdict stands again.']);
+        $this->post("/cards/{$card->tag}/overrule/withdraw")->assertSessionHasErrors([
+            'reason' => 'No reason was given. Say why the derived verdict stands again.',
+        ]);
         $this->post("/cards/{$card->tag}/overrule/withdraw", ['reason' => 'it was another card'])->assertSessionHasNoErrors();
         self::assertSame([null, Step::SetAside], [$card->refresh()->overruled, $card->next_step]);
         self::assertSame(['it was another card'], Overrule::query()->pluck('withdrawn')->all());
         $this->get('/prove/T-1')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('margin.overrule', null));
-        $this->post("/cards/{$card->tag}/overrule/withdraw", ['reason' => 'once more'])
-            ->assertSessionHasErrors(['reason' => 'Nobody overrules its verdict any more: the derived one stands. Load the page again.']);
+        $this->post("/cards/{$card->tag}/overrule/withdraw", ['reason' => 'once more'])->assertSessionHasErrors([
+            'reason' => 'Nobody overrules its verdict any more: the derived one stands. Load the page again.',
+        ]);
         $this->assertDatabaseMissing('overrules', ['withdrawn' => 'once more']);
     }
 
@@ -127,7 +149,12 @@ final class OverruleTest extends TestCase
     public function test_a_reason_and_a_name_are_asked_for(array $given, string $field, string $words): void
     {
         $card = $this->card();
-        $this->post("/cards/{$card->tag}/overrule", ['verdict' => 'Sound', 'reason' => self::REASON, 'by' => 'Wren', ...$given])->assertSessionHasErrors($field);
+        $this->post("/cards/{$card->tag}/overrule", [
+            'verdict' => 'Sound',
+            'reason' => self::REASON,
+            'by' => 'Wren',
+            ...$given,
+        ])->assertSessionHasErrors($field);
         $said = session('errors');
         self::assertInstanceOf(\Illuminate\Support\ViewErrorBag::class, $said);
         self::assertStringContainsString($words, $said->first($field));

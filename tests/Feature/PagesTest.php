@@ -38,18 +38,20 @@ final class PagesTest extends TestCase
     {
         $card = $this->card();
         $this->conduct($card, 'speed', 'Tray 3');
-        $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->component('Measure', false)
-            ->has('claimLine.ways', 2)
-            ->has('claimLine.ways.0.runs', 5)
-            ->where('claimLine.ways.0.claim', 40)
-            ->where('claimLine.ways.0.floor', 10)
-            ->where('claimLine.ways.0.floorMark', 'U1')
-            ->where('claimLine.wall', 95)
-            ->has('runs', 1)
-            ->where('runs.0.struck', false)
-            ->where('going', null)
-            ->where('margin.next.href', "/prove/{$card->tag}"));
+        $this->get("/measure/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->component('Measure', false)
+                ->has('claimLine.ways', 2)
+                ->has('claimLine.ways.0.runs', 5)
+                ->where('claimLine.ways.0.claim', 40)
+                ->where('claimLine.ways.0.floor', 10)
+                ->where('claimLine.ways.0.floorMark', 'U1')
+                ->where('claimLine.wall', 95)
+                ->has('runs', 1)
+                ->where('runs.0.struck', false)
+                ->where('going', null)
+                ->where('margin.next.href', "/prove/{$card->tag}"),
+        );
         self::assertSame(1, $this->inTray($card->tag)['runs']);
     }
 
@@ -58,62 +60,86 @@ final class PagesTest extends TestCase
         $card = $this->card();
         $run = $this->conduct($card, 'speed', 'Tray 3');
         $run->forceFill(['result' => [...$run->rawResult() ?? [], 'reads' => [2.41e9, 2.4e9]]])->save();
-        $this->get("/measure/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('runs.0.struck', true)
-            ->where('runs.0.note', 'faster than card or chain can carry on paper: the host’s cache answered, or a unit slipped')
-            ->where('claimLine.ways.1.struck', 'faster than card or chain can carry on paper: the host’s cache answered, or a unit slipped')
-            ->where('claimLine.ways.0.struck', null));
+        $this->get("/measure/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('runs.0.struck', true)
+                ->where('runs.0.note', 'faster than card or chain can carry on paper: the host’s cache answered, or a unit slipped')
+                ->where(
+                    'claimLine.ways.1.struck',
+                    'faster than card or chain can carry on paper: the host’s cache answered, or a unit slipped',
+                )
+                ->where('claimLine.ways.0.struck', null),
+        );
     }
 
     public function test_a_run_on_its_way_is_shown_with_its_progress(): void
     {
         $card = $this->card();
         Run::query()->create([
-            'card_id' => $card->id, 'station_id' => $this->station()->id, 'kind' => 'proof', 'state' => RunState::Running, 'started_at' => now(),
-            'chain' => Chain::unnamed(), 'parameters' => new SizeParameters,
+            'card_id' => $card->id,
+            'station_id' => $this->station()->id,
+            'kind' => 'proof',
+            'state' => RunState::Running,
+            'started_at' => now(),
+            'chain' => Chain::unnamed(),
+            'parameters' => new SizeParameters(),
             'progress' => ['phase' => 'reading', 'run' => 1, 'at' => 500, 'of' => 1000, 'share' => 0.75, 'rate' => 5e6, 'left' => 90.0],
         ]);
-        $this->get("/prove/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('going.waiting', false)
-            ->where('going.progress.share', 0.75)
-            ->where('going.progress.left', '1 min 30 s')
-            ->where('frame.going', 1));
+        $this->get("/prove/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('going.waiting', false)
+                ->where('going.progress.share', 0.75)
+                ->where('going.progress.left', '1 min 30 s')
+                ->where('frame.going', 1),
+        );
         self::assertTrue($this->inTray($card->tag)['going']);
     }
 
     public function test_prove_shows_the_core_sample(): void
     {
         $card = $this->card(['stand_in' => 'wraps,size=32GB,true=8GB']);
-        $this->post("/cards/{$card->tag}/runs", ['kind' => 'proof', 'slot' => $this->slot('Tray 3')->id, 'whole_map' => true])->assertSessionHasNoErrors();
+        $this->post("/cards/{$card->tag}/runs", [
+            'kind' => 'proof',
+            'slot' => $this->slot('Tray 3')->id,
+            'whole_map' => true,
+        ])->assertSessionHasNoErrors();
         $this->carryOut();
-        $this->get("/prove/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->component('Prove', false)
-            ->where('core.capacity', 8_000_000_000)
-            ->where('core.wrap', 8_000_000_000)
-            ->where('core.condition', 'wraps')
-            ->has('core.patches', 4)
-            ->where('core.patches.0.source', 24_000_000_000)
-            ->where('margin.verdict', 'Sham')
-            ->where('margin.next.href', null));
+        $this->get("/prove/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->component('Prove', false)
+                ->where('core.capacity', 8_000_000_000)
+                ->where('core.wrap', 8_000_000_000)
+                ->where('core.condition', 'wraps')
+                ->has('core.patches', 4)
+                ->where('core.patches.0.source', 24_000_000_000)
+                ->where('margin.verdict', 'Sham')
+                ->where('margin.next.href', null),
+        );
     }
 
     public function test_offload_ranks_the_ways_and_names_the_pinch(): void
     {
         $card = $this->card(['footage' => 20_000_000_000]);
         $this->conduct($card, 'speed', 'Tray 3');
-        $this->get("/offload/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->component('Offload', false)
-            ->where('amount', '20 GB')
-            ->has('routes.0.links')
-            ->where('routes.0.pinch', fn (string $pinch): bool => str_contains($pinch, 'T-1'))
-            ->where('leftOut.0', 'R5 does not take SD with UHS-I.'));
-        $this->get("/offload/{$card->tag}?amount=100+GB")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('amount', '100 GB'));
+        $this->get("/offload/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->component('Offload', false)
+                ->where('amount', '20 GB')
+                ->has('routes.0.links')
+                ->where('routes.0.pinch', fn (string $pinch): bool => str_contains($pinch, 'T-1'))
+                ->where('leftOut.0', 'R5 does not take SD with UHS-I.'),
+        );
+        $this->get("/offload/{$card->tag}?amount=100+GB")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where('amount', '100 GB'),
+        );
     }
 
     public function test_an_amount_that_is_none_gets_a_sentence(): void
     {
         $card = $this->card();
-        $this->get("/offload/{$card->tag}?amount=lots")->assertSessionHasErrors(['amount' => '“lots” is not a size. Write a number and a unit in bytes, such as 32 GB, 29.8 GiB or 512 MB.']);
+        $this->get("/offload/{$card->tag}?amount=lots")->assertSessionHasErrors([
+            'amount' => '“lots” is not a size. Write a number and a unit in bytes, such as 32 GB, 29.8 GiB or 512 MB.',
+        ]);
     }
 
     public function test_what_is_not_there_is_said_in_a_sentence(): void
@@ -157,8 +183,21 @@ final class PagesTest extends TestCase
         $before = $ask();
         for ($i = 2; $i <= 60; $i++) {
             $other = $this->card(['tag' => "T-{$i}"]);
-            Run::query()->create(['card_id' => $other->id, 'kind' => 'speed', 'state' => RunState::Done, 'chain' => Chain::unnamed(), 'parameters' => new SpeedParameters(SpeedPlan::plain(Bytes::gigabytes(1)))]);
-            Run::query()->create(['card_id' => $card->id, 'slot_id' => $this->slot('Tray 3')->id, 'kind' => 'speed', 'state' => RunState::Failed, 'chain' => Chain::unnamed(), 'parameters' => new SpeedParameters(SpeedPlan::plain(Bytes::gigabytes(1)))]);
+            Run::query()->create([
+                'card_id' => $other->id,
+                'kind' => 'speed',
+                'state' => RunState::Done,
+                'chain' => Chain::unnamed(),
+                'parameters' => new SpeedParameters(SpeedPlan::plain(Bytes::gigabytes(1))),
+            ]);
+            Run::query()->create([
+                'card_id' => $card->id,
+                'slot_id' => $this->slot('Tray 3')->id,
+                'kind' => 'speed',
+                'state' => RunState::Failed,
+                'chain' => Chain::unnamed(),
+                'parameters' => new SpeedParameters(SpeedPlan::plain(Bytes::gigabytes(1))),
+            ]);
         }
         self::assertSame($before, $ask());
         self::assertLessThan(17, $before);
@@ -177,7 +216,10 @@ final class PagesTest extends TestCase
         // Cards that are what their labels say, as the demo's own books have it, get no more than a note.
         foreach (['QS-014', 'QS-015', 'QS-022', 'QS-024', 'QS-027', 'QS-028', 'QS-032'] as $tag) {
             $card = Card::query()->where('tag', $tag)->firstOrFail();
-            $grave = array_filter(CardEvidence::of($card, CardEvidence::runs($card))->findings(), fn (Finding $finding): bool => $finding->severity !== Severity::Note);
+            $grave = array_filter(
+                CardEvidence::of($card, CardEvidence::runs($card))->findings(),
+                fn (Finding $finding): bool => $finding->severity !== Severity::Note,
+            );
             self::assertSame([], array_map(fn (Finding $finding): string => $finding->id, $grave), $tag);
         }
         // A serial met twice convicts neither of the two.

@@ -29,7 +29,9 @@ final class PhotoTest extends TestCase
         // A comment segment of JPEG, right behind its first two bytes.
         $comment = 'taken at the sea wall';
 
-        return $type === 'jpeg' ? substr($bytes, 0, 2)."\xFF\xFE".pack('n', strlen($comment) + 2).$comment.substr($bytes, 2) : $bytes;
+        return $type === 'jpeg'
+            ? substr($bytes, 0, 2)."\xFF\xFE".pack('n', strlen($comment) + 2).$comment.substr($bytes, 2)
+            : $bytes;
     }
 
     private function send(string $side, string $name, string $bytes): void
@@ -63,7 +65,9 @@ final class PhotoTest extends TestCase
         $kept = (string) $photo->jpeg;
         self::assertStringNotContainsString('sea wall', $kept);
         self::assertSame(IMAGETYPE_JPEG, ((array) getimagesizefromstring($kept))[2] ?? null);
-        $shown = $this->get("/photos/{$photo->id}")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
+        $shown = $this->get("/photos/{$photo->id}")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'image/jpeg');
         self::assertSame($kept, $shown->getContent());
     }
 
@@ -86,9 +90,17 @@ final class PhotoTest extends TestCase
     public static function refused(): iterable
     {
         yield 'text named .png' => ['card.png', 'this is no picture at all', 'is no picture inside, whatever its name says'];
-        yield 'a kind that is not taken' => ['card.png', "GIF89a\x01\x00\x01\x00\x80\x00\x00\x00\x00\x00\xFF\xFF\xFF\x2C\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02\x44\x01\x00\x3B", 'Send a JPEG, PNG or WebP'];
+        yield 'a kind that is not taken' => [
+            'card.png',
+            "GIF89a\x01\x00\x01\x00\x80\x00\x00\x00\x00\x00\xFF\xFF\xFF\x2C\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02\x44\x01\x00\x3B",
+            'Send a JPEG, PNG or WebP',
+        ];
         yield 'cut off' => ['card.png', substr(self::picture('png'), 0, 40), 'cannot be read to its end'];
-        yield 'too many pixels' => ['card.png', "\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR".pack('NN', 30000, 30000)."\x08\x02\x00\x00\x00\x00\x00\x00\x00", '30000 × 30000 pixels'];
+        yield 'too many pixels' => [
+            'card.png',
+            "\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR".pack('NN', 30000, 30000)."\x08\x02\x00\x00\x00\x00\x00\x00\x00",
+            '30000 × 30000 pixels',
+        ];
         yield 'empty' => ['card.png', '', 'is no picture inside'];
         yield 'too large' => ['card.jpeg', str_repeat('x', 13_000_000), '13 MB; a photo may be 12 MB at most'];
     }
@@ -106,6 +118,8 @@ final class PhotoTest extends TestCase
         $this->send('edge', 'a.png', self::picture('png'));
         self::assertStringContainsString('front or back', $this->complaint('photo'));
         $card = Card::query()->firstOrFail();
-        $this->post("/cards/{$card->tag}/photos", ['side' => 'back'])->assertSessionHasErrors(['photo_back' => 'No whole picture arrived. Choose a JPEG, PNG or WebP of at most 12 MB.']);
+        $this->post("/cards/{$card->tag}/photos", ['side' => 'back'])->assertSessionHasErrors([
+            'photo_back' => 'No whole picture arrived. Choose a JPEG, PNG or WebP of at most 12 MB.',
+        ]);
     }
 }

@@ -20,7 +20,15 @@ final class PricesTest extends TestCase
      */
     private static function quote(array $with = []): array
     {
-        return ['form' => 'sd', 'tier' => '10', 'capacity' => '32 GB', 'price' => '16.00 EUR', 'quoted_on' => '2026-11-02', 'source' => 'Quay Street Photo', ...$with];
+        return [
+            'form' => 'sd',
+            'tier' => '10',
+            'capacity' => '32 GB',
+            'price' => '16.00 EUR',
+            'quoted_on' => '2026-11-02',
+            'source' => 'Quay Street Photo',
+            ...$with,
+        ];
     }
 
     public function test_quotes_are_kept_and_their_median_is_the_reference(): void
@@ -29,36 +37,57 @@ final class PricesTest extends TestCase
             $this->post('/prices', self::quote(['price' => "{$price} EUR"]))->assertSessionHasNoErrors();
         }
         $this->post('/prices', self::quote(['tier' => '30', 'price' => '9 EUR']));
-        $this->get('/prices')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->component('Prices', false)
-            ->has('references', 2)
-            ->where('references.0.words', '0.500 EUR/GB, median of 3 quotes, of all capacities')
-            ->where('references.0.median', 0.5)
-            ->where('references.1.words', '0.281 EUR/GB, one quote')
-            ->has('quotes', 4));
+        $this->get('/prices')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->component('Prices', false)
+                ->has('references', 2)
+                ->where('references.0.words', '0.500 EUR/GB, median of 3 quotes, of all capacities')
+                ->where('references.0.median', 0.5)
+                ->where('references.1.words', '0.281 EUR/GB, one quote')
+                ->has('quotes', 4),
+        );
     }
 
     public function test_a_card_that_is_too_cheap_is_found_when_the_quote_comes_and_cleared_when_it_goes(): void
     {
         $card = $this->card(['price' => 390, 'currency' => 'EUR']);
-        $this->get("/intake/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('margin.reasons', fn ($reasons): bool => ! str_contains((string) json_encode($reasons), 'market')));
+        $this->get("/intake/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where(
+                'margin.reasons',
+                fn ($reasons): bool => ! str_contains((string) json_encode($reasons), 'market'),
+            ),
+        );
         foreach (range(1, 3) as $ignored) {
             $this->post('/prices', self::quote());
         }
-        $this->get("/intake/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('margin.verdict', 'Unproven')
-            ->where('margin.reasons', fn ($reasons): bool => str_contains((string) json_encode($reasons, JSON_UNESCAPED_SLASHES), '0.122 EUR/GB is 24.4 % of what such cards cost here, 0.500 EUR/GB (the median of 3 quotes for 16 GB to 64 GB). A reason to prove it first of all')));
+        $this->get("/intake/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('margin.verdict', 'Unproven')
+                ->where(
+                    'margin.reasons',
+                    fn ($reasons): bool => str_contains(
+                        (string) json_encode($reasons, JSON_UNESCAPED_SLASHES),
+                        '0.122 EUR/GB is 24.4 % of what such cards cost here, 0.500 EUR/GB (the median of 3 quotes for 16 GB to 64 '.
+                        'GB). A reason to prove it first of all',
+                    ),
+                ),
+        );
         self::assertSame(VerdictKind::Unproven, Card::query()->findOrFail($card->id)->verdict);
         foreach (PriceQuote::query()->get() as $quote) {
             $this->delete("/prices/{$quote->id}");
         }
-        $this->get('/prices')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->has('references', 0)->has('quotes', 0));
+        $this->get('/prices')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->has('references', 0)->has('quotes', 0),
+        );
     }
 
     public function test_while_typing_the_margin_says_what_such_cards_cost_or_that_nobody_knows(): void
     {
         $typed = ['form' => 'sd', 'capacity' => '32 GB', 'marks' => ['C10'], 'price' => '7.00', 'provenance' => 'retail'];
-        self::assertSame('no reference for SD, V10, U1, C10: 10 MB/s and up of about this size: it takes 3 quotes', $this->postJson('/intake/preview', $typed)->json('market'));
+        self::assertSame(
+            'no reference for SD, V10, U1, C10: 10 MB/s and up of about this size: it takes 3 quotes',
+            $this->postJson('/intake/preview', $typed)->json('market'),
+        );
         foreach (range(1, 3) as $ignored) {
             $this->post('/prices', self::quote());
         }

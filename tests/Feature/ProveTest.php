@@ -41,12 +41,27 @@ final class ProveTest extends TestCase
         config(['tally.folders' => [$folder], 'tally.plain_folders' => [$folder]]);
         $bay = $this->slot('Bay 1');
 
-        return Slot::query()->create(['station_id' => $bay->station_id, 'name' => 'Raw bench', 'kind' => SlotKind::Raw, 'path' => $path, 'reader_id' => $bay->getAttribute('reader_id'), 'port_id' => $bay->getAttribute('port_id')]);
+        return Slot::query()->create([
+            'station_id' => $bay->station_id,
+            'name' => 'Raw bench',
+            'kind' => SlotKind::Raw,
+            'path' => $path,
+            'reader_id' => $bay->getAttribute('reader_id'),
+            'port_id' => $bay->getAttribute('port_id'),
+        ]);
     }
 
     private function small(): Card
     {
-        return $this->card(['capacity' => 32_000_000, 'family' => 'SD', 'bus' => null, 'marks' => [], 'read' => null, 'write' => null, 'stand_in' => null]);
+        return $this->card([
+            'capacity' => 32_000_000,
+            'family' => 'SD',
+            'bus' => null,
+            'marks' => [],
+            'read' => null,
+            'write' => null,
+            'stand_in' => null,
+        ]);
     }
 
     /**
@@ -55,7 +70,13 @@ final class ProveTest extends TestCase
      */
     private function orderRaw(Card $card, Slot $slot, array $with = []): TestResponse
     {
-        return $this->post("/cards/{$card->tag}/runs", ['kind' => 'proof', 'slot' => $slot->id, 'tag' => $card->tag, 'by' => 'Wren', ...$with]);
+        return $this->post("/cards/{$card->tag}/runs", [
+            'kind' => 'proof',
+            'slot' => $slot->id,
+            'tag' => $card->tag,
+            'by' => 'Wren',
+            ...$with,
+        ]);
     }
 
     public function test_a_raw_card_is_proven_and_that_is_in_the_ledger(): void
@@ -65,11 +86,16 @@ final class ProveTest extends TestCase
         $run = $this->carryOut();
         self::assertSame([RunState::Done, VerdictKind::Sound], [$run->state, $card->refresh()->verdict]);
         $line = Erasure::query()->firstOrFail();
-        self::assertSame([$card->id, $run->id, $slot->path, 32_000_000, 'Wren', 'Bench A'], [$line->card_id, $line->run_id, $line->path, $line->bytes, $line->person, $line->station]);
-        $this->get("/prove/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('erasures.0.person', 'Wren')
-            ->where('left.again', true)
-            ->where('core.leaves.0', fn (string $words): bool => str_contains($words, 'A cache inside the card')));
+        self::assertSame(
+            [$card->id, $run->id, $slot->path, 32_000_000, 'Wren', 'Bench A'],
+            [$line->card_id, $line->run_id, $line->path, $line->bytes, $line->person, $line->station],
+        );
+        $this->get("/prove/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('erasures.0.person', 'Wren')
+                ->where('left.again', true)
+                ->where('core.leaves.0', fn (string $words): bool => str_contains($words, 'A cache inside the card')),
+        );
         // Once more, as after it was taken out and put in.
         $this->post("/runs/{$run->id}/go-on", ['again' => true])->assertSessionHasNoErrors();
         $again = $this->carryOut();
@@ -79,7 +105,14 @@ final class ProveTest extends TestCase
 
     public function test_the_ledger_is_only_ever_added_to(): void
     {
-        $line = Erasure::query()->create(['what' => 'full proof', 'path' => '/dev/x', 'bytes' => 1, 'person' => 'Wren', 'station' => 'Bench A', 'erased_at' => now()]);
+        $line = Erasure::query()->create([
+            'what' => 'full proof',
+            'path' => '/dev/x',
+            'bytes' => 1,
+            'person' => 'Wren',
+            'station' => 'Bench A',
+            'erased_at' => now(),
+        ]);
         foreach ([fn () => $line->update(['person' => 'nobody']), fn () => $line->delete()] as $act) {
             try {
                 $act();
@@ -97,7 +130,12 @@ final class ProveTest extends TestCase
         yield 'another tag' => [[], ['tag' => 'T-11'], 'tag', '“T-11” was typed.'];
         yield 'nobody' => [[], ['by' => ''], 'by', 'Nobody is named.'];
         yield 'footage' => [['footage' => 1], [], 'slot', 'still carries 1 B of footage that is not secured'];
-        yield 'footage, whatever is said' => [['footage' => 41_000_000_000], ['why' => 'never mind'], 'slot', 'still carries 41 GB of footage'];
+        yield 'footage, whatever is said' => [
+            ['footage' => 41_000_000_000],
+            ['why' => 'never mind'],
+            'slot',
+            'still carries 41 GB of footage',
+        ];
         yield 'a speed run' => [[], ['kind' => 'speed'], 'slot', 'only a full proof or a quick screen can be run there'];
         yield 'small files' => [[], ['kind' => 'files'], 'slot', 'only a full proof or a quick screen'];
         yield 'too few places' => [[], ['kind' => 'screen', 'points' => 3], 'points', 'give a whole number from 16 to 4096'];
@@ -171,22 +209,31 @@ final class ProveTest extends TestCase
         $card = $this->card();
         $run = $this->conduct($card, 'screen', 'Tray 3');
         self::assertSame([RunKind::Screen, RunState::Done, VerdictKind::Unproven], [$run->kind, $run->state, $card->refresh()->verdict]);
-        $this->get("/prove/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('core.points', 256)
-            ->where('core.proves', fn (string $words): bool => str_contains($words, 'fewer than 1.17 % of the blocks are bad') && str_contains($words, 'less than 98.2 %'))
-            ->where('schools.recommended', 'proof')
-            ->where('schools.reason', fn (string $words): bool => str_contains($words, 'Only a full proof says that every block holds')));
+        $this->get("/prove/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('core.points', 256)
+                ->where(
+                    'core.proves',
+                    fn (string $words): bool => str_contains($words, 'fewer than 1.17 % of the blocks are bad') &&
+                        str_contains($words, 'less than 98.2 %'),
+                )
+                ->where('schools.recommended', 'proof')
+                ->where('schools.reason', fn (string $words): bool => str_contains($words, 'Only a full proof says that every '.
+                    'block holds')),
+        );
     }
 
     public function test_both_ways_are_told_side_by_side(): void
     {
         $card = $this->card(['capacity' => 1_000_000_000_000, 'family' => 'SDXC', 'read' => 7e6, 'write' => 11.7e6, 'marks' => []]);
-        $this->get("/prove/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            // Handbook § 5: 1 TB at 11.7/7 MB/s takes 63.4 hours.
-            ->where('schools.proof.expected', fn (string $words): bool => $words === '63.4 h')
-            ->where('schools.recommended', 'screen')
-            ->where('schools.screen.expected', fn (string $words): bool => ! str_contains($words, ' h'))
-            ->where('schools.screen.proves', fn (string $words): bool => str_contains($words, '98.2 %')));
+        $this->get("/prove/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                // Handbook § 5: 1 TB at 11.7/7 MB/s takes 63.4 hours.
+                ->where('schools.proof.expected', fn (string $words): bool => $words === '63.4 h')
+                ->where('schools.recommended', 'screen')
+                ->where('schools.screen.expected', fn (string $words): bool => ! str_contains($words, ' h'))
+                ->where('schools.screen.proves', fn (string $words): bool => str_contains($words, '98.2 %')),
+        );
     }
 
     public function test_a_fake_is_screened_out(): void
@@ -206,8 +253,14 @@ final class ProveTest extends TestCase
         $run = $this->conduct($card, 'screen', 'Bay 1', '200 MB');
         self::assertSame([RunState::Done, null], [$run->state, $run->message]);
         self::assertSame([], self::everything($folder));
-        $this->get("/prove/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('core.leaves', fn (\Illuminate\Support\Collection $leaves): bool => $leaves->contains('What the file system and other files take up, and where on the medium the files lie.')));
+        $this->get("/prove/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where(
+                'core.leaves',
+                fn (\Illuminate\Support\Collection $leaves): bool => $leaves->contains(
+                    'What the file system and other files take up, and where on the medium the files lie.',
+                ),
+            ),
+        );
     }
 
     public function test_a_proof_that_was_left_goes_on_from_its_place(): void
@@ -218,26 +271,40 @@ final class ProveTest extends TestCase
         DB::listen(function (QueryExecuted $query) use ($run): void {
             // Somebody presses stop as soon as there is a place to go on from.
             if (str_contains($query->sql, '`checkpoint`') && str_starts_with($query->sql, 'update')) {
-                DB::table('runs')->where('id', $run->id)->update(['stop_requested' => true]);
+                DB::table('runs')
+                    ->where('id', $run->id)
+                    ->update(['stop_requested' => true]);
             }
         });
-        (new RunConductor($this->app->make(AllowedFolders::class), 3))->conduct(Run::query()->with(['card', 'slot', 'station'])->findOrFail($run->id));
+        (new RunConductor($this->app->make(AllowedFolders::class), 3))->conduct(
+            Run::query()
+                ->with(['card', 'slot', 'station'])
+                ->findOrFail($run->id),
+        );
         $run->refresh();
         self::assertSame(RunState::Stopped, $run->state);
         self::assertTrue($run->canContinue());
-        $this->get("/prove/{$card->tag}")->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('left.run', $run->id)->where('left.again', false)->where('left.where', fn (string $words): bool => str_contains($words, 'of 32 GB')));
-        DB::table('runs')->where('id', $run->id)->update(['stop_requested' => false]);
+        $this->get("/prove/{$card->tag}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('left.run', $run->id)
+                ->where('left.again', false)
+                ->where('left.where', fn (string $words): bool => str_contains($words, 'of 32 GB')),
+        );
+        DB::table('runs')
+            ->where('id', $run->id)
+            ->update(['stop_requested' => false]);
         DB::getEventDispatcher()?->forget(QueryExecuted::class);
         $this->post("/runs/{$run->id}/go-on")->assertSessionHasNoErrors();
         $run = $this->carryOut();
-        self::assertSame([RunState::Done, 32_000_000_000], [$run->state, ($run->rawResult()['holds'] ?? null)]);
+        self::assertSame([RunState::Done, 32_000_000_000], [$run->state, $run->rawResult()['holds'] ?? null]);
     }
 
     public function test_what_cannot_go_on_says_so(): void
     {
         $run = $this->conduct($this->card(), 'proof', 'Tray 3');
-        $this->post("/runs/{$run->id}/go-on")->assertSessionHasErrors(['run' => "There is nothing to go on from: {$run->name()} is done, and no place of it was kept. Begin a new proof."]);
+        $this->post("/runs/{$run->id}/go-on")->assertSessionHasErrors([
+            'run' => "There is nothing to go on from: {$run->name()} is done, and no place of it was kept. Begin a new proof.",
+        ]);
     }
 
     public function test_a_proof_in_a_folder_goes_on_after_its_worker_was_killed(): void
@@ -252,10 +319,20 @@ final class ProveTest extends TestCase
         // As a worker leaves it that dies while it reads back.
         $device = \Tally\Device\FolderDevice::open(\Tally\Device\HeldFolder::at($folder), \Tally\Quantity\Bytes::of(64_000_000));
         $keeper = new \Tests\Support\CheckpointInHand(1);
-        \Tally\Probe\Proof\FullProof::on($device, new \Tally\Device\HostClock, new \Tests\Support\StopAt(\Tally\Probe\Watch\Phase::Reading, 0.5), lookBack: false, keeper: $keeper);
+        \Tally\Probe\Proof\FullProof::on(
+            $device,
+            new \Tally\Device\HostClock(),
+            new \Tests\Support\StopAt(\Tally\Probe\Watch\Phase::Reading, 0.5),
+            lookBack: false,
+            keeper: $keeper,
+        );
         $checkpoint = json_decode((string) $keeper->json, true);
         self::assertIsArray($checkpoint);
-        $run->forceFill(['state' => RunState::Running, 'lane' => null, 'checkpoint' => [...$checkpoint, 'folder' => $device->folder()]])->save();
+        $run->forceFill([
+            'state' => RunState::Running,
+            'lane' => null,
+            'checkpoint' => [...$checkpoint, 'folder' => $device->folder()],
+        ])->save();
         $device->leave();
         DB::table('jobs')->delete();
         $this->command('tally:station', ['--once' => true])->assertSuccessful();
@@ -263,7 +340,7 @@ final class ProveTest extends TestCase
         self::assertStringContainsString('It can go on from where it was.', (string) $run->message);
         $this->post("/runs/{$run->id}/go-on")->assertSessionHasNoErrors();
         $run = $this->carryOut();
-        self::assertSame([RunState::Done, 64_000_000], [$run->state, ($run->rawResult()['holds'] ?? null)]);
+        self::assertSame([RunState::Done, 64_000_000], [$run->state, $run->rawResult()['holds'] ?? null]);
         self::assertSame([], self::everything($folder));
         // And the files being gone, it cannot.
         $run->forceFill(['state' => RunState::Interrupted])->save();

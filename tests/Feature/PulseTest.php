@@ -18,7 +18,15 @@ final class PulseTest extends TestCase
     /** @return list<string> */
     private function changed(string $since): array
     {
-        return array_values(array_filter(array_map(fn (mixed $row): mixed => is_array($row) ? $row['tag'] : null, (array) $this->getJson('/pulse?since='.urlencode($since))->json('tray')), is_string(...)));
+        return array_values(
+            array_filter(
+                array_map(
+                    fn (mixed $row): mixed => is_array($row) ? $row['tag'] : null,
+                    (array) $this->getJson('/pulse?since='.urlencode($since))->json('tray'),
+                ),
+                is_string(...),
+            ),
+        );
     }
 
     private static function now(): string
@@ -39,15 +47,28 @@ final class PulseTest extends TestCase
         $mark = self::now();
         self::assertSame([], $this->changed($mark));
         // Whatever changes what the tray shows, by the models or past them.
-        DB::table('cards')->where('tag', 'T-2')->update(['line' => 'another line']);
+        DB::table('cards')
+            ->where('tag', 'T-2')
+            ->update(['line' => 'another line']);
         self::assertSame(['T-2'], $this->changed($mark));
         $mark = self::now();
-        $run = Run::query()->create(['card_id' => DB::table('cards')->where('tag', 'T-3')->value('id'), 'station_id' => $this->station()->id, 'kind' => RunKind::Sustained, 'state' => RunState::Waiting, 'chain' => Chain::unnamed(), 'parameters' => new SizeParameters]);
+        $run = Run::query()->create([
+            'card_id' => DB::table('cards')->where('tag', 'T-3')->value('id'),
+            'station_id' => $this->station()->id,
+            'kind' => RunKind::Sustained,
+            'state' => RunState::Waiting,
+            'chain' => Chain::unnamed(),
+            'parameters' => new SizeParameters(),
+        ]);
         self::assertSame(['T-3'], $this->changed($mark));
         $mark = self::now();
-        Run::query()->whereKey($run->id)->update(['progress' => '{"share":0.5}']);
+        Run::query()
+            ->whereKey($run->id)
+            ->update(['progress' => '{"share":0.5}']);
         self::assertSame([], $this->changed($mark), 'that it goes on is asked of the run, and changes no card');
-        Run::query()->whereKey($run->id)->update(['state' => RunState::Failed]);
+        Run::query()
+            ->whereKey($run->id)
+            ->update(['state' => RunState::Failed]);
         self::assertSame(['T-3'], $this->changed($mark));
         // What is no mark of ours is answered with all of them.
         self::assertCount(3, $this->changed("' or 1=1"));
@@ -60,7 +81,9 @@ final class PulseTest extends TestCase
         }
         $this->card(['tag' => 'T-3']);
         $mark = self::now();
-        DB::table('cards')->where('tag', 'T-1')->update(['verdict' => 'Sham']);
+        DB::table('cards')
+            ->where('tag', 'T-1')
+            ->update(['verdict' => 'Sham']);
         self::assertSame(['T-1', 'T-2'], $this->changed($mark));
         self::assertSame('1 of 2', $this->inTray('T-2')['badLot']);
     }
@@ -69,7 +92,13 @@ final class PulseTest extends TestCase
     {
         $card = $this->card();
         $run = Run::query()->create([
-            'card_id' => $card->id, 'station_id' => $this->station()->id, 'kind' => RunKind::Proof, 'state' => RunState::Running, 'started_at' => now(), 'chain' => Chain::unnamed(), 'parameters' => new SizeParameters,
+            'card_id' => $card->id,
+            'station_id' => $this->station()->id,
+            'kind' => RunKind::Proof,
+            'state' => RunState::Running,
+            'started_at' => now(),
+            'chain' => Chain::unnamed(),
+            'parameters' => new SizeParameters(),
             'progress' => ['phase' => 'reading', 'run' => 1, 'at' => 500, 'of' => 1000, 'share' => 0.75, 'rate' => 5e6, 'left' => 90.0],
         ]);
         $mark = self::now();

@@ -41,7 +41,12 @@ final class RawTerminalTest extends TestCase
             mkdir("{$this->storage}/framework/cache", recursive: true);
             mkdir("{$this->storage}/logs");
         }
-        $process = new Process([PHP_BINARY, 'artisan', ...$arguments, '--json'], base_path(), ['DB_PORT' => '1', 'LARAVEL_STORAGE_PATH' => $this->storage, 'SUDO_USER' => 'wren'], timeout: 60);
+        $process = new Process(
+            [PHP_BINARY, 'artisan', ...$arguments, '--json'],
+            base_path(),
+            ['DB_PORT' => '1', 'LARAVEL_STORAGE_PATH' => $this->storage, 'SUDO_USER' => 'wren'],
+            timeout: 60,
+        );
         $code = $process->run();
         $json = json_decode($process->getOutput(), true);
 
@@ -52,7 +57,17 @@ final class RawTerminalTest extends TestCase
     {
         $path = $this->image();
         [$code, $json] = $this->tally(['tally:prove', $path, '--raw', "--erase={$path}"]);
-        self::assertSame([0, 'proof', 32_000_000, 32_000_000, true, 'Sound'], [$code, $json['kind'] ?? null, $json['holds'] ?? null, $json['capacity'] ?? null, $json['whole'] ?? null, $json['verdict'] ?? null]);
+        self::assertSame(
+            [0, 'proof', 32_000_000, 32_000_000, true, 'Sound'],
+            [
+                $code,
+                $json['kind'] ?? null,
+                $json['holds'] ?? null,
+                $json['capacity'] ?? null,
+                $json['whole'] ?? null,
+                $json['verdict'] ?? null,
+            ],
+        );
         self::assertTrue($json['reinsert'] ?? null, 'so little could have been answered by a cache');
         [$code, $told] = $this->tally(['tally:prove', $path, '--raw', "--erase={$path}", '--resume']);
         self::assertSame([0, 32_000_000, 'Sound'], [$code, $told['holds'] ?? null, $told['verdict'] ?? null]);
@@ -63,7 +78,7 @@ final class RawTerminalTest extends TestCase
         fwrite($handle, '?');
         fclose($handle);
         [$code, $json] = $this->tally(['tally:prove', $path, '--raw', "--erase={$path}", '--again']);
-        self::assertSame([1, 20_000_000 - 20_000_000 % 512, 'Shaky'], [$code, $json['first_bad'] ?? null, $json['verdict'] ?? null]);
+        self::assertSame([1, 20_000_000 - (20_000_000 % 512), 'Shaky'], [$code, $json['first_bad'] ?? null, $json['verdict'] ?? null]);
         $ledger = file("{$this->storage}/app/erasures-".DB::connection()->getDatabaseName().'.jsonl');
         self::assertNotFalse($ledger);
         self::assertCount(3, $ledger);
@@ -74,7 +89,10 @@ final class RawTerminalTest extends TestCase
     {
         $path = $this->image(64_000_000);
         [$code, $json] = $this->tally(['tally:screen', $path, '--raw', "--erase={$path}", '--points=64']);
-        self::assertSame([0, 'screen', 64, 'Unproven', false], [$code, $json['kind'] ?? null, $json['points'] ?? null, $json['verdict'] ?? null, $json['exact'] ?? null]);
+        self::assertSame(
+            [0, 'screen', 64, 'Unproven', false],
+            [$code, $json['kind'] ?? null, $json['points'] ?? null, $json['verdict'] ?? null, $json['exact'] ?? null],
+        );
         self::assertLessThan(64_000_000, $json['holds'] ?? null);
         [$code] = $this->tally(['tally:screen', $path, '--raw', "--erase={$path}", '--again']);
         self::assertSame(0, $code);
@@ -92,12 +110,21 @@ final class RawTerminalTest extends TestCase
         yield 'said otherwise' => [['tally:prove', 'PATH', '--raw', '--erase=/dev/sdx'], '“/dev/sdx” was given.'];
         yield 'another name for it' => [['tally:prove', 'PATH', '--raw', '--erase=./PATH'], 'say it twice'];
         yield 'erased and not raw' => [['tally:prove', 'PATH', '--erase=PATH'], 'Only a raw run erases'];
-        yield 'a stand-in' => [['tally:prove', 'stand-in:honest', '--raw', '--erase=stand-in:honest'], 'A stand-in is neither raw nor a folder'];
+        yield 'a stand-in' => [
+            ['tally:prove', 'stand-in:honest', '--raw', '--erase=stand-in:honest'],
+            'A stand-in is neither raw nor a folder',
+        ];
         yield 'a screen not said twice' => [['tally:screen', 'PATH', '--raw'], 'say it twice'];
-        yield 'too few places' => [['tally:screen', 'PATH', '--raw', '--erase=PATH', '--points=2'], '--points was “2”: give a whole number from 16 to 4096.'];
+        yield 'too few places' => [
+            ['tally:screen', 'PATH', '--raw', '--erase=PATH', '--points=2'],
+            '--points was “2”: give a whole number from 16 to 4096.',
+        ];
         yield 'places that are none' => [['tally:screen', 'PATH', '--raw', '--erase=PATH', '--points=many'], '--points was “many”'];
         yield 'nothing to go on from' => [['tally:prove', 'PATH', '--raw', '--erase=PATH', '--resume'], 'There is nothing to go on from'];
-        yield 'nothing to look at again' => [['tally:screen', 'PATH', '--raw', '--erase=PATH', '--again'], 'There is nothing to go on from'];
+        yield 'nothing to look at again' => [
+            ['tally:screen', 'PATH', '--raw', '--erase=PATH', '--again'],
+            'There is nothing to go on from',
+        ];
         yield 'the host’s own' => [['tally:prove', '/etc/passwd', '--raw', '--erase=/etc/passwd'], 'the host keeps its own files'];
         yield 'a folder' => [['tally:prove', '/tmp', '--raw', '--erase=/tmp'], 'it is a folder'];
     }
@@ -125,15 +152,31 @@ final class RawTerminalTest extends TestCase
         $this->command('tally:prove', [...$prove, '--why' => 'a smaller one of the same make'])->assertExitCode(0);
         $card->forceFill(['capacity' => 32_000_000])->save();
         $this->command('tally:screen', [...$prove, '--points' => '32'])->assertExitCode(0);
-        self::assertSame([RunKind::Proof, RunKind::Screen], Run::query()->orderBy('id')->get()->map(fn (Run $run): RunKind => $run->kind)->all());
-        self::assertSame([2, 'a smaller one of the same make'], [Erasure::query()->where('card_id', $card->id)->count(), Erasure::query()->firstOrFail()->why]);
+        self::assertSame(
+            [RunKind::Proof, RunKind::Screen],
+            Run::query()->orderBy('id')->get()->map(fn (Run $run): RunKind => $run->kind)->all(),
+        );
+        self::assertSame(
+            [2, 'a smaller one of the same make'],
+            [Erasure::query()->where('card_id', $card->id)->count(), Erasure::query()->firstOrFail()->why],
+        );
     }
 
     public function test_what_was_written_down_while_the_books_were_away_is_taken_over(): void
     {
         $this->app->useStoragePath($this->folder());
         mkdir(storage_path('app'));
-        $line = ['card_id' => null, 'run_id' => null, 'what' => 'full proof', 'path' => '/dev/x', 'bytes' => 5, 'person' => 'wren', 'station' => 'Bench A', 'why' => null, 'erased_at' => '2026-11-01 10:00:00'];
+        $line = [
+            'card_id' => null,
+            'run_id' => null,
+            'what' => 'full proof',
+            'path' => '/dev/x',
+            'bytes' => 5,
+            'person' => 'wren',
+            'station' => 'Bench A',
+            'why' => null,
+            'erased_at' => '2026-11-01 10:00:00',
+        ];
         file_put_contents(Ledger::file(), json_encode($line)."\n");
         Ledger::takeOver();
         self::assertSame([1, ''], [Erasure::query()->where('path', '/dev/x')->count(), file_get_contents(Ledger::file())]);

@@ -102,7 +102,11 @@ final class RunTest extends TestCase
     {
         Queue::fake();
         $card = $this->card(['stand_in' => null]);
-        $this->post("/cards/{$card->tag}/runs", ['kind' => 'proof', 'slot' => $this->slot('Tray 3')->id, 'stand_in' => 'wraps'])->assertSessionHasNoErrors();
+        $this->post("/cards/{$card->tag}/runs", [
+            'kind' => 'proof',
+            'slot' => $this->slot('Tray 3')->id,
+            'stand_in' => 'wraps',
+        ])->assertSessionHasNoErrors();
         $line = $card->refresh()->stand_in;
         self::assertStringStartsWith('wraps,', (string) $line);
         Run::query()->update(['state' => RunState::Done]);
@@ -128,7 +132,11 @@ final class RunTest extends TestCase
     #[DataProvider('mistakes')]
     public function test_a_mistaken_order_gets_a_sentence_and_nothing_waits(array $change, string $field, string $words): void
     {
-        $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id, ...$change])->assertSessionHasErrors($field);
+        $this->post('/cards/'.$this->card()->tag.'/runs', [
+            'kind' => 'speed',
+            'slot' => $this->slot('Tray 3')->id,
+            ...$change,
+        ])->assertSessionHasErrors($field);
         $errors = session('errors');
         self::assertInstanceOf(\Illuminate\Support\ViewErrorBag::class, $errors);
         self::assertStringContainsString($words, $errors->first($field));
@@ -137,8 +145,10 @@ final class RunTest extends TestCase
 
     public function test_a_card_that_does_not_fit_the_reader_is_refused(): void
     {
-        $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'speed', 'slot' => $this->slot('Tray 5')->id])
-            ->assertSessionHasErrors(['slot' => 'R5 does not take SD with UHS-I: choose another slot.']);
+        $this->post('/cards/'.$this->card()->tag.'/runs', [
+            'kind' => 'speed',
+            'slot' => $this->slot('Tray 5')->id,
+        ])->assertSessionHasErrors(['slot' => 'R5 does not take SD with UHS-I: choose another slot.']);
     }
 
     public function test_one_card_has_one_run_at_a_time(): void
@@ -147,7 +157,9 @@ final class RunTest extends TestCase
         $card = $this->card();
         $order = ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id];
         $this->post("/cards/{$card->tag}/runs", $order)->assertSessionHasNoErrors();
-        $this->post("/cards/{$card->tag}/runs", $order)->assertSessionHasErrors(['slot' => 'T-1 already has a run going or waiting: let it end, or stop it.']);
+        $this->post("/cards/{$card->tag}/runs", $order)->assertSessionHasErrors([
+            'slot' => 'T-1 already has a run going or waiting: let it end, or stop it.',
+        ]);
         self::assertSame(1, Run::query()->count());
     }
 
@@ -158,7 +170,7 @@ final class RunTest extends TestCase
         $this->folderSlot($folder);
         $run = $this->conduct($this->card(), 'proof', 'Bay 2', '20 MB');
         self::assertSame(RunState::Done, $run->state, (string) $run->message);
-        self::assertSame(20_000_000, ($run->rawResult()['holds'] ?? null));
+        self::assertSame(20_000_000, $run->rawResult()['holds'] ?? null);
         self::assertSame(['clip.mov'], self::everything($folder));
     }
 
@@ -171,7 +183,11 @@ final class RunTest extends TestCase
         config(['tally.folders' => [$allowed]]);
         foreach ([$outside, "{$allowed}/../".basename($outside), "{$allowed}/link"] as $path) {
             $slot->forceFill(['path' => $path])->save();
-            $this->post('/cards/'.($this->cardOnce()->tag).'/runs', ['kind' => 'proof', 'slot' => $slot->id, 'size' => '1 MB'])->assertSessionHasErrors('slot');
+            $this->post('/cards/'.$this->cardOnce()->tag.'/runs', [
+                'kind' => 'proof',
+                'slot' => $slot->id,
+                'size' => '1 MB',
+            ])->assertSessionHasErrors('slot');
         }
         self::assertSame(0, Run::query()->count());
         self::assertSame([], self::everything($outside));
@@ -190,10 +206,16 @@ final class RunTest extends TestCase
         mkdir("{$allowed}/card");
         $slot = $this->folderSlot("{$allowed}/card");
         config(['tally.folders' => [$allowed]]);
-        $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'proof', 'slot' => $slot->id, 'size' => '1 MB'])->assertSessionHasNoErrors();
+        $this->post('/cards/'.$this->card()->tag.'/runs', [
+            'kind' => 'proof',
+            'slot' => $slot->id,
+            'size' => '1 MB',
+        ])->assertSessionHasNoErrors();
         rmdir("{$allowed}/card");
         symlink($outside, "{$allowed}/card");
-        $run = Run::query()->with(['card', 'slot', 'station'])->firstOrFail();
+        $run = Run::query()
+            ->with(['card', 'slot', 'station'])
+            ->firstOrFail();
         (new RunConductor(new AllowedFolders([$allowed]), 0))->conduct($run);
         self::assertSame(RunState::Failed, $run->state);
         self::assertStringContainsString('outside the folders', (string) $run->message);
@@ -214,7 +236,9 @@ final class RunTest extends TestCase
         Queue::fake();
         $card = $this->card();
         $this->post("/cards/{$card->tag}/runs", ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id]);
-        $run = Run::query()->with(['card', 'slot', 'station'])->firstOrFail();
+        $run = Run::query()
+            ->with(['card', 'slot', 'station'])
+            ->firstOrFail();
         $this->post("/runs/{$run->id}/stop")->assertRedirect();
         $run->refresh();
         (new RunConductor(new AllowedFolders([]), 0))->conduct($run);
@@ -226,11 +250,15 @@ final class RunTest extends TestCase
         Queue::fake();
         $card = $this->card();
         $this->post("/cards/{$card->tag}/runs", ['kind' => 'proof', 'slot' => $this->slot('Tray 3')->id]);
-        $run = Run::query()->with(['card', 'slot', 'station'])->firstOrFail();
+        $run = Run::query()
+            ->with(['card', 'slot', 'station'])
+            ->firstOrFail();
         // Somebody presses the button as soon as the run has said anything.
         DB::listen(function (QueryExecuted $query) use ($run): void {
             if (str_contains($query->sql, 'update `runs` set `progress`')) {
-                DB::table('runs')->where('id', $run->id)->update(['stop_requested' => true]);
+                DB::table('runs')
+                    ->where('id', $run->id)
+                    ->update(['stop_requested' => true]);
             }
         });
         (new RunConductor(new AllowedFolders([]), 2))->conduct($run);
@@ -244,7 +272,9 @@ final class RunTest extends TestCase
         $folder = $this->folder();
         $slot = $this->folderSlot($folder);
         $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'proof', 'slot' => $slot->id, 'size' => '100 MB']);
-        $run = Run::query()->with(['card', 'slot', 'station'])->firstOrFail();
+        $run = Run::query()
+            ->with(['card', 'slot', 'station'])
+            ->firstOrFail();
         $worker = $this->app->make('queue.worker');
         self::assertInstanceOf(Worker::class, $worker);
         $worker->shouldQuit = true;

@@ -16,16 +16,26 @@ final class SistersTest extends TestCase
     public function test_many_find_the_same_as_each_alone(): void
     {
         $codes = [
-            ['serial' => 'A 1', 'lot' => 'spring'], ['serial' => 'a-1', 'lot' => 'Spring'], ['serial' => 'A1', 'back_code' => 'X9', 'lot' => 'SPRING'],
-            ['serial' => 'B2', 'back_code' => 'x-9'], ['lot' => 'autumn'], ['lot' => 'autumn'], [],
+            ['serial' => 'A 1', 'lot' => 'spring'],
+            ['serial' => 'a-1', 'lot' => 'Spring'],
+            ['serial' => 'A1', 'back_code' => 'X9', 'lot' => 'SPRING'],
+            ['serial' => 'B2', 'back_code' => 'x-9'],
+            ['lot' => 'autumn'],
+            ['lot' => 'autumn'],
+            [],
             // Letters that the database takes for the same.
-            ['serial' => 'É7', 'lot' => 'été'], ['serial' => 'E7', 'lot' => 'ete'],
+            ['serial' => 'É7', 'lot' => 'été'],
+            ['serial' => 'E7', 'lot' => 'ete'],
         ];
         foreach ($codes as $i => $code) {
             $this->card([...$code, 'tag' => "S-{$i}"]);
         }
-        Card::query()->whereIn('tag', ['S-1', 'S-4', 'S-7'])->update(['verdict' => VerdictKind::Sham]);
-        Card::query()->where('tag', 'S-4')->update(['overruled' => VerdictKind::Sound]);
+        Card::query()
+            ->whereIn('tag', ['S-1', 'S-4', 'S-7'])
+            ->update(['verdict' => VerdictKind::Sham]);
+        Card::query()
+            ->where('tag', 'S-4')
+            ->update(['overruled' => VerdictKind::Sound]);
         $cards = Card::query()->orderBy('id')->get()->toBase();
         $atOnce = new SistersAtOnce($cards);
         foreach ($cards as $card) {

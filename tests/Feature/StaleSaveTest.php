@@ -26,21 +26,33 @@ final class StaleSaveTest extends TestCase
      */
     private static function form(Card $card, array $with): array
     {
-        return array_filter([...get_object_vars(IntakePage::of($card->refresh())), 'revision' => $card->revision, ...$with], is_string(...), ARRAY_FILTER_USE_KEY);
+        return array_filter(
+            [...get_object_vars(IntakePage::of($card->refresh())), 'revision' => $card->revision, ...$with],
+            is_string(...),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     public function test_an_older_page_is_refused_with_what_the_other_changed(): void
     {
         $card = $this->card();
         $mine = self::form($card, ['lot' => 'L-9']);
-        $this->withCookie('person', 'Wren')->put('/cards/T-1', self::form($card, ['seller' => 'Quay', 'serial' => 'SN1']))->assertSessionHasNoErrors();
+        $this->withCookie('person', 'Wren')
+            ->put('/cards/T-1', self::form($card, ['seller' => 'Quay', 'serial' => 'SN1']))
+            ->assertSessionHasNoErrors();
         $this->put('/cards/T-1', $mine)->assertSessionHasErrors('revision');
         $says = session()->get('errors')?->first('revision'); // @phpstan-ignore method.nonObject
-        self::assertMatchesRegularExpression('/^Since this page was loaded, Wren changed Serial from nothing to SN1 on .+; Wren changed Seller from nothing to Quay on .+ UTC\. Nothing of yours was saved yet\.$/', is_string($says) ? $says : '');
+        self::assertMatchesRegularExpression(
+            '/^Since this page was loaded, Wren changed Serial from nothing to SN1 on .+; Wren changed Seller from nothing to Quay '.
+            'on .+ UTC\. Nothing of yours was saved yet\.$/',
+            is_string($says) ? $says : '',
+        );
         $card->refresh();
         self::assertSame(['SN1', 'Quay', null, 1], [$card->serial, $card->seller, $card->lot, $card->revision]);
         // The page has what is in the books now at hand, and with it both can be kept.
-        $this->get('/intake/T-1')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('revision', 1)->where('values.serial', 'SN1'));
+        $this->get('/intake/T-1')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where('revision', 1)->where('values.serial', 'SN1'),
+        );
         $this->put('/cards/T-1', self::form($card, ['lot' => 'L-9']))->assertSessionHasNoErrors();
         self::assertSame(['SN1', 'L-9', 2], [$card->refresh()->serial, $card->lot, $card->revision]);
         $this->put('/cards/T-1', array_diff_key($mine, ['revision' => 0]))->assertSessionHasErrors('revision');
@@ -54,33 +66,65 @@ final class StaleSaveTest extends TestCase
         self::assertSame('', $before['footage']);
         $this->put('/cards/T-1', $before)->assertSessionHasNoErrors();
         self::assertSame(['Tindle Classic II', 20_000_000_000], [$card->refresh()->name, $card->footage]);
-        $this->post('/cards/T-1/runs', ['kind' => 'proof', 'slot' => $this->slot('Raw 1')->id, 'tag' => 'T-1', 'by' => 'Moss'])->assertSessionHasErrors('slot');
+        $this->post('/cards/T-1/runs', [
+            'kind' => 'proof',
+            'slot' => $this->slot('Raw 1')->id,
+            'tag' => 'T-1',
+            'by' => 'Moss',
+        ])->assertSessionHasErrors('slot');
         foreach ([['by' => 'Moss'], ['why' => 'on D1 and D3']] as $half) {
             $this->post('/cards/T-1/clear', $half)->assertSessionHasErrors();
         }
         $this->post('/cards/T-1/clear', ['by' => 'Moss', 'why' => 'on D1 and D3, both read back'])->assertSessionHasNoErrors();
         self::assertSame(0, $card->refresh()->footage);
-        self::assertSame([['Wren', 20_000_000_000], ['Moss', 0]], FootageAct::query()->orderBy('id')->get()->map(fn (FootageAct $act): array => [$act->recorded_by, $act->bytes])->all());
-        $this->get('/intake/T-1')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('footage.now', null)->where('footage.acts.0.note', 'on D1 and D3, both read back')->where('footage.acts.1.what', '20 GB'));
-        $this->post('/cards/T-1/footage', ['footage' => '33 GB', 'by' => 'Wren'])->assertSessionHasErrors(['footage' => '33 GB of footage cannot be on a card of 32 GB.']);
+        self::assertSame(
+            [['Wren', 20_000_000_000], ['Moss', 0]],
+            FootageAct::query()->orderBy('id')->get()->map(fn (FootageAct $act): array => [$act->recorded_by, $act->bytes])->all(),
+        );
+        $this->get('/intake/T-1')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('footage.now', null)
+                ->where('footage.acts.0.note', 'on D1 and D3, both read back')
+                ->where('footage.acts.1.what', '20 GB'),
+        );
+        $this->post('/cards/T-1/footage', ['footage' => '33 GB', 'by' => 'Wren'])->assertSessionHasErrors([
+            'footage' => '33 GB of footage cannot be on a card of 32 GB.',
+        ]);
     }
 
     public function test_a_form_that_is_sent_twice_counts_once(): void
     {
         $card = $this->card();
-        $run = Run::query()->create(['card_id' => $card->id, 'kind' => RunKind::Sustained, 'state' => RunState::Done, 'chain' => Chain::unnamed(), 'parameters' => new SizeParameters(null)]);
+        $run = Run::query()->create([
+            'card_id' => $card->id,
+            'kind' => RunKind::Sustained,
+            'state' => RunState::Done,
+            'chain' => Chain::unnamed(),
+            'parameters' => new SizeParameters(null),
+        ]);
         $heat = ['temperature' => '52 °C', 'at' => '1 GB'];
-        $this->withHeader('X-Once', 'one sending')->from('/measure/T-1')->post("/runs/{$run->id}/heat", $heat)->assertRedirect('/measure/T-1');
-        $this->withHeader('X-Once', 'one sending')->from('/measure/T-1')->post("/runs/{$run->id}/heat", $heat)->assertRedirect('/measure/T-1');
+        $this->withHeader('X-Once', 'one sending')
+            ->from('/measure/T-1')
+            ->post("/runs/{$run->id}/heat", $heat)
+            ->assertRedirect('/measure/T-1');
+        $this->withHeader('X-Once', 'one sending')
+            ->from('/measure/T-1')
+            ->post("/runs/{$run->id}/heat", $heat)
+            ->assertRedirect('/measure/T-1');
         self::assertSame(1, HeatReading::query()->count());
         // The same reading again, later on, is another one.
         $this->withHeader('X-Once', 'the next sending')->post("/runs/{$run->id}/heat", $heat);
         self::assertSame(2, HeatReading::query()->count());
         // What was refused may be sent again.
-        $this->withHeader('X-Once', 'refused')->post("/runs/{$run->id}/heat", ['temperature' => 'warm'])->assertSessionHasErrors('temperature');
-        $this->withHeader('X-Once', 'refused')->post("/runs/{$run->id}/heat", ['temperature' => 'warm'])->assertSessionHasErrors('temperature');
-        $this->withHeader('X-Once', 'refused')->post("/runs/{$run->id}/heat", ['temperature' => '53 °C'])->assertSessionHasNoErrors();
+        $this->withHeader('X-Once', 'refused')
+            ->post("/runs/{$run->id}/heat", ['temperature' => 'warm'])
+            ->assertSessionHasErrors('temperature');
+        $this->withHeader('X-Once', 'refused')
+            ->post("/runs/{$run->id}/heat", ['temperature' => 'warm'])
+            ->assertSessionHasErrors('temperature');
+        $this->withHeader('X-Once', 'refused')
+            ->post("/runs/{$run->id}/heat", ['temperature' => '53 °C'])
+            ->assertSessionHasNoErrors();
         self::assertSame(3, HeatReading::query()->count());
     }
 
@@ -95,7 +139,9 @@ final class StaleSaveTest extends TestCase
                 $this->card(['tag' => 'QS-100']);
             }
         });
-        $this->post('/cards', $label)->assertSessionHasErrors(['tag' => 'Somebody else has just entered the same one. Nothing of yours was saved; choose another, or look at theirs.']);
+        $this->post('/cards', $label)->assertSessionHasErrors([
+            'tag' => 'Somebody else has just entered the same one. Nothing of yours was saved; choose another, or look at theirs.',
+        ]);
         self::assertSame(0, DB::table('sent_forms')->count());
     }
 }

@@ -17,16 +17,29 @@ final class StationTest extends TestCase
     private function leftRunning(): Run
     {
         return Run::query()->create([
-            'card_id' => $this->card()->id, 'station_id' => $this->station()->id, 'slot_id' => $this->slot('Tray 3')->id, 'kind' => 'proof',
-            'state' => RunState::Running, 'chain' => Chain::unnamed(), 'parameters' => new SizeParameters,
-            'progress' => ['phase' => 'writing', 'share' => 0.4], 'started_at' => now()->subHour(),
+            'card_id' => $this->card()->id,
+            'station_id' => $this->station()->id,
+            'slot_id' => $this->slot('Tray 3')->id,
+            'kind' => 'proof',
+            'state' => RunState::Running,
+            'chain' => Chain::unnamed(),
+            'parameters' => new SizeParameters(),
+            'progress' => ['phase' => 'writing', 'share' => 0.4],
+            'started_at' => now()->subHour(),
         ]);
     }
 
     public function test_a_run_whose_worker_died_is_found_at_the_next_start_of_the_worker(): void
     {
         $run = $this->leftRunning();
-        DB::table('jobs')->insert(['queue' => $this->station()->queue(), 'payload' => '{}', 'attempts' => 1, 'reserved_at' => time(), 'available_at' => time(), 'created_at' => time()]);
+        DB::table('jobs')->insert([
+            'queue' => $this->station()->queue(),
+            'payload' => '{}',
+            'attempts' => 1,
+            'reserved_at' => time(),
+            'available_at' => time(),
+            'created_at' => time(),
+        ]);
         $this->command('tally:station', ['--once' => true])->assertSuccessful();
         $run->refresh();
         self::assertSame(RunState::Interrupted, $run->state);
@@ -45,7 +58,10 @@ final class StationTest extends TestCase
 
     public function test_the_worker_takes_what_waits(): void
     {
-        $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id])->assertSessionHasNoErrors();
+        $this->post('/cards/'.$this->card()->tag.'/runs', [
+            'kind' => 'speed',
+            'slot' => $this->slot('Tray 3')->id,
+        ])->assertSessionHasNoErrors();
         $this->command('tally:station', ['--once' => true])->assertSuccessful();
         self::assertSame(RunState::Done, Run::query()->firstOrFail()->state);
         self::assertTrue($this->station()->hasWorker());
@@ -54,7 +70,9 @@ final class StationTest extends TestCase
     public function test_a_station_that_is_not_in_the_books_is_named(): void
     {
         config(['tally.station' => 'Shed']);
-        $this->command('tally:station', ['--once' => true])->expectsOutputToContain('No station is called “Shed”')->assertFailed();
+        $this->command('tally:station', ['--once' => true])
+            ->expectsOutputToContain('No station is called “Shed”')
+            ->assertFailed();
     }
 
     public function test_a_second_worker_is_refused(): void
@@ -63,7 +81,9 @@ final class StationTest extends TestCase
         $lock = fopen(storage_path("framework/{$name}.lock"), 'c');
         self::assertNotFalse($lock);
         flock($lock, LOCK_EX);
-        $this->command('tally:station', ['--once' => true])->expectsOutputToContain('already running')->assertFailed();
+        $this->command('tally:station', ['--once' => true])
+            ->expectsOutputToContain('already running')
+            ->assertFailed();
         fclose($lock);
     }
 
@@ -97,7 +117,10 @@ final class StationTest extends TestCase
 
     public function test_proofs_wait_apart_so_that_none_holds_up_a_speed_run(): void
     {
-        $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'proof', 'slot' => $this->slot('Tray 3')->id])->assertSessionHasNoErrors();
+        $this->post('/cards/'.$this->card()->tag.'/runs', [
+            'kind' => 'proof',
+            'slot' => $this->slot('Tray 3')->id,
+        ])->assertSessionHasNoErrors();
         self::assertSame([$this->station()->proofQueue()], DB::table('jobs')->pluck('queue')->all());
         $this->command('tally:station', ['--lane' => '0', '--once' => true])->assertSuccessful();
         self::assertSame(RunState::Waiting, Run::query()->firstOrFail()->state, 'the measuring one leaves it');
@@ -111,14 +134,27 @@ final class StationTest extends TestCase
         $aside = DB::connectUsing('aside', (array) config('database.connections.'.DB::getDefaultConnection()));
         $host = $aside->table('hosts')->insertGetId(['name' => 'Host of lanes']);
         $aside->table('stations')->insert(['name' => 'Bench of lanes', 'host_id' => $host]);
-        $process = new Process([PHP_BINARY, 'artisan', 'tally:station'], base_path(), ['DB_DATABASE' => DB::connection()->getDatabaseName(), 'TALLY_PROOFS_AT_ONCE' => '2', 'TALLY_STATION' => 'Bench of lanes'], timeout: 60);
+        $process = new Process(
+            [PHP_BINARY, 'artisan', 'tally:station'],
+            base_path(),
+            ['DB_DATABASE' => DB::connection()->getDatabaseName(), 'TALLY_PROOFS_AT_ONCE' => '2', 'TALLY_STATION' => 'Bench of lanes'],
+            timeout: 60,
+        );
         try {
             $process->start();
-            $workers = fn (): array => array_values(array_filter(explode("\n", (string) shell_exec('pgrep -P '.(int) $process->getPid().' -f -- --lane=')), fn (string $pid): bool => $pid !== ''));
+            $workers = fn (): array => array_values(
+                array_filter(
+                    explode("\n", (string) shell_exec('pgrep -P '.(int) $process->getPid().' -f -- --lane=')),
+                    fn (string $pid): bool => $pid !== '',
+                ),
+            );
             self::assertTrue($this->soon(fn (): bool => count($workers()) === 3), 'one measures and two prove');
             $before = $workers();
             posix_kill((int) $before[1], SIGKILL);
-            self::assertTrue($this->soon(fn (): bool => count(array_diff($workers(), $before)) === 1 && count($workers()) === 3), 'the one that died is started again');
+            self::assertTrue(
+                $this->soon(fn (): bool => count(array_diff($workers(), $before)) === 1 && count($workers()) === 3),
+                'the one that died is started again',
+            );
             $last = $workers();
             $process->signal(SIGTERM);
             $process->wait();

@@ -19,14 +19,21 @@ final class TagsTest extends TestCase
     {
         parent::setUp();
         foreach (['QS-001', 'QS-002', 'QS-003', 'QS-010', 'QS-011'] as $i => $tag) {
-            $this->card(['tag' => $tag, 'lot' => $i < 2 ? 'TC 04' : null, 'verdict' => $tag === 'QS-002' ? 'Sham' : 'Unproven', 'serial' => "S{$i}"]);
+            $this->card([
+                'tag' => $tag,
+                'lot' => $i < 2 ? 'TC 04' : null,
+                'verdict' => $tag === 'QS-002' ? 'Sham' : 'Unproven',
+                'serial' => "S{$i}",
+            ]);
         }
     }
 
     private function sheet(string $query): string
     {
         $path = $this->folder().'/tags.pdf';
-        $response = $this->get("/tags/sheet.pdf?{$query}")->assertOk()->assertHeader('Content-Type', 'application/pdf');
+        $response = $this->get("/tags/sheet.pdf?{$query}")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'application/pdf');
         file_put_contents($path, $response->getContent());
 
         return $path;
@@ -67,13 +74,17 @@ final class TagsTest extends TestCase
     public function test_a_tag_says_what_the_card_is_and_how_many_of_its_lot_are_sham(): void
     {
         $this->travelTo('2026-11-25 12:00:00');
-        $text = Process::run(['pdftotext', '-layout', $this->sheet('cards=QS-001,QS-002'), '-'])->throw()->output();
+        $text = Process::run(['pdftotext', '-layout', $this->sheet('cards=QS-001,QS-002'), '-'])
+            ->throw()
+            ->output();
         self::assertStringContainsString('QS-001', $text);
         self::assertStringContainsString('S/N S0', $text);
         self::assertStringContainsString('lot TC 04: 1 of 2 Sham', $text);
         self::assertStringContainsString('Sham on 25 Nov 2026', $text);
         $this->card(['tag' => 'X-1', 'serial' => 'X1', 'verdict' => 'Sham']);
-        $alone = Process::run(['pdftotext', '-layout', $this->sheet('cards=X-1'), '-'])->throw()->output();
+        $alone = Process::run(['pdftotext', '-layout', $this->sheet('cards=X-1'), '-'])
+            ->throw()
+            ->output();
         self::assertStringContainsString('Sham on 25 Nov 2026', $alone);
         self::assertStringNotContainsString('lot', $alone);
     }
@@ -105,17 +116,23 @@ final class TagsTest extends TestCase
     #[DataProvider('picks')]
     public function test_cards_are_picked_in_words(string $typed, array $tags, array $unknown): void
     {
-        $this->get('/tags?'.http_build_query(['cards' => $typed]))->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->component('Tags', false)
-            ->where('sheet.tags', $tags)
-            ->where('sheet.unknown', $unknown));
+        $this->get('/tags?'.http_build_query(['cards' => $typed]))->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->component('Tags', false)
+                ->where('sheet.tags', $tags)
+                ->where('sheet.unknown', $unknown),
+        );
     }
 
     public function test_a_mistake_gets_a_sentence(): void
     {
-        $this->get('/tags/sheet.pdf?cards=QS-404')->assertSessionHasErrors(['cards' => 'No card was picked. Write tags, such as QS-014 QS-021..QS-028, or a lot.']);
+        $this->get('/tags/sheet.pdf?cards=QS-404')->assertSessionHasErrors([
+            'cards' => 'No card was picked. Write tags, such as QS-014 QS-021..QS-028, or a lot.',
+        ]);
         $this->get('/tags?cards=all&sheet=5x5')->assertSessionHasErrors(['sheet' => 'The sheet “5x5” is not one of the list. Choose one.']);
-        $this->get('/tags?cards=all&sheet=2x4&begin=9')->assertSessionHasErrors(['begin' => 'A sheet of this kind has 8 labels; “9” was given.']);
+        $this->get('/tags?cards=all&sheet=2x4&begin=9')->assertSessionHasErrors([
+            'begin' => 'A sheet of this kind has 8 labels; “9” was given.',
+        ]);
         $this->get('/tags?cards=all&begin=none')->assertSessionHasErrors('begin');
     }
 }

@@ -44,7 +44,10 @@ final class TerminalTest extends TestCase
         $process = $this->tally(['tally:prove', $folder, '--size=30MB', '--json']);
         self::assertSame(0, $process->run(), $process->getErrorOutput());
         $json = self::decoded($process);
-        self::assertSame([30_000_000, 30_000_000, 30_000_000, null, null, 'Unproven'], [$json['size'], $json['capacity'], $json['holds'], $json['first_bad'], $json['wrap'], $json['verdict']]);
+        self::assertSame(
+            [30_000_000, 30_000_000, 30_000_000, null, null, 'Unproven'],
+            [$json['size'], $json['capacity'], $json['holds'], $json['first_bad'], $json['wrap'], $json['verdict']],
+        );
         self::assertSame(30_000_000, array_sum((array) $json['classes']));
         foreach (['write', 'read'] as $way) {
             self::assertSame(['bytes', 'seconds', 'rate'], array_keys((array) $json[$way]));
@@ -57,11 +60,17 @@ final class TerminalTest extends TestCase
         $process = $this->tally(['tally:prove', 'stand-in:wraps,size=32GB,true=8GB', '--json']);
         self::assertSame(1, $process->run());
         $json = self::decoded($process);
-        self::assertSame([8_000_000_000, 8_000_000_000, 0, 'Sham'], [$json['capacity'], $json['wrap'], $json['first_bad'], $json['verdict']]);
+        self::assertSame(
+            [8_000_000_000, 8_000_000_000, 0, 'Sham'],
+            [$json['capacity'], $json['wrap'], $json['first_bad'], $json['verdict']],
+        );
         $process = $this->tally(['tally:prove', 'stand-in:drops,size=32GB,true=4GB', '--json']);
         self::assertSame(1, $process->run());
         $json = self::decoded($process);
-        self::assertSame([4_000_000_000, null, 4_000_000_000, 'Sham'], [$json['capacity'], $json['wrap'], $json['first_bad'], $json['verdict']]);
+        self::assertSame(
+            [4_000_000_000, null, 4_000_000_000, 'Sham'],
+            [$json['capacity'], $json['wrap'], $json['first_bad'], $json['verdict']],
+        );
     }
 
     public function test_an_honest_stand_in_is_sound_and_a_terabyte_takes_seconds(): void
@@ -164,10 +173,14 @@ final class TerminalTest extends TestCase
     {
         // In this process, so that the card of this test's transaction can be seen.
         $card = $this->card();
-        $this->command('tally:prove', ['path' => 'stand-in:wraps,size=32GB,true=8GB', '--card' => $card->tag, '--json' => true])->assertExitCode(1);
+        $this->command('tally:prove', [
+            'path' => 'stand-in:wraps,size=32GB,true=8GB',
+            '--card' => $card->tag,
+            '--json' => true,
+        ])->assertExitCode(1);
         self::assertSame('Sham', $card->refresh()->verdict->value);
         $run = Run::query()->firstOrFail();
-        self::assertSame([null, 8_000_000_000], [$run->slot_id, ($run->rawResult()['wrap'] ?? null)]);
+        self::assertSame([null, 8_000_000_000], [$run->slot_id, $run->rawResult()['wrap'] ?? null]);
         $this->command('tally:speed', ['path' => 'stand-in:honest', '--runs' => '2', '--card' => $card->tag])->assertExitCode(0);
         self::assertSame(2, Run::query()->count());
         $this->get("/measure/{$card->tag}")->assertOk();
@@ -178,7 +191,14 @@ final class TerminalTest extends TestCase
     public function test_a_result_that_cannot_be_filed_is_not_lost(): void
     {
         $card = $this->card();
-        Run::creating(fn () => throw new QueryException('mariadb', 'insert into `runs`', [], new PDOException('SQLSTATE[HY000] [2002] Connection refused', 2002)));
+        Run::creating(
+            fn () => throw new QueryException(
+                'mariadb',
+                'insert into `runs`',
+                [],
+                new PDOException('SQLSTATE[HY000] [2002] Connection refused', 2002),
+            ),
+        );
         try {
             $this->command('tally:prove', ['path' => 'stand-in:wraps,size=32GB,true=8GB', '--card' => $card->tag, '--json' => true])
                 ->expectsOutputToContain('"wrap":8000000000')

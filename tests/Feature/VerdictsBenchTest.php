@@ -17,9 +17,12 @@ final class VerdictsBenchTest extends TestCase
     public function test_no_card_is_called_what_it_must_never_be(): void
     {
         $this->command('bench:verdicts', ['--seeds' => 300])
-            ->expectsOutputToContain('None was called what it must never be.')->expectsOutputToContain('some of which were looked at')->assertExitCode(0);
+            ->expectsOutputToContain('None was called what it must never be.')
+            ->expectsOutputToContain('some of which were looked at')
+            ->assertExitCode(0);
         $this->command('bench:verdicts', ['--seeds' => 300, '--from' => 700_000])
-            ->expectsOutputToContain('which nothing was tuned on')->assertExitCode(0);
+            ->expectsOutputToContain('which nothing was tuned on')
+            ->assertExitCode(0);
     }
 
     public function test_a_wrong_word_would_be_noticed(): void
@@ -33,8 +36,25 @@ final class VerdictsBenchTest extends TestCase
             }
             self::fail("No {$kind} card.");
         };
-        $wholly = fn (array $runs): mixed => Judge::judge(CaseReader::read(new Fields(['format' => 'gritty-tally-case', 'version' => 1, 'label' => '128GB SDXC II U3 V60 250MB/s read 130MB/s write', 'runs' => $runs]))->evidence);
-        $proof = ['kind' => 'proof', 'chain' => ['reader' => 'R', 'bus' => 'UHS-II', 'link' => 'USB 10 Gb/s'], 'shows' => '128 GB', 'written' => '128 GB', 'read_back' => '128 GB', 'course' => [['128 GB', '121 MB/s']], 'read' => '235 MB/s'];
+        $wholly = fn (array $runs): mixed => Judge::judge(
+            CaseReader::read(
+                new Fields([
+                    'format' => 'gritty-tally-case',
+                    'version' => 1,
+                    'label' => '128GB SDXC II U3 V60 250MB/s read 130MB/s write',
+                    'runs' => $runs,
+                ]),
+            )->evidence,
+        );
+        $proof = [
+            'kind' => 'proof',
+            'chain' => ['reader' => 'R', 'bus' => 'UHS-II', 'link' => 'USB 10 Gb/s'],
+            'shows' => '128 GB',
+            'written' => '128 GB',
+            'read_back' => '128 GB',
+            'course' => [['128 GB', '121 MB/s']],
+            'read' => '235 MB/s',
+        ];
         $sound = $wholly([$proof]);
         $slow = $wholly([[...$proof, 'course' => [['128 GB', '40 MB/s']]]]);
         $sham = $wholly([[...$proof, 'bad' => [['blank', '32 GB', '96 GB']]]]);
@@ -42,7 +62,11 @@ final class VerdictsBenchTest extends TestCase
         self::assertInstanceOf(\Tally\Verdict\Verdict::class, $slow);
         self::assertInstanceOf(\Tally\Verdict\Verdict::class, $sham);
         self::assertSame(['Sound', 'Slow', 'Sham'], [$sound->kind->value, $slow->kind->value, $sham->kind->value]);
-        $right = fn (CardOnPaper $card): array => array_map(fn ($verdict): bool => VerdictsBenchCommand::isRight($card, $verdict), [$sound, $slow, $sham]);
+        $right = fn (CardOnPaper $card): array => array_map(fn ($verdict): bool => VerdictsBenchCommand::isRight($card, $verdict), [
+            $sound,
+            $slow,
+            $sham,
+        ]);
         self::assertSame([true, false, false], $right($of('honest')));
         self::assertSame([false, true, false], $right($of('slow', true)));
         self::assertSame([false, true, true], $right($of('sham')));

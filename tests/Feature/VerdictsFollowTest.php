@@ -20,7 +20,15 @@ use Tests\TestCase;
 /** A verdict follows all it hangs on: the label, the kit that others used, what counts no longer. Handbook § 6; house rules. */
 final class VerdictsFollowTest extends TestCase
 {
-    private const V90 = ['capacity' => 128_000_000_000, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => ['V90'], 'read' => 300e6, 'write' => null, 'contact_rows' => 2];
+    private const V90 = [
+        'capacity' => 128_000_000_000,
+        'family' => 'SDXC',
+        'bus' => 'uhs-ii',
+        'marks' => ['V90'],
+        'read' => 300e6,
+        'write' => null,
+        'contact_rows' => 2,
+    ];
 
     /** Reads 212 of 300: the low end of UHS-II is too near to blame the card for it. */
     private function shortOfItsClaim(): Card
@@ -34,12 +42,25 @@ final class VerdictsFollowTest extends TestCase
 
     private function type(Card $card, string $speed, string $reader = 'R2', string $port = 'port 2'): Run
     {
-        $reader = Reader::query()->with(['slots', 'cable'])->where('tag', $reader)->firstOrFail();
+        $reader = Reader::query()
+            ->with(['slots', 'cable'])
+            ->where('tag', $reader)
+            ->firstOrFail();
         $port = Port::query()->with('host')->where('name', $port)->firstOrFail();
         $chain = Rig::chainAt($card->label(), $reader, $port);
         self::assertNotNull($chain);
 
-        return RunBook::typed($card, [TypedReading::parse(['way' => 'read', 'size' => '10 GB', 'time' => '', 'speed' => $speed])], $chain, $reader, $port, new DateTimeImmutable('2026-11-20'), 'Wren', '', null);
+        return RunBook::typed(
+            $card,
+            [TypedReading::parse(['way' => 'read', 'size' => '10 GB', 'time' => '', 'speed' => $speed])],
+            $chain,
+            $reader,
+            $port,
+            new DateTimeImmutable('2026-11-20'),
+            'Wren',
+            '',
+            null,
+        );
     }
 
     /** @phpstan-impure */
@@ -68,7 +89,9 @@ final class VerdictsFollowTest extends TestCase
     {
         $broken = $this->card([...self::V90, 'tag' => 'A-1', 'stand_in' => null]);
         $this->type($broken, '212 MB/s');
-        DB::table('cards')->where('id', $broken->id)->update(['form' => 'no such form']);
+        DB::table('cards')
+            ->where('id', $broken->id)
+            ->update(['form' => 'no such form']);
         $run = $this->type($this->card([...self::V90, 'tag' => 'B-1', 'stand_in' => null]), '281 MB/s');
         self::assertSame(281e6, Run::query()->findOrFail($run->id)->carried);
         self::assertSame('done', Run::query()->findOrFail($run->id)->state->value);
@@ -79,7 +102,11 @@ final class VerdictsFollowTest extends TestCase
         $short = $this->shortOfItsClaim();
         $this->type($this->card([...self::V90, 'tag' => 'B-1', 'stand_in' => null]), '285 MB/s', 'R6');
         self::assertSame(VerdictKind::Sound, self::verdict($short));
-        $this->conduct($this->card([...self::V90, 'tag' => 'C-1', 'stand_in' => 'honest,size=128GB,write=250MB/s,read=285MB/s']), 'speed', 'Tray 2');
+        $this->conduct(
+            $this->card([...self::V90, 'tag' => 'C-1', 'stand_in' => 'honest,size=128GB,write=250MB/s,read=285MB/s']),
+            'speed',
+            'Tray 2',
+        );
         self::assertSame(VerdictKind::Sound, self::verdict($short));
     }
 
@@ -98,9 +125,21 @@ final class VerdictsFollowTest extends TestCase
     public function test_a_label_that_is_corrected_settles_the_bus_anew_from_the_runs_as_they_were_measured(): void
     {
         // 87 MB/s of a claim of 250: far below UHS-II, and what UHS-I gives.
-        $card = $this->card(['capacity' => 128_000_000_000, 'family' => 'SDXC', 'bus' => 'uhs-ii', 'marks' => ['U3', 'V60'], 'read' => 250e6, 'write' => null, 'contact_rows' => 2, 'stand_in' => 'honest,size=128GB,write=80MB/s,read=87MB/s']);
+        $card = $this->card([
+            'capacity' => 128_000_000_000,
+            'family' => 'SDXC',
+            'bus' => 'uhs-ii',
+            'marks' => ['U3', 'V60'],
+            'read' => 250e6,
+            'write' => null,
+            'contact_rows' => 2,
+            'stand_in' => 'honest,size=128GB,write=80MB/s,read=87MB/s',
+        ]);
         $run = $this->conduct($card, 'speed', 'Tray 2');
-        $said = fn (): string => (string) json_encode($this->get('/measure/T-1')->inertiaProps('margin.reasons'), JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        $said = fn (): string => (string) json_encode(
+            $this->get('/measure/T-1')->inertiaProps('margin.reasons'),
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        );
         self::assertStringContainsString('34 % of the label’s 250 MB/s, well short', $said());
         $chain = $run->chain;
         $card->refresh()->update(['bus' => 'uhs-i', 'marks' => ['U3', 'V30'], 'read' => 95e6, 'contact_rows' => 1]);
@@ -128,7 +167,11 @@ final class VerdictsFollowTest extends TestCase
     {
         $card = $this->card(['stand_in' => 'refuses,size=32GB,true=18GB']);
         $this->conduct($card, 'proof', 'Tray 3');
-        $this->post("/cards/{$card->tag}/runs", ['kind' => 'proof', 'slot' => $this->slot('Tray 3')->id, 'reinserted' => true])->assertSessionHasNoErrors();
+        $this->post("/cards/{$card->tag}/runs", [
+            'kind' => 'proof',
+            'slot' => $this->slot('Tray 3')->id,
+            'reinserted' => true,
+        ])->assertSessionHasNoErrors();
         $this->carryOut();
         self::assertSame(VerdictKind::Sham, self::verdict($card));
     }

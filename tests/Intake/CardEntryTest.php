@@ -68,7 +68,14 @@ final class CardEntryTest extends TestCase
 
     public function test_every_mistake_of_a_row_is_said_at_once(): void
     {
-        $entry = self::read(['tag' => '', 'capacity' => 'big', 'read' => 'fast', 'marks' => 'V61', 'price' => 'cheap', 'bought_on' => 'lately']);
+        $entry = self::read([
+            'tag' => '',
+            'capacity' => 'big',
+            'read' => 'fast',
+            'marks' => 'V61',
+            'price' => 'cheap',
+            'bought_on' => 'lately',
+        ]);
         self::assertSame(['tag', 'capacity', 'marks.0', 'read', 'price', 'bought_on'], array_keys($entry->errors));
         self::assertFalse($entry->isGood());
     }

@@ -42,7 +42,10 @@ final class ColumnMatchTest extends TestCase
     public function test_every_field_is_found_under_its_own_heading(): void
     {
         $headings = array_map(fn (CardField $field): string => $field->heading(), CardField::cases());
-        self::assertSame(array_map(fn (CardField $field): string => $field->value, CardField::cases()), array_values(ColumnMatch::guess($headings)->fields));
+        self::assertSame(
+            array_map(fn (CardField $field): string => $field->value, CardField::cases()),
+            array_values(ColumnMatch::guess($headings)->fields),
+        );
     }
 
     public function test_no_word_means_two_fields(): void
@@ -64,9 +67,17 @@ final class ColumnMatchTest extends TestCase
         yield 'Label over codes' => [['Label', 'Capacity'], [['A-1', '128 GB'], ['A-2', '64 GB']], [0 => 'tag', 1 => 'capacity']];
         yield 'no heading that is known' => [['What it says', 'Code'], $lines, [0 => 'line', 1 => 'tag']];
         yield 'names that are whole lines' => [['Product', 'Code'], $lines, [0 => 'line', 1 => 'tag']];
-        yield 'names beside a capacity stay names' => [['Product', 'Capacity'], [['Osker 128GB SDXC', '128 GB']], [0 => 'name', 1 => 'capacity']];
+        yield 'names beside a capacity stay names' => [
+            ['Product', 'Capacity'],
+            [['Osker 128GB SDXC', '128 GB']],
+            [0 => 'name', 1 => 'capacity'],
+        ];
         yield 'sizes alone are no lines' => [['How large', 'Code'], [['128 GB', 'A-1'], ['64 GB', 'A-2']], [1 => 'tag']];
-        yield 'remarks are none' => [['Remark', 'Code'], [['from the drawer', 'A-1'], ['Osker 128GB SDXC', 'A-2'], ['scratched', 'A-3']], [1 => 'tag']];
+        yield 'remarks are none' => [
+            ['Remark', 'Code'],
+            [['from the drawer', 'A-1'], ['Osker 128GB SDXC', 'A-2'], ['scratched', 'A-3']],
+            [1 => 'tag'],
+        ];
     }
 
     /**
@@ -82,7 +93,9 @@ final class ColumnMatchTest extends TestCase
 
     public function test_every_heading_of_our_own_form_is_understood(): void
     {
-        $forms = (string) file_get_contents(dirname(__DIR__, 2).'/resources/js/intake/LabelSheet.tsx').file_get_contents(dirname(__DIR__, 2).'/resources/js/intake/OriginSheet.tsx');
+        $forms =
+            (string) file_get_contents(dirname(__DIR__, 2).'/resources/js/intake/LabelSheet.tsx').
+            file_get_contents(dirname(__DIR__, 2).'/resources/js/intake/OriginSheet.tsx');
         self::assertGreaterThan(12, preg_match_all('/text\(\'(\w+)\'\)}\s+label="([^"]+)"/', $forms, $found, PREG_SET_ORDER));
         foreach ($found as [, $field, $label]) {
             // How many alike is no field of a card, and the line's own field is named by what it does.
@@ -90,7 +103,10 @@ final class ColumnMatchTest extends TestCase
                 self::assertSame($field === 'serials' ? 'serial' : $field, ColumnMatch::guess([$label])->fields[0] ?? null, $label);
             }
         }
-        foreach (['Speed marks' => 'marks', 'Turn it over: rows of contacts' => 'contact_rows', 'Came by way of' => 'provenance'] as $label => $field) {
+        foreach (
+            ['Speed marks' => 'marks', 'Turn it over: rows of '.
+                'contacts' => 'contact_rows', 'Came by way of' => 'provenance'] as $label => $field
+        ) {
             self::assertStringContainsString($label, $forms);
             self::assertSame($field, ColumnMatch::guess([$label])->fields[0] ?? null);
         }

@@ -60,7 +60,10 @@ final class PatternPropertiesTest extends TestCase
     {
         $imprint = new Imprint(77, Bytes::of(3 * self::MIB + 1000));
         $whole = $imprint->range(0, 3 * self::MIB + 1000);
-        $this->forAll(Generators::choose(0, 3 * self::MIB + 999), Generators::choose(1, 2 * self::MIB))->then(function (int $offset, int $length) use ($imprint, $whole): void {
+        $this->forAll(Generators::choose(0, 3 * self::MIB + 999), Generators::choose(1, 2 * self::MIB))->then(function (
+            int $offset,
+            int $length,
+        ) use ($imprint, $whole): void {
             self::assertSame(md5(substr($whole, $offset, $length)), md5($imprint->range($offset, $length)));
         });
     }
@@ -96,7 +99,11 @@ final class PatternPropertiesTest extends TestCase
     public function test_a_block_of_another_address_is_an_echo_of_it_to_the_sector(): void
     {
         $imprint = new Imprint(5, Bytes::of(64 * self::MIB));
-        $this->forAll(Generators::choose(0, 63 * 2048), Generators::choose(1, 62), Generators::choose(1, 2048))->then(function (int $source, int $there, int $sectors) use ($imprint): void {
+        $this->forAll(Generators::choose(0, 63 * 2048), Generators::choose(1, 62), Generators::choose(1, 2048))->then(function (
+            int $source,
+            int $there,
+            int $sectors,
+        ) use ($imprint): void {
             $read = substr($imprint->range(512 * $source, self::MIB), 0, 512 * $sectors);
             $patches = (new Appraiser($imprint))->appraise(new Literal(str_pad($read, self::MIB, "\0")), $there * self::MIB);
             $isItself = 512 * $source === $there * self::MIB;
@@ -108,9 +115,12 @@ final class PatternPropertiesTest extends TestCase
 
     public function test_any_lap_is_found_by_the_greatest_common_divisor(): void
     {
-        $this->forAll(Generators::choose(1, 1 << 30), Generators::vector(6, Generators::choose(1, 50)))->then(function (int $sectors, array $drawn): void {
+        $this->forAll(Generators::choose(1, 1 << 30), Generators::vector(6, Generators::choose(1, 50)))->then(function (
+            int $sectors,
+            array $drawn,
+        ): void {
             $laps = self::numbers($drawn);
-            $shifts = new Shifts;
+            $shifts = new Shifts();
             foreach ([...$laps, ($laps[0] ?? 1) + 1] as $times) {
                 $shifts->add(512 * $sectors * $times, 512);
             }
@@ -120,31 +130,57 @@ final class PatternPropertiesTest extends TestCase
 
     public function test_any_wrap_and_any_end_is_told_to_the_sector(): void
     {
-        $this->forAll(Generators::choose(4_000_000, 60_000_000), Generators::choose(40, 980), Generators::elements(Behaviour::Wraps, Behaviour::Drops, Behaviour::Keeps, Behaviour::Corrupts))
-            ->then(function (int $sectors, int $share, Behaviour $behaviour): void {
-                $true = 512 * intdiv($sectors * $share, 1000);
-                $medium = new Medium($behaviour, Bytes::of(512 * $sectors), Bytes::of($true), Rate::megabytesPerSecond(40), Rate::megabytesPerSecond(80));
-                foreach ([false, true] as $lookBack) {
-                    $clock = new StandInClock;
-                    $diagnosis = FullProof::on(new StandInDevice($medium, $clock), $clock, lookBack: $lookBack)->diagnosis;
-                    $wraps = in_array($behaviour, [Behaviour::Wraps, Behaviour::Keeps], true);
-                    self::assertSame([$wraps ? Condition::Wraps : ($behaviour === Behaviour::Drops ? Condition::Drops : Condition::Corrupts), $true, $wraps ? $true : null],
-                        [$diagnosis->condition, $diagnosis->capacity->count, $diagnosis->wrap], $medium->line());
-                }
-            });
+        $this->forAll(
+            Generators::choose(4_000_000, 60_000_000),
+            Generators::choose(40, 980),
+            Generators::elements(Behaviour::Wraps, Behaviour::Drops, Behaviour::Keeps, Behaviour::Corrupts),
+        )->then(function (int $sectors, int $share, Behaviour $behaviour): void {
+            $true = 512 * intdiv($sectors * $share, 1000);
+            $medium = new Medium(
+                $behaviour,
+                Bytes::of(512 * $sectors),
+                Bytes::of($true),
+                Rate::megabytesPerSecond(40),
+                Rate::megabytesPerSecond(80),
+            );
+            foreach ([false, true] as $lookBack) {
+                $clock = new StandInClock();
+                $diagnosis = FullProof::on(new StandInDevice($medium, $clock), $clock, lookBack: $lookBack)->diagnosis;
+                $wraps = in_array($behaviour, [Behaviour::Wraps, Behaviour::Keeps], true);
+                self::assertSame(
+                    [
+                        $wraps ? Condition::Wraps : ($behaviour === Behaviour::Drops ? Condition::Drops : Condition::Corrupts),
+                        $true,
+                        $wraps ? $true : null,
+                    ],
+                    [$diagnosis->condition, $diagnosis->capacity->count, $diagnosis->wrap],
+                    $medium->line(),
+                );
+            }
+        });
     }
 
     public function test_a_core_sample_loses_no_byte_and_comes_back_from_being_kept(): void
     {
-        $this->forAll(Generators::seq(Generators::tuple(Generators::elements(...BlockClass::cases()), Generators::choose(1, 100_000))))->then(function (array $rows): void {
-            $core = new CoreSample;
+        $this->forAll(
+            Generators::seq(Generators::tuple(Generators::elements(...BlockClass::cases()), Generators::choose(1, 100_000))),
+        )->then(function (array $rows): void {
+            $core = new CoreSample();
             $at = 0;
             $sums = [];
             foreach ($rows as $row) {
                 [$class, $sectors] = is_array($row) ? [...array_values($row), 0, 0] : [0, 0];
                 self::assertTrue($class instanceof BlockClass && is_int($sectors));
                 $length = 512 * $sectors;
-                $core->add(new Patch($class, $at, $length, $class === BlockClass::Echoes ? $at + 512_000 : null, $class === BlockClass::Scrambled ? 3 : 0));
+                $core->add(
+                    new Patch(
+                        $class,
+                        $at,
+                        $length,
+                        $class === BlockClass::Echoes ? $at + 512_000 : null,
+                        $class === BlockClass::Scrambled ? 3 : 0,
+                    ),
+                );
                 $sums[$class->value] = ($sums[$class->value] ?? 0) + $length;
                 $at += $length;
             }
@@ -160,8 +196,12 @@ final class PatternPropertiesTest extends TestCase
 
     public function test_a_stretch_is_cut_at_what_was_refused_without_gap_or_overlap(): void
     {
-        $this->forAll(Generators::seq(Generators::tuple(Generators::choose(0, 50), Generators::choose(1, 9))), Generators::choose(0, 500), Generators::choose(1, 300))->then(function (array $rows, int $at, int $length): void {
-            $refused = new Refused;
+        $this->forAll(
+            Generators::seq(Generators::tuple(Generators::choose(0, 50), Generators::choose(1, 9))),
+            Generators::choose(0, 500),
+            Generators::choose(1, 300),
+        )->then(function (array $rows, int $at, int $length): void {
+            $refused = new Refused();
             $end = 0;
             $isRefused = [];
             foreach ($rows as $row) {

@@ -48,14 +48,22 @@ final class VerdictPropertiesTest extends TestCase
     /** @param  array<string, mixed>  $case */
     private static function assertNoGraver(Verdict $before, Verdict $after, array $case): void
     {
-        self::assertGreaterThanOrEqual($before->kind->rank(), $after->kind->rank(), "{$before->kind->value} became {$after->kind->value}: ".json_encode($case));
+        self::assertGreaterThanOrEqual(
+            $before->kind->rank(),
+            $after->kind->rank(),
+            "{$before->kind->value} became {$after->kind->value}: ".json_encode($case),
+        );
     }
 
     public function test_the_order_of_runs_changes_nothing(): void
     {
         $this->forAll(Generators::choose(1, 1_000_000), Generators::choose(1, 1_000))->then(function (int $seed, int $mix): void {
             $case = CardOnPaper::seeded($seed)->case;
-            $runs = array_map(fn (array $run, int $i): array => [...$run, 'name' => "run {$i}"], self::runs($case), array_keys(self::runs($case)));
+            $runs = array_map(
+                fn (array $run, int $i): array => [...$run, 'name' => "run {$i}"],
+                self::runs($case),
+                array_keys(self::runs($case)),
+            );
             $mixed = $runs;
             mt_srand($mix);
             shuffle($mixed);
@@ -65,9 +73,19 @@ final class VerdictPropertiesTest extends TestCase
 
     public function test_a_struck_run_changes_no_reason(): void
     {
-        $this->forAll(Generators::choose(1, 1_000_000), Generators::elements('5 GB/s', '9 GB/s', '12000 MB/s'))->then(function (int $seed, string $tooFast): void {
+        $this->forAll(Generators::choose(1, 1_000_000), Generators::elements('5 GB/s', '9 GB/s', '12000 MB/s'))->then(function (
+            int $seed,
+            string $tooFast,
+        ): void {
             $case = CardOnPaper::seeded($seed)->case;
-            $struck = ['kind' => 'speed', 'bytes' => '1 GB', 'chain' => ['reader' => 'R1', 'bus' => 'UHS-II', 'link' => 'USB 5 Gb/s'], 'on' => '2026-11-30', 'write' => [$tooFast, $tooFast, $tooFast], 'read' => [$tooFast, $tooFast, $tooFast]];
+            $struck = [
+                'kind' => 'speed',
+                'bytes' => '1 GB',
+                'chain' => ['reader' => 'R1', 'bus' => 'UHS-II', 'link' => 'USB 5 Gb/s'],
+                'on' => '2026-11-30',
+                'write' => [$tooFast, $tooFast, $tooFast],
+                'read' => [$tooFast, $tooFast, $tooFast],
+            ];
             $reasons = fn (array $runs): array => self::judged([...$case, 'runs' => $runs])->pack()['reasons'];
             self::assertSame($reasons(self::runs($case)), $reasons([...self::runs($case), $struck]));
         });
@@ -80,7 +98,10 @@ final class VerdictPropertiesTest extends TestCase
             $before = self::judged($case);
             $slower = array_map(fn (array $run): array => self::over($run, $tenths / 10), self::runs($case));
             $after = self::judged([...$case, 'runs' => $slower]);
-            self::assertFalse($after->kind === VerdictKind::Slow && $before->kind->rank() > VerdictKind::Slow->rank(), 'seed '.$seed.': '.$after->reasons[0]->sentence());
+            self::assertFalse(
+                $after->kind === VerdictKind::Slow && $before->kind->rank() > VerdictKind::Slow->rank(),
+                'seed '.$seed.': '.$after->reasons[0]->sentence(),
+            );
         });
     }
 
@@ -102,7 +123,10 @@ final class VerdictPropertiesTest extends TestCase
             }
         }
         if (is_array($run['course'] ?? null)) {
-            $run['course'] = array_map(fn (mixed $piece): array => is_array($piece) ? [$piece[0] ?? '', $slower($piece[1] ?? '')] : [], $run['course']);
+            $run['course'] = array_map(
+                fn (mixed $piece): array => is_array($piece) ? [$piece[0] ?? '', $slower($piece[1] ?? '')] : [],
+                $run['course'],
+            );
         }
 
         return $run;
@@ -115,7 +139,7 @@ final class VerdictPropertiesTest extends TestCase
             $runs = array_map(function (array $run) use ($share): array {
                 $read = (float) (is_string($run['read_back'] ?? null) ? $run['read_back'] : 0);
 
-                return ($run['kind'] ?? '') === 'proof' ? [...$run, 'read_back' => sprintf('%.6F GB', $read * $share / 10_000)] : $run;
+                return ($run['kind'] ?? '') === 'proof' ? [...$run, 'read_back' => sprintf('%.6F GB', ($read * $share) / 10_000)] : $run;
             }, self::runs($case));
             self::assertNotSame(VerdictKind::Sound, self::judged([...$case, 'runs' => $runs])->kind, "seed {$seed}");
         });
@@ -137,12 +161,15 @@ final class VerdictPropertiesTest extends TestCase
         $this->forAll(Generators::choose(5_000_000, 9_000_000))->then(function (int $seed): void {
             $card = CardOnPaper::seeded($seed);
             $kind = self::judged($card->case)->kind;
-            self::assertTrue(match ($card->kind) {
-                'honest' => $kind->rank() >= VerdictKind::Unproven->rank(),
-                'slow' => $card->isShown ? $kind === VerdictKind::Slow : ! $kind->isStruckOut(),
-                'sham' => $kind !== VerdictKind::Sound,
-                default => $kind !== VerdictKind::Sham,
-            }, "seed {$seed}, {$card->kind}: {$kind->value}");
+            self::assertTrue(
+                match ($card->kind) {
+                    'honest' => $kind->rank() >= VerdictKind::Unproven->rank(),
+                    'slow' => $card->isShown ? $kind === VerdictKind::Slow : ! $kind->isStruckOut(),
+                    'sham' => $kind !== VerdictKind::Sound,
+                    default => $kind !== VerdictKind::Sham,
+                },
+                "seed {$seed}, {$card->kind}: {$kind->value}",
+            );
         });
     }
 }

@@ -21,7 +21,23 @@ final class BuyingTest extends TestCase
     /** @return iterable<string, array{string, int}> currency, minor units in one. Source: ISO 4217 table A.1. */
     public static function minorUnits(): iterable
     {
-        foreach (['EUR' => 100, 'GBP' => 100, 'USD' => 100, 'CHF' => 100, 'SEK' => 100, 'PLN' => 100, 'CAD' => 100, 'JPY' => 1, 'KRW' => 1, 'CLP' => 1, 'KWD' => 1000, 'BHD' => 1000, 'TND' => 1000] as $currency => $minor) {
+        foreach (
+            [
+                'EUR' => 100,
+                'GBP' => 100,
+                'USD' => 100,
+                'CHF' => 100,
+                'SEK' => 100,
+                'PLN' => 100,
+                'CAD' => 100,
+                'JPY' => 1,
+                'KRW' => 1,
+                'CLP' => 1,
+                'KWD' => 1000,
+                'BHD' => 1000,
+                'TND' => 1000,
+            ] as $currency => $minor
+        ) {
             yield $currency => [$currency, $minor];
         }
     }
@@ -64,7 +80,15 @@ final class BuyingTest extends TestCase
     public function test_the_median_of_prices(array $prices, string $median): void
     {
         $tier = Tier::tryFrom(30) ?? self::fail('no such tier');
-        $each = array_map(fn (int $price): BigRational => (new Quote(Form::Sd, $tier, Bytes::gigabytes(100), Price::parse("{$price} EUR", 'EUR')))->perGigabyte(), $prices);
+        $each = array_map(
+            fn (int $price): BigRational => (new Quote(
+                Form::Sd,
+                $tier,
+                Bytes::gigabytes(100),
+                Price::parse("{$price} EUR", 'EUR'),
+            ))->perGigabyte(),
+            $prices,
+        );
         shuffle($each);
         self::assertSame("{$median} EUR/GB", Price::printPerGigabyte(Reference::median($each), 'EUR'));
     }

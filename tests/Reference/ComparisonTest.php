@@ -52,7 +52,10 @@ final class ComparisonTest extends TestCase
         yield 'few against many' => [[1.0, 2.5, 2.0], [9.0, 7.5, 8.25, 8.0, 7.75, 8.5, 9.25]];
         yield 'large and close together' => [[1e9 + 1, 1e9 + 2, 1e9 + 3], [1e9 + 2, 1e9 + 3, 1e9 + 5]];
         $chance = new Randomizer(new Xoshiro256StarStar(4));
-        $draw = fn (int $count, int $about): array => array_map(fn (): float => $about * 1e6 + $chance->getInt(-3_000_000, 3_000_000), range(1, $count));
+        $draw = fn (int $count, int $about): array => array_map(
+            fn (): float => $about * 1e6 + $chance->getInt(-3_000_000, 3_000_000),
+            range(1, $count),
+        );
         yield 'two hundred runs' => [$draw(200, 95), $draw(200, 96)];
         yield 'an even number' => [$draw(8, 40), $draw(6, 44)];
     }
@@ -66,8 +69,18 @@ final class ComparisonTest extends TestCase
     {
         $library = self::library($a, $b);
         $summary = Summary::of($a);
-        $ours = ['mean' => $summary->mean, 'median' => $summary->median, 'deviation' => $summary->deviation, 'variation' => $summary->variation(), 'least' => $summary->least, 'most' => $summary->most,
-            'quarter' => Summary::quantile($a, 0.25), 'threeQuarters' => Summary::quantile($a, 0.75), 'tenth' => Summary::quantile($a, 0.1), 'ninetieth' => Summary::quantile($a, 0.9)];
+        $ours = [
+            'mean' => $summary->mean,
+            'median' => $summary->median,
+            'deviation' => $summary->deviation,
+            'variation' => $summary->variation(),
+            'least' => $summary->least,
+            'most' => $summary->most,
+            'quarter' => Summary::quantile($a, 0.25),
+            'threeQuarters' => Summary::quantile($a, 0.75),
+            'tenth' => Summary::quantile($a, 0.1),
+            'ninetieth' => Summary::quantile($a, 0.9),
+        ];
         foreach ($ours as $name => $figure) {
             self::assertEqualsWithDelta(1, ($figure ?? 0.0) / $library[$name], 1e-9, $name);
         }
@@ -115,7 +128,7 @@ final class ComparisonTest extends TestCase
         self::assertNotNull($warmth);
         $library = self::library(array_column($warmth->pairs, 0), array_column($warmth->pairs, 1));
         self::assertEqualsWithDelta(1, ($warmth->correlation ?? 0.0) / $library['correlation'], 1e-9);
-        self::assertEqualsWithDelta(1, ($warmth->perTenDegrees ?? 0.0) / (-10 * $library['slope'] / $library['meanOfSecond']), 1e-9);
+        self::assertEqualsWithDelta(1, ($warmth->perTenDegrees ?? 0.0) / ((-10 * $library['slope']) / $library['meanOfSecond']), 1e-9);
     }
 
     /** @return iterable<string, array{string, string, string, string}> from, to, there, back */
@@ -123,7 +136,12 @@ final class ComparisonTest extends TestCase
     {
         // Handbook § 2, common practice: 49 → 59 is +20.4 % of 49; 8.1 s → 6.1 s is 24.7 % less time and 32.8 % faster.
         yield 'frames' => ['49', '59', '20.4 % more, of 49', '16.9 % less, of 59'];
-        yield 'seconds' => ['8.1 s', '6.1 s', 'takes 24.7 % less time and is 32.8 % faster, of 8.1 s', 'takes 32.8 % more time and is 24.7 % slower, of 6.1 s'];
+        yield 'seconds' => [
+            '8.1 s',
+            '6.1 s',
+            'takes 24.7 % less time and is 32.8 % faster, of 8.1 s',
+            'takes 32.8 % more time and is 24.7 % slower, of 6.1 s',
+        ];
         yield 'minutes' => ['4:42', '3:49', '18.8 % less time', '23.1 % more time'];
         yield 'speeds' => ['88.5 MB/s', '206.2 MB/s', 'takes 57.1 % less time and is 133.0 % faster', '57.1 % slower'];
         yield 'speeds of two units' => ['95 MB/s', '760 Mb/s', '0.0 % less time', '0.0 % less time'];

@@ -25,7 +25,10 @@ final class CounterfeitTest extends TestCase
 
     private const MIB = 1_048_576;
 
-    /** @return iterable<string, array{string, array<string, int|string>, Condition, int, int|null}> kind, traits, condition, capacity, wrap */
+    /**
+     * @return iterable<string, array{string, array<string, int|string>, Condition, int, int|null}> kind, traits, condition,
+     * capacity, wrap
+     */
     public static function cards(): iterable
     {
         $odd = 17 * self::MIB + 512 * 77;
@@ -33,8 +36,20 @@ final class CounterfeitTest extends TestCase
         yield 'wraps at a third' => ['wraps', ['true' => 32 * self::MIB], Condition::Wraps, 32 * self::MIB, 32 * self::MIB];
         yield 'wraps at an odd sector' => ['wraps', ['true' => $odd], Condition::Wraps, $odd, $odd];
         yield 'wraps at an odd byte' => ['wraps', ['true' => 33_333_333], Condition::Wraps, 33_333_333, 33_333_333];
-        yield 'wraps less than twice' => ['wraps', ['true' => 90 * self::MIB - 512], Condition::Wraps, 90 * self::MIB - 512, 90 * self::MIB - 512];
-        yield 'wraps after a part that is spared' => ['wraps', ['true' => 40 * self::MIB, 'from' => 10 * self::MIB + 4096], Condition::Wraps, 40 * self::MIB, 30 * self::MIB - 4096];
+        yield 'wraps less than twice' => [
+            'wraps',
+            ['true' => 90 * self::MIB - 512],
+            Condition::Wraps,
+            90 * self::MIB - 512,
+            90 * self::MIB - 512,
+        ];
+        yield 'wraps after a part that is spared' => [
+            'wraps',
+            ['true' => 40 * self::MIB, 'from' => 10 * self::MIB + 4096],
+            Condition::Wraps,
+            40 * self::MIB,
+            30 * self::MIB - 4096,
+        ];
         yield 'its first lap stays' => ['first-lap-stays', ['true' => $odd], Condition::Wraps, $odd, $odd];
         yield 'drops, zeros' => ['drops', ['true' => $odd], Condition::Drops, $odd, null];
         yield 'drops, ones' => ['drops-ff', ['true' => 48 * self::MIB], Condition::Drops, 48 * self::MIB, null];
@@ -46,10 +61,18 @@ final class CounterfeitTest extends TestCase
 
     /** @param  array<string, int|string>  $traits */
     #[DataProvider('cards')]
-    public function test_a_raw_proof_names_kind_capacity_and_wrap(string $kind, array $traits, Condition $condition, int $capacity, ?int $wrap): void
-    {
-        $result = $this->on($kind, $traits, fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock));
-        self::assertSame([$condition, $capacity, $wrap], [$result->diagnosis->condition, $result->diagnosis->capacity->count, $result->diagnosis->wrap]);
+    public function test_a_raw_proof_names_kind_capacity_and_wrap(
+        string $kind,
+        array $traits,
+        Condition $condition,
+        int $capacity,
+        ?int $wrap,
+    ): void {
+        $result = $this->on($kind, $traits, fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock()));
+        self::assertSame(
+            [$condition, $capacity, $wrap],
+            [$result->diagnosis->condition, $result->diagnosis->capacity->count, $result->diagnosis->wrap],
+        );
         self::assertTrue($result->isComplete());
         self::assertTrue($result->forgot);
     }
@@ -58,8 +81,11 @@ final class CounterfeitTest extends TestCase
     #[DataProvider('cards')]
     public function test_a_quick_screen_names_the_same(string $kind, array $traits, Condition $condition, int $capacity, ?int $wrap): void
     {
-        $result = $this->on($kind, $traits, fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock, points: 64));
-        self::assertSame([$condition, $capacity, $wrap], [$result->diagnosis->condition, $result->diagnosis->capacity->count, $result->diagnosis->wrap]);
+        $result = $this->on($kind, $traits, fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock(), points: 64));
+        self::assertSame(
+            [$condition, $capacity, $wrap],
+            [$result->diagnosis->condition, $result->diagnosis->capacity->count, $result->diagnosis->wrap],
+        );
         self::assertLessThan(96 * self::MIB, $result->core->covered());
     }
 
@@ -75,9 +101,12 @@ final class CounterfeitTest extends TestCase
     #[DataProvider('mixedUp')]
     public function test_addresses_that_share_a_place_in_no_lap_are_a_fake_of_their_own_kind(string $kind, int $true, int $kept): void
     {
-        $proof = $this->on($kind, ['true' => $true], fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock));
-        self::assertSame([Condition::Aliases, $kept, null], [$proof->diagnosis->condition, $proof->diagnosis->capacity->count, $proof->diagnosis->wrap]);
-        $screen = $this->on($kind, ['true' => $true], fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock));
+        $proof = $this->on($kind, ['true' => $true], fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock()));
+        self::assertSame(
+            [Condition::Aliases, $kept, null],
+            [$proof->diagnosis->condition, $proof->diagnosis->capacity->count, $proof->diagnosis->wrap],
+        );
+        $screen = $this->on($kind, ['true' => $true], fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock()));
         self::assertSame([Condition::Aliases, false], [$screen->diagnosis->condition, $screen->diagnosis->exact]);
         self::assertLessThan(0.93 * 96 * self::MIB, $screen->diagnosis->capacity->count);
     }
@@ -85,14 +114,18 @@ final class CounterfeitTest extends TestCase
     public function test_a_misplaced_block_is_a_fault_and_no_fake(): void
     {
         foreach ([FullProof::on(...), QuickScreen::on(...)] as $probe) {
-            $result = $this->on('strays', ['true' => 90 * self::MIB], fn (RawDevice $device): ProofResult => $probe($device, new HostClock));
+            $result = $this->on(
+                'strays',
+                ['true' => 90 * self::MIB],
+                fn (RawDevice $device): ProofResult => $probe($device, new HostClock()),
+            );
             self::assertSame([Condition::Faulty, self::MIB], [$result->diagnosis->condition, $result->core->bytes(BlockClass::Echoes)]);
         }
     }
 
     public function test_scattered_bad_sectors_are_a_fault_and_no_fake(): void
     {
-        $result = $this->on('spots', [], fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock));
+        $result = $this->on('spots', [], fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock()));
         self::assertSame(Condition::Faulty, $result->diagnosis->condition);
         self::assertSame([40 * 512, 40], [$result->core->bytes(BlockClass::Scrambled), $result->core->wrongBits()]);
         self::assertStringContainsString('scattered, in', implode(' ', $result->diagnosis->also));
@@ -100,14 +133,22 @@ final class CounterfeitTest extends TestCase
 
     public function test_a_cache_that_answers_until_it_is_taken_out_hides_nothing_from_a_proof(): void
     {
-        $result = $this->on('drops', ['true' => 32 * self::MIB, 'cache' => 8 * self::MIB], fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock));
+        $result = $this->on(
+            'drops',
+            ['true' => 32 * self::MIB, 'cache' => 8 * self::MIB],
+            fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock()),
+        );
         self::assertSame([Condition::Drops, 32 * self::MIB], [$result->diagnosis->condition, $result->diagnosis->capacity->count]);
         self::assertStringContainsString('from a cache inside it', implode(' ', $result->diagnosis->also));
     }
 
     public function test_a_quick_screen_pushes_a_cache_aside_before_it_believes_anything(): void
     {
-        $result = $this->on('drops', ['true' => 32 * self::MIB + 512, 'cache' => 6 * self::MIB], fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock));
+        $result = $this->on(
+            'drops',
+            ['true' => 32 * self::MIB + 512, 'cache' => 6 * self::MIB],
+            fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock()),
+        );
         self::assertSame([Condition::Drops, 32 * self::MIB + 512], [$result->diagnosis->condition, $result->diagnosis->capacity->count]);
     }
 
@@ -138,7 +179,7 @@ final class CounterfeitTest extends TestCase
                 self::markTestSkipped('This machine mounts no exFAT.');
             }
             $device = FolderDevice::open(HeldFolder::at($point));
-            $result = FullProof::on($device, new HostClock);
+            $result = FullProof::on($device, new HostClock());
             $device->clear();
             self::assertTrue($result->forgot);
             self::assertSame([$condition, $lap], [$result->diagnosis->condition, $result->diagnosis->wrap]);

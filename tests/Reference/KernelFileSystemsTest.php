@@ -45,7 +45,7 @@ final class KernelFileSystemsTest extends TestCase
         file_put_contents("{$point}/mine.txt", 'kept');
         $before = self::everything($point);
         $device = FolderDevice::open(HeldFolder::at($point), self::region(12));
-        $result = (new SpeedRun(SpeedPlan::plain(self::region(12), 3)))->on($device, new HostClock);
+        $result = (new SpeedRun(SpeedPlan::plain(self::region(12), 3)))->on($device, new HostClock());
         $device->clear();
         self::assertCount(3, $result->writeRates());
         self::assertCount(3, $result->readRates());
@@ -62,7 +62,7 @@ final class KernelFileSystemsTest extends TestCase
         $point = $this->mounted($kind, 48);
         $free = (int) disk_free_space($point);
         $device = FolderDevice::open(HeldFolder::at($point));
-        $result = (new SustainedRun)->on($device, new HostClock);
+        $result = (new SustainedRun())->on($device, new HostClock());
         $device->clear();
         self::assertNull($result->cutShort);
         self::assertGreaterThan(0.95 * $free, $result->write->bytes->count);
@@ -74,7 +74,7 @@ final class KernelFileSystemsTest extends TestCase
     {
         $point = $this->mounted($kind, 64);
         $files = FolderFiles::open(HeldFolder::at($point));
-        $result = (new SmallFiles(40, 2))->on($files, new HostClock);
+        $result = (new SmallFiles(40, 2))->on($files, new HostClock());
         $files->clear();
         self::assertCount(2, $result->rounds);
         self::assertSame(0, $result->wrong);
@@ -91,7 +91,7 @@ final class KernelFileSystemsTest extends TestCase
             file_put_contents("{$card}/DCIM/clip {$i}.mov", random_bytes($i <= 16 ? 40_000 : 2_000_000));
         }
         self::shell('sync');
-        $result = TimedCopy::of("{$card}/DCIM", $drive, true)->run(new HostClock);
+        $result = TimedCopy::of("{$card}/DCIM", $drive, true)->run(new HostClock());
         self::assertSame(20, $result->files);
         self::assertSame(16 * 40_000 + 4 * 2_000_000, $result->bytes->count);
         self::assertSame([], $result->different);
@@ -106,7 +106,7 @@ final class KernelFileSystemsTest extends TestCase
         $point = $this->mounted('ext4', 64);
         $device = FolderDevice::open(HeldFolder::at($point), self::region(10));
         $pull = new Meddle(25 * self::MEGABYTE, fn (): ?string => self::shell("umount -l {$point}"));
-        $result = (new SpeedRun(SpeedPlan::plain(self::region(10), 5)))->on($device, new HostClock, $pull);
+        $result = (new SpeedRun(SpeedPlan::plain(self::region(10), 5)))->on($device, new HostClock(), $pull);
         $device->clear();
         self::assertStringContainsString('is gone: the card was pulled out or unmounted', (string) $result->cutShort);
         self::assertCount(1, $result->reads);
@@ -118,8 +118,11 @@ final class KernelFileSystemsTest extends TestCase
         $point = $this->mounted('ext4', 64);
         $device = FolderDevice::open(HeldFolder::at($point), self::region(10));
         // The file system gives up writing at once, open files or not, as it does when a lock slider is worked in the slot.
-        $revoke = new Meddle(25 * self::MEGABYTE, fn (): ?string => self::shell("mount -o remount,abort {$point}; mount -o remount,ro {$point}"));
-        $result = (new SpeedRun(SpeedPlan::plain(self::region(10), 5)))->on($device, new HostClock, $revoke);
+        $revoke = new Meddle(
+            25 * self::MEGABYTE,
+            fn (): ?string => self::shell("mount -o remount,abort {$point}; mount -o remount,ro {$point}"),
+        );
+        $result = (new SpeedRun(SpeedPlan::plain(self::region(10), 5)))->on($device, new HostClock(), $revoke);
         $device->clear();
         self::assertStringContainsString('has become read-only while it was used', (string) $result->cutShort);
         self::assertCount(1, $result->reads);
@@ -130,8 +133,11 @@ final class KernelFileSystemsTest extends TestCase
     {
         $point = $this->mounted('ext4', 64);
         $device = FolderDevice::open(HeldFolder::at($point), self::region(40));
-        $fill = new Meddle(4 * self::MEGABYTE, fn (): ?string => self::shell("fallocate -l $(df --output=avail -B1 {$point} | tail -1) {$point}/greedy"));
-        $result = (new SpeedRun(SpeedPlan::plain(self::region(40), 2)))->on($device, new HostClock, $fill);
+        $fill = new Meddle(
+            4 * self::MEGABYTE,
+            fn (): ?string => self::shell("fallocate -l $(df --output=avail -B1 {$point} | tail -1) {$point}/greedy"),
+        );
+        $result = (new SpeedRun(SpeedPlan::plain(self::region(40), 2)))->on($device, new HostClock(), $fill);
         $device->clear();
         if ($result->cutShort === null) {
             // Room was found for the whole region before the other came: then nothing is lost.
@@ -150,8 +156,11 @@ final class KernelFileSystemsTest extends TestCase
         foreach (range(1, 8) as $i) {
             file_put_contents("{$card}/DCIM/clip{$i}.mov", random_bytes(4 * self::MEGABYTE));
         }
-        $fill = new Meddle(9 * self::MEGABYTE, fn (): ?string => self::shell("fallocate -l $(( $(df --output=avail -B1 {$drive} | tail -1) - 2000000 )) {$drive}/greedy"));
-        $result = TimedCopy::of("{$card}/DCIM", $drive, true)->run(new HostClock, $fill);
+        $fill = new Meddle(
+            9 * self::MEGABYTE,
+            fn (): ?string => self::shell("fallocate -l $(( $(df --output=avail -B1 {$drive} | tail -1) - 2000000 )) {$drive}/greedy"),
+        );
+        $result = TimedCopy::of("{$card}/DCIM", $drive, true)->run(new HostClock(), $fill);
         self::assertStringContainsString('was full after', (string) $result->cutShort);
         self::assertGreaterThan(0, $result->files);
         self::assertLessThan(8, $result->files);

@@ -42,7 +42,7 @@ final class PatternTest extends TestCase
                 for ($i = 0; $i < 16; $i++) {
                     $at = intdiv($bit + $i, 8);
                     if ((($burst >> $i) & 1) === 1 && $at < strlen($changed)) {
-                        $changed[$at] = chr(ord($changed[$at]) ^ (1 << (($bit + $i) % 8)));
+                        $changed[$at] = chr(ord($changed[$at]) ^ (1 << ($bit + $i) % 8));
                     }
                 }
                 self::assertFalse(Seal::closes($changed), "burst {$burst} at bit {$bit}");
@@ -53,7 +53,12 @@ final class PatternTest extends TestCase
     public function test_the_cipher_underneath_is_aes_128(): void
     {
         // FIPS 197, appendix C.1.
-        $cipher = openssl_encrypt((string) hex2bin('00112233445566778899aabbccddeeff'), 'aes-128-ecb', (string) hex2bin('000102030405060708090a0b0c0d0e0f'), OPENSSL_RAW_DATA | OPENSSL_ZERO_PADDING);
+        $cipher = openssl_encrypt(
+            (string) hex2bin('00112233445566778899aabbccddeeff'),
+            'aes-128-ecb',
+            (string) hex2bin('000102030405060708090a0b0c0d0e0f'),
+            OPENSSL_RAW_DATA | OPENSSL_ZERO_PADDING,
+        );
         self::assertSame('69c4e0d86a7b0430d8cdb78070b4c55a', bin2hex((string) $cipher));
     }
 
@@ -61,13 +66,20 @@ final class PatternTest extends TestCase
     {
         // SP 800-38A, F.5.1: CTR-AES128.Encrypt, all four blocks.
         $cipher = openssl_encrypt(
-            (string) hex2bin('6bc1bee22e409f96e93d7e117393172aae2d8a571e03ac9c9eb76fac45af8e5130c81c46a35ce411e5fbc1191a0a52eff69f2445df4f9b17ad2b417be66c3710'),
+            (string) hex2bin(
+                '6bc1bee22e409f96e93d7e117393172aae2d8a571e03ac9c9eb76fac45af8e51'.
+                    '30c81c46a35ce411e5fbc1191a0a52eff69f2445df4f9b17ad2b417be66c3710',
+            ),
             'aes-128-ctr',
             (string) hex2bin('2b7e151628aed2a6abf7158809cf4f3c'),
             OPENSSL_RAW_DATA,
             (string) hex2bin('f0f1f2f3f4f5f6f7f8f9fafbfcfdfeff'),
         );
-        self::assertSame('874d6191b620e3261bef6864990db6ce9806f66b7970fdff8617187bb9fffdff5ae4df3edbd5d35e5b4f09020db03eab1e031dda2fbe03d1792170a0f3009cee', bin2hex((string) $cipher));
+        self::assertSame(
+            '874d6191b620e3261bef6864990db6ce9806f66b7970fdff8617187bb9fffdff'.
+                    '5ae4df3edbd5d35e5b4f09020db03eab1e031dda2fbe03d1792170a0f3009cee',
+            bin2hex((string) $cipher),
+        );
     }
 
     public function test_each_unit_of_the_stream_is_the_encrypted_counter_of_run_and_address(): void

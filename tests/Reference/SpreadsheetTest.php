@@ -54,7 +54,15 @@ final class SpreadsheetTest extends TestCase
     public function test_no_cell_we_write_is_a_formula_elsewhere(string $format): void
     {
         $path = "{$this->folder()}/cards.{$format}";
-        TableWriter::from($format)->write($path, [['Name'], ['=1+1'], ['+1'], ['-1'], ['@SUM(A1)'], ["\t=1"], ['=HYPERLINK("http://x";"y")']]);
+        TableWriter::from($format)->write($path, [
+            ['Name'],
+            ['=1+1'],
+            ['+1'],
+            ['-1'],
+            ['@SUM(A1)'],
+            ["\t=1"],
+            ['=HYPERLINK("http://x";"y")'],
+        ]);
         $read = self::node(['read', $path]);
         self::assertSame(0, $read['formulas']);
         foreach (array_slice((array) $read['rows'], 1) as $row) {
@@ -68,13 +76,16 @@ final class SpreadsheetTest extends TestCase
     public function test_what_is_written_elsewhere_is_read_by_us(string $format): void
     {
         $path = "{$this->folder()}/cards.{$format}";
-        self::node(['make', $path], (string) json_encode([
-            ['Tag', 'Capacity', 'Price', 'Bought on', 'Name'],
-            ['QS-1', 128, 24.9, 'date 2026-11-25', 'Marrowick'],
-            [],
-            ['QS-2', 1000, 0.35, 'date 2025-02-28', 'Marrowick'],
-            ['QS-3', '64 GB', '', '', "two\nlines & <more>"],
-        ]));
+        self::node(
+            ['make', $path],
+            (string) json_encode([
+                ['Tag', 'Capacity', 'Price', 'Bought on', 'Name'],
+                ['QS-1', 128, 24.9, 'date 2026-11-25', 'Marrowick'],
+                [],
+                ['QS-2', 1000, 0.35, 'date 2025-02-28', 'Marrowick'],
+                ['QS-3', '64 GB', '', '', "two\nlines & <more>"],
+            ]),
+        );
         $rows = iterator_to_array(TableReader::rows($path, "cards.{$format}"));
         self::assertSame([1, 2, 4, 5], array_keys($rows));
         self::assertSame(['Tag', 'Capacity', 'Price', 'Bought on', 'Name'], $rows[1]);

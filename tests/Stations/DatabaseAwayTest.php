@@ -38,7 +38,12 @@ final class DatabaseAwayTest extends StationTestCase
 
     private function process(string ...$options): Process
     {
-        $process = new Process([PHP_BINARY, base_path('artisan'), 'tally:station', ...$options], base_path(), [...$this->database->env(), 'TALLY_STAND_IN_SECONDS' => '4', 'TALLY_FOLDERS' => '/tmp'], timeout: 180);
+        $process = new Process(
+            [PHP_BINARY, base_path('artisan'), 'tally:station', ...$options],
+            base_path(),
+            [...$this->database->env(), 'TALLY_STAND_IN_SECONDS' => '4', 'TALLY_FOLDERS' => '/tmp'],
+            timeout: 180,
+        );
         $process->start();
 
         return $process;
@@ -54,7 +59,11 @@ final class DatabaseAwayTest extends StationTestCase
 
     private function ordered(Card $card, string $slot, ?string $size = null): Run
     {
-        $this->post("/cards/{$card->tag}/runs", ['kind' => 'proof', 'slot' => $this->slot($slot)->id, 'size' => $size])->assertSessionHasNoErrors();
+        $this->post("/cards/{$card->tag}/runs", [
+            'kind' => 'proof',
+            'slot' => $this->slot($slot)->id,
+            'size' => $size,
+        ])->assertSessionHasNoErrors();
 
         return $this->newest();
     }

@@ -23,7 +23,14 @@ final class FullDiskTest extends StationTestCase
         $run = $this->newest();
         self::assertSame(RunKind::Proof, $run->kind);
         self::assertStringContainsString('was full after', (string) $run->message, $worker->getErrorOutput());
-        self::assertSame([], array_filter($run->proof()->classes ?? [], fn (int $bytes, string $class): bool => $class !== 'holds' && $bytes > 0, ARRAY_FILTER_USE_BOTH));
+        self::assertSame(
+            [],
+            array_filter(
+                $run->proof()->classes ?? [],
+                fn (int $bytes, string $class): bool => $class !== 'holds' && $bytes > 0,
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
         self::assertSame(VerdictKind::Unproven, $card->refresh()->verdict);
         self::assertNotSame(RunState::Running, $run->state);
     }
@@ -50,8 +57,15 @@ final class FullDiskTest extends StationTestCase
         $card = $this->card(['stand_in' => null]);
         $slot = $this->bay('Bay 1', $point);
         foreach (['proof', 'speed', 'sustained', 'files'] as $kind) {
-            $this->post("/cards/{$card->tag}/runs", ['kind' => $kind, 'slot' => $slot, 'size' => '4 MB', 'runs' => $kind === 'speed' ? 2 : null])
-                ->assertSessionHasErrors(['slot' => "No card is mounted at “{$point}”: it is a plain folder on this host’s own disk. Put the card in and mount it there. If a plain folder is meant, whoever looks after the station adds it to TALLY_PLAIN_FOLDERS in .env."]);
+            $this->post("/cards/{$card->tag}/runs", [
+                'kind' => $kind,
+                'slot' => $slot,
+                'size' => '4 MB',
+                'runs' => $kind === 'speed' ? 2 : null,
+            ])->assertSessionHasErrors([
+                'slot' => "No card is mounted at “{$point}”: it is a plain folder on this host’s own disk. Put the card in and ".
+                'mount it there. If a plain folder is meant, whoever looks after the station adds it to TALLY_PLAIN_FOLDERS in .env.',
+            ]);
         }
         self::assertSame([], self::everything($point));
     }
@@ -61,7 +75,12 @@ final class FullDiskTest extends StationTestCase
         config(['tally.plain_folders' => []]);
         $point = $this->mounted('ext4', 64);
         $card = $this->card(['stand_in' => null]);
-        $this->post("/cards/{$card->tag}/runs", ['kind' => 'speed', 'slot' => $this->bay('Bay 1', $point), 'size' => '4 MB', 'runs' => 2])->assertSessionHasNoErrors();
+        $this->post("/cards/{$card->tag}/runs", [
+            'kind' => 'speed',
+            'slot' => $this->bay('Bay 1', $point),
+            'size' => '4 MB',
+            'runs' => 2,
+        ])->assertSessionHasNoErrors();
         self::shell("umount {$point}");
         $this->worker()->wait();
         $run = $this->newest();

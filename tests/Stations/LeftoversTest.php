@@ -19,18 +19,29 @@ final class LeftoversTest extends StationTestCase
         $this->post("/cards/{$card->tag}/runs", ['kind' => 'proof', 'slot' => $slot, 'size' => '300 MB'])->assertSessionHasNoErrors();
         $proof = $this->newest();
         $worker = $this->worker();
-        self::until(fn (): bool => Run::query()->whereKey($proof->id)->whereNotNull('checkpoint')->exists(), 'the proof has kept its place');
+        self::until(fn (): bool => Run::query()->whereKey($proof->id)->whereNotNull('checkpoint')->exists(), 'the proof has kept '.
+            'its place');
         $worker->signal(SIGKILL);
         $this->worker()->wait();
         self::assertSame(RunState::Interrupted, $proof->refresh()->state);
         $folder = $proof->checkpoint?->string('folder')->value();
         self::assertDirectoryExists("{$point}/{$folder}");
-        $this->post("/cards/{$card->tag}/runs", ['kind' => 'speed', 'slot' => $slot, 'size' => '4 MB', 'runs' => 2])->assertSessionHasNoErrors();
+        $this->post("/cards/{$card->tag}/runs", [
+            'kind' => 'speed',
+            'slot' => $slot,
+            'size' => '4 MB',
+            'runs' => 2,
+        ])->assertSessionHasNoErrors();
         $this->worker()->wait();
         self::assertSame(RunState::Done, $this->newest()->state, (string) $this->newest()->message);
         self::assertDirectoryExists("{$point}/{$folder}");
         // Where it takes all the room, that is said.
-        $this->post("/cards/{$card->tag}/runs", ['kind' => 'speed', 'slot' => $slot, 'size' => '350 MB', 'runs' => 2])->assertSessionHasNoErrors();
+        $this->post("/cards/{$card->tag}/runs", [
+            'kind' => 'speed',
+            'slot' => $slot,
+            'size' => '350 MB',
+            'runs' => 2,
+        ])->assertSessionHasNoErrors();
         $this->worker()->wait();
         self::assertStringContainsString('a proof that can go on keeps the rest of the card', (string) $this->newest()->message);
         app(RunDesk::class)->goOn($proof->refresh());
@@ -49,7 +60,12 @@ final class LeftoversTest extends StationTestCase
         }
         config(['tally.folders' => ['/tmp']]);
         $held = $this->smallCard(300 << 20);
-        $this->post("/cards/{$held->tag}/copies", ['slot' => $this->bay('Bay 1', $card), 'source' => "{$card}/DCIM", 'into' => $drive, 'verify' => true])->assertSessionHasNoErrors();
+        $this->post("/cards/{$held->tag}/copies", [
+            'slot' => $this->bay('Bay 1', $card),
+            'source' => "{$card}/DCIM",
+            'into' => $drive,
+            'verify' => true,
+        ])->assertSessionHasNoErrors();
         $worker = $this->worker();
         self::until(fn (): bool => is_file("{$drive}/DCIM/clip1.mov"), 'the first file is copied');
         $worker->signal(SIGKILL);

@@ -70,7 +70,13 @@ final class RightMediumTest extends StationTestCase
      */
     private function order(Card $card, int $slot, array $with = []): TestResponse
     {
-        return $this->post("/cards/{$card->tag}/runs", ['kind' => 'screen', 'slot' => $slot, 'tag' => $card->tag, 'by' => 'Wren', ...$with]);
+        return $this->post("/cards/{$card->tag}/runs", [
+            'kind' => 'screen',
+            'slot' => $slot,
+            'tag' => $card->tag,
+            'by' => 'Wren',
+            ...$with,
+        ]);
     }
 
     public function test_a_link_that_was_repointed_leads_a_worker_that_lives_long_to_the_new_device(): void
@@ -100,8 +106,12 @@ final class RightMediumTest extends StationTestCase
         // The ledger names the device itself, and not only the link.
         $lines = Erasure::query()->orderBy('id')->get();
         self::assertSame([$old, $new], $lines->map(fn (Erasure $line): ?string => $line->medium?->real)->all());
-        $this->get('/erased')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('lines.0.device', fn (string $device): bool => str_starts_with($device, "{$link}, which led to {$new} (")));
+        $this->get('/erased')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where(
+                'lines.0.device',
+                fn (string $device): bool => str_starts_with($device, "{$link}, which led to {$new} ("),
+            ),
+        );
     }
 
     public function test_a_link_that_is_repointed_between_order_and_run_is_not_followed(): void
@@ -147,7 +157,10 @@ final class RightMediumTest extends StationTestCase
         $this->worker()->wait();
         $run = $this->newest();
         self::assertSame(RunState::Failed, $run->state);
-        self::assertStringContainsString('by the stamps of a proof on it the medium in it is QS-015 (run 1), and the order is for QS-115', (string) $run->message);
+        self::assertStringContainsString(
+            'by the stamps of a proof on it the medium in it is QS-015 (run 1), and the order is for QS-115',
+            (string) $run->message,
+        );
         self::assertSame(1, Erasure::query()->count());
         // The same card again is no other, and one that was tagged anew can be told.
         $this->order($first, $slot)->assertSessionHasNoErrors();
@@ -169,7 +182,9 @@ final class RightMediumTest extends StationTestCase
         self::assertStringContainsString($loop, $shown->device);
         unlink($link);
         symlink($other, $link);
-        $this->order($card, $slot, ['shown' => $shown->token])->assertSessionHasErrors(['slot' => 'Raw 1 holds another medium than this page showed. Look at what it shows now, and order again.']);
+        $this->order($card, $slot, ['shown' => $shown->token])->assertSessionHasErrors([
+            'slot' => 'Raw 1 holds another medium than this page showed. Look at what it shows now, and order again.',
+        ]);
     }
 
     public function test_the_page_shows_what_would_be_erased(): void
@@ -177,7 +192,8 @@ final class RightMediumTest extends StationTestCase
         $image = $this->folder().'/medium';
         self::shell("truncate -s 32M {$image} && mkfs.ext4 -q -L FOOTAGE -m 0 {$image}") ?? self::markTestSkipped('No mkfs.ext4 here.');
         $point = $this->folder();
-        self::shell("mount -o loop {$image} {$point} && mkdir {$point}/DCIM && echo take > {$point}/DCIM/A001.mov; umount {$point}") ?? self::markTestSkipped('This machine mounts nothing.');
+        self::shell("mount -o loop {$image} {$point} && mkdir {$point}/DCIM && echo take > {$point}/DCIM/A001.mov; umount {$point}") ??
+            self::markTestSkipped('This machine mounts nothing.');
         $before = hash_file('xxh128', $image);
         $slot = $this->bay('Raw 1', $image, 'raw');
         app(\App\Stations\SlotLook::class)->all($this->station());

@@ -30,7 +30,21 @@ final class StartTest extends TestCase
     {
         $this->run ??= $this->folder();
         // Only what a shell would have: the settings of the tests are not those of what is started.
-        $env = ['GRITTY_RUN' => $this->run, 'APP_PORT' => (string) self::PORT, 'APP_URL' => 'http://127.0.0.1:'.self::PORT, 'DB_PORT' => '23498', 'DB_DATABASE' => 'gritty_tally_pages', 'TALLY_DEMO_PASSWORD' => 'of the demo', 'APP_ENV' => 'production', 'APP_DEBUG' => 'false', 'TALLY_PLAIN_FOLDERS' => '', 'CACHE_STORE' => 'file', 'SESSION_DRIVER' => 'file', 'APP_KEY' => false, 'TEST_TOKEN' => false];
+        $env = [
+            'GRITTY_RUN' => $this->run,
+            'APP_PORT' => (string) self::PORT,
+            'APP_URL' => 'http://127.0.0.1:'.self::PORT,
+            'DB_PORT' => '23498',
+            'DB_DATABASE' => 'gritty_tally_pages',
+            'TALLY_DEMO_PASSWORD' => 'of the demo',
+            'APP_ENV' => 'production',
+            'APP_DEBUG' => 'false',
+            'TALLY_PLAIN_FOLDERS' => '',
+            'CACHE_STORE' => 'file',
+            'SESSION_DRIVER' => 'file',
+            'APP_KEY' => false,
+            'TEST_TOKEN' => false,
+        ];
 
         return new Process([dirname(__DIR__, 2).'/start', ...$options], dirname(__DIR__, 2), $env, timeout: 120);
     }
@@ -44,7 +58,12 @@ final class StartTest extends TestCase
     private function get(string $path, string $host = '127.0.0.1:8492'): array
     {
         $curl = curl_init('http://127.0.0.1:'.self::PORT.$path);
-        curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_HTTPHEADER => ["Host: {$host}"], CURLOPT_ENCODING => 'gzip']);
+        curl_setopt_array($curl, [
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_HEADER => true,
+            CURLOPT_HTTPHEADER => ["Host: {$host}"],
+            CURLOPT_ENCODING => 'gzip',
+        ]);
         [$head, $body] = [...explode("\r\n\r\n", (string) curl_exec($curl), 2), ''];
 
         return [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $head, $body];
@@ -86,7 +105,14 @@ final class StartTest extends TestCase
         foreach ($before as $pid) {
             posix_kill($pid, SIGKILL);
         }
-        self::until(fn (): bool => array_filter($before, fn (int $pid, string $name): bool => $this->pid($name) === $pid || ! posix_kill($this->pid($name), 0), ARRAY_FILTER_USE_BOTH) === [], 'what was killed is back');
+        self::until(
+            fn (): bool => array_filter(
+                $before,
+                fn (int $pid, string $name): bool => $this->pid($name) === $pid || ! posix_kill($this->pid($name), 0),
+                ARRAY_FILTER_USE_BOTH,
+            ) === [],
+            'what was killed is back',
+        );
         self::until(fn (): bool => $this->get('/sign-in')[0] === 200, 'the pages answer again');
 
         // With the database down, a start ends nothing that goes on.
@@ -100,13 +126,24 @@ final class StartTest extends TestCase
         $stop = $this->start('--stop');
         self::assertSame(0, $stop->run());
         self::assertStringContainsString('Gritty Tally is stopped.', $stop->getOutput());
-        self::until(fn (): bool => array_filter($pids, fn (int $pid): bool => preg_match('/^State:\s+[^Z]/m', (string) @file_get_contents("/proc/{$pid}/status")) === 1) === [], 'all of it has ended');
+        self::until(
+            fn (): bool => array_filter(
+                $pids,
+                fn (int $pid): bool => preg_match('/^State:\s+[^Z]/m', (string) @file_get_contents("/proc/{$pid}/status")) === 1,
+            ) === [],
+            'all of it has ended',
+        );
     }
 
     public function test_beyond_this_machine_it_is_not_listened_for_without_tls(): void
     {
         $this->run = $this->folder();
-        $site = new Process([dirname(__DIR__, 2).'/bin/site'], null, ['GRITTY_RUN' => $this->run, 'APP_LISTEN' => '0.0.0.0'], timeout: 30);
+        $site = new Process(
+            [dirname(__DIR__, 2).'/bin/site'],
+            null,
+            ['GRITTY_RUN' => $this->run, 'APP_LISTEN' => '0.0.0.0'],
+            timeout: 30,
+        );
         self::assertSame(1, $site->run());
         self::assertStringContainsString('That takes TLS: set TALLY_TLS_CERT', $site->getErrorOutput());
         $this->run = null;

@@ -51,7 +51,16 @@ abstract class StationTestCase extends TestCase
     /** A card as small as the media of these tests, with a label that does not contradict itself. */
     protected function smallCard(int $bytes, string $tag = 'T-1'): Card
     {
-        return $this->card(['tag' => $tag, 'capacity' => $bytes, 'family' => 'SD', 'bus' => null, 'marks' => [], 'read' => null, 'write' => null, 'stand_in' => null]);
+        return $this->card([
+            'tag' => $tag,
+            'capacity' => $bytes,
+            'family' => 'SD',
+            'bus' => null,
+            'marks' => [],
+            'read' => null,
+            'write' => null,
+            'stand_in' => null,
+        ]);
     }
 
     /**
@@ -75,7 +84,12 @@ abstract class StationTestCase extends TestCase
      */
     protected function worker(array $env = []): Process
     {
-        $worker = new Process([PHP_BINARY, base_path('artisan'), 'tally:station', '--once'], base_path(), ['TALLY_FOLDERS' => '/tmp', 'TALLY_PLAIN_FOLDERS' => '', ...$env], timeout: 120);
+        $worker = new Process(
+            [PHP_BINARY, base_path('artisan'), 'tally:station', '--once'],
+            base_path(),
+            ['TALLY_FOLDERS' => '/tmp', 'TALLY_PLAIN_FOLDERS' => '', ...$env],
+            timeout: 120,
+        );
         $worker->start();
         $this->workers[] = $worker;
 
@@ -104,6 +118,9 @@ abstract class StationTestCase extends TestCase
 
     protected function newest(): Run
     {
-        return Run::query()->with(['card', 'slot', 'station'])->latest('id')->firstOrFail();
+        return Run::query()
+            ->with(['card', 'slot', 'station'])
+            ->latest('id')
+            ->firstOrFail();
     }
 }

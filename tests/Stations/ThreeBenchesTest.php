@@ -32,8 +32,11 @@ final class ThreeBenchesTest extends StationTestCase
     {
         $station = Station::query()->where('name', $name)->first() ?? BenchBook::found($name, $this->station()->host_id);
         BenchBook::keep($station, null, [
-            'name' => "Bay of {$name}", 'kind' => 'folder', 'path' => $this->mounted('ext4', 48),
-            'reader_id' => Reader::query()->where('tag', 'R1')->firstOrFail()->id, 'port_id' => Port::query()->where('host_id', $station->host_id)->firstOrFail()->id,
+            'name' => "Bay of {$name}",
+            'kind' => 'folder',
+            'path' => $this->mounted('ext4', 48),
+            'reader_id' => Reader::query()->where('tag', 'R1')->firstOrFail()->id,
+            'port_id' => Port::query()->where('host_id', $station->host_id)->firstOrFail()->id,
         ]);
 
         return $station;
@@ -46,7 +49,12 @@ final class ThreeBenchesTest extends StationTestCase
             mkdir("{$storage}/{$folder}", recursive: true);
         }
         foreach (['--lane=0', '--look'] as $duty) {
-            $this->processes[] = $process = new Process([PHP_BINARY, base_path('artisan'), 'tally:station', $duty], base_path(), ['TALLY_STATION' => $name, 'LARAVEL_STORAGE_PATH' => $storage, 'TALLY_FOLDERS' => '/tmp', 'TALLY_PLAIN_FOLDERS' => ''], timeout: 120);
+            $this->processes[] = $process = new Process(
+                [PHP_BINARY, base_path('artisan'), 'tally:station', $duty],
+                base_path(),
+                ['TALLY_STATION' => $name, 'LARAVEL_STORAGE_PATH' => $storage, 'TALLY_FOLDERS' => '/tmp', 'TALLY_PLAIN_FOLDERS' => ''],
+                timeout: 120,
+            );
             $process->start();
         }
     }
@@ -54,9 +62,16 @@ final class ThreeBenchesTest extends StationTestCase
     private function order(string $bench, string $tag): Run
     {
         config(['tally.station' => $bench, 'tally.folders' => ['/tmp']]);
-        $slot = Slot::query()->where('name', "Bay of {$bench}")->firstOrFail();
+        $slot = Slot::query()
+            ->where('name', "Bay of {$bench}")
+            ->firstOrFail();
         $this->smallCard(48 << 20, $tag);
-        $this->post("/cards/{$tag}/runs", ['kind' => 'speed', 'slot' => $slot->id, 'size' => '4 MB', 'runs' => 2])->assertSessionHasNoErrors();
+        $this->post("/cards/{$tag}/runs", [
+            'kind' => 'speed',
+            'slot' => $slot->id,
+            'size' => '4 MB',
+            'runs' => 2,
+        ])->assertSessionHasNoErrors();
 
         return $this->newest();
     }
@@ -81,12 +96,25 @@ final class ThreeBenchesTest extends StationTestCase
         self::assertNull($this->getJson("/pulse?run={$runs['A']->id}")->json('going'));
         // A slot of another bench is not one of this one's.
         config(['tally.station' => 'Bench A']);
-        $this->post('/cards/A-1/runs', ['kind' => 'speed', 'slot' => Slot::query()->where('name', 'Bay of Bench B')->firstOrFail()->id])->assertSessionHasErrors('slot');
+        $this->post('/cards/A-1/runs', [
+            'kind' => 'speed',
+            'slot' => Slot::query()->where('name', 'Bay of Bench B')->firstOrFail()->id,
+        ])->assertSessionHasErrors('slot');
         // What lies in a slot of another machine is what its bench saw.
-        self::until(fn (): bool => Slot::query()->where('name', 'Bay of Bench B')->firstOrFail()->seen?->medium !== null, 'Bench B has told what is in its slot');
-        $this->get('/benches')->assertOk()->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page
-            ->where('benches.0.here', true)->where('benches.0.away', false)
-            ->where('benches.2.name', 'Bench C')->where('benches.2.away', true)->where('benches.2.state', 'was never seen; its runs wait'));
+        self::until(
+            fn (): bool => Slot::query()->where('name', 'Bay of Bench B')->firstOrFail()->seen?->medium !== null,
+            'Bench B has told what is in its slot',
+        );
+        $this->get('/benches')
+            ->assertOk()
+            ->assertInertia(
+                fn (AssertableInertia $page): AssertableInertia => $page
+                    ->where('benches.0.here', true)
+                    ->where('benches.0.away', false)
+                    ->where('benches.2.name', 'Bench C')
+                    ->where('benches.2.away', true)
+                    ->where('benches.2.state', 'was never seen; its runs wait'),
+            );
         $this->open('Bench C');
         self::until(fn (): bool => self::isDone($runs['C']), 'Bench C has come and done it', 60);
     }
@@ -96,8 +124,26 @@ final class ThreeBenchesTest extends StationTestCase
         $this->post('/benches', ['station' => 'bench-a', 'host' => $this->station()->host_id])->assertSessionHasErrors('station');
         $this->post('/benches', ['station' => 'Bench B', 'host' => $this->station()->host_id])->assertSessionHasNoErrors();
         $station = $this->station();
-        $slot = ['name' => 'Bay 9', 'kind' => 'folder', 'path' => '/media/bay-9', 'reader' => Reader::query()->firstOrFail()->id, 'port' => Port::query()->where('host_id', $station->host_id)->firstOrFail()->id];
-        foreach ([['name' => ''], ['kind' => 'shelf'], ['path' => ''], ['path' => 'media/bay'], ['path' => "/media/\x07"], ['reader' => 999], ['port' => 999], ['port' => Port::query()->where('host_id', '!=', $station->host_id)->firstOrFail()->id], ['name' => 'Bay 1']] as $wrong) {
+        $slot = [
+            'name' => 'Bay 9',
+            'kind' => 'folder',
+            'path' => '/media/bay-9',
+            'reader' => Reader::query()->firstOrFail()->id,
+            'port' => Port::query()->where('host_id', $station->host_id)->firstOrFail()->id,
+        ];
+        foreach (
+            [
+                ['name' => ''],
+                ['kind' => 'shelf'],
+                ['path' => ''],
+                ['path' => 'media/bay'],
+                ['path' => "/media/\x07"],
+                ['reader' => 999],
+                ['port' => 999],
+                ['port' => Port::query()->where('host_id', '!=', $station->host_id)->firstOrFail()->id],
+                ['name' => 'Bay 1'],
+            ] as $wrong
+        ) {
             $this->post("/benches/{$station->id}/slots", [...$slot, ...$wrong])->assertSessionHasErrors();
         }
         $this->post("/benches/{$station->id}/slots", $slot)->assertSessionHasNoErrors();

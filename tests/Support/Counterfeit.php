@@ -25,7 +25,18 @@ trait Counterfeit
         foreach ($traits as $key => $value) {
             $parts[] = "{$key}={$value}";
         }
-        $command = ['nbdfuse', $point, '--command', 'nbdkit', '-s', '-f', '--exit-with-parent', 'python', __DIR__.'/counterfeit/medium.py', ...$parts];
+        $command = [
+            'nbdfuse',
+            $point,
+            '--command',
+            'nbdkit',
+            '-s',
+            '-f',
+            '--exit-with-parent',
+            'python',
+            __DIR__.'/counterfeit/medium.py',
+            ...$parts,
+        ];
         $process = @proc_open($command, [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
         if ($process === false) {
             self::markTestSkipped('This machine has no nbdfuse.');
@@ -36,7 +47,9 @@ trait Counterfeit
             clearstatcache();
         }
         if (! is_file("{$point}/nbd")) {
-            self::markTestSkipped('This machine shows no file by nbdfuse: it takes nbdkit with its Python plugin, libnbd-bin and /dev/fuse.');
+            self::markTestSkipped(
+                'This machine shows no file by nbdfuse: it takes nbdkit with its Python plugin, libnbd-bin and /dev/fuse.',
+            );
         }
 
         return "{$point}/nbd";
@@ -47,7 +60,13 @@ trait Counterfeit
     {
         [$point, $process] = array_pop($this->shown) ?? [null, null];
         if ($process !== null) {
-            exec('fusermount3 -u -z '.escapeshellarg((string) $point).' 2>/dev/null || umount -l '.escapeshellarg((string) $point).' 2>/dev/null');
+            exec(
+                'fusermount3 -u -z '.
+                    escapeshellarg((string) $point).
+                    ' 2>/dev/null || umount -l '.
+                    escapeshellarg((string) $point).
+                    ' 2>/dev/null',
+            );
             proc_terminate($process, SIGKILL);
             proc_close($process);
         }

@@ -30,7 +30,9 @@ trait JudgesCases
      */
     private static function evidence(string $label, array $runs = [], array $more = []): Evidence
     {
-        return CaseReader::read(new Fields(['format' => 'gritty-tally-case', 'version' => 1, 'label' => $label, 'runs' => $runs, ...$more]))->evidence;
+        return CaseReader::read(
+            new Fields(['format' => 'gritty-tally-case', 'version' => 1, 'label' => $label, 'runs' => $runs, ...$more]),
+        )->evidence;
     }
 
     /**
@@ -51,7 +53,7 @@ trait JudgesCases
      */
     private static function speed(?float $write, ?float $read, ?array $chain = self::GOOD, array $more = []): array
     {
-        $three = fn (?float $rate): array => $rate === null ? [] : [$rate.' MB/s', ($rate * 0.999).' MB/s', ($rate * 1.001).' MB/s'];
+        $three = fn (?float $rate): array => $rate === null ? [] : [$rate.' MB/s', $rate * 0.999.' MB/s', $rate * 1.001.' MB/s'];
 
         return ['kind' => 'speed', 'bytes' => '1 GB', 'chain' => $chain, 'write' => $three($write), 'read' => $three($read), ...$more];
     }
@@ -63,7 +65,12 @@ trait JudgesCases
      */
     private static function readings(array $write, ?array $chain = self::GOOD): array
     {
-        return ['kind' => 'speed', 'bytes' => '1 GB', 'chain' => $chain, 'write' => array_map(fn (float $rate): string => "{$rate} MB/s", $write)];
+        return [
+            'kind' => 'speed',
+            'bytes' => '1 GB',
+            'chain' => $chain,
+            'write' => array_map(fn (float $rate): string => "{$rate} MB/s", $write),
+        ];
     }
 
     /**
@@ -87,14 +94,26 @@ trait JudgesCases
         $size = $more['written'] ?? '127.87 GB';
 
         return [
-            'kind' => 'proof', 'mode' => 'raw', 'chain' => self::GOOD, 'shows' => '127.87 GB', 'written' => '127.87 GB', 'read_back' => $size,
-            'course' => [[$size, "{$write} MB/s"]], 'bad' => [], 'read' => "{$read} MB/s", ...$more,
+            'kind' => 'proof',
+            'mode' => 'raw',
+            'chain' => self::GOOD,
+            'shows' => '127.87 GB',
+            'written' => '127.87 GB',
+            'read_back' => $size,
+            'course' => [[$size, "{$write} MB/s"]],
+            'bad' => [],
+            'read' => "{$read} MB/s",
+            ...$more,
         ];
     }
 
     private static function assertVerdict(VerdictKind $expected, Verdict $verdict): void
     {
-        self::assertSame($expected, $verdict->kind, implode("\n", array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons)));
+        self::assertSame(
+            $expected,
+            $verdict->kind,
+            implode("\n", array_map(fn (Reason $reason): string => $reason->sentence(), $verdict->reasons)),
+        );
     }
 
     private static function reason(Verdict $verdict, string $id): ?Reason
@@ -119,6 +138,10 @@ trait JudgesCases
 
     private static function assertOn(Topic $topic, ?VerdictKind $expected, Verdict $verdict): void
     {
-        self::assertSame($expected, $verdict->on($topic), implode("\n", array_map(fn (Reason $reason): string => "{$reason->topic->value}: {$reason->sentence()}", $verdict->reasons)));
+        self::assertSame(
+            $expected,
+            $verdict->on($topic),
+            implode("\n", array_map(fn (Reason $reason): string => "{$reason->topic->value}: {$reason->sentence()}", $verdict->reasons)),
+        );
     }
 }

@@ -27,9 +27,10 @@ trait LoopMount
             self::markTestSkipped('This machine gives no loop device: it takes root and /dev/loop-control.');
         }
         $this->mounts[] = [$point, $loop];
-        $made = $kind === 'exfat'
-            ? self::shell("mkfs.exfat {$loop} && mount.exfat-fuse {$loop} {$point}")
-            : self::shell("mkfs.ext4 -q -E lazy_itable_init=0,lazy_journal_init=0 -m 0 {$loop} && mount -t ext4 {$loop} {$point}");
+        $made =
+            $kind === 'exfat'
+                ? self::shell("mkfs.exfat {$loop} && mount.exfat-fuse {$loop} {$point}")
+                : self::shell("mkfs.ext4 -q -E lazy_itable_init=0,lazy_journal_init=0 -m 0 {$loop} && mount -t ext4 {$loop} {$point}");
         if ($made === null) {
             self::markTestSkipped("This machine mounts no {$kind}.");
         }

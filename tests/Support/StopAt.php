@@ -16,7 +16,11 @@ final class StopAt implements Observer
 
     private bool $stop = false;
 
-    public function __construct(private readonly ?Phase $phase = null, private readonly float $share = 2.0, private readonly int $run = 1) {}
+    public function __construct(
+        private readonly ?Phase $phase = null,
+        private readonly float $share = 2.0,
+        private readonly int $run = 1,
+    ) {}
 
     public function progress(Progress $progress): void
     {

@@ -35,7 +35,12 @@ trait TemporaryFolder
     protected static function everything(string $folder): array
     {
         $names = [];
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, RecursiveDirectoryIterator::SKIP_DOTS), RecursiveIteratorIterator::SELF_FIRST) as $file) {
+        foreach (
+            new RecursiveIteratorIterator(
+                new RecursiveDirectoryIterator($folder, RecursiveDirectoryIterator::SKIP_DOTS),
+                RecursiveIteratorIterator::SELF_FIRST,
+            ) as $file
+        ) {
             assert($file instanceof SplFileInfo);
             $names[] = substr($file->getPathname(), strlen($folder) + 1);
         }
@@ -49,7 +54,12 @@ trait TemporaryFolder
         if (! is_dir($folder)) {
             return;
         }
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, RecursiveDirectoryIterator::SKIP_DOTS), RecursiveIteratorIterator::CHILD_FIRST) as $file) {
+        foreach (
+            new RecursiveIteratorIterator(
+                new RecursiveDirectoryIterator($folder, RecursiveDirectoryIterator::SKIP_DOTS),
+                RecursiveIteratorIterator::CHILD_FIRST,
+            ) as $file
+        ) {
             assert($file instanceof SplFileInfo);
             $file->isDir() && ! $file->isLink() ? rmdir($file->getPathname()) : unlink($file->getPathname());
         }

@@ -38,7 +38,11 @@ final class CopyCommand extends Command
         $text = fn (string $name): string => is_string($this->argument($name)) ? $this->argument($name) : '';
         $folders = StationFolders::anywhere();
         try {
-            $result = TimedCopy::of($folders->admitWithin($text('source')), $folders->admitWithin($text('into')), $this->option('verify') === true)->run(new HostClock, $watch);
+            $result = TimedCopy::of(
+                $folders->admitWithin($text('source')),
+                $folders->admitWithin($text('into')),
+                $this->option('verify') === true,
+            )->run(new HostClock(), $watch);
         } catch (DeviceFault $fault) {
             $this->complain($fault->getMessage());
 
@@ -48,7 +52,18 @@ final class CopyCommand extends Command
         }
         $record = CopyRecord::of($result);
         if ($this->option('json') === true) {
-            $this->output->writeln(json_encode([...$record->pack(), 'done' => $record->reading()?->done()->value, 'rate' => $record->reading()?->rate()?->bytesPerSecond, 'stopped' => $result->stopped], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), OutputInterface::OUTPUT_RAW);
+            $this->output->writeln(
+                json_encode(
+                    [
+                        ...$record->pack(),
+                        'done' => $record->reading()?->done()->value,
+                        'rate' => $record->reading()?->rate()?->bytesPerSecond,
+                        'stopped' => $result->stopped,
+                    ],
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+                ),
+                OutputInterface::OUTPUT_RAW,
+            );
         } else {
             $this->tell($record);
         }
@@ -59,9 +74,21 @@ final class CopyCommand extends Command
     private function tell(CopyRecord $record): void
     {
         $reading = $record->reading();
-        $this->line(($record->files ?? 0).($record->files === 1 ? ' file, ' : ' files, ').$record->bytes->decimal().($record->target === null ? '' : ", in {$record->target}"));
+        $this->line(
+            ($record->files ?? 0).
+                ($record->files === 1 ? ' file, ' : ' files, ').
+                $record->bytes->decimal().
+                ($record->target === null ? '' : ", in {$record->target}"),
+        );
         foreach ($record->laps as $lap => $seconds) {
-            $this->line(sprintf('%-20s %s, %s', Lap::from($lap)->words(), Span::seconds($seconds)->print(), $reading?->rate(Lap::from($lap))?->print() ?? 'no whole file'));
+            $this->line(
+                sprintf(
+                    '%-20s %s, %s',
+                    Lap::from($lap)->words(),
+                    Span::seconds($seconds)->print(),
+                    $reading?->rate(Lap::from($lap))?->print() ?? 'no whole file',
+                ),
+            );
         }
         if ($record->overhead !== null) {
             $this->line($record->overhead);
@@ -77,7 +104,9 @@ final class CopyCommand extends Command
     private function exitCode(CopyResult $result): int
     {
         if ($result->different !== []) {
-            $this->complain(count($result->different).' did not read back as they were: '.implode(', ', array_slice($result->different, 0, 5)));
+            $this->complain(
+                count($result->different).' did not read back as they were: '.implode(', ', array_slice($result->different, 0, 5)),
+            );
 
             return 1;
         }

@@ -38,7 +38,10 @@ final class EngineBenchCommand extends Command
         try {
             $at = $this->option('at');
             $size = $this->option('size');
-            $at = is_string($at) && is_dir($at) ? $at : throw new InvalidArgumentException('--at: there is no folder “'.(is_string($at) ? $at : '').'”.');
+            $at =
+                is_string($at) && is_dir($at)
+                    ? $at
+                    : throw new InvalidArgumentException('--at: there is no folder “'.(is_string($at) ? $at : '').'”.');
             $size = Bytes::parse(is_string($size) ? $size : '');
             $size = Bytes::of(max(1, intdiv($size->count, Imprint::BLOCK)) * Imprint::BLOCK);
             $rounds = max(1, (int) $this->option('rounds'));
@@ -55,7 +58,14 @@ final class EngineBenchCommand extends Command
                 $ratios['write'][] = $dd['write'] / $engine['write'];
                 $ratios['verify'][] = $dd['verify'] / $engine['verify'];
                 if ($this->option('json') !== true) {
-                    $this->line(sprintf('round %d: write %.2f, verify %.2f of dd', $round + 1, $dd['write'] / $engine['write'], $dd['verify'] / $engine['verify']));
+                    $this->line(
+                        sprintf(
+                            'round %d: write %.2f, verify %.2f of dd',
+                            $round + 1,
+                            $dd['write'] / $engine['write'],
+                            $dd['verify'] / $engine['verify'],
+                        ),
+                    );
                 }
             }
         } catch (RuntimeException|InvalidArgumentException $fault) {
@@ -64,9 +74,18 @@ final class EngineBenchCommand extends Command
             return 2;
         }
         $medians = array_map(fn (array $values): float => round(Summary::of($values)->median, 3), $ratios);
-        $this->line($this->option('json') === true
-            ? json_encode($medians, JSON_THROW_ON_ERROR)
-            : sprintf('median of %d: write %.2f, verify %.2f of dd on %s; most memory %s', $rounds, $medians['write'], $medians['verify'], $size->binary(), Bytes::of(memory_get_peak_usage(true))->binary()));
+        $this->line(
+            $this->option('json') === true
+                ? json_encode($medians, JSON_THROW_ON_ERROR)
+                : sprintf(
+                    'median of %d: write %.2f, verify %.2f of dd on %s; most memory %s',
+                    $rounds,
+                    $medians['write'],
+                    $medians['verify'],
+                    $size->binary(),
+                    Bytes::of(memory_get_peak_usage(true))->binary(),
+                ),
+        );
 
         if ($this->manner !== '' && $this->option('json') !== true) {
             $this->line("The image was reached {$this->manner}.");
@@ -117,7 +136,7 @@ final class EngineBenchCommand extends Command
     /** @return array{write: float, verify: float} seconds */
     private function engine(string $at, Bytes $size): array
     {
-        $clock = new HostClock;
+        $clock = new HostClock();
         $image = "{$at}/gritty-tally-bench-".getmypid();
         if ($this->option('raw') === true) {
             $this->lay($image, $size);

@@ -19,7 +19,8 @@ final class FaultsBenchCommand extends Command
         {--away=60 : How long the database is away, in seconds}
         {--seed= : The same moments and faults again}';
 
-    protected $description = 'Kill, unmount, fill, repoint and take the database away at random moments of real runs, and see what comes of it';
+    protected $description = 'Kill, unmount, fill, repoint and take the database away at random moments of real runs, and see what '.
+        'comes of it';
 
     public function handle(): int
     {
@@ -37,7 +38,16 @@ final class FaultsBenchCommand extends Command
         try {
             for ($i = 1; $i <= max(1, (int) $this->option('rounds')); $i++) {
                 $rounds[] = $round = $trial->round();
-                $this->line(sprintf('%3d  %-14s %-18s %-12s %s', $i, $round->what, $round->fault->value, $round->state, implode('; ', $round->faults)));
+                $this->line(
+                    sprintf(
+                        '%3d  %-14s %-18s %-12s %s',
+                        $i,
+                        $round->what,
+                        $round->fault->value,
+                        $round->state,
+                        implode('; ', $round->faults),
+                    ),
+                );
             }
         } finally {
             $trial->end();
@@ -54,10 +64,22 @@ final class FaultsBenchCommand extends Command
         $rows = [];
         foreach (Fault::cases() as $fault) {
             $of = array_filter($rounds, fn (Round $round): bool => $round->fault === $fault);
-            $with = fn (string $word): int => count(array_filter($of, fn (Round $round): bool => array_filter($round->faults, fn (string $one): bool => str_starts_with($one, $word)) !== []));
+            $with = fn (string $word): int => count(
+                array_filter(
+                    $of,
+                    fn (Round $round): bool => array_filter($round->faults, fn (string $one): bool => str_starts_with($one, $word)) !== [],
+                ),
+            );
             $states = array_count_values(array_map(fn (Round $round): string => $round->state, $of));
             ksort($states);
-            $rows[] = [$fault->value, count($of), implode(', ', array_map(fn (string $state, int $times): string => "{$times} {$state}", array_keys($states), $states)), $with('lost'), $with('erased') + $with('written'), $with('convicted')];
+            $rows[] = [
+                $fault->value,
+                count($of),
+                implode(', ', array_map(fn (string $state, int $times): string => "{$times} {$state}", array_keys($states), $states)),
+                $with('lost'),
+                $with('erased') + $with('written'),
+                $with('convicted'),
+            ];
         }
         $this->table(['what went wrong', 'rounds', 'in the end', 'lost', 'wrongly erased or written', 'convicted'], $rows);
     }

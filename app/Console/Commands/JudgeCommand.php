@@ -31,7 +31,11 @@ final class JudgeCommand extends Command
         $path = $this->argument('file');
         $isAll = $this->option('all') === true;
         if ($isAll === is_string($path)) {
-            return $this->refuse($isAll ? '--all judges the cards in the books: leave the file out, or --all.' : 'Give a file: a case, a list of cases, or a result file. Or say --all for every card in the books.');
+            return $this->refuse(
+                $isAll
+                    ? '--all judges the cards in the books: leave the file out, or --all.'
+                    : 'Give a file: a case, a list of cases, or a result file. Or say --all for every card in the books.',
+            );
         }
         try {
             return $isAll ? $this->all() : $this->opinion((string) $path);
@@ -50,7 +54,10 @@ final class JudgeCommand extends Command
         $verdicts = array_map(fn (CaseOfCard $case): Verdict => Judge::judge($case->evidence), $file->cases);
         if ($this->option('json') === true) {
             $answers = array_map(fn (Verdict $verdict): array => $verdict->pack(), $verdicts);
-            $this->output->writeln(json_encode($file->isList ? $answers : $answers[0], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+            $this->output->writeln(
+                json_encode($file->isList ? $answers : $answers[0], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                OutputInterface::OUTPUT_RAW,
+            );
         }
         $differ = 0;
         foreach ($file->cases as $i => $case) {
@@ -60,12 +67,18 @@ final class JudgeCommand extends Command
                 $this->tell($case, $verdicts[$i]);
             }
             if ($found !== []) {
-                $this->say(($case->name === '' ? 'case '.($i + 1) : $case->name).': '.implode('; ', $found).($case->because === '' ? '' : " ({$case->because})"), $this->option('json') === true);
+                $this->say(
+                    ($case->name === '' ? 'case '.($i + 1) : $case->name).
+                        ': '.
+                        implode('; ', $found).
+                        ($case->because === '' ? '' : " ({$case->because})"),
+                    $this->option('json') === true,
+                );
             }
         }
         $expected = count(array_filter($file->cases, fn (CaseOfCard $case): bool => $case->expects !== null));
         if ($expected > 0 && $this->option('json') !== true) {
-            $this->line(($expected - $differ)." of {$expected} as expected.");
+            $this->line($expected - $differ." of {$expected} as expected.");
         }
 
         return $differ === 0 ? 0 : 1;
@@ -87,22 +100,34 @@ final class JudgeCommand extends Command
         $changed = [];
         $count = 0;
         try {
-            Card::query()->orderBy('id')->lazyById()->each(function (Card $card) use (&$changed, &$count): void {
-                $before = $card->verdict;
-                $verdict = CardEvidence::refresh($card);
-                $count++;
-                if ($verdict->kind !== $before) {
-                    $changed[] = ['card' => $card->tag, 'before' => $before->value, ...$verdict->pack()];
-                    if ($this->option('json') !== true) {
-                        $this->line("{$card->tag}  {$before->value} → {$verdict->kind->value}: {$verdict->reasons[0]->sentence()} ({$verdict->reasons[0]->evidence})");
+            Card::query()
+                ->orderBy('id')
+                ->lazyById()
+                ->each(function (Card $card) use (&$changed, &$count): void {
+                    $before = $card->verdict;
+                    $verdict = CardEvidence::refresh($card);
+                    $count++;
+                    if ($verdict->kind !== $before) {
+                        $changed[] = ['card' => $card->tag, 'before' => $before->value, ...$verdict->pack()];
+                        if ($this->option('json') !== true) {
+                            $this->line(
+                                "{$card->tag}  {$before->value} → {$verdict->kind->value}: ".
+                                    "{$verdict->reasons[0]->sentence()} ({$verdict->reasons[0]->evidence})",
+                            );
+                        }
                     }
-                }
-            });
+                });
         } catch (QueryException) {
             return $this->refuse('--all needs the database, which does not answer. Start it with ./start.');
         }
         $this->option('json') === true
-            ? $this->output->writeln(json_encode(['cards' => $count, 'changed' => $changed], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW)
+            ? $this->output->writeln(
+                json_encode(
+                    ['cards' => $count, 'changed' => $changed],
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                ),
+                OutputInterface::OUTPUT_RAW,
+            )
             : $this->line("{$count} cards judged, ".count($changed).' changed.');
 
         return 0;
@@ -119,6 +144,9 @@ final class JudgeCommand extends Command
     private function say(string $sentence, bool $isBeside): void
     {
         $output = $this->output->getOutput();
-        ($isBeside && $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($sentence, OutputInterface::OUTPUT_RAW);
+        ($isBeside && $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln(
+            $sentence,
+            OutputInterface::OUTPUT_RAW,
+        );
     }
 }

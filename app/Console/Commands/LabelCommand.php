@@ -27,7 +27,9 @@ final class LabelCommand extends Command
         $line = $this->argument('line');
         if (trim($line) === '') {
             $output = $this->output->getOutput();
-            ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln('The line is empty. Give what is printed on the card, such as "128GB SDXC II U3 V60 250MB/s".');
+            ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln(
+                'The line is empty. Give what is printed on the card, such as "128GB SDXC II U3 V60 250MB/s".',
+            );
 
             return 2;
         }
@@ -35,9 +37,14 @@ final class LabelCommand extends Command
         $label = $reading->label();
         $findings = $label === null ? [] : Contradictions::of($label);
         // A speed that could be two things was printed all the same.
-        $findings = array_values(array_filter($findings, fn (Finding $finding): bool => $finding->id !== 'no-speed' || ! $reading->speedUnread));
+        $findings = array_values(
+            array_filter($findings, fn (Finding $finding): bool => $finding->id !== 'no-speed' || ! $reading->speedUnread),
+        );
         if ($this->option('json') === true) {
-            $this->output->writeln(json_encode($this->packed($reading, $findings), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+            $this->output->writeln(
+                json_encode($this->packed($reading, $findings), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                OutputInterface::OUTPUT_RAW,
+            );
         } else {
             $this->tell($reading, $findings);
         }
@@ -64,7 +71,15 @@ final class LabelCommand extends Command
             'unknown' => $reading->unknown,
             'from' => (object) $reading->from,
             'notes' => $reading->notes,
-            'findings' => array_map(fn (Finding $finding): array => ['id' => $finding->id, 'severity' => $finding->severity->value, 'reason' => $finding->reason, 'source' => $finding->source], $findings),
+            'findings' => array_map(
+                fn (Finding $finding): array => [
+                    'id' => $finding->id,
+                    'severity' => $finding->severity->value,
+                    'reason' => $finding->reason,
+                    'source' => $finding->source,
+                ],
+                $findings,
+            ),
         ];
     }
 
@@ -72,13 +87,26 @@ final class LabelCommand extends Command
     private function tell(LabelReading $reading, array $findings): void
     {
         $rows = [
-            'form' => $reading->form?->label(), 'capacity' => $reading->capacity?->decimal(), 'family' => $reading->family?->value, 'bus' => $reading->bus?->label(),
-            'marks' => $reading->marks === [] ? null : implode(', ', array_map(fn (Mark $mark): string => "{$mark->value} (at least {$mark->floor()->print()})", $reading->marks)),
-            'read' => $reading->read?->print(), 'write' => $reading->write?->print(), 'sustained' => $reading->sustained?->print(),
+            'form' => $reading->form?->label(),
+            'capacity' => $reading->capacity?->decimal(),
+            'family' => $reading->family?->value,
+            'bus' => $reading->bus?->label(),
+            'marks' => $reading->marks === []
+                    ? null
+                    : implode(
+                        ', ',
+                        array_map(fn (Mark $mark): string => "{$mark->value} (at least {$mark->floor()->print()})", $reading->marks),
+                    ),
+            'read' => $reading->read?->print(),
+            'write' => $reading->write?->print(),
+            'sustained' => $reading->sustained?->print(),
             'times' => $reading->times === null ? null : "{$reading->times}x",
         ];
         foreach ($rows as $field => $value) {
-            $this->line(sprintf('%-10s %s', $field, $value ?? 'not printed').(isset($reading->from[$field]) ? "   from “{$reading->from[$field]}”" : ''));
+            $this->line(
+                sprintf('%-10s %s', $field, $value ?? 'not printed').
+                    (isset($reading->from[$field]) ? "   from “{$reading->from[$field]}”" : ''),
+            );
         }
         if ($reading->unknown !== []) {
             $this->line('not understood: '.implode(' | ', $reading->unknown));

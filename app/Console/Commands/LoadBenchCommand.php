@@ -19,7 +19,11 @@ final class LoadBenchCommand extends Command
 
     public function handle(): int
     {
-        [$people, $cards, $seconds] = array_map(fn (string $name): int => max(1, (int) $this->option($name)), ['people', 'cards', 'seconds']);
+        [$people, $cards, $seconds] = array_map(fn (string $name): int => max(1, (int) $this->option($name)), [
+            'people',
+            'cards',
+            'seconds',
+        ]);
         $this->line("books of {$cards} cards and {$people} people are being made");
         $trial = new LoadTrial(base_path('.run/load'), $people, $cards);
         try {
@@ -30,16 +34,19 @@ final class LoadBenchCommand extends Command
         } finally {
             $trial->end();
         }
-        $this->table(['measured', 'figure'], [
-            ['one reader, '.count($alone).' pages: p50', sprintf('%.1f ms', self::at(0.5, $alone))],
-            ['one reader: p95', sprintf('%.1f ms', self::at(0.95, $alone))],
-            ['a page that follows a run', sprintf('%.2f kB/s', $follows / 1000)],
-            ["{$people} people, ".count($took).' pages', sprintf('%.1f pages a second', count($took) / $spent)],
-            ["{$people} people: p50", sprintf('%.0f ms', self::at(0.5, $took))],
-            ["{$people} people: p95", sprintf('%.0f ms', self::at(0.95, $took))],
-            ['pages that failed', (string) array_sum($errors)],
-            ['the run beside it', $goesOn ? 'goes on' : 'has ended'],
-        ]);
+        $this->table(
+            ['measured', 'figure'],
+            [
+                ['one reader, '.count($alone).' pages: p50', sprintf('%.1f ms', self::at(0.5, $alone))],
+                ['one reader: p95', sprintf('%.1f ms', self::at(0.95, $alone))],
+                ['a page that follows a run', sprintf('%.2f kB/s', $follows / 1000)],
+                ["{$people} people, ".count($took).' pages', sprintf('%.1f pages a second', count($took) / $spent)],
+                ["{$people} people: p50", sprintf('%.0f ms', self::at(0.5, $took))],
+                ["{$people} people: p95", sprintf('%.0f ms', self::at(0.95, $took))],
+                ['pages that failed', (string) array_sum($errors)],
+                ['the run beside it', $goesOn ? 'goes on' : 'has ended'],
+            ],
+        );
         foreach ($errors as $page => $times) {
             $this->error("{$times} × {$page}");
         }

@@ -19,7 +19,7 @@ use Tally\Record\RunKind;
 final class ProveCommand extends ProofsMedium
 {
     protected $signature = 'tally:prove
-        {path : The folder where the card is mounted, with --raw a device or an image, or stand-in:SPEC such as stand-in:wraps,size=32GB,true=8GB}
+        {path : The folder where the card is mounted, with --raw a device or an image, or a stand-in such as stand-in:wraps,size=32GB}
         {--raw : Prove the whole medium without its file system; everything on it is lost}
         {--erase= : With --raw, the path once more}
         {--why= : Why a medium of another size than its card’s label is to be erased all the same}
@@ -51,9 +51,10 @@ final class ProveCommand extends ProofsMedium
     protected function conduct(MediumAtHand $medium, Bench $bench, TerminalWatch $watch): int
     {
         $keeper = $medium->isStandIn() ? null : $medium->keeper($bench);
-        $result = $this->from === null
-            ? FullProof::on($bench->device, $bench->clock, $watch, $medium->size, $this->option('whole-map') !== true, $keeper)
-            : FullProof::continued($this->from, $bench->device, $bench->clock, $watch, $keeper);
+        $result =
+            $this->from === null
+                ? FullProof::on($bench->device, $bench->clock, $watch, $medium->size, $this->option('whole-map') !== true, $keeper)
+                : FullProof::continued($this->from, $bench->device, $bench->clock, $watch, $keeper);
         $watch->finish();
         if ($medium->isRaw && $result->checkpoint() !== null) {
             $medium->keeper($bench)->put(['checkpoint' => $result->checkpoint()->pack()]);
@@ -77,6 +78,8 @@ final class ProveCommand extends ProofsMedium
             return $from;
         }
 
-        return $from->allWritten ? $from->readAnew() : throw new InvalidArgumentException('The proof of this medium was not written to its end: go on with --resume first.');
+        return $from->allWritten
+            ? $from->readAnew()
+            : throw new InvalidArgumentException('The proof of this medium was not written to its end: go on with --resume first.');
     }
 }

@@ -33,7 +33,9 @@ final class ReckonCommand extends Command
         $text = fn (string $name): ?string => is_string($this->argument($name)) ? $this->argument($name) : null;
         $against = $this->option('against');
         try {
-            return is_string($against) ? $this->compare($text('first') ?? '', $against) : $this->reckon($text('first') ?? '', $text('second'), $text('third'));
+            return is_string($against)
+                ? $this->compare($text('first') ?? '', $against)
+                : $this->reckon($text('first') ?? '', $text('second'), $text('third'));
         } catch (InvalidArgumentException $fault) {
             $output = $this->output->getOutput();
             ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($fault->getMessage());
@@ -59,7 +61,9 @@ final class ReckonCommand extends Command
     private function reckon(string $size, ?string $time, ?string $speed): int
     {
         if ($time === null) {
-            throw new InvalidArgumentException('One figure alone comes to nothing. Give a size and a time, such as "20 GB" 3:49, or another figure with --against.');
+            throw new InvalidArgumentException(
+                'One figure alone comes to nothing. Give a size and a time, such as "20 GB" 3:49, or another figure with --against.',
+            );
         }
         $bytes = Bytes::parse($size);
         $rate = self::rate($time);

@@ -31,18 +31,26 @@ final class ResultCommand extends Command
         try {
             $result = ResultReader::read($json);
             $this->line("{$result->tag}, {$result->label}: made {$result->madeAt}, unchanged since. SHA-256 {$result->hash}");
-            $this->line('  '.match (true) {
-                $result->key === null => 'signed by nobody: it is kept apart when it is read in',
-                $result->signer() === null => "signed by “{$result->station}” with a key this house does not know ({$result->key}): it is kept apart when it is read in",
-                default => "signed by {$result->signer()}",
-            });
+            $this->line(
+                '  '.
+                    match (true) {
+                        $result->key === null => 'signed by nobody: it is kept apart when it is read in',
+                        $result->signer() === null => "signed by “{$result->station}” with a key this house does not ".
+                            "know ({$result->key}): it is kept apart when it is read in",
+                        default => "signed by {$result->signer()}",
+                    },
+            );
             foreach ($result->runs as $run) {
                 $this->line("  run {$run->id}  {$run->kind->value}  {$run->state->value}  {$run->hash}");
             }
             if ($this->option('take') === true) {
-                $card = Card::query()->where('tag', $result->tag)->first() ?? throw NotAResult::because("no card is tagged {$result->tag} here. Enter it on the Intake page first.");
+                $card =
+                    Card::query()->where('tag', $result->tag)->first() ??
+                    throw NotAResult::because("no card is tagged {$result->tag} here. Enter it on the Intake page first.");
                 $taken = $result->take($card, MediumAtHand::person());
-                $this->line($taken->isApart() ? 'Kept apart: no station that this house knows has signed it.' : "{$taken->runs} runs taken over.");
+                $this->line(
+                    $taken->isApart() ? 'Kept apart: no station that this house knows has signed it.' : "{$taken->runs} runs taken over.",
+                );
             }
         } catch (NotAResult $fault) {
             $this->error($fault->getMessage());

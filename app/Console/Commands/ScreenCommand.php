@@ -53,7 +53,9 @@ final class ScreenCommand extends ProofsMedium
         } else {
             $result = QuickScreen::on($bench->device, $bench->clock, $watch, $this->points());
             if ($medium->isRaw) {
-                $medium->keeper($bench)->put(['size' => $result->size->count, 'points' => $this->points(), 'imprint' => (string) $result->imprint]);
+                $medium
+                    ->keeper($bench)
+                    ->put(['size' => $result->size->count, 'points' => $this->points(), 'imprint' => (string) $result->imprint]);
             }
         }
         $watch->finish();
@@ -65,7 +67,15 @@ final class ScreenCommand extends ProofsMedium
     {
         $given = $this->option('points');
         if (! is_string($given) || ! ctype_digit($given) || (int) $given < ScreenPlan::LEAST || (int) $given > ScreenPlan::MOST) {
-            throw new InvalidArgumentException('--points was “'.(is_string($given) ? $given : '').'”: give a whole number from '.ScreenPlan::LEAST.' to '.ScreenPlan::MOST.'.');
+            throw new InvalidArgumentException(
+                '--points was “'.
+                    (is_string($given) ? $given : '').
+                    '”: give a whole number from '.
+                    ScreenPlan::LEAST.
+                    ' to '.
+                    ScreenPlan::MOST.
+                    '.',
+            );
         }
 
         return (int) $given;

@@ -53,7 +53,9 @@ final class SpeedCommand extends RunsOnMedium
         // Judged before anything is written, so that a slip costs nothing.
         $plan = SpeedOptions::plan($this->input, $medium->size ?? Bytes::gigabytes(1));
         if (! $plan->from->isZero() && ! $medium->isStandIn()) {
-            throw new InvalidArgumentException('--from: in a folder the file system decides where data lies, so only a stand-in can begin further on. Leave it out.');
+            throw new InvalidArgumentException(
+                '--from: in a folder the file system decides where data lies, so only a stand-in can begin further on. Leave it out.',
+            );
         }
 
         return $medium->lay($plan->region);
@@ -73,14 +75,27 @@ final class SpeedCommand extends RunsOnMedium
         $record = SpeedRecord::of($result, $plan);
         $reading = SpeedReading::of($record, Chain::unnamed(), $this->label($medium, $bench));
         if ($this->option('json') === true) {
-            $this->json([...$record->pack(), 'stopped' => $result->stopped, 'write' => $this->figures($reading->write), 'read' => $this->figures($reading->read)]);
+            $this->json([
+                ...$record->pack(),
+                'stopped' => $result->stopped,
+                'write' => $this->figures($reading->write),
+                'read' => $this->figures($reading->read),
+            ]);
         } else {
             $this->tell('write', $reading->write, $record->covers());
             $this->tell('read', $reading->read, $record->covers());
         }
         if ($medium->card !== null && ($result->writes !== [] || $result->cutShort === null)) {
             $state = RunState::ended($result->stopped, $result->cutShort);
-            $this->file($medium->card, RunKind::Speed, new SpeedParameters($plan), $record, ['write' => $result->trace, 'read' => []], $state, $result->cutShort);
+            $this->file(
+                $medium->card,
+                RunKind::Speed,
+                new SpeedParameters($plan),
+                $record,
+                ['write' => $result->trace, 'read' => []],
+                $state,
+                $result->cutShort,
+            );
         }
         if ($result->stopped) {
             $this->complain($result->cutShort ?? 'Stopped: only whole passages were counted.');
@@ -99,13 +114,23 @@ final class SpeedCommand extends RunsOnMedium
         if ($this->option('json') === true) {
             $this->json([...$record->pack(), 'cliffs' => $record->course->cliffs(), 'stopped' => $result->stopped]);
         } else {
-            $this->line("wrote  {$record->write->bytes->decimal()} in {$record->write->span->print()}".($record->write->rate() === null ? '' : ", {$record->write->rate()->print()} on average"));
+            $this->line(
+                "wrote  {$record->write->bytes->decimal()} in {$record->write->span->print()}".
+                    ($record->write->rate() === null ? '' : ", {$record->write->rate()->print()} on average"),
+            );
             $this->line('       '.CoursePage::summary($record));
             $this->line('       A proxy for a speed class, not its compliance test.');
         }
         if ($medium->card !== null && ! $record->write->bytes->isZero()) {
-            $this->file($medium->card, RunKind::Sustained, new SizeParameters($medium->size), $record,
-                ['write' => $result->trace, 'read' => [], 'heat' => $result->heat], RunState::ended($result->stopped, $result->cutShort), $result->cutShort ?? $result->note);
+            $this->file(
+                $medium->card,
+                RunKind::Sustained,
+                new SizeParameters($medium->size),
+                $record,
+                ['write' => $result->trace, 'read' => [], 'heat' => $result->heat],
+                RunState::ended($result->stopped, $result->cutShort),
+                $result->cutShort ?? $result->note,
+            );
         }
         $why = $result->cutShort ?? ($result->stopped ? 'Stopped: what was settled before counts.' : $result->note);
         if ($why !== null) {
@@ -118,16 +143,18 @@ final class SpeedCommand extends RunsOnMedium
     /** @return array<string, mixed>|null bytes a second */
     private function figures(?WayReading $way): ?array
     {
-        return $way === null ? null : [
-            'runs' => $way->summary->count,
-            'mean' => $way->summary->mean,
-            'median' => $way->summary->median,
-            'deviation' => $way->summary->deviation,
-            'variation' => $way->summary->variation(),
-            'margin95' => $way->summary->margin(),
-            'outliers' => $way->outliers,
-            'suspicions' => array_map(fn (Suspicion $suspicion): string => $suspicion->value, $way->suspicions),
-        ];
+        return $way === null
+            ? null
+            : [
+                'runs' => $way->summary->count,
+                'mean' => $way->summary->mean,
+                'median' => $way->summary->median,
+                'deviation' => $way->summary->deviation,
+                'variation' => $way->summary->variation(),
+                'margin95' => $way->summary->margin(),
+                'outliers' => $way->outliers,
+                'suspicions' => array_map(fn (Suspicion $suspicion): string => $suspicion->value, $way->suspicions),
+            ];
     }
 
     private function tell(string $name, ?WayReading $way, string $covers): void
@@ -138,7 +165,8 @@ final class SpeedCommand extends RunsOnMedium
             return;
         }
         $summary = $way->summary;
-        $spread = $summary->margin() === null ? 'a single look' : '± '.Rate::bytesPerSecond(max(1, $summary->margin()))->print().' at 95 %';
+        $spread =
+            $summary->margin() === null ? 'a single look' : '± '.Rate::bytesPerSecond(max(1, $summary->margin()))->print().' at 95 %';
         $this->line(sprintf('%-6s %s, median of %d, %s, %s', $name, $way->median()->print(), $summary->count, $spread, $covers));
         if ($summary->isUnsteady()) {
             $this->line('       unsteady: run again');

@@ -41,7 +41,11 @@ final class StationCommand extends Command
     {
         $station = Station::here();
         if ($station === null) {
-            $this->error('No station is called “'.Str::of(is_string($name = config('tally.station')) ? $name : '').'” in the books. Set TALLY_STATION in .env to one that is, or run ./start --fresh.');
+            $this->error(
+                'No station is called “'.
+                    Str::of(is_string($name = config('tally.station')) ? $name : '').
+                    '” in the books. Set TALLY_STATION in .env to one that is, or run ./start --fresh.',
+            );
 
             return self::FAILURE;
         }
@@ -92,13 +96,19 @@ final class StationCommand extends Command
             default => $station->proofQueue(),
         };
 
-        return $this->call('queue:work', array_filter([
-            '--queue' => $queues,
-            '--sleep' => '0.3',
-            '--tries' => '1',
-            '--timeout' => '0',
-            '--once' => $this->option('once') === true,
-        ], fn (string|bool $value): bool => $value !== false));
+        return $this->call(
+            'queue:work',
+            array_filter(
+                [
+                    '--queue' => $queues,
+                    '--sleep' => '0.3',
+                    '--tries' => '1',
+                    '--timeout' => '0',
+                    '--once' => $this->option('once') === true,
+                ],
+                fn (string|bool $value): bool => $value !== false,
+            ),
+        );
     }
 
     /** A process for each lane, and one that looks into the slots. */
@@ -116,21 +126,37 @@ final class StationCommand extends Command
         return self::SUCCESS;
     }
 
-    /** This worker holds the lock of its lane (or of the whole station), so whatever still says “running” in it was left by one that died. */
+    /**
+     * This worker holds the lock of its lane (or of the whole station), so whatever still says “running” in it was left by one
+     * that died.
+     */
     private function closeInterrupted(Station $station, ?int $lane): void
     {
-        $left = Run::query()->with(['card', 'slot'])->where('station_id', $station->id)->where('state', RunState::Running);
+        $left = Run::query()
+            ->with(['card', 'slot'])
+            ->where('station_id', $station->id)
+            ->where('state', RunState::Running);
         if ($lane !== null) {
             // A run without a lane is one of before there were any.
             $left->whereRaw('COALESCE(lane, ?) = ?', [self::MEASURING, $lane]);
         }
         foreach ($left->get() as $run) {
-            Filing::file($run, RunState::Interrupted, null, message: 'The worker of this station died while the run went on.'.($run->result === null ? '' : ' What was measured whole before counts.').self::whatStays($run));
+            Filing::file(
+                $run,
+                RunState::Interrupted,
+                null,
+                message: 'The worker of this station died while the run went on.'.
+                    ($run->result === null ? '' : ' What was measured whole before counts.').
+                    self::whatStays($run),
+            );
             $this->line("{$run->name()} of {$run->card->tag} was interrupted.");
             DB::table('jobs')->where('id', $run->job_id)->delete();
         }
         if ($lane === null) {
-            DB::table('jobs')->whereIn('queue', [$station->queue(), $station->proofQueue()])->whereNotNull('reserved_at')->delete();
+            DB::table('jobs')
+                ->whereIn('queue', [$station->queue(), $station->proofQueue()])
+                ->whereNotNull('reserved_at')
+                ->delete();
         }
     }
 
@@ -140,7 +166,8 @@ final class StationCommand extends Command
         $asked = $run->parameters;
 
         return match (true) {
-            $asked instanceof CopyParameters => " What it had copied stays in {$asked->into}, whole files under their names and at most one piece as .gritty-tally-part: look at it and remove it by hand, since a copy goes into a new folder only.",
+            $asked instanceof CopyParameters => " What it had copied stays in {$asked->into}, whole files under their names and at ".
+                'most one piece as .gritty-tally-part: look at it and remove it by hand, since a copy goes into a new folder only.',
             $run->kind->isProof() && $run->checkpoint !== null => ' It can go on from where it was.',
             $run->slot?->kind === SlotKind::Folder => ' What it wrote is removed when that card is next used here.',
             default => '',
@@ -151,7 +178,9 @@ final class StationCommand extends Command
     {
         if (hrtime(true) / 1e9 - $this->seen > 3) {
             $this->seen = hrtime(true) / 1e9;
-            Station::query()->whereKey($station->id)->update(['worker_seen_at' => now()]);
+            Station::query()
+                ->whereKey($station->id)
+                ->update(['worker_seen_at' => now()]);
         }
     }
 }

@@ -24,7 +24,7 @@ final class TypesCommand extends Command
             $class = 'App\\Props\\'.basename(dirname($path)).'\\'.basename($path, '.php');
             $classes[] = $class;
         }
-        $types = (new TypeScript)->of($classes);
+        $types = (new TypeScript())->of($classes);
         if ($this->option('check') !== true) {
             file_put_contents($file, $types);
         } elseif (! is_file($file) || file_get_contents($file) !== $types) {

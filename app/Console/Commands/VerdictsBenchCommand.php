@@ -28,7 +28,10 @@ final class VerdictsBenchCommand extends Command
 
     public function handle(): int
     {
-        [$seeds, $from] = array_map(fn (string $name): int => max(1, is_numeric($given = $this->option($name)) ? (int) $given : 1), ['seeds', 'from']);
+        [$seeds, $from] = array_map(fn (string $name): int => max(1, is_numeric($given = $this->option($name)) ? (int) $given : 1), [
+            'seeds',
+            'from',
+        ]);
         /** @var array<string, array<string, int>> $rows */
         $rows = [];
         $wrong = [];
@@ -38,15 +41,30 @@ final class VerdictsBenchCommand extends Command
             $row = $card->kind.($card->kind !== 'slow' ? '' : ($card->isShown ? ', shown on a chain that qualifies' : ', not shown'));
             $rows[$row][$verdict->kind->value] = ($rows[$row][$verdict->kind->value] ?? 0) + 1;
             if (! self::isRight($card, $verdict)) {
-                $wrong[] = "seed {$seed}, {$row}: called {$verdict->kind->value}: {$verdict->reasons[0]->sentence()} ({$verdict->reasons[0]->evidence})";
+                $wrong[] = "seed {$seed}, {$row}: called {$verdict->kind->value}: ".
+                        "{$verdict->reasons[0]->sentence()} ({$verdict->reasons[0]->evidence})";
             }
         }
         ksort($rows);
         $kinds = array_map(fn (VerdictKind $kind): string => $kind->value, VerdictKind::cases());
-        $this->table(['in truth', 'cards', ...$kinds], array_map(
-            fn (string $row, array $counts): array => [$row, array_sum($counts), ...array_map(fn (string $kind): int => $counts[$kind] ?? 0, $kinds)], array_keys($rows), $rows,
-        ));
-        $this->line("Seeds {$from} to ".($from + $seeds - 1).', '.($from > self::TUNED_ON ? 'which nothing was tuned on.' : 'some of which were looked at while the rules were written.'));
+        $this->table(
+            ['in truth', 'cards', ...$kinds],
+            array_map(
+                fn (string $row, array $counts): array => [
+                    $row,
+                    array_sum($counts),
+                    ...array_map(fn (string $kind): int => $counts[$kind] ?? 0, $kinds),
+                ],
+                array_keys($rows),
+                $rows,
+            ),
+        );
+        $this->line(
+            "Seeds {$from} to ".
+                ($from + $seeds - 1).
+                ', '.
+                ($from > self::TUNED_ON ? 'which nothing was tuned on.' : 'some of which were looked at while the rules were written.'),
+        );
         $this->line($wrong === [] ? 'None was called what it must never be.' : count($wrong).' were called what they must never be:');
         foreach (array_slice($wrong, 0, self::SHOWN) as $line) {
             $this->line($line);

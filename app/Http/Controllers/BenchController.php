@@ -25,10 +25,14 @@ final readonly class BenchController
 
     public function found(Request $request): RedirectResponse
     {
-        $request->validate(['station' => ['required', 'string', 'max:60'], 'host' => ['required', 'integer', 'exists:hosts,id']], [
-            'station.required' => 'The name is empty. Write what this bench is called, as TALLY_STATION on it says.', 'station.max' => 'The name is longer than 60 characters.',
-            'host' => 'Choose the host that the bench is at.',
-        ]);
+        $request->validate(
+            ['station' => ['required', 'string', 'max:60'], 'host' => ['required', 'integer', 'exists:hosts,id']],
+            [
+                'station.required' => 'The name is empty. Write what this bench is called, as TALLY_STATION on it says.',
+                'station.max' => 'The name is longer than 60 characters.',
+                'host' => 'Choose the host that the bench is at.',
+            ],
+        );
         Taken::told('station', fn (): Station => BenchBook::found(trim($request->string('station')->value()), $request->integer('host')));
 
         return back();

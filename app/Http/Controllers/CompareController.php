@@ -21,11 +21,19 @@ final readonly class CompareController
 
     public function show(Request $request): Response
     {
-        $text = fn (string $name): ?string => is_string($request->query($name)) && $request->query($name) !== '' ? mb_substr($request->query($name), 0, 60) : null;
+        $text = fn (string $name): ?string => is_string($request->query($name)) && $request->query($name) !== ''
+            ? mb_substr($request->query($name), 0, 60)
+            : null;
 
-        return Inertia::render('Compare', ['compare' => ComparePage::of(
-            Axis::tryFrom($text('by') ?? '') ?? Axis::Reader, self::way($request), $text('a'), $text('b'), $text('amount') ?? self::OFFLOAD,
-        )]);
+        return Inertia::render('Compare', [
+            'compare' => ComparePage::of(
+                Axis::tryFrom($text('by') ?? '') ?? Axis::Reader,
+                self::way($request),
+                $text('a'),
+                $text('b'),
+                $text('amount') ?? self::OFFLOAD,
+            ),
+        ]);
     }
 
     public function limits(Request $request): Response

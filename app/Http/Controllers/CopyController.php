@@ -28,7 +28,11 @@ final readonly class CopyController
     {
         $runs = CardEvidence::runs($card);
 
-        return Inertia::render('Copy', [...CopyPage::of($card, $runs, Station::here()), 'person' => Person::of($request) ?? '', 'margin' => Margin::at('measure', $card, $runs)]);
+        return Inertia::render('Copy', [
+            ...CopyPage::of($card, $runs, Station::here()),
+            'person' => Person::of($request) ?? '',
+            'margin' => Margin::at('measure', $card, $runs),
+        ]);
     }
 
     public function order(OrderCopy $request, Card $card, RunDesk $desk): RedirectResponse
@@ -47,7 +51,17 @@ final readonly class CopyController
 
     public function store(KeepStopwatch $request, Card $card): RedirectResponse
     {
-        RunBook::stopwatch($card, $request->copy(), $request->chain() ?? Chain::unnamed(), $request->reader(), $request->port(), $request->drive(), $request->day(), $request->by(), $request->note());
+        RunBook::stopwatch(
+            $card,
+            $request->copy(),
+            $request->chain() ?? Chain::unnamed(),
+            $request->reader(),
+            $request->port(),
+            $request->drive(),
+            $request->day(),
+            $request->by(),
+            $request->note(),
+        );
         Person::remember($request->by());
 
         return back();

@@ -20,28 +20,47 @@ final readonly class EvidenceController
 {
     public function sheet(Card $card): Response
     {
-        return response(EvidenceSheet::pdf($card), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"evidence-{$card->tag}.pdf\""]);
+        return response(EvidenceSheet::pdf($card), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => "inline; filename=\"evidence-{$card->tag}.pdf\"",
+        ]);
     }
 
     public function result(Card $card): Response
     {
-        $json = json_encode(ResultFile::of($card), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION);
+        $json = json_encode(
+            ResultFile::of($card),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+        );
 
-        return response($json, 200, ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"result-{$card->tag}.json\""]);
+        return response($json, 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => "attachment; filename=\"result-{$card->tag}.json\"",
+        ]);
     }
 
     public function take(Request $request, Card $card): RedirectResponse
     {
         $file = $request->file('result');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            return back()->withErrors(['result' => 'No result file was given. Choose one that was made here or elsewhere by this program (result-….json).']);
+        if (! ($file instanceof UploadedFile) || ! $file->isValid()) {
+            return back()->withErrors([
+                'result' => 'No result file was given. Choose one that was made here or elsewhere by this program (result-….json).',
+            ]);
         }
         try {
-            $taken = ResultReader::read($file->getSize() > ResultReader::MOST ? str_repeat(' ', ResultReader::MOST + 1) : $file->getContent())->take($card, Person::of($request) ?? 'nobody named');
+            $taken = ResultReader::read(
+                $file->getSize() > ResultReader::MOST ? str_repeat(' ', ResultReader::MOST + 1) : $file->getContent(),
+            )->take($card, Person::of($request) ?? 'nobody named');
         } catch (NotAResult $fault) {
             return back()->withErrors(['result' => $fault->getMessage()]);
         }
 
-        return $taken->runs === 0 ? back()->withErrors(['result' => $taken->isApart() ? 'That file is kept here already, apart.' : 'Every run of that file is in the books already: nothing was added.']) : back();
+        return $taken->runs === 0
+            ? back()->withErrors([
+                'result' => $taken->isApart()
+                    ? 'That file is kept here already, apart.'
+                    : 'Every run of that file is in the books already: nothing was added.',
+            ])
+            : back();
     }
 }

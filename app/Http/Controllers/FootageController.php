@@ -18,12 +18,15 @@ final readonly class FootageController
 {
     public function carries(Request $request, Card $card): RedirectResponse
     {
-        $request->validate(['footage' => ['required', 'string', 'max:40', Quantity::size()], 'by' => ['required', 'string', 'max:80']], [
-            'footage.required' => 'How much is on it was left empty. Write a size, such as 48 GB.',
-            'footage.max' => 'The size is too long to be one. Write it as 48 GB.',
-            'by.required' => 'Nobody is named. Write who says so.',
-            'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
-        ]);
+        $request->validate(
+            ['footage' => ['required', 'string', 'max:40', Quantity::size()], 'by' => ['required', 'string', 'max:80']],
+            [
+                'footage.required' => 'How much is on it was left empty. Write a size, such as 48 GB.',
+                'footage.max' => 'The size is too long to be one. Write it as 48 GB.',
+                'by.required' => 'Nobody is named. Write who says so.',
+                'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
+            ],
+        );
         $footage = Bytes::parse($request->string('footage')->value(), 'GB');
         if ($footage->count > $card->capacity) {
             $capacity = Bytes::of($card->capacity)->decimal();
@@ -37,12 +40,15 @@ final readonly class FootageController
 
     public function clear(Request $request, Card $card): RedirectResponse
     {
-        $request->validate(['by' => ['required', 'string', 'max:80'], 'why' => ['required', 'string', 'max:300']], [
-            'why.required' => 'Say where the footage is now, such as: on D1 and D3, both read back.',
-            'why.max' => 'That is longer than 300 characters. Shorten it.',
-            'by.required' => 'Nobody is named. Write who clears it.',
-            'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
-        ]);
+        $request->validate(
+            ['by' => ['required', 'string', 'max:80'], 'why' => ['required', 'string', 'max:300']],
+            [
+                'why.required' => 'Say where the footage is now, such as: on D1 and D3, both read back.',
+                'why.max' => 'That is longer than 300 characters. Shorten it.',
+                'by.required' => 'Nobody is named. Write who clears it.',
+                'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
+            ],
+        );
         FootageBook::clear($card, trim($request->string('by')->value()), trim($request->string('why')->value()));
         Person::remember(trim($request->string('by')->value()));
 

@@ -32,7 +32,7 @@ final readonly class ImportController
     public function store(Request $request): RedirectResponse
     {
         $file = $request->file('table');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
+        if (! ($file instanceof UploadedFile) || ! $file->isValid()) {
             throw ValidationException::withMessages(['table' => 'No whole table arrived. Choose a CSV, XLSX or ODS of at most 10 MB.']);
         }
         try {
@@ -48,10 +48,12 @@ final readonly class ImportController
     {
         $shelf = ImportShelf::find($import);
 
-        return $shelf === null ? self::gone() : Inertia::render('Import', [
-            'import' => ImportPage::of($shelf, self::chosen($request)),
-            'fields' => ImportPage::fields(),
-        ]);
+        return $shelf === null
+            ? self::gone()
+            : Inertia::render('Import', [
+                'import' => ImportPage::of($shelf, self::chosen($request)),
+                'fields' => ImportPage::fields(),
+            ]);
     }
 
     /** Enters every row that can be entered; rows that cannot are left out, as the page said before. */
@@ -93,7 +95,9 @@ final readonly class ImportController
         abort_if($path === false, 500);
         $writer->write($path, CardTable::rows());
 
-        return response()->download($path, "cards.{$writer->value}", ['Content-Type' => $writer->type()])->deleteFileAfterSend();
+        return response()
+            ->download($path, "cards.{$writer->value}", ['Content-Type' => $writer->type()])
+            ->deleteFileAfterSend();
     }
 
     /** @return array<array-key, mixed>|null */
@@ -106,6 +110,8 @@ final readonly class ImportController
 
     private static function gone(): RedirectResponse
     {
-        return redirect('/import')->withErrors(['table' => 'This table is no longer waiting: it was entered, cancelled, or a day has passed. Send it again.']);
+        return redirect('/import')->withErrors([
+            'table' => 'This table is no longer waiting: it was entered, cancelled, or a day has passed. Send it again.',
+        ]);
     }
 }

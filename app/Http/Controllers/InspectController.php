@@ -38,7 +38,16 @@ final readonly class InspectController
 
     public function store(AnswerQuestion $request, Card $card): RedirectResponse
     {
-        DB::transaction(fn () => LookBook::enter($card, $request->question(), $request->answer(), $request->by(), $request->code(), $request->question()->isInReader() ? $request->reader() : null));
+        DB::transaction(
+            fn () => LookBook::enter(
+                $card,
+                $request->question(),
+                $request->answer(),
+                $request->by(),
+                $request->code(),
+                $request->question()->isInReader() ? $request->reader() : null,
+            ),
+        );
         Person::remember($request->by());
 
         return back();
@@ -46,10 +55,13 @@ final readonly class InspectController
 
     public function withdraw(Request $request, Inspection $inspection): RedirectResponse
     {
-        $request->validate(['reason' => ['required', 'string', 'max:200']], [
-            'reason.required' => 'No reason was given. Say why this answer counts no longer, such as: wrong key.',
-            'reason.max' => 'The reason is longer than 200 characters. Shorten it.',
-        ]);
+        $request->validate(
+            ['reason' => ['required', 'string', 'max:200']],
+            [
+                'reason.required' => 'No reason was given. Say why this answer counts no longer, such as: wrong key.',
+                'reason.max' => 'The reason is longer than 200 characters. Shorten it.',
+            ],
+        );
         DB::transaction(fn () => LookBook::withdraw($inspection, $request->string('reason')->value()));
 
         return back();

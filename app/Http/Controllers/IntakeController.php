@@ -24,7 +24,17 @@ final readonly class IntakeController
 {
     public function create(): Response
     {
-        return Inertia::render('Intake', ['card' => null, 'values' => IntakePage::blank(), 'choices' => IntakePage::choices(), 'margin' => null, 'claimLine' => null, 'photos' => [], 'revision' => null, 'footage' => null, 'person' => '']);
+        return Inertia::render('Intake', [
+            'card' => null,
+            'values' => IntakePage::blank(),
+            'choices' => IntakePage::choices(),
+            'margin' => null,
+            'claimLine' => null,
+            'photos' => [],
+            'revision' => null,
+            'footage' => null,
+            'person' => '',
+        ]);
     }
 
     public function edit(Request $request, Card $card): Response
@@ -56,9 +66,17 @@ final readonly class IntakeController
 
     public function update(SaveCard $request, Card $card): RedirectResponse
     {
-        Taken::told('tag', fn () => DB::transaction(function () use ($request, $card): void {
-            CardBook::correct($card, $request->cards()[0] ?? [], is_numeric($seen = $request->input('revision')) ? (int) $seen : null, Person::of($request));
-        }));
+        Taken::told(
+            'tag',
+            fn () => DB::transaction(function () use ($request, $card): void {
+                CardBook::correct(
+                    $card,
+                    $request->cards()[0] ?? [],
+                    is_numeric($seen = $request->input('revision')) ? (int) $seen : null,
+                    Person::of($request),
+                );
+            }),
+        );
 
         return redirect("/intake/{$card->tag}");
     }

@@ -61,10 +61,16 @@ final readonly class KitController
 
     private function page(KitKind $kind, ?string $key): Response
     {
-        $reader = $kind === KitKind::Readers && $key !== null ? Reader::query()->with(['slots', 'cable'])->where('tag', $key)->first() : null;
+        $reader =
+            $kind === KitKind::Readers && $key !== null
+                ? Reader::query()
+                    ->with(['slots', 'cable'])
+                    ->where('tag', $key)
+                    ->first()
+                : null;
 
         return Inertia::render('KitItem', [
-            'form' => $form = $kind->book()->form($key) ?? abort(404),
+            'form' => ($form = $kind->book()->form($key) ?? abort(404)),
             'state' => $form->state(),
             'ceilings' => $reader === null ? [] : ReaderBook::ceilings($reader),
             'sightings' => $reader === null ? [] : KitPage::sightings($reader),
@@ -77,9 +83,12 @@ final readonly class KitController
         $kept = $this->within(function () use ($request, $kind, $key): string {
             $seen = $request->input('state');
             if ($key !== null && $seen !== $kind->book()->form($key)?->state()) {
-                throw ValidationException::withMessages(['state' => is_string($seen)
-                    ? 'Somebody else saved it after this page was loaded. Nothing of yours was saved yet.'
-                    : 'Which state of it this corrects was not said, so that it might undo what somebody else saved. Load the page again.']);
+                throw ValidationException::withMessages([
+                    'state' => is_string($seen)
+                        ? 'Somebody else saved it after this page was loaded. Nothing of yours was saved yet.'
+                        : 'Which state of it this corrects was not said, so that it might undo what somebody else saved. Load the '.
+                            'page again.',
+                ]);
             }
 
             return $kind->book()->save($key, new Input($request->all()));
@@ -103,7 +112,10 @@ final readonly class KitController
         } catch (QueryException $fault) {
             // MariaDB 1451: a row that others refer to cannot be deleted.
             if (($fault->errorInfo[1] ?? null) === 1451) {
-                throw ValidationException::withMessages(['delete' => 'Something hangs on it: a slot of a station, a reader, a drive, a run, or what was seen in it. Nothing was changed.']);
+                throw ValidationException::withMessages([
+                    'delete' => 'Something hangs on it: a slot of a station, a reader, a drive, a run, or what was seen in it. '.
+                    'Nothing was changed.',
+                ]);
             }
             throw $fault;
         }

@@ -25,7 +25,7 @@ final readonly class OpinionController
     public function judge(Request $request): Response|RedirectResponse
     {
         $file = $request->file('file');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
+        if (! ($file instanceof UploadedFile) || ! $file->isValid()) {
             return back()->withErrors(['file' => 'No file was given. Choose a case, a list of cases, or a result file (.json).']);
         }
         try {
@@ -40,6 +40,8 @@ final readonly class OpinionController
     /** What such a file looks like: an example, and the schema of the format. */
     public function example(string $file): BinaryFileResponse
     {
-        return response()->file(base_path($file === 'schema' ? 'docs/case.schema.json' : 'docs/examples/case.json'), ['Content-Type' => 'application/json']);
+        return response()->file(base_path($file === 'schema' ? 'docs/case.schema.json' : 'docs/examples/case.json'), [
+            'Content-Type' => 'application/json',
+        ]);
     }
 }

@@ -17,17 +17,30 @@ final readonly class OverruleController
 {
     public function say(Request $request, Card $card): RedirectResponse
     {
-        $request->validate([
-            'verdict' => ['required', 'string', Rule::enum(VerdictKind::class)], 'reason' => ['required', 'string', 'max:300'], 'by' => ['required', 'string', 'max:80'],
-        ], [
-            'verdict.required' => 'No verdict was chosen. Choose the one that should stand.',
-            'verdict' => "“{$request->string('verdict')->limit(40)}” is no verdict. One of these would do: ".implode(', ', array_map(fn (VerdictKind $kind): string => $kind->value, VerdictKind::cases())).'.',
-            'reason.required' => 'No reason was given. Say why the evidence is wrong, such as: the maker checked it and vouches for it.',
-            'reason.max' => 'The reason is longer than 300 characters. Shorten it.',
-            'by.required' => 'Nobody is named. Write who overrules it.',
-            'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
-        ]);
-        Overruling::say($card, VerdictKind::from($request->string('verdict')->value()), trim($request->string('reason')->value()), trim($request->string('by')->value()));
+        $request->validate(
+            [
+                'verdict' => ['required', 'string', Rule::enum(VerdictKind::class)],
+                'reason' => ['required', 'string', 'max:300'],
+                'by' => ['required', 'string', 'max:80'],
+            ],
+            [
+                'verdict.required' => 'No verdict was chosen. Choose the one that should stand.',
+                'verdict' => "“{$request->string('verdict')->limit(40)}” is no verdict. One of these would do: ".
+                    implode(', ', array_map(fn (VerdictKind $kind): string => $kind->value, VerdictKind::cases())).
+                    '.',
+                'reason.required' => 'No reason was given. Say why the evidence is wrong, such as: the maker checked it and vouches '.
+                'for it.',
+                'reason.max' => 'The reason is longer than 300 characters. Shorten it.',
+                'by.required' => 'Nobody is named. Write who overrules it.',
+                'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
+            ],
+        );
+        Overruling::say(
+            $card,
+            VerdictKind::from($request->string('verdict')->value()),
+            trim($request->string('reason')->value()),
+            trim($request->string('by')->value()),
+        );
         Person::remember(trim($request->string('by')->value()));
 
         return back();
@@ -35,12 +48,16 @@ final readonly class OverruleController
 
     public function withdraw(Request $request, Card $card): RedirectResponse
     {
-        $request->validate(['reason' => ['required', 'string', 'max:300']], [
-            'reason.required' => 'No reason was given. Say why the derived verdict stands again.',
-            'reason.max' => 'The reason is longer than 300 characters. Shorten it.',
-        ]);
+        $request->validate(
+            ['reason' => ['required', 'string', 'max:300']],
+            [
+                'reason.required' => 'No reason was given. Say why the derived verdict stands again.',
+                'reason.max' => 'The reason is longer than 300 characters. Shorten it.',
+            ],
+        );
 
-        return Overruling::withdraw($card, trim($request->string('reason')->value())) ? back()
+        return Overruling::withdraw($card, trim($request->string('reason')->value()))
+            ? back()
             : back()->withErrors(['reason' => 'Nobody overrules its verdict any more: the derived one stands. Load the page again.']);
     }
 }

@@ -21,17 +21,24 @@ final readonly class PeopleController
     public function show(Request $request): Response
     {
         return Inertia::render('People', [
-            'people' => PeoplePage::people(), 'roles' => PeoplePage::roles(), 'signIns' => PeoplePage::signIns(),
+            'people' => PeoplePage::people(),
+            'roles' => PeoplePage::roles(),
+            'signIns' => PeoplePage::signIns(),
             'once' => $request->session()->get('once'),
         ]);
     }
 
     public function store(Request $request): RedirectResponse
     {
-        $request->validate(['name' => ['required', 'string', 'max:80', 'unique:users,name'], 'role' => ['required', Rule::enum(Role::class)]], [
-            'name.required' => 'The name is empty. Write how this person is called here.', 'name.max' => 'The name is longer than 80 characters. Write a shorter one.',
-            'name.unique' => 'Somebody of that name is here already. Write the name otherwise.', 'role' => 'Choose a role: lead, technician or viewer.',
-        ]);
+        $request->validate(
+            ['name' => ['required', 'string', 'max:80', 'unique:users,name'], 'role' => ['required', Rule::enum(Role::class)]],
+            [
+                'name.required' => 'The name is empty. Write how this person is called here.',
+                'name.max' => 'The name is longer than 80 characters. Write a shorter one.',
+                'name.unique' => 'Somebody of that name is here already. Write the name otherwise.',
+                'role' => 'Choose a role: lead, technician or viewer.',
+            ],
+        );
         $name = trim($request->string('name')->value());
         $once = Taken::told('name', fn (): string => PeopleBook::enter($name, Role::from($request->string('role')->value())));
 

@@ -24,8 +24,10 @@ final readonly class PhotoController
             throw ValidationException::withMessages(['photo' => 'Say which side it shows: front or back.']);
         }
         $file = $request->file('photo');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            throw ValidationException::withMessages(["photo_{$side}" => 'No whole picture arrived. Choose a JPEG, PNG or WebP of at most 12 MB.']);
+        if (! ($file instanceof UploadedFile) || ! $file->isValid()) {
+            throw ValidationException::withMessages([
+                "photo_{$side}" => 'No whole picture arrived. Choose a JPEG, PNG or WebP of at most 12 MB.',
+            ]);
         }
         try {
             PhotoStore::keep($card, $side, $file, Person::of($request));
@@ -38,6 +40,9 @@ final readonly class PhotoController
 
     public function show(Photo $photo): Response
     {
-        return response($photo->jpeg ?? abort(404), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return response($photo->jpeg ?? abort(404), 200, [
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+        ]);
     }
 }

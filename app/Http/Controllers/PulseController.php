@@ -22,11 +22,16 @@ final readonly class PulseController
         $since = $request->query('since');
         $run = is_numeric($id = $request->query('run')) ? Run::query()->find((int) $id) : null;
 
-        return response()->json(new PulseProps(
-            Frame::now(),
-            is_string($since) && preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2} [0-9:.]{8,15}$/D', $since) === 1 ? Tray::since($since) : Tray::all(),
-            Tray::size(), $mark,
-            $run === null ? null : Orders::going(collect([$run])),
-        ));
+        return response()->json(
+            new PulseProps(
+                Frame::now(),
+                is_string($since) && preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2} [0-9:.]{8,15}$/D', $since) === 1
+                    ? Tray::since($since)
+                    : Tray::all(),
+                Tray::size(),
+                $mark,
+                $run === null ? null : Orders::going(collect([$run])),
+            ),
+        );
     }
 }

@@ -52,7 +52,10 @@ final readonly class RunController
     public function stop(Run $run): RedirectResponse
     {
         // A run that has ended in the meantime stays as it ended.
-        Run::query()->whereKey($run->id)->whereIn('state', RunState::going())->update(['stop_requested' => true]);
+        Run::query()
+            ->whereKey($run->id)
+            ->whereIn('state', RunState::going())
+            ->update(['stop_requested' => true]);
 
         return back();
     }

@@ -18,12 +18,15 @@ final readonly class RunNoteController
 {
     public function void(Request $request, Run $run): RedirectResponse
     {
-        $request->validate(['reason' => ['required', 'string', 'max:300'], 'by' => ['required', 'string', 'max:80']], [
-            'reason.required' => 'No reason was given. Say why this run counts no longer, such as: wrong card in the slot.',
-            'reason.max' => 'The reason is longer than 300 characters. Shorten it.',
-            'by.required' => 'Nobody is named. Write who voids it.',
-            'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
-        ]);
+        $request->validate(
+            ['reason' => ['required', 'string', 'max:300'], 'by' => ['required', 'string', 'max:80']],
+            [
+                'reason.required' => 'No reason was given. Say why this run counts no longer, such as: wrong card in the slot.',
+                'reason.max' => 'The reason is longer than 300 characters. Shorten it.',
+                'by.required' => 'Nobody is named. Write who voids it.',
+                'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
+            ],
+        );
         if ($run->state->isGoing()) {
             return back()->withErrors(['reason' => 'It is still going. Stop it first, or let it end.']);
         }
@@ -35,10 +38,13 @@ final readonly class RunNoteController
 
     public function countAgain(Request $request, Run $run): RedirectResponse
     {
-        $request->validate(['reason' => ['required', 'string', 'max:300']], [
-            'reason.required' => 'No reason was given. Say why it counts again, such as: it was the right card after all.',
-            'reason.max' => 'The reason is longer than 300 characters. Shorten it.',
-        ]);
+        $request->validate(
+            ['reason' => ['required', 'string', 'max:300']],
+            [
+                'reason.required' => 'No reason was given. Say why it counts again, such as: it was the right card after all.',
+                'reason.max' => 'The reason is longer than 300 characters. Shorten it.',
+            ],
+        );
         RunBook::countAgain($run, trim($request->string('reason')->value()));
 
         return back();
@@ -46,11 +52,17 @@ final readonly class RunNoteController
 
     public function heat(Request $request, Run $run): RedirectResponse
     {
-        $request->validate(['at' => ['nullable', 'string', 'max:40', Quantity::amount()], 'temperature' => ['required', 'string', 'max:40', Quantity::temperature()]], [
-            'temperature.required' => 'The temperature is empty. Write what the thermometer shows, such as 52 °C.',
-            'at.max' => 'The place is too long to be a size. Write how much was written by then, such as 30 GB.',
-            'temperature.max' => 'The temperature is too long to be one. Write it as 52 °C.',
-        ]);
+        $request->validate(
+            [
+                'at' => ['nullable', 'string', 'max:40', Quantity::amount()],
+                'temperature' => ['required', 'string', 'max:40', Quantity::temperature()],
+            ],
+            [
+                'temperature.required' => 'The temperature is empty. Write what the thermometer shows, such as 52 °C.',
+                'at.max' => 'The place is too long to be a size. Write how much was written by then, such as 30 GB.',
+                'temperature.max' => 'The temperature is too long to be one. Write it as 52 °C.',
+            ],
+        );
         $at = $request->filled('at') ? Bytes::parse($request->string('at')->value(), 'GB') : null;
         RunBook::heat($run, $at, Temperature::parse($request->string('temperature')->value()), Person::of($request));
 

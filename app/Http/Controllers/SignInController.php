@@ -29,26 +29,39 @@ final readonly class SignInController
 
     public function show(Request $request): Response|RedirectResponse
     {
-        return House::isOpen() || Auth::check() ? redirect('/intake') : Inertia::render('SignIn', ['to' => self::to($request->query('to'))]);
+        return House::isOpen() || Auth::check()
+            ? redirect('/intake')
+            : Inertia::render('SignIn', ['to' => self::to($request->query('to'))]);
     }
 
     public function in(Request $request): RedirectResponse
     {
-        $request->validate(['name' => ['required', 'string', 'max:80'], 'password' => ['required', 'string', 'max:200']], [
-            'name.required' => 'Write the name you are known by here.', 'name.max' => 'The name is longer than 80 characters.',
-            'password.required' => 'The password is empty.', 'password.max' => 'The password is longer than 200 characters.',
-        ]);
+        $request->validate(
+            ['name' => ['required', 'string', 'max:80'], 'password' => ['required', 'string', 'max:200']],
+            [
+                'name.required' => 'Write the name you are known by here.',
+                'name.max' => 'The name is longer than 80 characters.',
+                'password.required' => 'The password is empty.',
+                'password.max' => 'The password is longer than 200 characters.',
+            ],
+        );
         $name = trim($request->string('name')->value());
         $this->mustNotBeTooMany($request, $name);
         // A sitting that was begun before this one is not gone on with.
-        $ok = Auth::guard('web')->attempt(['name' => $name, 'password' => $request->string('password')->value(), fn (Builder $query): Builder => $query->whereNull('disabled_at')]);
+        $ok = Auth::guard('web')->attempt([
+            'name' => $name,
+            'password' => $request->string('password')->value(),
+            fn (Builder $query): Builder => $query->whereNull('disabled_at'),
+        ]);
         if (! $ok) {
             foreach (self::keys($request, $name) as $key => $most) {
                 RateLimiter::hit($key);
             }
             $isDisabled = User::query()->where('name', $name)->whereNotNull('disabled_at')->exists();
             PeopleBook::note($request, $name, $isDisabled ? SignInOutcome::Disabled : SignInOutcome::Wrong);
-            throw ValidationException::withMessages(['name' => 'No one of that name has that password here. Look at both again; a lead can give you a new password.']);
+            throw ValidationException::withMessages([
+                'name' => 'No one of that name has that password here. Look at both again; a lead can give you a new password.',
+            ]);
         }
         $request->session()->regenerate();
         $request->session()->put(SignedIn::SINCE, now()->getTimestamp());
@@ -74,7 +87,9 @@ final readonly class SignInController
     {
         $person = House::person();
 
-        return $person === null ? redirect('/intake') : Inertia::render('Password', ['name' => $person->name, 'must' => $person->must_change, 'least' => self::LEAST]);
+        return $person === null
+            ? redirect('/intake')
+            : Inertia::render('Password', ['name' => $person->name, 'must' => $person->must_change, 'least' => self::LEAST]);
     }
 
     private const LEAST = 12;
@@ -85,16 +100,22 @@ final readonly class SignInController
         if ($person === null) {
             return redirect('/sign-in');
         }
-        $request->validate([
-            'now' => ['required', 'string', 'current_password'],
-            'password' => ['required', 'string', 'max:200', 'different:now', Password::min(self::LEAST)],
-            'again' => ['required', 'same:password'],
-        ], [
-            'now.required' => 'Write the password you have now.', 'now.current_password' => 'That is not the password you have now.',
-            'password.required' => 'Write the new password.', 'password.different' => 'The new password is the one you have now. Choose another.',
-            'password' => 'The new password is too short: '.self::LEAST.' characters at the least. A few words in a row are easy to keep.',
-            'again' => 'The second time it was typed otherwise.',
-        ]);
+        $request->validate(
+            [
+                'now' => ['required', 'string', 'current_password'],
+                'password' => ['required', 'string', 'max:200', 'different:now', Password::min(self::LEAST)],
+                'again' => ['required', 'same:password'],
+            ],
+            [
+                'now.required' => 'Write the password you have now.',
+                'now.current_password' => 'That is not the password you have now.',
+                'password.required' => 'Write the new password.',
+                'password.different' => 'The new password is the one you have now. Choose another.',
+                'password' => 'The new password is too short: '.self::LEAST.' characters at the least. A few words in a row are '.
+                'easy to keep.',
+                'again' => 'The second time it was typed otherwise.',
+            ],
+        );
         $person->forceFill(['password' => $request->string('password')->value(), 'must_change' => false])->save();
         // All other sittings of this person end with it.
         $request->session()->regenerate();
@@ -110,7 +131,9 @@ final readonly class SignInController
         foreach (self::keys($request, $name) as $key => $most) {
             if (RateLimiter::tooManyAttempts($key, $most)) {
                 PeopleBook::note($request, $name, SignInOutcome::TooMany);
-                throw ValidationException::withMessages(['name' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' s, then try again.']);
+                throw ValidationException::withMessages([
+                    'name' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' s, then try again.',
+                ]);
             }
         }
     }
@@ -118,7 +141,10 @@ final readonly class SignInController
     /** @return array<string, int> what is counted → how many wrong tries of it a minute */
     private static function keys(Request $request, string $name): array
     {
-        return ['sign-in '.hash('sha256', mb_strtolower($name))." {$request->ip()}" => self::TRIES, "sign-in {$request->ip()}" => self::TRIES_OF_ALL];
+        return [
+            'sign-in '.hash('sha256', mb_strtolower($name))." {$request->ip()}" => self::TRIES,
+            "sign-in {$request->ip()}" => self::TRIES_OF_ALL,
+        ];
     }
 
     /** Only to a page of this house. */

@@ -36,7 +36,10 @@ final readonly class TagController
                 $request->begin(),
                 $pick->cards->isEmpty() ? null : "/tags/sheet.pdf?{$query}",
             ),
-            'kinds' => array_map(fn (SheetKind $kind): ChoiceProps => new ChoiceProps($kind->value, $kind->words(), []), SheetKind::cases()),
+            'kinds' => array_map(
+                fn (SheetKind $kind): ChoiceProps => new ChoiceProps($kind->value, $kind->words(), []),
+                SheetKind::cases(),
+            ),
         ]);
     }
 
@@ -44,18 +47,23 @@ final readonly class TagController
     {
         $pick = TagPick::of($request->cards());
         if ($pick->cards->isEmpty()) {
-            throw ValidationException::withMessages(['cards' => 'No card was picked. Write tags, such as QS-014 QS-021..QS-028, or a lot.']);
+            throw ValidationException::withMessages([
+                'cards' => 'No card was picked. Write tags, such as QS-014 QS-021..QS-028, or a lot.',
+            ]);
         }
 
         return response(TagSheet::pdf($pick->cards, $request->sheet(), $request->begin(), $request->getSchemeAndHttpHost()), 200, [
-            'Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="tags.pdf"',
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="tags.pdf"',
         ]);
     }
 
     /** What the QR code of a tag opens: the card, where it waits. */
     public function open(Card $card): RedirectResponse
     {
-        $stage = in_array($card->next_step, [Step::Inspect, Step::Measure, Step::Prove, Step::Offload], true) ? $card->next_step->value : 'intake';
+        $stage = in_array($card->next_step, [Step::Inspect, Step::Measure, Step::Prove, Step::Offload], true)
+            ? $card->next_step->value
+            : 'intake';
 
         return redirect("/{$stage}/{$card->tag}");
     }

@@ -49,7 +49,17 @@ final readonly class TypedController
             throw ValidationException::withMessages(['readings' => 'No reading was typed. Give a speed, or a size and a time.']);
         }
         $beside = trim($request->string('beside')->value());
-        RunBook::typed($card, $readings, $request->chain() ?? Chain::unnamed(), $request->reader(), $request->port(), $request->day(), $request->by(), $request->note(), $beside === '' ? null : $beside);
+        RunBook::typed(
+            $card,
+            $readings,
+            $request->chain() ?? Chain::unnamed(),
+            $request->reader(),
+            $request->port(),
+            $request->day(),
+            $request->by(),
+            $request->note(),
+            $beside === '' ? null : $beside,
+        );
         Person::remember($request->by());
 
         return redirect("/measure/{$card->tag}");

@@ -30,16 +30,27 @@ final class OwnNamesOnly
         $given = (string) $request->headers->get('Host');
         $name = (string) preg_replace('/:\d+$/', '', $given);
         if (! in_array($name, (array) config('tally.hosts'), true)) {
-            return response('This is Gritty Tally, which answers only under its own names: open it as http://127.0.0.1 or http://localhost with its port.', 403, ['Content-Type' => 'text/plain; charset=utf-8']);
+            return response(
+                'This is Gritty Tally, which answers only under its own names: open it as http://127.0.0.1 or http://localhost with '.
+                'its port.',
+                403,
+                ['Content-Type' => 'text/plain; charset=utf-8'],
+            );
         }
         $origin = $request->headers->get('Origin');
         if ($origin !== null && $origin !== $request->getScheme().'://'.$given) {
-            return response('This request came from another page than Gritty Tally’s own, and was not carried out.', 403, ['Content-Type' => 'text/plain; charset=utf-8']);
+            return response('This request came from another page than Gritty Tally’s own, and was not carried out.', 403, [
+                'Content-Type' => 'text/plain; charset=utf-8',
+            ]);
         }
         $nonce = Vite::useCspNonce();
         $response = $next($request);
         // Styles are written by scripts of ours; everything else comes from this address alone.
-        $response->headers->set('Content-Security-Policy', "default-src 'self'; script-src 'self' 'nonce-{$nonce}'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'");
+        $response->headers->set(
+            'Content-Security-Policy',
+            "default-src 'self'; script-src 'self' 'nonce-{$nonce}'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; ".
+            "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+        );
         if ($request->secure()) {
             $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
         }

@@ -20,8 +20,11 @@ final class ShareFrame extends Middleware
     /** @return array<string, mixed> */
     public function share(Request $request): array
     {
-        return [...parent::share($request), 'who' => fn (): WhoProps => PeoplePage::who(),
+        return [
+            ...parent::share($request),
+            'who' => fn (): WhoProps => PeoplePage::who(),
             // Whoever is not signed in is told nothing of the house.
-            'frame' => fn (): ?FrameProps => House::isOpen() || House::person() !== null ? Frame::now() : null];
+            'frame' => fn (): ?FrameProps => House::isOpen() || House::person() !== null ? Frame::now() : null,
+        ];
     }
 }

@@ -23,7 +23,15 @@ final class SignedIn
     public const SINCE = 'signed_in_at';
 
     /** Questions that are asked while somebody types, and keep nothing. */
-    private const ASKING = ['intake/line', 'intake/preview', 'typed/check', 'cards/*/runs/forecast', 'cards/*/stopwatch/check', 'compare/figures', 'opinion'];
+    private const ASKING = [
+        'intake/line',
+        'intake/preview',
+        'typed/check',
+        'cards/*/runs/forecast',
+        'cards/*/stopwatch/check',
+        'compare/figures',
+        'opinion',
+    ];
 
     private const WITHOUT = ['sign-in', 'sign-out', 'password'];
 
@@ -38,12 +46,22 @@ final class SignedIn
         }
         $person = House::person();
         $since = $request->session()->get(self::SINCE);
-        if ($person === null || $person->disabled_at !== null || ! is_int($since) || $since < now()->subHours(self::SITTING)->getTimestamp()) {
+        if (
+            $person === null ||
+            $person->disabled_at !== null ||
+            ! is_int($since) ||
+            $since < now()->subHours(self::SITTING)->getTimestamp()
+        ) {
             Auth::guard('web')->logout();
             $request->session()->invalidate();
 
-            return $request->expectsJson() && ! $request->hasHeader('X-Inertia') ? response()->json(['message' => 'Nobody is signed in. Sign in again.'], 401)
-                : redirect($request->isMethod('GET') && ! $request->is('/') ? '/sign-in?to='.urlencode('/'.ltrim($request->getRequestUri(), '/')) : '/sign-in');
+            return $request->expectsJson() && ! $request->hasHeader('X-Inertia')
+                ? response()->json(['message' => 'Nobody is signed in. Sign in again.'], 401)
+                : redirect(
+                    $request->isMethod('GET') && ! $request->is('/')
+                        ? '/sign-in?to='.urlencode('/'.ltrim($request->getRequestUri(), '/'))
+                        : '/sign-in',
+                );
         }
         if ($person->must_change && ! $request->is(...self::WITHOUT)) {
             return redirect('/password');

@@ -43,23 +43,29 @@ final class AnswerQuestion extends FormRequest
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            if ($validator->errors()->isNotEmpty()) {
-                return;
-            }
-            $card = $this->route('card');
-            $question = Question::tryFrom($this->string('question')->value());
-            $answer = $question?->answer($this->string('answer')->value());
-            if ($question === null || ! $card instanceof Card || ! $question->isAskedOf($card->form)) {
-                $validator->errors()->add('question', "“{$this->string('question')}” is not asked of this form of card. Choose one of the list.");
-            } elseif ($answer === null) {
-                $validator->errors()->add('answer', "“{$this->string('answer')}” is no answer to this question. Choose one of the list.");
-            } elseif ($answer->asksCode && trim($this->string('code')->value()) === '') {
-                $validator->errors()->add('code', 'No code was typed. Type it as it stands on the card, or choose another answer.');
-            } elseif ($question->isInReader() && $this->reader() === null) {
-                $validator->errors()->add('reader', 'Say in which reader: trouble is kept for the card and for the reader.');
-            }
-        }];
+        return [
+            function (Validator $validator): void {
+                if ($validator->errors()->isNotEmpty()) {
+                    return;
+                }
+                $card = $this->route('card');
+                $question = Question::tryFrom($this->string('question')->value());
+                $answer = $question?->answer($this->string('answer')->value());
+                if ($question === null || ! ($card instanceof Card) || ! $question->isAskedOf($card->form)) {
+                    $validator
+                        ->errors()
+                        ->add('question', "“{$this->string('question')}” is not asked of this form of card. Choose one of the list.");
+                } elseif ($answer === null) {
+                    $validator
+                        ->errors()
+                        ->add('answer', "“{$this->string('answer')}” is no answer to this question. Choose one of the list.");
+                } elseif ($answer->asksCode && trim($this->string('code')->value()) === '') {
+                    $validator->errors()->add('code', 'No code was typed. Type it as it stands on the card, or choose another answer.');
+                } elseif ($question->isInReader() && $this->reader() === null) {
+                    $validator->errors()->add('reader', 'Say in which reader: trouble is kept for the card and for the reader.');
+                }
+            },
+        ];
     }
 
     public function question(): Question
@@ -84,6 +90,8 @@ final class AnswerQuestion extends FormRequest
 
     public function reader(): ?Reader
     {
-        return Reader::query()->where('tag', $this->string('reader')->value())->first();
+        return Reader::query()
+            ->where('tag', $this->string('reader')->value())
+            ->first();
     }
 }

@@ -51,21 +51,23 @@ final class KeepStopwatch extends FormRequest
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            if ($validator->errors()->isNotEmpty()) {
-                return;
-            }
-            try {
-                $this->copy();
-            } catch (InvalidArgumentException $fault) {
-                $validator->errors()->add('copied', $fault->getMessage());
-            }
-            if ($this->filled('drive') && $this->drive() === null) {
-                $validator->errors()->add('drive', 'This drive is in no book. Choose one of the list, or none.');
-            }
-            $this->checkDay($validator);
-            $this->checkChain($validator);
-        }];
+        return [
+            function (Validator $validator): void {
+                if ($validator->errors()->isNotEmpty()) {
+                    return;
+                }
+                try {
+                    $this->copy();
+                } catch (InvalidArgumentException $fault) {
+                    $validator->errors()->add('copied', $fault->getMessage());
+                }
+                if ($this->filled('drive') && $this->drive() === null) {
+                    $validator->errors()->add('drive', 'This drive is in no book. Choose one of the list, or none.');
+                }
+                $this->checkDay($validator);
+                $this->checkChain($validator);
+            },
+        ];
     }
 
     /** @throws InvalidArgumentException */
@@ -78,7 +80,11 @@ final class KeepStopwatch extends FormRequest
             }
         }
 
-        return CopyReading::of(Bytes::parse($this->string('size')->value(), 'GB'), $this->filled('files') ? $this->integer('files') : null, $laps);
+        return CopyReading::of(
+            Bytes::parse($this->string('size')->value(), 'GB'),
+            $this->filled('files') ? $this->integer('files') : null,
+            $laps,
+        );
     }
 
     public function drive(): ?Drive

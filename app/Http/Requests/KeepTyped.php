@@ -51,18 +51,22 @@ final class KeepTyped extends FormRequest
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            if ($validator->errors()->isNotEmpty()) {
-                return;
-            }
-            foreach ($this->readings() as $i => $reading) {
-                if ($reading->rate() === null) {
-                    $validator->errors()->add("readings.{$i}.speed", 'No speed comes of this. Give a speed, or a size and a time above nothing.');
+        return [
+            function (Validator $validator): void {
+                if ($validator->errors()->isNotEmpty()) {
+                    return;
                 }
-            }
-            $this->checkDay($validator);
-            $this->checkChain($validator);
-        }];
+                foreach ($this->readings() as $i => $reading) {
+                    if ($reading->rate() === null) {
+                        $validator
+                            ->errors()
+                            ->add("readings.{$i}.speed", 'No speed comes of this. Give a speed, or a size and a time above nothing.');
+                    }
+                }
+                $this->checkDay($validator);
+                $this->checkChain($validator);
+            },
+        ];
     }
 
     /** @return list<TypedReading> */

@@ -23,7 +23,10 @@ trait NamesChain
     /** @return array<string, string> */
     private function chainMessages(): array
     {
-        return ['reader' => 'The reader was not sent as a tag. Choose one of the list.', 'port' => 'The port is not one of the list. Choose one.'];
+        return [
+            'reader' => 'The reader was not sent as a tag. Choose one of the list.',
+            'port' => 'The port is not one of the list. Choose one.',
+        ];
     }
 
     private function checkChain(Validator $validator): void
@@ -34,7 +37,13 @@ trait NamesChain
         } elseif ($this->filled('port') && $this->port() === null) {
             $validator->errors()->add('port', 'This port is in no book. Choose one of the list.');
         } elseif ($reader !== null && $this->port() === null) {
-            $validator->errors()->add('port', 'Say at which port the reader was: the slowest link decides. Or choose no reader, and nothing is judged by a shortfall.');
+            $validator
+                ->errors()
+                ->add(
+                    'port',
+                    'Say at which port the reader was: the slowest link decides. Or choose no reader, and nothing is judged by a '.
+                    'shortfall.',
+                );
         } elseif ($reader !== null && $this->chain() === null) {
             $validator->errors()->add('reader', "{$reader->tag} does not take this card. Choose the reader that it was in.");
         }
@@ -42,7 +51,12 @@ trait NamesChain
 
     public function reader(): ?Reader
     {
-        return $this->filled('reader') ? Reader::query()->with(['slots', 'cable'])->where('tag', $this->string('reader')->value())->first() : null;
+        return $this->filled('reader')
+            ? Reader::query()
+                ->with(['slots', 'cable'])
+                ->where('tag', $this->string('reader')->value())
+                ->first()
+            : null;
     }
 
     public function port(): ?Port
@@ -55,6 +69,8 @@ trait NamesChain
     {
         [$card, $reader, $port] = [$this->route('card'), $this->reader(), $this->port()];
 
-        return $card instanceof Card && $reader !== null && $port !== null ? Rig::chainAt($card->label(), $reader, $port) : Chain::unnamed();
+        return $card instanceof Card && $reader !== null && $port !== null
+            ? Rig::chainAt($card->label(), $reader, $port)
+            : Chain::unnamed();
     }
 }

@@ -37,7 +37,16 @@ final class OrderRun extends FormRequest
     public function rules(): array
     {
         return [
-            'kind' => ['required', Rule::in([RunKind::Speed->value, RunKind::Sustained->value, RunKind::Files->value, RunKind::Proof->value, RunKind::Screen->value])],
+            'kind' => [
+                'required',
+                Rule::in([
+                    RunKind::Speed->value,
+                    RunKind::Sustained->value,
+                    RunKind::Files->value,
+                    RunKind::Proof->value,
+                    RunKind::Screen->value,
+                ]),
+            ],
             'slot' => ['required', 'integer'],
             'size' => ['nullable', 'string', 'max:40', Quantity::size()],
             'runs' => ['nullable', 'integer', 'min:1', 'max:'.SpeedPlan::MOST_RUNS],
@@ -88,23 +97,31 @@ final class OrderRun extends FormRequest
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            if ($validator->errors()->isNotEmpty()) {
-                return;
-            }
-            if ($this->kind() !== RunKind::Speed) {
-                if (! $this->size()->isZero() && $this->size()->count < self::LEAST) {
-                    $validator->errors()->add('size', "{$this->size()->decimal()} is too little to tell anything of a card. Give 1 MB or more, or leave it empty for all there is.");
+        return [
+            function (Validator $validator): void {
+                if ($validator->errors()->isNotEmpty()) {
+                    return;
                 }
+                if ($this->kind() !== RunKind::Speed) {
+                    if (! $this->size()->isZero() && $this->size()->count < self::LEAST) {
+                        $validator
+                            ->errors()
+                            ->add(
+                                'size',
+                                "{$this->size()->decimal()} is too little to tell anything of a card. Give 1 MB or more, or leave ".
+                                'it empty for all there is.',
+                            );
+                    }
 
-                return;
-            }
-            try {
-                $this->plan();
-            } catch (UnusablePlan $fault) {
-                $validator->errors()->add($fault->part->value, $fault->getMessage());
-            }
-        }];
+                    return;
+                }
+                try {
+                    $this->plan();
+                } catch (UnusablePlan $fault) {
+                    $validator->errors()->add($fault->part->value, $fault->getMessage());
+                }
+            },
+        ];
     }
 
     public function kind(): RunKind
@@ -123,7 +140,15 @@ final class OrderRun extends FormRequest
     {
         $beside = trim($this->string('beside')->value());
 
-        return new Ordered($this->slot($station), $this->kind(), $this->parameters(), Shelf::tryFrom($this->string('stand_in')->value()), $this->filled('by') ? trim($this->string('by')->value()) : $by, $beside === '' ? null : $beside, shown: $this->filled('shown') ? $this->string('shown')->value() : null);
+        return new Ordered(
+            $this->slot($station),
+            $this->kind(),
+            $this->parameters(),
+            Shelf::tryFrom($this->string('stand_in')->value()),
+            $this->filled('by') ? trim($this->string('by')->value()) : $by,
+            $beside === '' ? null : $beside,
+            shown: $this->filled('shown') ? $this->string('shown')->value() : null,
+        );
     }
 
     /** @throws UnusablePlan when a part of it cannot be */
@@ -132,9 +157,13 @@ final class OrderRun extends FormRequest
         $text = fn (string $field, string $default): string => $this->filled($field) ? $this->string($field)->value() : $default;
 
         return new SpeedPlan(
-            Bytes::parse($text('size', '1 GB'), 'GB'), $this->integer('runs', 5), Bytes::parse($text('from', '0'), 'GB'),
+            Bytes::parse($text('size', '1 GB'), 'GB'),
+            $this->integer('runs', 5),
+            Bytes::parse($text('from', '0'), 'GB'),
             $this->filled('block') ? Bytes::parse($text('block', '1'), 'MiB') : null,
-            Order::tryFrom($this->string('order')->value()) ?? Order::Alternating, $this->integer('warm_ups'), Span::parse($text('pause', '0')),
+            Order::tryFrom($this->string('order')->value()) ?? Order::Alternating,
+            $this->integer('warm_ups'),
+            Span::parse($text('pause', '0')),
         );
     }
 
@@ -154,7 +183,12 @@ final class OrderRun extends FormRequest
             RunKind::Speed => new SpeedParameters($this->plan()),
             RunKind::Files => new FilesParameters($this->integer('files', SmallFiles::FILES), $this->integer('runs', SmallFiles::ROUNDS)),
             RunKind::Proof, RunKind::Screen => new ProofParameters(
-                $asked, $this->boolean('whole_map'), points: $this->integer('points', ScreenPlan::POINTS), reinserted: $this->boolean('reinserted'), tag: $text('tag'), why: $text('why'),
+                $asked,
+                $this->boolean('whole_map'),
+                points: $this->integer('points', ScreenPlan::POINTS),
+                reinserted: $this->boolean('reinserted'),
+                tag: $text('tag'),
+                why: $text('why'),
             ),
             default => new SizeParameters($asked),
         };

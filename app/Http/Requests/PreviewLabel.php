@@ -29,7 +29,7 @@ final class PreviewLabel extends FormRequest
     {
         $columns = CardEntry::read($this->all(), config()->string('tally.currency'))->columns;
         $known = $this->input('card');
-        $card = is_string($known) ? Card::query()->where('tag', $known)->first() ?? new Card : new Card;
+        $card = is_string($known) ? Card::query()->where('tag', $known)->first() ?? new Card() : new Card();
         $card->forceFill([
             ...$columns,
             'form' => $columns['form'] ?? Form::Sd,

@@ -35,11 +35,15 @@ final class PrintTags extends FormRequest
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            if ($validator->errors()->isEmpty() && $this->begin() > $this->sheet()->perSheet()) {
-                $validator->errors()->add('begin', "A sheet of this kind has {$this->sheet()->perSheet()} labels; “{$this->begin()}” was given.");
-            }
-        }];
+        return [
+            function (Validator $validator): void {
+                if ($validator->errors()->isEmpty() && $this->begin() > $this->sheet()->perSheet()) {
+                    $validator
+                        ->errors()
+                        ->add('begin', "A sheet of this kind has {$this->sheet()->perSheet()} labels; “{$this->begin()}” was given.");
+                }
+            },
+        ];
     }
 
     public function cards(): string

@@ -28,14 +28,16 @@ final class SaveCard extends FormRequest
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            foreach ($this->entry()->errors as $field => $sentence) {
-                $validator->errors()->add($field, $sentence);
-            }
-            if ($validator->errors()->isEmpty()) {
-                $this->checkTags($validator);
-            }
-        }];
+        return [
+            function (Validator $validator): void {
+                foreach ($this->entry()->errors as $field => $sentence) {
+                    $validator->errors()->add($field, $sentence);
+                }
+                if ($validator->errors()->isEmpty()) {
+                    $this->checkTags($validator);
+                }
+            },
+        ];
     }
 
     /** @return list<array<string, mixed>> columns of each card */
@@ -43,11 +45,16 @@ final class SaveCard extends FormRequest
     {
         $serials = $this->serials();
 
-        return array_map(fn (string $tag, int $i): array => [
-            ...$this->entry()->columns, 'tag' => $tag,
-            // A serial is printed once: of several cards each gets its own, or none.
-            ...(count($this->tags) > 1 ? ['serial' => $serials[$i] ?? null] : []),
-        ], $this->tags, array_keys($this->tags));
+        return array_map(
+            fn (string $tag, int $i): array => [
+                ...$this->entry()->columns,
+                'tag' => $tag,
+                // A serial is printed once: of several cards each gets its own, or none.
+                ...count($this->tags) > 1 ? ['serial' => $serials[$i] ?? null] : [],
+            ],
+            $this->tags,
+            array_keys($this->tags),
+        );
     }
 
     private function entry(): CardEntry
@@ -68,20 +75,40 @@ final class SaveCard extends FormRequest
 
             return;
         }
-        $taken = Card::query()->whereIn('tag', $this->tags)->when($card instanceof Card, fn ($query) => $query->whereKeyNot($card instanceof Card ? $card->id : 0))->orderBy('tag')->toBase()->pluck('tag')->all();
+        $taken = Card::query()
+            ->whereIn('tag', $this->tags)
+            ->when($card instanceof Card, fn ($query) => $query->whereKeyNot($card instanceof Card ? $card->id : 0))
+            ->orderBy('tag')
+            ->toBase()
+            ->pluck('tag')
+            ->all();
         if ($taken !== []) {
             $shown = implode(', ', array_map(fn (mixed $one): string => is_string($one) ? $one : '', array_slice($taken, 0, 3)));
-            $validator->errors()->add('tag', count($this->tags) === 1
-                ? "Another card is already tagged “{$tag}”. Choose another code."
-                : "Of the series {$this->tags[0]} to {$this->tags[count($this->tags) - 1]}, {$shown} ".(count($taken) === 1 ? 'is' : 'are').' taken already. Begin it elsewhere.');
+            $validator
+                ->errors()
+                ->add(
+                    'tag',
+                    count($this->tags) === 1
+                        ? "Another card is already tagged “{$tag}”. Choose another code."
+                        : "Of the series {$this->tags[0]} to {$this->tags[count($this->tags) - 1]}, {$shown} ".
+                            (count($taken) === 1 ? 'is' : 'are').
+                            ' taken already. Begin it elsewhere.',
+                );
         }
         $serials = count($this->serials());
         if (count($this->tags) > 1 && $serials > count($this->tags)) {
-            $validator->errors()->add('serials', "{$serials} serials were given for ".count($this->tags).' cards. Give one to a line, at most one for each card.');
+            $validator
+                ->errors()
+                ->add(
+                    'serials',
+                    "{$serials} serials were given for ".count($this->tags).' cards. Give one to a line, at most one for each card.',
+                );
         }
         foreach ($this->serials() as $serial) {
             if (mb_strlen($serial) > 60) {
-                $validator->errors()->add('serials', 'The serial “'.mb_substr($serial, 0, 40).'…” is longer than 60 characters. Give one to a line.');
+                $validator
+                    ->errors()
+                    ->add('serials', 'The serial “'.mb_substr($serial, 0, 40).'…” is longer than 60 characters. Give one to a line.');
             }
         }
     }

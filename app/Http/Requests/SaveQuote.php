@@ -50,30 +50,40 @@ final class SaveQuote extends FormRequest
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            if ($validator->errors()->isNotEmpty()) {
-                return;
-            }
-            try {
-                $this->price();
-            } catch (NotAPrice $fault) {
-                $validator->errors()->add('price', $fault->getMessage());
-            }
-            $day = $this->day();
-            if ($day === null || $day > new DateTimeImmutable('tomorrow')) {
-                $validator->errors()->add('quoted_on', "“{$this->string('quoted_on')}” is not a day up to today. Write it as 2026-11-25 or 25 Nov 2026.");
-            }
-        }];
+        return [
+            function (Validator $validator): void {
+                if ($validator->errors()->isNotEmpty()) {
+                    return;
+                }
+                try {
+                    $this->price();
+                } catch (NotAPrice $fault) {
+                    $validator->errors()->add('price', $fault->getMessage());
+                }
+                $day = $this->day();
+                if ($day === null || $day > new DateTimeImmutable('tomorrow')) {
+                    $validator
+                        ->errors()
+                        ->add(
+                            'quoted_on',
+                            "“{$this->string('quoted_on')}” is not a day up to today. Write it as 2026-11-25 or 25 Nov 2026.",
+                        );
+                }
+            },
+        ];
     }
 
     /** @return array<string, mixed> */
     public function columns(): array
     {
         return [
-            'form' => $this->string('form')->value(), 'tier' => $this->integer('tier'),
+            'form' => $this->string('form')->value(),
+            'tier' => $this->integer('tier'),
             'capacity' => Bytes::parse($this->string('capacity')->value(), 'GB')->count,
-            'price' => $this->price()->minor, 'currency' => $this->price()->currency,
-            'quoted_on' => $this->day()?->format('Y-m-d'), 'source' => trim($this->string('source')->value()),
+            'price' => $this->price()->minor,
+            'currency' => $this->price()->currency,
+            'quoted_on' => $this->day()?->format('Y-m-d'),
+            'source' => trim($this->string('source')->value()),
         ];
     }
 

@@ -34,7 +34,8 @@ final class SaveSlot extends FormRequest
             'name.required' => 'The name is empty. Write what this place is called, such as Bay 3.',
             'name' => 'The name is longer than 40 characters. Write a shorter one.',
             'kind' => 'Choose what stands behind it: a folder where cards are mounted, a raw device, or stand-ins.',
-            'path.required_unless' => 'The path is empty. Write where its cards are mounted, such as /media/bay-3, or its device, such as /dev/disk/by-id/….',
+            'path.required_unless' => 'The path is empty. Write where its cards are mounted, such as /media/bay-3, or its device, '.
+            'such as /dev/disk/by-id/….',
             'path.regex' => 'The path does not begin at /. Write all of it, such as /media/bay-3.',
             'path' => 'The path is longer than 250 characters.',
             'reader' => 'Choose the reader that it is.',
@@ -45,14 +46,18 @@ final class SaveSlot extends FormRequest
     /** @return list<callable(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            $slot = $this->route('slot');
-            $station = $slot instanceof Slot ? $slot->station()->first() : $this->route('station');
-            $port = Port::query()->whereKey($this->integer('port'))->first();
-            if ($station instanceof Station && $port !== null && $port->host_id !== $station->host_id) {
-                $validator->errors()->add('port', "{$port->name} is not a port of the host that {$station->name} is at. Choose one of its own.");
-            }
-        }];
+        return [
+            function (Validator $validator): void {
+                $slot = $this->route('slot');
+                $station = $slot instanceof Slot ? $slot->station()->first() : $this->route('station');
+                $port = Port::query()->whereKey($this->integer('port'))->first();
+                if ($station instanceof Station && $port !== null && $port->host_id !== $station->host_id) {
+                    $validator
+                        ->errors()
+                        ->add('port', "{$port->name} is not a port of the host that {$station->name} is at. Choose one of its own.");
+                }
+            },
+        ];
     }
 
     /** @return array{name: string, kind: string, path: string|null, reader_id: int, port_id: int} */
@@ -61,8 +66,11 @@ final class SaveSlot extends FormRequest
         $isStandIn = $this->string('kind')->value() === SlotKind::StandIn->value;
 
         return [
-            'name' => trim($this->string('name')->value()), 'kind' => $this->string('kind')->value(), 'path' => $isStandIn ? null : $this->string('path')->value(),
-            'reader_id' => $this->integer('reader'), 'port_id' => $this->integer('port'),
+            'name' => trim($this->string('name')->value()),
+            'kind' => $this->string('kind')->value(),
+            'path' => $isStandIn ? null : $this->string('path')->value(),
+            'reader_id' => $this->integer('reader'),
+            'port_id' => $this->integer('port'),
         ];
     }
 }

@@ -14,7 +14,11 @@ trait SignedAndDated
     /** @return array<string, list<string>> */
     private function signedRules(): array
     {
-        return ['on' => ['required', 'string', 'max:40'], 'by' => ['required', 'string', 'max:80'], 'note' => ['nullable', 'string', 'max:300']];
+        return [
+            'on' => ['required', 'string', 'max:40'],
+            'by' => ['required', 'string', 'max:80'],
+            'note' => ['nullable', 'string', 'max:300'],
+        ];
     }
 
     /** @return array<string, string> */
@@ -37,7 +41,7 @@ trait SignedAndDated
 
     public function day(): DateTimeImmutable
     {
-        return Day::read($this->string('on')->value()) ?? new DateTimeImmutable;
+        return Day::read($this->string('on')->value()) ?? new DateTimeImmutable();
     }
 
     public function by(): string

@@ -21,7 +21,9 @@ final readonly class Quantity implements ValidationRule
     /** A size of something that is there, so not nothing. */
     public static function size(): self
     {
-        return new self(fn (string $text): Bytes => ($bytes = Bytes::parse($text, 'GB'))->isZero() ? throw NotAQuantity::notPositive($text) : $bytes);
+        return new self(
+            fn (string $text): Bytes => ($bytes = Bytes::parse($text, 'GB'))->isZero() ? throw NotAQuantity::notPositive($text) : $bytes,
+        );
     }
 
     public static function amount(): self

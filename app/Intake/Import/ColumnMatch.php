@@ -13,7 +13,16 @@ final readonly class ColumnMatch
     /** A column that holds the whole line of a label. */
     public const LINE = 'line';
 
-    private const CALLED = ['line', 'label line', 'label text', 'printed', 'as printed', 'print', 'whole line', 'the whole line pasted or typed the fields fill themselves'];
+    private const CALLED = [
+        'line',
+        'label line',
+        'label text',
+        'printed',
+        'as printed',
+        'print',
+        'whole line',
+        'the whole line pasted or typed the fields fill themselves',
+    ];
 
     /** @param  array<int, string>  $fields  column → field, or the line; columns that are left out do not appear */
     private function __construct(public array $fields) {}
@@ -29,7 +38,10 @@ final readonly class ColumnMatch
             $field = self::meant($heading);
             // “Label” is the code on the card to some, and what is printed on it to others.
             if ($field === null && self::plain($heading) === 'label') {
-                $field = self::areLines($samples, $column) || in_array(CardField::Tag->value, array_map(self::meant(...), $headings), true) ? self::LINE : CardField::Tag->value;
+                $field =
+                    self::areLines($samples, $column) || in_array(CardField::Tag->value, array_map(self::meant(...), $headings), true)
+                        ? self::LINE
+                        : CardField::Tag->value;
             }
             if ($field !== null && ! in_array($field, $fields, true)) {
                 $fields[$column] = $field;
@@ -38,7 +50,9 @@ final readonly class ColumnMatch
         if (! in_array(self::LINE, $fields, true)) {
             foreach (array_keys($headings) as $column) {
                 // A column of names may hold whole labels; one that is known to be something else is that.
-                $isFree = ! isset($fields[$column]) || ($fields[$column] === CardField::Name->value && ! in_array(CardField::Capacity->value, $fields, true));
+                $isFree =
+                    ! isset($fields[$column]) ||
+                    ($fields[$column] === CardField::Name->value && ! in_array(CardField::Capacity->value, $fields, true));
                 if ($isFree && self::areLines($samples, $column)) {
                     $fields[$column] = self::LINE;
                     break;
@@ -56,7 +70,10 @@ final readonly class ColumnMatch
      */
     private static function areLines(array $samples, int $column): bool
     {
-        $cells = array_filter(array_map(fn (array $row): string => trim($row[$column] ?? ''), $samples), fn (string $cell): bool => $cell !== '');
+        $cells = array_filter(
+            array_map(fn (array $row): string => trim($row[$column] ?? ''), $samples),
+            fn (string $cell): bool => $cell !== '',
+        );
         $lines = array_filter($cells, function (string $cell): bool {
             $read = LabelReader::read($cell);
 

@@ -74,7 +74,10 @@ final class ImportReading
         if (is_string($tag) && ! isset($errors['tag'])) {
             $before = $this->taken[$tag] ?? null;
             if ($before !== null) {
-                $errors['tag'] = $before === 0 ? "Another card is already tagged “{$tag}”. Choose another code." : "The tag “{$tag}” stands in row {$before} already. Choose another code.";
+                $errors['tag'] =
+                    $before === 0
+                        ? "Another card is already tagged “{$tag}”. Choose another code."
+                        : "The tag “{$tag}” stands in row {$before} already. Choose another code.";
             } else {
                 $this->taken[$tag] = $number;
             }
@@ -91,18 +94,21 @@ final class ImportReading
         $name = implode(' ', array_filter($reading->unknown, fn (string $part): bool => preg_match('/\p{L}/u', $part) === 1));
         $name = mb_substr($name === '' ? trim($line) : $name, 0, 80);
 
-        return array_filter([
-            'name' => $name,
-            'form' => $reading->form->value ?? '',
-            'capacity' => $reading->capacity?->exact() ?? '',
-            'family' => $reading->family->value ?? '',
-            'bus' => $reading->bus->value ?? '',
-            'marks' => implode(' ', array_map(fn (Mark $mark): string => $mark->value, $reading->marks)),
-            'read' => $reading->read?->exact() ?? '',
-            'write' => $reading->write?->exact() ?? '',
-            'sustained' => $reading->sustained?->exact() ?? '',
-            'times' => $reading->times === null ? '' : (string) $reading->times,
-        ], fn (string $text): bool => $text !== '');
+        return array_filter(
+            [
+                'name' => $name,
+                'form' => $reading->form->value ?? '',
+                'capacity' => $reading->capacity?->exact() ?? '',
+                'family' => $reading->family->value ?? '',
+                'bus' => $reading->bus->value ?? '',
+                'marks' => implode(' ', array_map(fn (Mark $mark): string => $mark->value, $reading->marks)),
+                'read' => $reading->read?->exact() ?? '',
+                'write' => $reading->write?->exact() ?? '',
+                'sustained' => $reading->sustained?->exact() ?? '',
+                'times' => $reading->times === null ? '' : (string) $reading->times,
+            ],
+            fn (string $text): bool => $text !== '',
+        );
     }
 
     /**
@@ -119,9 +125,14 @@ final class ImportReading
             // What has no column of its own was to be read from the label's line.
             if ($column === false) {
                 $column = array_search(ColumnMatch::LINE, $this->match->fields, true);
-                $sentence .= $column === false || $unknown === [] ? '' : ' Not understood in the line: “'.implode('”, “', $unknown).'”.';
+                $sentence .=
+                    $column === false || $unknown === [] ? '' : ' Not understood in the line: “'.implode('”, “', $unknown).'”.';
             }
-            $cells[] = new BadCell($number, $column === false ? CardField::from($field)->heading() : $this->headings[$column] ?? '', $sentence);
+            $cells[] = new BadCell(
+                $number,
+                $column === false ? CardField::from($field)->heading() : $this->headings[$column] ?? '',
+                $sentence,
+            );
         }
 
         return $cells;

@@ -8,5 +8,12 @@ namespace App\Props\Compare;
 final readonly class LimitCellProps
 {
     /** @param  string  $by  card, reader or undecided */
-    public function __construct(public string $card, public string $reader, public float $rate, public int $runs, public string $by, public string $why) {}
+    public function __construct(
+        public string $card,
+        public string $reader,
+        public float $rate,
+        public int $runs,
+        public string $by,
+        public string $why,
+    ) {}
 }

@@ -11,10 +11,5 @@ final readonly class FrameProps
      * @param  list<StageProps>  $stages
      * @param  int  $going  runs going or waiting at this station
      */
-    public function __construct(
-        public string $station,
-        public bool $worker,
-        public int $going,
-        public array $stages,
-    ) {}
+    public function __construct(public string $station, public bool $worker, public int $going, public array $stages) {}
 }

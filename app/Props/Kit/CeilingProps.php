@@ -13,5 +13,13 @@ final readonly class CeilingProps
      * @param  string  $origin  where that figure comes from
      * @param  bool  $isOwn  whether the house measured it itself
      */
-    public function __construct(public string $link, public float $nominal, public ?float $least, public float $usable, public string $origin, public string $source, public bool $isOwn) {}
+    public function __construct(
+        public string $link,
+        public float $nominal,
+        public ?float $least,
+        public float $usable,
+        public string $origin,
+        public string $source,
+        public bool $isOwn,
+    ) {}
 }

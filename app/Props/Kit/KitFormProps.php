@@ -12,7 +12,14 @@ final readonly class KitFormProps
      * @param  string|null  $key  by which it is known; null for a new one
      * @param  list<KitFieldProps>  $fields
      */
-    public function __construct(public string $kind, public string $one, public ?string $key, public string $title, public array $fields, public ?KitPartsProps $parts) {}
+    public function __construct(
+        public string $kind,
+        public string $one,
+        public ?string $key,
+        public string $title,
+        public array $fields,
+        public ?KitPartsProps $parts,
+    ) {}
 
     /** How it stands in the books, in short: by it a page that was loaded before somebody else saved is told. */
     public function state(): string

@@ -12,5 +12,12 @@ final readonly class KitItemProps
      * @param  list<CeilingProps>  $ceilings
      * @param  int  $trouble  how often a card sat badly in it
      */
-    public function __construct(public string $key, public string $tag, public string $name, public array $lines, public array $ceilings, public int $trouble) {}
+    public function __construct(
+        public string $key,
+        public string $tag,
+        public string $name,
+        public array $lines,
+        public array $ceilings,
+        public int $trouble,
+    ) {}
 }

@@ -7,5 +7,11 @@ namespace App\Props\Kit;
 /** How fast a card went in a reader. MB/s. */
 final readonly class SightingProps
 {
-    public function __construct(public string $card, public string $run, public ?float $write, public ?float $read, public string $region) {}
+    public function __construct(
+        public string $card,
+        public string $run,
+        public ?float $write,
+        public ?float $read,
+        public string $region,
+    ) {}
 }

@@ -8,11 +8,5 @@ namespace App\Props\Label;
 final readonly class FootageActProps
 {
     /** @param  string  $what  a size, or “cleared” */
-    public function __construct(
-        public int $id,
-        public string $what,
-        public string $on,
-        public string $person,
-        public ?string $note,
-    ) {}
+    public function __construct(public int $id, public string $what, public string $on, public string $person, public ?string $note) {}
 }

@@ -11,8 +11,5 @@ final readonly class FootageProps
      * @param  string|null  $now  how much is on it; null when it is clear
      * @param  list<FootageActProps>  $acts  the newest first
      */
-    public function __construct(
-        public ?string $now,
-        public array $acts,
-    ) {}
+    public function __construct(public ?string $now, public array $acts) {}
 }

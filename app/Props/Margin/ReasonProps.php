@@ -10,10 +10,5 @@ use Tally\Verdict\VerdictKind;
 final readonly class ReasonProps
 {
     /** @param  VerdictKind|null  $bearing  null for a note, which bears nothing */
-    public function __construct(
-        public ?VerdictKind $bearing,
-        public string $lead,
-        public string $rest,
-        public string $evidence,
-    ) {}
+    public function __construct(public ?VerdictKind $bearing, public string $lead, public string $rest, public string $evidence) {}
 }

@@ -14,5 +14,11 @@ final readonly class OpinionsProps
      * @param  int|null  $expected  of how many an answer is expected; null where of none
      * @param  int  $differing  how many differ from it
      */
-    public function __construct(public string $file, public array $cases, public int $count, public ?int $expected, public int $differing) {}
+    public function __construct(
+        public string $file,
+        public array $cases,
+        public int $count,
+        public ?int $expected,
+        public int $differing,
+    ) {}
 }

@@ -7,10 +7,5 @@ namespace App\Props\Prove;
 /** One of the two ways of proving a card, in words. */
 final readonly class SchoolProps
 {
-    public function __construct(
-        public string $expected,
-        public string $writes,
-        public string $proves,
-        public string $leaves,
-    ) {}
+    public function __construct(public string $expected, public string $writes, public string $proves, public string $leaves) {}
 }

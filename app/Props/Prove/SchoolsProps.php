@@ -8,10 +8,5 @@ namespace App\Props\Prove;
 final readonly class SchoolsProps
 {
     /** @param  string  $recommended  proof or screen */
-    public function __construct(
-        public SchoolProps $proof,
-        public SchoolProps $screen,
-        public string $recommended,
-        public string $reason,
-    ) {}
+    public function __construct(public SchoolProps $proof, public SchoolProps $screen, public string $recommended, public string $reason) {}
 }

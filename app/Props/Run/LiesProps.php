@@ -12,9 +12,5 @@ final readonly class LiesProps
      * @param  string|null  $token  by which the order says which medium was shown; null where nothing lies there
      * @param  list<string>  $on  serial number, file systems and files
      */
-    public function __construct(
-        public string $device,
-        public ?string $token,
-        public array $on,
-    ) {}
+    public function __construct(public string $device, public ?string $token, public array $on) {}
 }

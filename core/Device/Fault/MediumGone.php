@@ -16,11 +16,16 @@ final class MediumGone extends RuntimeException implements EndsRun
 
     public static function unmounted(string $where): self
     {
-        return new self("{$where} leads elsewhere than when the run began: its card was unmounted, or another was mounted there. The run was ended, and nothing was written to the other one.");
+        return new self(
+            "{$where} leads elsewhere than when the run began: its card was unmounted, or another was mounted there. The run was ".
+            'ended, and nothing was written to the other one.',
+        );
     }
 
     public static function turned(string $where): self
     {
-        return new self("{$where} leads to another medium than when the run began. The run was ended, and nothing was written to the other one.");
+        return new self(
+            "{$where} leads to another medium than when the run began. The run was ended, and nothing was written to the other one.",
+        );
     }
 }

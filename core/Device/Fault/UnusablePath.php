@@ -37,7 +37,10 @@ final class UnusablePath extends RuntimeException implements DeviceFault
 
     public static function heldByProof(string $given, string $free, string $asked): self
     {
-        return new self("“{$given}” has {$free} to write to, and {$asked} was asked for: a proof that can go on keeps the rest of the card. Go on with it, or begin a new proof, which takes away what it had written.");
+        return new self(
+            "“{$given}” has {$free} to write to, and {$asked} was asked for: a proof that can go on keeps the rest of the card. Go ".
+            'on with it, or begin a new proof, which takes away what it had written.',
+        );
     }
 
     /** @param  list<string>  $allowed */
@@ -50,22 +53,34 @@ final class UnusablePath extends RuntimeException implements DeviceFault
 
     public static function notMounted(string $given): self
     {
-        return new self("No card is mounted at “{$given}”: it is a plain folder on this host’s own disk. Put the card in and mount it there. If a plain folder is meant, whoever looks after the station adds it to TALLY_PLAIN_FOLDERS in .env.");
+        return new self(
+            "No card is mounted at “{$given}”: it is a plain folder on this host’s own disk. Put the card in and mount it there. If ".
+            'a plain folder is meant, whoever looks after the station adds it to TALLY_PLAIN_FOLDERS in .env.',
+        );
     }
 
     public static function partOfMedium(string $given, string $point): self
     {
-        return new self("“{$given}” is a folder within the medium that is mounted at {$point}. Give that place itself, so that what is measured is the whole medium.");
+        return new self(
+            "“{$given}” is a folder within the medium that is mounted at {$point}. Give that place itself, so that what is measured ".
+            'is the whole medium.',
+        );
     }
 
     public static function onHostsDisk(string $given): self
     {
-        return new self("“{$given}” lies on this host’s own disk: is the drive mounted? If the host’s disk is meant, whoever looks after the station adds the folder to TALLY_PLAIN_FOLDERS in .env.");
+        return new self(
+            "“{$given}” lies on this host’s own disk: is the drive mounted? If the host’s disk is meant, whoever looks after the ".
+            'station adds the folder to TALLY_PLAIN_FOLDERS in .env.',
+        );
     }
 
     public static function cannotBeNamed(string $name, string $where, string $why): self
     {
-        return new self("“{$where}” cannot hold a file of the name “{$name}”: {$why}. Rename it on the card, or choose a drive with another file system. What was copied before stays.");
+        return new self(
+            "“{$where}” cannot hold a file of the name “{$name}”: {$why}. Rename it on the card, or choose a drive with another ".
+            'file system. What was copied before stays.',
+        );
     }
 
     public static function unreadable(string $given): self
@@ -96,25 +111,33 @@ final class UnusablePath extends RuntimeException implements DeviceFault
     /** @param  int  $error  of the host; source: errno(3) */
     public static function cannotOpen(string $given, int $error): self
     {
-        return new self(match ($error) {
-            13, 1 => "“{$given}” may not be opened by this user. Run it as a user who may write to the device.",
-            16 => "“{$given}” is in use by the host: mounted, or part of a volume. Unmount it first.",
-            30 => "“{$given}” is write-protected. Check the card’s lock slider.",
-            123, 6 => "There is no card in “{$given}”.",
-            21 => "“{$given}” is a folder. Leave --raw out to prove a card in its mounted folder.",
-            default => "“{$given}” cannot be opened: ".HostError::word($error).'.',
-        });
+        return new self(
+            match ($error) {
+                13, 1 => "“{$given}” may not be opened by this user. Run it as a user who may write to the device.",
+                16 => "“{$given}” is in use by the host: mounted, or part of a volume. Unmount it first.",
+                30 => "“{$given}” is write-protected. Check the card’s lock slider.",
+                123, 6 => "There is no card in “{$given}”.",
+                21 => "“{$given}” is a folder. Leave --raw out to prove a card in its mounted folder.",
+                default => "“{$given}” cannot be opened: ".HostError::word($error).'.',
+            },
+        );
     }
 
     public static function turned(string $given): self
     {
-        return new self("“{$given}” turned into another medium while it was being checked. Nothing was written. Look at what is plugged in, and begin again.");
+        return new self(
+            "“{$given}” turned into another medium while it was being checked. Nothing was written. Look at what is plugged in, and ".
+            'begin again.',
+        );
     }
 
     /** @param  string  $difference  how it is another, as Identity tells it */
     public static function notAsOrdered(string $place, string $difference): self
     {
-        return new self("{$place} does not hold what it held when the run was ordered: {$difference}. Nothing was written. Look what is in it, and order the run anew.");
+        return new self(
+            "{$place} does not hold what it held when the run was ordered: {$difference}. Nothing was written. Look what is in it, ".
+            'and order the run anew.',
+        );
     }
 
     /** @param  string  $why  what speaks against erasing it, and what would do */
@@ -126,11 +149,16 @@ final class UnusablePath extends RuntimeException implements DeviceFault
     /** @param  string  $why  how it is told to be another */
     public static function otherCard(string $why): self
     {
-        return new self("This is not the card the proof was begun on, or it was written to since: {$why}. Put the right one in, or begin a new proof.");
+        return new self(
+            "This is not the card the proof was begun on, or it was written to since: {$why}. Put the right one in, or begin a new proof.",
+        );
     }
 
     public static function noLargeFile(string $given, string $size): self
     {
-        return new self("The file system of “{$given}” cannot lay out one file of {$size} beforehand (FAT stops at 4 GB, and some cannot do it at all). Ask for less with a size, prove it in full, or screen the raw card.");
+        return new self(
+            "The file system of “{$given}” cannot lay out one file of {$size} beforehand (FAT stops at 4 GB, and some cannot do it ".
+            'at all). Ask for less with a size, prove it in full, or screen the raw card.',
+        );
     }
 }

@@ -43,22 +43,22 @@ final class Calls
     public const PATH = 010000000;
 
     private const DECLARED = <<<'C'
-        int open(const char *path, int flags, ...);
-        int close(int fd);
-        long pread(int fd, char *bytes, size_t length, long offset);
-        long pwrite(int fd, const char *bytes, size_t length, long offset);
-        int fsync(int fd);
-        int flock(int fd, int operation);
-        long lseek(int fd, long offset, int whence);
-        int fallocate(int fd, int mode, long offset, long length);
-        int posix_fadvise(int fd, long offset, long length, int advice);
-        int sync_file_range(int fd, long offset, long length, unsigned int flags);
-        int mkdir(const char *path, unsigned int mode);
-        int rename(const char *from, const char *to);
-        int unlink(const char *path);
-        int rmdir(const char *path);
-        int *__errno_location(void);
-        C;
+    int open(const char *path, int flags, ...);
+    int close(int fd);
+    long pread(int fd, char *bytes, size_t length, long offset);
+    long pwrite(int fd, const char *bytes, size_t length, long offset);
+    int fsync(int fd);
+    int flock(int fd, int operation);
+    long lseek(int fd, long offset, int whence);
+    int fallocate(int fd, int mode, long offset, long length);
+    int posix_fadvise(int fd, long offset, long length, int advice);
+    int sync_file_range(int fd, long offset, long length, unsigned int flags);
+    int mkdir(const char *path, unsigned int mode);
+    int rename(const char *from, const char *to);
+    int unlink(const char *path);
+    int rmdir(const char *path);
+    int *__errno_location(void);
+    C;
 
     private static ?FFI $c = null;
 
@@ -71,7 +71,9 @@ final class Calls
     /** @throws HostError */
     public static function open(string $path, int $flags, int $mode = 0600): int
     {
-        return self::named('open', $path, fn (FFI $c): mixed => $c->open($path, $flags | self::CLOSE_ON_EXEC, $mode)); // @phpstan-ignore method.notFound
+        $flags |= self::CLOSE_ON_EXEC;
+
+        return self::named('open', $path, fn (FFI $c): mixed => $c->open($path, $flags, $mode)); // @phpstan-ignore method.notFound
     }
 
     public static function close(int $fd): void
@@ -106,7 +108,10 @@ final class Calls
     /** @throws HostError */
     public static function write(int $fd, string $bytes, int $offset, string $path): int
     {
-        return self::asked('write', $path, fn (FFI $c): mixed => $c->pwrite($fd, $bytes, strlen($bytes), $offset)); // @phpstan-ignore method.notFound
+        $length = strlen($bytes);
+
+        // @phpstan-ignore method.notFound
+        return self::asked('write', $path, fn (FFI $c): mixed => $c->pwrite($fd, $bytes, $length, $offset));
     }
 
     /** @throws HostError */
@@ -202,7 +207,7 @@ final class Calls
         try {
             return self::$c ??= FFI::cdef(self::DECLARED);
         } catch (FFI\Exception) {
-            throw new NoHostCalls;
+            throw new NoHostCalls();
         }
     }
 }

@@ -60,8 +60,12 @@ final class HostError extends RuntimeException
     private const GONE = [self::ENXIO, self::ENODEV, self::ENOTCONN, self::ESHUTDOWN, self::ENOMEDIUM];
 
     /** @param  int  $moved  bytes that were moved before */
-    public function __construct(public readonly int $errno, public readonly string $call, public readonly string $path, public readonly int $moved = 0)
-    {
+    public function __construct(
+        public readonly int $errno,
+        public readonly string $call,
+        public readonly string $path,
+        public readonly int $moved = 0,
+    ) {
         parent::__construct(self::word($errno), $errno);
     }
 

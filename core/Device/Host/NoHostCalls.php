@@ -12,6 +12,9 @@ final class NoHostCalls extends RuntimeException implements DeviceFault
 {
     public function __construct()
     {
-        parent::__construct('This PHP has no foreign function interface (FFI), without which errors of the host cannot be told apart and no card is touched. Install it for the command line (php-cli with ext-ffi).');
+        parent::__construct(
+            'This PHP has no foreign function interface (FFI), without which errors of the host cannot be told apart and no card is '.
+            'touched. Install it for the command line (php-cli with ext-ffi).',
+        );
     }
 }

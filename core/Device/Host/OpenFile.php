@@ -79,7 +79,7 @@ final class OpenFile
     {
         $buffer = $this->room < $length ? null : $this->buffer;
         if ($buffer === null) {
-            [$this->buffer, $this->room] = [$buffer = Calls::room($length), $length];
+            [$this->buffer, $this->room] = [($buffer = Calls::room($length)), $length];
         }
         $bytes = '';
         for ($done = 0; $done < $length; $done += $moved) {
@@ -123,7 +123,10 @@ final class OpenFile
         Calls::startWriting($this->fd, $offset, $length);
     }
 
-    /** This much will be written: room can be found in one piece. The file does not look any longer for it, and a file system that cannot goes on without. */
+    /**
+     * This much will be written: room can be found in one piece. The file does not look any longer for it, and a file system
+     * that cannot goes on without.
+     */
     public function reserve(int $length): void
     {
         try {

@@ -32,12 +32,12 @@ final class DirectFile
     private const ALIGNMENT = 4096;
 
     private const CALLS = <<<'C'
-        int aio_read(void *request);
-        int aio_write(void *request);
-        int aio_error(const void *request);
-        long aio_return(void *request);
-        int aio_suspend(const void *const list[], int count, const void *timeout);
-        C;
+    int aio_read(void *request);
+    int aio_write(void *request);
+    int aio_error(const void *request);
+    long aio_return(void *request);
+    int aio_suspend(const void *const list[], int count, const void *timeout);
+    C;
 
     /** The transfer on its way. */
     private ?CData $pending = null;
@@ -80,7 +80,7 @@ final class DirectFile
         try {
             $c = FFI::cdef(self::CALLS);
         } catch (FFI\Exception) {
-            throw new NoHostCalls;
+            throw new NoHostCalls();
         }
         // Exclusive: the kernel itself then refuses a device that is mounted or belongs to a volume.
         $plain = OpenFile::at($seen->held(), Calls::READ_WRITE | ($isBlock ? Calls::EXCLUSIVE : 0));
@@ -223,10 +223,11 @@ final class DirectFile
     private function makeRoom(int $length): void
     {
         if ($this->room < $length) {
-            $this->memory = $this->c->new('char['.($length + self::ALIGNMENT).']') ?? throw new LogicException('No memory for a stretch.');
+            $this->memory =
+                $this->c->new('char['.($length + self::ALIGNMENT).']') ?? throw new LogicException('No memory for a stretch.');
             $cast = $this->c->cast('uintptr_t', FFI::addr($this->memory));
             $address = is_int($at = $cast->cdata ?? 0) ? $at : 0; // @phpstan-ignore property.notFound
-            $pad = (self::ALIGNMENT - $address % self::ALIGNMENT) % self::ALIGNMENT;
+            $pad = (self::ALIGNMENT - ($address % self::ALIGNMENT)) % self::ALIGNMENT;
             $this->address = $address + $pad;
             $this->buffer = FFI::addr($this->memory[$pad]); // @phpstan-ignore argument.type
             $this->room = $length;

@@ -23,7 +23,25 @@ final readonly class Guard
     private const LEAST_IMAGE = 1_048_576;
 
     /** Where a host keeps its own files. */
-    private const NOT_IMAGES = ['/bin', '/boot', '/dev', '/etc', '/lib', '/lib32', '/lib64', '/proc', '/run/systemd', '/sbin', '/sys', '/usr', '/var/lib', '/var/cache', '/var/log', '/var/mail', '/var/spool'];
+    private const NOT_IMAGES = [
+        '/bin',
+        '/boot',
+        '/dev',
+        '/etc',
+        '/lib',
+        '/lib32',
+        '/lib64',
+        '/proc',
+        '/run/systemd',
+        '/sbin',
+        '/sys',
+        '/usr',
+        '/var/lib',
+        '/var/cache',
+        '/var/log',
+        '/var/mail',
+        '/var/spool',
+    ];
 
     /**
      * @param  list<string>  $removable  the station's list of removable media: paths, or patterns such as /dev/disk/by-id/usb-*
@@ -36,7 +54,7 @@ final readonly class Guard
         private ?Bytes $label = null,
         private ?string $why = null,
         private ?array $images = null,
-        private Kernel $kernel = new Kernel,
+        private Kernel $kernel = new Kernel(),
     ) {}
 
     /**
@@ -50,9 +68,18 @@ final readonly class Guard
     public function admitPath(string $given, Target $there): void
     {
         match (true) {
-            $there->isBlock => $this->isListed($given, $there->path) || throw UnusablePath::mustNotErase($given, 'it is not on this station’s list of removable media ('.($this->removable === [] ? 'which is empty' : implode(', ', $this->removable)).'). Whoever looks after the station adds it to TALLY_REMOVABLE in .env.'),
+            $there->isBlock => $this->isListed($given, $there->path) ||
+                throw UnusablePath::mustNotErase(
+                    $given,
+                    'it is not on this station’s list of removable media ('.
+                        ($this->removable === [] ? 'which is empty' : implode(', ', $this->removable)).
+                        '). Whoever looks after the station adds it to TALLY_REMOVABLE in .env.',
+                ),
             $there->isRegular => $this->admitPlace($given, $there->path),
-            $there->isFolder => throw UnusablePath::mustNotErase($given, 'it is a folder. Leave raw mode to prove a card in its mounted folder.'),
+            $there->isFolder => throw UnusablePath::mustNotErase(
+                $given,
+                'it is a folder. Leave raw mode to prove a card in its mounted folder.',
+            ),
             default => throw UnusablePath::mustNotErase($given, 'it is neither a block device nor an image file.'),
         };
     }
@@ -60,11 +87,12 @@ final readonly class Guard
     /** @throws UnusablePath */
     public function admit(string $given, Target $target, Bytes $size): void
     {
-        $why = match (true) {
-            $target->isBlock => $this->againstDevice($target),
-            $target->isRegular => $this->againstImage($target, $size),
-            default => 'it is neither a block device nor an image file.',
-        } ?? $this->againstSize($size);
+        $why =
+            match (true) {
+                $target->isBlock => $this->againstDevice($target),
+                $target->isRegular => $this->againstImage($target, $size),
+                default => 'it is neither a block device nor an image file.',
+            } ?? $this->againstSize($size);
         if ($why !== null) {
             throw UnusablePath::mustNotErase($given, $why);
         }
@@ -75,7 +103,11 @@ final readonly class Guard
         foreach ($this->removable as $entry) {
             $resolved = RealPath::of($entry);
             // A pattern is held against the name as given, which may be a link made for this very card, and where it leads.
-            if ($resolved === $real || fnmatch($entry, $real, FNM_PATHNAME) || (! str_contains($given, '..') && fnmatch($entry, $given, FNM_PATHNAME))) {
+            if (
+                $resolved === $real ||
+                fnmatch($entry, $real, FNM_PATHNAME) ||
+                (! str_contains($given, '..') && fnmatch($entry, $given, FNM_PATHNAME))
+            ) {
                 return true;
             }
         }
@@ -107,7 +139,8 @@ final readonly class Guard
         return match (true) {
             $use !== null && $this->kernel->isSystem($use) => "this host runs from it ({$use}). Look again which device the card is.",
             $use !== null => "it, or a part of it, is mounted at {$use}. Unmount it first, if it is the right one.",
-            $this->kernel->isPartition($numbers) => 'it is a part of a medium. Give the whole one, since capacity is a matter of the whole.',
+            $this->kernel->isPartition($numbers) => 'it is a part of a medium. Give the whole one, since capacity is a matter of '.
+                'the whole.',
             default => null,
         };
     }
@@ -137,6 +170,7 @@ final readonly class Guard
         }
         $than = $share > 1 ? 'more' : 'less';
 
-        return "it has {$size->decimal()}, {$than} than the {$this->label?->decimal()} on the card’s label: perhaps it is another medium. If it is the right one, say why.";
+        return "it has {$size->decimal()}, {$than} than the {$this->label?->decimal()} on the card’s label: perhaps it is another ".
+            'medium. If it is the right one, say why.';
     }
 }

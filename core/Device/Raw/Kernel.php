@@ -66,13 +66,20 @@ final readonly class Kernel
     {
         $disk = $this->disk($numbers);
 
-        return preg_match('/^(?:mmcblk|nvme)/', $disk) === 1 ? $this->told($disk, 'device/cid') ?? $this->told($disk, 'device/serial') : null;
+        return preg_match('/^(?:mmcblk|nvme)/', $disk) === 1
+            ? $this->told($disk, 'device/cid') ?? $this->told($disk, 'device/serial')
+            : null;
     }
 
     /** @return string|null the name by which the host's device manager knows it: maker, model and number of the device or its reader */
     public function byId(string $numbers): ?string
     {
-        foreach (self::matches("{$this->root}/dev/disk/by-id/*", fn (string $link): bool => ! str_contains(basename($link), '-part') && ! str_starts_with(basename($link), 'wwn-')) as $link) {
+        foreach (
+            self::matches(
+                "{$this->root}/dev/disk/by-id/*",
+                fn (string $link): bool => ! str_contains(basename($link), '-part') && ! str_starts_with(basename($link), 'wwn-'),
+            ) as $link
+        ) {
             if (Target::at($link)?->numbers() === $numbers) {
                 return basename($link);
             }
@@ -142,7 +149,9 @@ final readonly class Kernel
     /** @return string|null the name of another program that has the file open */
     public function openedBy(Target $target): ?string
     {
-        foreach (self::matches("{$this->root}/proc/[0-9]*", fn (string $process): bool => basename($process) !== (string) getmypid()) as $process) {
+        foreach (
+            self::matches("{$this->root}/proc/[0-9]*", fn (string $process): bool => basename($process) !== (string) getmypid()) as $process
+        ) {
             foreach (self::matches("{$process}/fd/*", fn (): bool => true) as $open) {
                 $stat = @stat($open);
                 if ($stat !== false && $target->isSameAs(Target::of($open, $stat))) {

@@ -57,7 +57,9 @@ final class RawDevice implements Addressed
         try {
             $seen = OpenFile::at($path, Calls::PATH);
         } catch (HostError $error) {
-            throw in_array($error->errno, [HostError::ENOENT, HostError::ENOTDIR, HostError::EINVAL, HostError::ELOOP], true) ? UnusablePath::noMedium($path) : UnusablePath::cannotOpen($path, $error->errno);
+            throw in_array($error->errno, [HostError::ENOENT, HostError::ENOTDIR, HostError::EINVAL, HostError::ELOOP], true)
+                ? UnusablePath::noMedium($path)
+                : UnusablePath::cannotOpen($path, $error->errno);
         }
         // From here on it is what was seen that is asked and opened, wherever the path may lead a moment later.
         $target = Target::of($seen->real(), $seen->stat());
@@ -190,7 +192,13 @@ final class RawDevice implements Addressed
             [$moved, $error] = $this->file->await();
         }
         if ($error !== 0 || $moved < $length) {
-            throw Told::writing(new HostError($error === 0 ? HostError::EIO : $error, 'write', $this->given, $moved), $offset, $this->given, $this->isThere(), $length);
+            throw Told::writing(
+                new HostError($error === 0 ? HostError::EIO : $error, 'write', $this->given, $moved),
+                $offset,
+                $this->given,
+                $this->isThere(),
+                $length,
+            );
         }
     }
 
@@ -203,7 +211,13 @@ final class RawDevice implements Addressed
             [$moved, $error] = $this->file->await();
         }
         if ($error !== 0 || $moved < $length) {
-            throw Told::reading(new HostError($error === 0 ? HostError::EIO : $error, 'read', $this->given, $moved), $offset, $length, $this->given, $this->isThere());
+            throw Told::reading(
+                new HostError($error === 0 ? HostError::EIO : $error, 'read', $this->given, $moved),
+                $offset,
+                $length,
+                $this->given,
+                $this->isThere(),
+            );
         }
 
         return $this->file->bytes($length);

@@ -32,7 +32,16 @@ final readonly class Target
     {
         $kind = ($stat['mode'] ?? 0) & self::KIND;
 
-        return new self($path, $stat['dev'] ?? 0, $stat['ino'] ?? 0, $stat['rdev'] ?? 0, $kind === self::BLOCK, $kind === self::REGULAR, $kind === self::FOLDER, $stat['nlink'] ?? 1);
+        return new self(
+            $path,
+            $stat['dev'] ?? 0,
+            $stat['ino'] ?? 0,
+            $stat['rdev'] ?? 0,
+            $kind === self::BLOCK,
+            $kind === self::REGULAR,
+            $kind === self::FOLDER,
+            $stat['nlink'] ?? 1,
+        );
     }
 
     /** What the path leads to by now; null when it leads nowhere. */

@@ -60,9 +60,19 @@ final class LabelReader
         $this->noise();
 
         return new LabelReading(
-            $this->form, $this->capacity, $this->family, $this->bus, $this->marks,
-            $speeds->read, $speeds->write, $speeds->sustained, $this->times,
-            [...$this->from, ...$speeds->from], [...$speeds->notes, ...$this->notes], [...$this->strip->left(), ...$this->unread], $speeds->unread,
+            $this->form,
+            $this->capacity,
+            $this->family,
+            $this->bus,
+            $this->marks,
+            $speeds->read,
+            $speeds->write,
+            $speeds->sustained,
+            $this->times,
+            [...$this->from, ...$speeds->from],
+            [...$speeds->notes, ...$this->notes],
+            [...$this->strip->left(), ...$this->unread],
+            $speeds->unread,
         );
     }
 
@@ -72,7 +82,11 @@ final class LabelReader
             'VPG' => 'VPG[ -]?(20|65|130|200|400)',
             'V' => '(?:video speed class|V)[ -]?(6|10|30|60|90)',
             // “UHS-I Class 3” names bus and mark at once; the bus is read from it later.
-            'U' => '(?:UHS[ -](?:'.Vocabulary::SPEED_CLASS.')|(?:(?<=UHS-I[ ])|(?<=UHS I[ ])|(?<=UHS-II[ ]))(?:'.Vocabulary::SPEED_CLASS.')|U)[ -]?([13])',
+            'U' => '(?:UHS[ -](?:'.
+                Vocabulary::SPEED_CLASS.
+                ')|(?:(?<=UHS-I[ ])|(?<=UHS I[ ])|(?<=UHS-II[ ]))(?:'.
+                Vocabulary::SPEED_CLASS.
+                ')|U)[ -]?([13])',
             'E' => 'E[ -]?(150|300|450|600)',
             'A' => '(?:app(?:lication)? performance class|A)[ -]?([12])',
             'C' => '(?:'.Vocabulary::SPEED_CLASS.'|CL|C)[ -]?(10|[246])',
@@ -96,7 +110,11 @@ final class LabelReader
 
     private function express(): void
     {
-        $found = $this->strip->take('CF(?:[ -]?express|e)(?: ?card)?(?: (?<before>[24])(?:\.0)?(?! ?[KMGT]i?B)(?![\d.]))?(?:[ -]?'.Vocabulary::TYPE.')?[ -]?(?<type>[ABC])?(?: (?<after>[24])\.0)?');
+        $found = $this->strip->take(
+            'CF(?:[ -]?express|e)(?: ?card)?(?: (?<before>[24])(?:\.0)?(?! ?[KMGT]i?B)(?![\d.]))?(?:[ -]?'.
+                Vocabulary::TYPE.
+                ')?[ -]?(?<type>[ABC])?(?: (?<after>[24])\.0)?',
+        );
         if ($found === null) {
             return;
         }
@@ -122,7 +140,13 @@ final class LabelReader
         if ($udma !== null) {
             [$this->bus, $this->from['bus']] = [$udma[1] === '6' ? Bus::Udma6 : Bus::Udma7, $udma[0]];
         }
-        $forms = ['CFast(?: ?(2)(?:\.0)?)?' => Form::CFast, 'XQD' => Form::Xqd, 'Compact ?Flash|CF(?: card)?' => Form::Cf, '(?:portable )?SSD' => Form::Ssd, 'TF(?: card)?|Trans ?Flash' => Form::MicroSd];
+        $forms = [
+            'CFast(?: ?(2)(?:\.0)?)?' => Form::CFast,
+            'XQD' => Form::Xqd,
+            'Compact ?Flash|CF(?: card)?' => Form::Cf,
+            '(?:portable )?SSD' => Form::Ssd,
+            'TF(?: card)?|Trans ?Flash' => Form::MicroSd,
+        ];
         foreach ($forms as $pattern => $form) {
             $found = $this->form === null ? $this->strip->take($pattern) : null;
             if ($found === null) {
@@ -133,7 +157,10 @@ final class LabelReader
                 [$this->bus, $this->from['bus']] = [Bus::CFast2, $found[0]];
             }
         }
-        $sata = $this->form === Form::Ssd || $this->form === Form::CFast ? $this->strip->take('SATA(?: ?(?:III|3(?:\.0)?))?(?: 6 ?Gb/s)?') : null;
+        $sata =
+            $this->form === Form::Ssd || $this->form === Form::CFast
+                ? $this->strip->take('SATA(?: ?(?:III|3(?:\.0)?))?(?: 6 ?Gb/s)?')
+                : null;
         if ($sata !== null && $this->form === Form::Ssd) {
             [$this->bus, $this->from['bus']] = [Bus::Sata, $sata[0]];
         }
@@ -150,9 +177,10 @@ final class LabelReader
             $this->from['form'] = $express[0];
             [$this->bus, $this->from['bus']] = [Bus::ExpressGen3, $express[0]];
         }
-        $found = $this->strip->take('(?<micro>micro ?|µ)?SD[ -]?(?<family>HC|XC|UC|SC)(?:[ -](?<uhs>I{1,3}))?')
-            ?? $this->strip->take('(?<micro>micro ?|µ)SD(?: card)?(?:[ -](?<uhs>I{1,3}))?')
-            ?? ($this->form === null ? $this->strip->take('SD(?: (?:memory )?card)?(?:[ -](?<uhs>I{1,3}))?') : null);
+        $found =
+            $this->strip->take('(?<micro>micro ?|µ)?SD[ -]?(?<family>HC|XC|UC|SC)(?:[ -](?<uhs>I{1,3}))?') ??
+            ($this->strip->take('(?<micro>micro ?|µ)SD(?: card)?(?:[ -](?<uhs>I{1,3}))?') ??
+                ($this->form === null ? $this->strip->take('SD(?: (?:memory )?card)?(?:[ -](?<uhs>I{1,3}))?') : null));
         if ($found !== null) {
             $this->form = ($found['micro'] ?? '') === '' && $this->form !== Form::MicroSd ? Form::Sd : Form::MicroSd;
             $this->from['form'] = $found[0];
@@ -191,15 +219,21 @@ final class LabelReader
     /** `PCIe Gen4 x2`: which of the Express buses, where a card of that kind was named. */
     private function pcie(): void
     {
-        $found = $this->strip->take('(?:PCIe?[ -]?)?Gen ?(?<gen>[34])(?: ?x ?(?<lanes>[124]))?') ?? $this->strip->take('PCIe ?(?<gen>[34])\.0(?: ?x ?(?<lanes>[124]))?');
+        $found =
+            $this->strip->take('(?:PCIe?[ -]?)?Gen ?(?<gen>[34])(?: ?x ?(?<lanes>[124]))?') ??
+            $this->strip->take('PCIe ?(?<gen>[34])\.0(?: ?x ?(?<lanes>[124]))?');
         if ($found === null) {
             return;
         }
         $generation = $found['gen'] ?? '';
         $bus = match (true) {
-            $this->bus === Bus::ExpressGen3 && $generation === '4' => ($found['lanes'] ?? '') === '2' ? Bus::ExpressGen4x2 : Bus::ExpressGen4,
+            $this->bus === Bus::ExpressGen3 && $generation === '4' => ($found['lanes'] ?? '') === '2'
+                ? Bus::ExpressGen4x2
+                : Bus::ExpressGen4,
             $this->bus === Bus::ExpressGen3 && ($found['lanes'] ?? '') === '2' => Bus::ExpressGen4,
-            $this->form !== null && str_starts_with($this->form->value, 'cfexpress') => Bus::tryFrom('cfexpress-'.($generation === '4' ? 4 : 2).substr($this->form->value, -2)),
+            $this->form !== null && str_starts_with($this->form->value, 'cfexpress') => Bus::tryFrom(
+                'cfexpress-'.($generation === '4' ? 4 : 2).substr($this->form->value, -2),
+            ),
             default => $this->bus,
         };
         if ($bus !== null) {
@@ -218,15 +252,27 @@ final class LabelReader
     private function capacity(): void
     {
         // “128 Gb” is in bits, which are no capacity: it stays visible as not understood. So does a speed that was not understood.
-        $found = $this->strip->take('(?<number>'.PrintedNumber::PATTERN.') ?(?!(?-i:[MGT]b))(?<unit>[MGT]i?B|[MGT]io|[MG]o|To(?! ?\d)|[TG])(?!'.Vocabulary::PER_SECOND.')');
+        $found = $this->strip->take(
+            '(?<number>'.
+                PrintedNumber::PATTERN.
+                ') ?(?!(?-i:[MGT]b))(?<unit>[MGT]i?B|[MGT]io|[MG]o|To(?! ?\d)|[TG])(?!'.
+                Vocabulary::PER_SECOND.
+                ')',
+        );
         if ($found === null) {
             return;
         }
-        [$number, $note] = PrintedNumber::plain($found['number'] ?? '', fn (float $number): bool => self::isCapacity($number, $found['unit'] ?? ''));
+        [$number, $note] = PrintedNumber::plain(
+            $found['number'] ?? '',
+            fn (float $number): bool => self::isCapacity($number, $found['unit'] ?? ''),
+        );
         if ($number === null) {
             $this->unread[] = $found[0];
         } else {
-            [$this->capacity, $this->from['capacity']] = [Bytes::parse($number.' '.PrintedNumber::unit($found['unit'] ?? '')), $found[0]];
+            [$this->capacity, $this->from['capacity']] = [
+                Bytes::parse($number.' '.PrintedNumber::unit($found['unit'] ?? '')),
+                $found[0],
+            ];
         }
         if ($note !== null) {
             $this->notes[] = $note;

@@ -41,7 +41,18 @@ final readonly class LabelReading
     /** The label, as far as it can be judged; null while form or capacity is missing. */
     public function label(): ?Label
     {
-        return $this->form === null || $this->capacity === null ? null
-            : new Label($this->form, $this->capacity, $this->family, $this->bus, $this->marks, $this->read, $this->write, $this->times, sustained: $this->sustained);
+        return $this->form === null || $this->capacity === null
+            ? null
+            : new Label(
+                $this->form,
+                $this->capacity,
+                $this->family,
+                $this->bus,
+                $this->marks,
+                $this->read,
+                $this->write,
+                $this->times,
+                sustained: $this->sustained,
+            );
     }
 }

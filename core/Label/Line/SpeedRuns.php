@@ -9,8 +9,29 @@ final readonly class SpeedRuns
 {
     private const UNIT = '[KMGT]i?[BO](?:'.Vocabulary::PER_SECOND.')|[KMGT](?:b|bits?)(?:'.Vocabulary::PER_SECOND.')';
 
-    private const SUSTAINED = '(?:(?:'.Vocabulary::LEAST.'|'.Vocabulary::WRITING.') ?)?(?:'.Vocabulary::SUSTAINED.')(?: ?(?:(?:'.Vocabulary::FILLER.') )?(?:'.Vocabulary::WRITING.'))?'
-        .'|'.Vocabulary::LEAST.'(?: (?:(?:'.Vocabulary::FILLER.') )*(?:'.Vocabulary::WRITING.'))?|(?:'.Vocabulary::WRITING.') (?:'.Vocabulary::LEAST.')';
+    private const SUSTAINED =
+        '(?:(?:'.
+        Vocabulary::LEAST.
+        '|'.
+        Vocabulary::WRITING.
+        ') ?)?(?:'.
+        Vocabulary::SUSTAINED.
+        ')(?: ?(?:(?:'.
+        Vocabulary::FILLER.
+        ') )?(?:'.
+        Vocabulary::WRITING.
+        '))?'.
+        '|'.
+        Vocabulary::LEAST.
+        '(?: (?:(?:'.
+        Vocabulary::FILLER.
+        ') )*(?:'.
+        Vocabulary::WRITING.
+        '))?|(?:'.
+        Vocabulary::WRITING.
+        ') (?:'.
+        Vocabulary::LEAST.
+        ')';
 
     private const FILLER = '(?:(?:'.Vocabulary::FILLER.')(?![\p{L}])[ :=]*)*';
 
@@ -40,14 +61,25 @@ final readonly class SpeedRuns
         [$number, $unit, $filler] = [PrintedNumber::PATTERN, self::UNIT, self::FILLER];
         $edge = '(?![\p{L}\p{N}])';
         // A single letter may stick to its figure (R95, 95R); a longer word may not.
-        $pattern = '~(?:(?<![\p{L}\p{N}.,])|(?<=[^\p{L}\p{N}][RW]))(?:'
-            ."(?<figure>{$filler}(?<number>{$number}) ?(?<unit>{$unit}){$edge})"
-            .'|(?<sustained>(?:'.self::SUSTAINED."){$edge} ?{$filler})"
-            .'|(?<both>(?:'.Vocabulary::BOTH."){$edge} ?{$filler})"
-            .'|(?<read>(?:(?:'.Vocabulary::READ."){$edge}|R(?=\d)) ?{$filler})"
-            .'|(?<write>(?:(?:'.Vocabulary::WRITE."){$edge}|W(?=\d)) ?{$filler})"
-            ."|(?<bare>(?<digits>\d{1,3}(?: \d{3})+|\d{2,5})(?=[RW]?{$edge})(?! ?(?:[KMGT]i?[BO]|bits?|x|mm)\b))"
-            .')|(?<=\d)(?:(?<stuckRead>R)|(?<stuckWrite>W))'.$edge.'~iu';
+        $pattern =
+            '~(?:(?<![\p{L}\p{N}.,])|(?<=[^\p{L}\p{N}][RW]))(?:'.
+            "(?<figure>{$filler}(?<number>{$number}) ?(?<unit>{$unit}){$edge})".
+            '|(?<sustained>(?:'.
+            self::SUSTAINED.
+            "){$edge} ?{$filler})".
+            '|(?<both>(?:'.
+            Vocabulary::BOTH.
+            "){$edge} ?{$filler})".
+            '|(?<read>(?:(?:'.
+            Vocabulary::READ.
+            "){$edge}|R(?=\d)) ?{$filler})".
+            '|(?<write>(?:(?:'.
+            Vocabulary::WRITE.
+            "){$edge}|W(?=\d)) ?{$filler})".
+            "|(?<bare>(?<digits>\d{1,3}(?: \d{3})+|\d{2,5})(?=[RW]?{$edge})(?! ?(?:[KMGT]i?[BO]|bits?|x|mm)\b))".
+            ')|(?<=\d)(?:(?<stuckRead>R)|(?<stuckWrite>W))'.
+            $edge.
+            '~iu';
         preg_match_all($pattern, $line, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);
         $tokens = [];
         $end = 0;
@@ -66,8 +98,15 @@ final readonly class SpeedRuns
             };
             $between = substr($line, $end, $at - $end);
             $isJoined = $tokens !== [] && preg_match(self::BETWEEN, $between) === 1;
-            $isBetweenFigures = $isJoined && $tokens[count($tokens) - 1]->isFigure() && preg_match('~^[\s:=]*\d~', substr($line, $at + strlen($text))) === 1;
-            if ($kind === 'sustained' && $isBetweenFigures && preg_match('~^((?:'.Vocabulary::WRITING.') )(.+)$~isu', $text, $two) === 1) {
+            $isBetweenFigures =
+                $isJoined &&
+                $tokens[count($tokens) - 1]->isFigure() &&
+                preg_match('~^[\s:=]*\d~', substr($line, $at + strlen($text))) === 1;
+            if (
+                $kind === 'sustained' &&
+                $isBetweenFigures &&
+                preg_match('~^((?:'.Vocabulary::WRITING.') )(.+)$~isu', $text, $two) === 1
+            ) {
                 // `1400MB/s write sustained 850MB/s`: the first word belongs to the figure before, the second to the one behind.
                 $tokens[] = new SpeedToken('write', $at, $two[1], '', '', true, false);
                 $tokens[] = new SpeedToken('sustained', $at + strlen($two[1]), $two[2], '', '', true, false);
@@ -75,11 +114,7 @@ final readonly class SpeedRuns
 
                 continue;
             }
-            $tokens[] = new SpeedToken(
-                $kind, $at, $text, $got('number').$got('digits'), $got('unit'),
-                $isJoined,
-                trim($between) === '/',
-            );
+            $tokens[] = new SpeedToken($kind, $at, $text, $got('number').$got('digits'), $got('unit'), $isJoined, trim($between) === '/');
             $end = $at + strlen($text);
         }
 
@@ -97,7 +132,7 @@ final readonly class SpeedRuns
         $kept = [];
         foreach ($run as $i => $token) {
             $isWord = fn (int $at): bool => isset($run[$at]) && ! $run[$at]->isFigure();
-            $other = $token->paired ? ($run[$i - 1] ?? null) : (($run[$i + 1] ?? null)?->paired === true ? $run[$i + 1] : null);
+            $other = $token->paired ? $run[$i - 1] ?? null : (($run[$i + 1] ?? null)?->paired === true ? $run[$i + 1] : null);
             $isTied = $other?->isFigure() === true && min((int) $token->number, (int) $other->number) >= 20;
             $isPlausible = ! $token->isBare() || $isWord($i - 1) || $isWord($i + 1) || $isTied;
             if ($isPlausible) {

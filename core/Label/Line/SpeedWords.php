@@ -114,10 +114,24 @@ final class SpeedWords
     private function unlabelled(array $run): array
     {
         [$first, $second] = [$run[0], $run[1] ?? null];
-        if (count($run) !== 2 || $second === null || ! $first->isFigure() || ! $second->isFigure() || $first->isBare() || $second->isBare() || $first->unit !== $second->unit || (float) $first->number < (float) $second->number) {
+        if (
+            count($run) !== 2 ||
+            $second === null ||
+            ! $first->isFigure() ||
+            ! $second->isFigure() ||
+            $first->isBare() ||
+            $second->isBare() ||
+            $first->unit !== $second->unit ||
+            (float) $first->number < (float) $second->number
+        ) {
             return [];
         }
-        $this->notes[] = '“'.trim($first->text).'” and “'.trim($second->text).'” say neither read nor write: taken as read and write, in the order that makers print them.';
+        $this->notes[] =
+            '“'.
+            trim($first->text).
+            '” and “'.
+            trim($second->text).
+            '” say neither read nor write: taken as read and write, in the order that makers print them.';
 
         return [0 => 'read', 1 => 'write'];
     }
@@ -135,7 +149,10 @@ final class SpeedWords
             count($before) > count($behind) => $before,
             count($behind) > count($before) => $behind,
             // 250MB/s W 130MB/s: read is the faster one.
-            count($run) === 3 && $run[0]->isFigure() && $run[2]->isFigure() => ((float) $run[0]->number >= (float) $run[2]->number) === ($run[1]->kind !== 'read') ? $before : $behind,
+            count($run) === 3 && $run[0]->isFigure() && $run[2]->isFigure() => (float) $run[0]->number >= (float) $run[2]->number ===
+            ($run[1]->kind !== 'read')
+                ? $before
+                : $behind,
             default => $first,
         };
         // What is left over may be printed the other way round: `3400 MB/s write, min. sustained write 850 MB/s`.
@@ -168,7 +185,8 @@ final class SpeedWords
         $labels = [];
         foreach ($run as $i => $token) {
             $figure = $run[$i + $step] ?? null;
-            if (! $token->isFigure() && $token->kind !== 'both' && $figure?->isFigure() === true && ! in_array($token->kind, $labels, true)) {
+            $isWord = ! $token->isFigure() && $token->kind !== 'both';
+            if ($isWord && $figure?->isFigure() === true && ! in_array($token->kind, $labels, true)) {
                 $labels[$i + $step] = $token->kind;
             }
         }
@@ -184,7 +202,8 @@ final class SpeedWords
             return;
         }
         if ($this->keep('read', $first, $first->unit, $first->text)) {
-            $this->notes[] = '“'.trim($first->text).'” says neither read nor write: taken as the read claim, which is what makers print.';
+            $this->notes[] =
+                '“'.trim($first->text).'” says neither read nor write: taken as the read claim, which is what makers print.';
         }
     }
 
@@ -238,9 +257,9 @@ final class SpeedWords
             return false;
         }
         match ($field) {
-            'read' => $this->read ??= $rate,
-            'write' => $this->write ??= $rate,
-            default => $this->sustained ??= $rate,
+            'read' => ($this->read ??= $rate),
+            'write' => ($this->write ??= $rate),
+            default => ($this->sustained ??= $rate),
         };
         $this->from[$field] ??= $from;
         $this->used[] = $token->stretch();

@@ -11,10 +11,26 @@ final class Strip
 
     public function __construct(string $line)
     {
-        $plain = strtr($line, ['×' => 'x', '⑩' => 'C10', '⑥' => 'C6', '④' => 'C4', '②' => 'C2', '™' => ' ', '®' => ' ', '–' => '-', '—' => '-', '‑' => '-', '*' => ' ', '†' => ' ']);
+        $plain = strtr($line, [
+            '×' => 'x',
+            '⑩' => 'C10',
+            '⑥' => 'C6',
+            '④' => 'C4',
+            '②' => 'C2',
+            '™' => ' ',
+            '®' => ' ',
+            '–' => '-',
+            '—' => '-',
+            '‑' => '-',
+            '*' => ' ',
+            '†' => ' ',
+        ]);
         // Marks that were typed without a space: U3V30.
-        $plain = (string) preg_replace_callback('/(?<![\p{L}\p{N}])(?:C(?:10|[246])|U[13]|V(?:6|10|30|60|90)(?![0-9])|E(?:150|300|450|600)|A[12]){2,}(?![\p{L}\p{N}])/iu',
-            fn (array $m): string => (string) preg_replace('/(?<=\d)(?=[A-Z])/i', ' ', $m[0]), $plain);
+        $plain = (string) preg_replace_callback(
+            '/(?<![\p{L}\p{N}])(?:C(?:10|[246])|U[13]|V(?:6|10|30|60|90)(?![0-9])|E(?:150|300|450|600)|A[12]){2,}(?![\p{L}\p{N}])/iu',
+            fn (array $m): string => (string) preg_replace('/(?<=\d)(?=[A-Z])/i', ' ', $m[0]),
+            $plain,
+        );
         $this->rest = ' '.trim((string) preg_replace('/[\s\x{00A0}\x{2009}\x{202F}]+/u', ' ', $plain)).' ';
     }
 
@@ -76,7 +92,12 @@ final class Strip
      */
     public function drop(string $pattern): void
     {
-        $pieces = array_map(fn (string $piece): string => preg_match('~^(?:[\s,;:/()+&.-]*(?:'.$pattern.')(?!\p{L}))+[\s,;:/()+&.-]*$~iu', $piece) === 1 ? ' ' : $piece, explode('|', $this->rest));
+        $pieces = array_map(
+            fn (string $piece): string => preg_match('~^(?:[\s,;:/()+&.-]*(?:'.$pattern.')(?!\p{L}))+[\s,;:/()+&.-]*$~iu', $piece) === 1
+                ? ' '
+                : $piece,
+            explode('|', $this->rest),
+        );
         $this->rest = implode('|', $pieces);
     }
 

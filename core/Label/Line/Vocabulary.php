@@ -20,14 +20,16 @@ final readonly class Vocabulary
 
     public const BOTH = '(?:'.self::READ.') ?(?:[/&+]|and|und|et|y|e) ?(?:'.self::WRITE.')|L ?/ ?[ES]';
 
-    public const SUSTAINED = 'sustained|continuous|dauerhaft(?:e[nrs]?)?|dauer-?|konstant(?:e[nrs]?)?|soutenue?|continue|sostenid[ao]|continu[ao]|sostenut[ao]|garanti(?:e|ert|ta)';
+    public const SUSTAINED = 'sustained|continuous|dauerhaft(?:e[nrs]?)?|dauer-?|konstant(?:e[nrs]?)?'
+        .'|soutenue?|continue|sostenid[ao]|continu[ao]|sostenut[ao]|garanti(?:e|ert|ta)';
 
     public const LEAST = 'min(?:imum|imal(?:e[nrs]?)?|im[ao])?\.?';
 
     /** Between a word and its figure, and in front of either. */
-    public const FILLER = 'sequential|sequenziell(?:e[nrs]?)?|s[ée]quentielle|secuencial|sequenziale|seq\.?|max(?:imum|imal(?:e[nrs]?)?|im[ao])?\.?'
-        .'|transfer|speeds?|rates?|geschwindigkeit(?:en)?|vitesses?|d[ée]bit|velocidad(?:es)?|velocit[àa]|performance'
-        .'|up to|bis(?: zu)?|jusqu[\'’]?[àa]|hasta|fino a(?:d)?|of|von|de|di|is|at|and|[àa]|mit|avec|con|im|beim|in|en';
+    public const FILLER =
+        'sequential|sequenziell(?:e[nrs]?)?|s[ée]quentielle|secuencial|sequenziale|seq\.?|max(?:imum|imal(?:e[nrs]?)?|im[ao])?\.?'.
+        '|transfer|speeds?|rates?|geschwindigkeit(?:en)?|vitesses?|d[ée]bit|velocidad(?:es)?|velocit[àa]|performance'.
+        '|up to|bis(?: zu)?|jusqu[\'’]?[àa]|hasta|fino a(?:d)?|of|von|de|di|is|at|and|[àa]|mit|avec|con|im|beim|in|en';
 
     public const AND = 'and|und|et|y|e';
 

@@ -56,9 +56,9 @@ final class Asking
     public function ask(array $places, int $control): ?array
     {
         for (; $this->padding <= self::MOST_PADDING; $this->padding = max(32, 4 * $this->padding)) {
-            $asked = array_values(array_unique([...$places, $control - $control % self::BLOCK]));
+            $asked = array_values(array_unique([...$places, $control - ($control % self::BLOCK)]));
             $this->write($asked);
-            if (! $this->look($control - $control % self::BLOCK)->holds()) {
+            if (! $this->look($control - ($control % self::BLOCK))->holds()) {
                 return array_map($this->look(...), $places);
             }
         }

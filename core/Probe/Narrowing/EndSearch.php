@@ -40,7 +40,13 @@ final readonly class EndSearch
                 return null;
             }
             if ($found === null) {
-                return Diagnosis::found($class === BlockClass::Unreadable ? Condition::Refuses : Condition::Drops, Bytes::of(max(0, $bad - $bad % Asking::BLOCK)), null, null, false);
+                return Diagnosis::found(
+                    $class === BlockClass::Unreadable ? Condition::Refuses : Condition::Drops,
+                    Bytes::of(max(0, $bad - ($bad % Asking::BLOCK))),
+                    null,
+                    null,
+                    false,
+                );
             }
             foreach ($found as $sample) {
                 $first = $sample->firstBad();
@@ -57,8 +63,9 @@ final readonly class EndSearch
         if (! $this->isNothingBehind($bad)) {
             return null;
         }
-        // The end lies in the last block that seemed to hold, of which perhaps only the beginning was looked at, or right behind it. To the sector.
-        $block = $bad - $bad % Asking::BLOCK;
+        // The end lies in the last block that seemed to hold, of which perhaps only the beginning was looked at, or right
+        // behind it. To the sector.
+        $block = $bad - ($bad % Asking::BLOCK);
         foreach ($this->asking->ask($block === 0 ? [0] : [$block - Asking::BLOCK, $block], $bad) ?? [] as $sample) {
             $first = $sample->firstBad();
             if ($first !== null) {
@@ -89,10 +96,11 @@ final readonly class EndSearch
     /** Whether next to nothing holds from there to the end of the medium: else it was only a bad spot that was met. */
     private function isNothingBehind(int $bad): bool
     {
-        $places = $this->between($bad - $bad % Asking::BLOCK, $this->asking->size());
+        $places = $this->between($bad - ($bad % Asking::BLOCK), $this->asking->size());
         $asked = $this->asking->ask($places, $bad);
 
-        return $asked !== null && count(array_filter($asked, fn (Sample $sample): bool => ! $sample->holds())) >= self::NOTHING * count($asked);
+        return $asked !== null &&
+            count(array_filter($asked, fn (Sample $sample): bool => ! $sample->holds())) >= self::NOTHING * count($asked);
     }
 
     /** A device refuses a whole block for the sake of its end: the sectors of it are asked one by one, by halves. */
@@ -116,7 +124,8 @@ final readonly class EndSearch
 
     /**
      * @param  list<Sample>  $samples  in order
-     * @return array{int, int, BlockClass}|null the last place that holds (−1 block if none), the first that does not, and what is wrong with most behind it
+     * @return array{int, int, BlockClass}|null the last place that holds (−1 block if none), the first that does not, and what
+     * is wrong with most behind it
      */
     private static function split(array $samples): ?array
     {
@@ -131,7 +140,7 @@ final readonly class EndSearch
             if ($wrong < $least) {
                 [$best, $least] = [$i, $wrong];
             }
-            $wrong += ($bad[$i] ?? false) ? 1 : -1;
+            $wrong += $bad[$i] ?? false ? 1 : -1;
         }
         $behind = array_slice($samples, $best);
         $badBehind = array_values(array_filter($behind, fn (Sample $sample): bool => ! $sample->holds()));
@@ -143,13 +152,17 @@ final readonly class EndSearch
         $before = array_filter(array_slice($samples, 0, $best), fn (Sample $sample): bool => $sample->holds());
         $last = end($before);
 
-        return [$last === false ? -Asking::BLOCK : $last->offset() - $last->offset() % Asking::BLOCK, $badBehind[0]->offset(), BlockClass::from(array_key_first($classes))];
+        return [
+            $last === false ? -Asking::BLOCK : $last->offset() - ($last->offset() % Asking::BLOCK),
+            $badBehind[0]->offset(),
+            BlockClass::from(array_key_first($classes)),
+        ];
     }
 
     /** @return list<int> blocks spread evenly between two places */
     private function between(int $holds, int $bad): array
     {
-        $blocks = intdiv($bad - $bad % Asking::BLOCK - $holds, Asking::BLOCK) - 1;
+        $blocks = intdiv($bad - ($bad % Asking::BLOCK) - $holds, Asking::BLOCK) - 1;
         $places = [];
         for ($i = 1; $i <= min(self::AT_ONCE, $blocks); $i++) {
             $places[] = $holds + Asking::BLOCK * max(1, intdiv($i * $blocks, min(self::AT_ONCE, $blocks)));

@@ -71,7 +71,7 @@ final readonly class LapSearch
             $this->asking->padWith($padding);
             foreach (array_slice($echoes, 0, 4) as $echo) {
                 $lower = min($echo->offset, $echo->source ?? $echo->offset);
-                $block = $lower - $lower % Asking::BLOCK;
+                $block = $lower - ($lower % Asking::BLOCK);
                 if ($this->repeats($block, $lap) !== null) {
                     return $block;
                 }
@@ -89,14 +89,21 @@ final readonly class LapSearch
     private function repeats(int $block, int $distance): ?int
     {
         $size = $this->asking->size();
-        $there = $block + $distance - ($block + $distance) % Asking::BLOCK;
-        $pair = array_values(array_filter([$there, $there + Asking::BLOCK], fn (int $at): bool => $at < $size && $at < $block + $distance + Asking::BLOCK));
+        $there = $block + $distance - (($block + $distance) % Asking::BLOCK);
+        $pair = array_values(
+            array_filter([$there, $there + Asking::BLOCK], fn (int $at): bool => $at < $size && $at < $block + $distance + Asking::BLOCK),
+        );
         if ($pair === []) {
             return null;
         }
         $this->asking->write([$block, ...$pair]);
         // A block longer than the lap is written over from two laps further on too, but never from there alone.
-        $echoes = array_values(array_filter($this->asking->look($block)->echoes(), fn (Patch $echo): bool => $echo->shift() > 0 && $echo->shift() % $distance === 0));
+        $echoes = array_values(
+            array_filter(
+                $this->asking->look($block)->echoes(),
+                fn (Patch $echo): bool => $echo->shift() > 0 && $echo->shift() % $distance === 0,
+            ),
+        );
         foreach ($echoes as $echo) {
             if ($echo->shift() === $distance) {
                 return $echoes[0]->offset;
@@ -136,19 +143,29 @@ final readonly class LapSearch
     /** @return float share of a block that gives back what is written one lap further on, or the other way about */
     private function echoing(int $block, int $from, int $lap): float
     {
-        $there = $block + $lap - $lap % Asking::BLOCK;
+        $there = $block + $lap - ($lap % Asking::BLOCK);
         // On a medium whose first lap stays, both give back that.
-        $first = $from + ($block - $from) % $lap;
+        $first = $from + (($block - $from) % $lap);
         $first -= $first % Asking::BLOCK;
         // A lap shorter than a block shows within one.
-        $pair = $lap < Asking::BLOCK ? [$block] : [$block, ...array_filter([$there, $there + Asking::BLOCK], fn (int $at): bool => $at > $block && $at < $this->asking->size())];
+        $pair =
+            $lap < Asking::BLOCK
+                ? [$block]
+                : [
+                    $block,
+                    ...array_filter([$there, $there + Asking::BLOCK], fn (int $at): bool => $at > $block && $at < $this->asking->size()),
+                ];
         $this->asking->write(array_values(array_unique([$first, $first + Asking::BLOCK, ...$pair])));
         $echoes = [];
         foreach ($pair as $at) {
             $echoes = [...$echoes, ...$this->asking->look($at)->echoes()];
         }
 
-        return min(1.0, array_sum(array_map(fn (Patch $echo): int => $echo->length, $echoes)) / ($lap < Asking::BLOCK ? Asking::BLOCK - $lap : Asking::BLOCK));
+        return min(
+            1.0,
+            array_sum(array_map(fn (Patch $echo): int => $echo->length, $echoes)) /
+                ($lap < Asking::BLOCK ? Asking::BLOCK - $lap : Asking::BLOCK),
+        );
     }
 
     /** The first address that is written over from further on: on most it is the very first, on some a first part is spared. */

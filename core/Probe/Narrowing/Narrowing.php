@@ -35,7 +35,7 @@ final readonly class Narrowing
     {
         usort($samples, fn (Sample $a, Sample $b): int => $a->offset() <=> $b->offset());
 
-        return (new LapSearch($this->asking))->of($samples) ?? (new EndSearch($this->asking))->of($samples) ?? $this->scattered($samples);
+        return (new LapSearch($this->asking))->of($samples) ?? ((new EndSearch($this->asking))->of($samples) ?? $this->scattered($samples));
     }
 
     /** @param  list<Sample>  $samples */
@@ -47,6 +47,12 @@ final readonly class Narrowing
         $core = Alarm::sample($samples);
         $holding = $core->bytes(BlockClass::Holds) / max(1, $core->covered());
 
-        return Diagnosis::found($isMixed ? Condition::Aliases : Condition::Faulty, Bytes::of((int) ($this->asking->size() * $holding)), null, null, false);
+        return Diagnosis::found(
+            $isMixed ? Condition::Aliases : Condition::Faulty,
+            Bytes::of((int) ($this->asking->size() * $holding)),
+            null,
+            null,
+            false,
+        );
     }
 }

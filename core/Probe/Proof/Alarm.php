@@ -25,7 +25,7 @@ final readonly class Alarm
     public static function sample(array $samples): CoreSample
     {
         usort($samples, fn (Sample $a, Sample $b): int => $a->offset() <=> $b->offset());
-        $core = new CoreSample;
+        $core = new CoreSample();
         $end = 0;
         foreach ($samples as $sample) {
             foreach ($sample->patches as $patch) {

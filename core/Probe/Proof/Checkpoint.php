@@ -28,7 +28,7 @@ final readonly class Checkpoint
         public int $written = 0,
         public bool $allWritten = false,
         public int $read = 0,
-        public CoreSample $core = new CoreSample,
+        public CoreSample $core = new CoreSample(),
         public array $refused = [],
         public array $writeTrace = [],
         public array $readTrace = [],
@@ -40,16 +40,28 @@ final readonly class Checkpoint
 
     public function lowest(): ?SustainedFloor
     {
-        return $this->lowestWindow === null ? null : SustainedFloor::met($this->lowestWindow[0], $this->lowestWindow[1], SustainedFloor::WINDOW);
+        return $this->lowestWindow === null
+            ? null
+            : SustainedFloor::met($this->lowestWindow[0], $this->lowestWindow[1], SustainedFloor::WINDOW);
     }
 
     /** @return array<string, mixed> for JSON; numbers above 2⁵³ as text */
     public function pack(): array
     {
         return [
-            'imprint' => (string) $this->imprint, 'size' => $this->size->count, 'written' => $this->written, 'all_written' => $this->allWritten, 'read' => $this->read,
-            'core' => $this->core->pack(), 'refused' => $this->refused, 'write_trace' => $this->writeTrace, 'read_trace' => $this->readTrace,
-            'writing' => $this->writing, 'reading' => $this->reading, 'look_back' => $this->lookBack, 'lowest' => $this->lowestWindow,
+            'imprint' => (string) $this->imprint,
+            'size' => $this->size->count,
+            'written' => $this->written,
+            'all_written' => $this->allWritten,
+            'read' => $this->read,
+            'core' => $this->core->pack(),
+            'refused' => $this->refused,
+            'write_trace' => $this->writeTrace,
+            'read_trace' => $this->readTrace,
+            'writing' => $this->writing,
+            'reading' => $this->reading,
+            'look_back' => $this->lookBack,
+            'lowest' => $this->lowestWindow,
         ];
     }
 
@@ -63,7 +75,11 @@ final readonly class Checkpoint
         $number = function (string $key) use ($packed): int {
             $value = $packed[$key] ?? null;
 
-            return is_numeric($value) && $value >= 0 ? (int) $value : throw new InvalidArgumentException("The checkpoint is not one of ours: its “{$key}” is missing or no number. Begin the proof anew.");
+            return is_numeric($value) && $value >= 0
+                ? (int) $value
+                : throw new InvalidArgumentException(
+                    "The checkpoint is not one of ours: its “{$key}” is missing or no number. Begin the proof anew.",
+                );
         };
         $refused = [];
         foreach (is_array($packed['refused'] ?? null) ? $packed['refused'] : [] as $offset => $length) {
@@ -71,10 +87,17 @@ final readonly class Checkpoint
         }
 
         return new self(
-            max(1, $number('imprint')), Bytes::of($number('size')), $number('written'), ($packed['all_written'] ?? false) === true, $number('read'),
-            CoreSample::unpack(is_array($packed['core'] ?? null) ? $packed['core'] : []), $refused,
-            self::trace($packed['write_trace'] ?? null), self::trace($packed['read_trace'] ?? null),
-            is_numeric($packed['writing'] ?? null) ? (float) $packed['writing'] : 0.0, is_numeric($packed['reading'] ?? null) ? (float) $packed['reading'] : 0.0,
+            max(1, $number('imprint')),
+            Bytes::of($number('size')),
+            $number('written'),
+            ($packed['all_written'] ?? false) === true,
+            $number('read'),
+            CoreSample::unpack(is_array($packed['core'] ?? null) ? $packed['core'] : []),
+            $refused,
+            self::trace($packed['write_trace'] ?? null),
+            self::trace($packed['read_trace'] ?? null),
+            is_numeric($packed['writing'] ?? null) ? (float) $packed['writing'] : 0.0,
+            is_numeric($packed['reading'] ?? null) ? (float) $packed['reading'] : 0.0,
             ($packed['look_back'] ?? true) === true,
             self::trace([$packed['lowest'] ?? null])[0] ?? null,
         );
@@ -83,7 +106,21 @@ final readonly class Checkpoint
     /** The same proof with everything still to be read back: after a card was taken out and put in again. */
     public function readAnew(): self
     {
-        return new self($this->imprint, $this->size, $this->written, true, 0, new CoreSample, $this->refused, $this->writeTrace, [], $this->writing, 0.0, $this->lookBack, $this->lowestWindow);
+        return new self(
+            $this->imprint,
+            $this->size,
+            $this->written,
+            true,
+            0,
+            new CoreSample(),
+            $this->refused,
+            $this->writeTrace,
+            [],
+            $this->writing,
+            0.0,
+            $this->lookBack,
+            $this->lowestWindow,
+        );
     }
 
     /** @return list<array{float, float}> */

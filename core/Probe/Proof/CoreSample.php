@@ -43,7 +43,7 @@ final class CoreSample
     public function __construct()
     {
         $this->bytes = array_fill_keys(array_map(fn (BlockClass $class): string => $class->value, BlockClass::cases()), 0);
-        $this->shifts = new Shifts;
+        $this->shifts = new Shifts();
     }
 
     public function add(Patch $patch): void
@@ -150,7 +150,13 @@ final class CoreSample
         $grave = $last->class->gravity() >= $patch->class->gravity() ? $last : $patch;
         $source = $last->shift() === $patch->shift() ? $last->source : null;
         array_pop($this->patches);
-        $this->patches[] = new Patch($grave->class, $last->offset, $last->length + $patch->length, $source, $last->wrongBits + $patch->wrongBits);
+        $this->patches[] = new Patch(
+            $grave->class,
+            $last->offset,
+            $last->length + $patch->length,
+            $source,
+            $last->wrongBits + $patch->wrongBits,
+        );
     }
 
     private function isAlike(Patch $a, Patch $b): bool
@@ -175,9 +181,18 @@ final class CoreSample
     public function pack(): array
     {
         return [
-            'patches' => array_map(fn (Patch $patch): array => [$patch->class->value, $patch->offset, $patch->length, $patch->source, $patch->wrongBits], $this->patches),
-            'bytes' => $this->bytes, 'first_bad' => $this->firstBad, 'last_bad_end' => $this->lastBadEnd, 'first_echo' => $this->firstEcho,
-            'from_ahead' => $this->fromAhead, 'shifts' => $this->shifts->all(), 'wrong_bits' => $this->wrongBits, 'grain' => $this->grain,
+            'patches' => array_map(
+                fn (Patch $patch): array => [$patch->class->value, $patch->offset, $patch->length, $patch->source, $patch->wrongBits],
+                $this->patches,
+            ),
+            'bytes' => $this->bytes,
+            'first_bad' => $this->firstBad,
+            'last_bad_end' => $this->lastBadEnd,
+            'first_echo' => $this->firstEcho,
+            'from_ahead' => $this->fromAhead,
+            'shifts' => $this->shifts->all(),
+            'wrong_bits' => $this->wrongBits,
+            'grain' => $this->grain,
         ];
     }
 
@@ -187,11 +202,17 @@ final class CoreSample
         $number = fn (mixed $value): int => is_numeric($value) ? (int) $value : 0;
         $maybe = fn (string $key): ?int => is_numeric($packed[$key] ?? null) ? (int) $packed[$key] : null;
         $rows = fn (string $key): array => is_array($packed[$key] ?? null) ? $packed[$key] : [];
-        $core = new self;
+        $core = new self();
         foreach ($rows('patches') as $row) {
             $class = is_array($row) && is_string($row[0] ?? null) ? BlockClass::tryFrom($row[0]) : null;
             if (is_array($row) && $class !== null) {
-                $core->patches[] = new Patch($class, $number($row[1] ?? 0), $number($row[2] ?? 0), is_numeric($row[3] ?? null) ? (int) $row[3] : null, $number($row[4] ?? 0));
+                $core->patches[] = new Patch(
+                    $class,
+                    $number($row[1] ?? 0),
+                    $number($row[2] ?? 0),
+                    is_numeric($row[3] ?? null) ? (int) $row[3] : null,
+                    $number($row[4] ?? 0),
+                );
             }
         }
         foreach ($rows('bytes') as $class => $bytes) {

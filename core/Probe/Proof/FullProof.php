@@ -55,8 +55,14 @@ final class FullProof
      * @param  bool  $lookBack  whether the write pass looks back and ends early on a fake; without it the whole map is made
      * @param  Keeper<Checkpoint>|null  $keeper
      */
-    public static function on(Device $device, Clock $clock, Observer $observer = new Unwatched, ?Bytes $upTo = null, bool $lookBack = true, ?Keeper $keeper = null): ProofResult
-    {
+    public static function on(
+        Device $device,
+        Clock $clock,
+        Observer $observer = new Unwatched(),
+        ?Bytes $upTo = null,
+        bool $lookBack = true,
+        ?Keeper $keeper = null,
+    ): ProofResult {
         $size = Bytes::of(min($device->size()->count, $upTo->count ?? PHP_INT_MAX));
 
         return self::from(new Checkpoint(Imprint::random($size)->run, $size, lookBack: $lookBack), $device, $clock, $observer, $keeper);
@@ -67,8 +73,13 @@ final class FullProof
      *
      * @throws UnusablePath|EndsRun when the card is not the one the proof was begun on
      */
-    public static function continued(Checkpoint $from, Device $device, Clock $clock, Observer $observer = new Unwatched, ?Keeper $keeper = null): ProofResult
-    {
+    public static function continued(
+        Checkpoint $from,
+        Device $device,
+        Clock $clock,
+        Observer $observer = new Unwatched(),
+        ?Keeper $keeper = null,
+    ): ProofResult {
         SameCard::mustBe($device, new Imprint($from->imprint, $from->size), self::written($from));
 
         return self::from($from, $device, $clock, $observer, $keeper);
@@ -79,7 +90,9 @@ final class FullProof
     {
         $blocks = intdiv($from->allWritten ? $from->size->count : $from->written, Imprint::BLOCK);
 
-        return $blocks === 0 ? [] : array_values(array_unique(array_map(fn (int $i): int => Imprint::BLOCK * intdiv($i * ($blocks - 1), 16), range(0, 16))));
+        return $blocks === 0
+            ? []
+            : array_values(array_unique(array_map(fn (int $i): int => Imprint::BLOCK * intdiv($i * ($blocks - 1), 16), range(0, 16))));
     }
 
     /** @param  Keeper<Checkpoint>|null  $keeper */
@@ -100,7 +113,8 @@ final class FullProof
             if ($alarm !== null && $this->device instanceof Addressed) {
                 return $this->result(false, null, $alarm);
             }
-            // A stopped write pass proves nothing yet, so nothing is read back; one that ran into a full disk, or met a fake where single places cannot be asked, proves what it wrote.
+            // A stopped write pass proves nothing yet, so nothing is read back; one that ran into a full disk, or met a fake
+            // where single places cannot be asked, proves what it wrote.
             if ($written === $this->imprint->size->count || $this->writing->full || $alarm !== null) {
                 $this->forgot = $this->device->forget();
                 $stopped = ! $this->reading->run($written, function (int $read): void {
@@ -137,8 +151,18 @@ final class FullProof
         $floor = $this->writing->floor();
 
         return new Checkpoint(
-            $this->imprint->run, $this->imprint->size, $written, $allWritten && ! $this->writing->full, $read, $this->reading->core, $this->writing->refused->all(),
-            $this->writing->trace->points(), $this->reading->trace->points(), $this->writing->seconds, $this->reading->seconds, $this->from->lookBack,
+            $this->imprint->run,
+            $this->imprint->size,
+            $written,
+            $allWritten && ! $this->writing->full,
+            $read,
+            $this->reading->core,
+            $this->writing->refused->all(),
+            $this->writing->trace->points(),
+            $this->reading->trace->points(),
+            $this->writing->seconds,
+            $this->reading->seconds,
+            $this->from->lookBack,
             $floor === null ? null : [$floor->from, $floor->to],
         );
     }

@@ -48,12 +48,27 @@ final readonly class ProofResult
         return $this->core->covered() === $this->size->count;
     }
 
-    /** @return Checkpoint|null of a full proof that came to its end: gone on from, it tells the same again, and from it all can be read back once more */
+    /**
+     * @return Checkpoint|null of a full proof that came to its end: gone on from, it tells the same again, and from it all can
+     * be read back once more
+     */
     public function checkpoint(): ?Checkpoint
     {
         return $this->screen === null && $this->isComplete()
-            ? new Checkpoint($this->imprint, $this->size, $this->size->count, true, $this->size->count, $this->core, [], $this->writeTrace, $this->readTrace, $this->write->span->seconds, $this->read->span->seconds,
-                lowestWindow: $this->floor === null ? null : [$this->floor->from, $this->floor->to])
+            ? new Checkpoint(
+                $this->imprint,
+                $this->size,
+                $this->size->count,
+                true,
+                $this->size->count,
+                $this->core,
+                [],
+                $this->writeTrace,
+                $this->readTrace,
+                $this->write->span->seconds,
+                $this->read->span->seconds,
+                lowestWindow: $this->floor === null ? null : [$this->floor->from, $this->floor->to],
+            )
             : null;
     }
 }

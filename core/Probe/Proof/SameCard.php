@@ -35,7 +35,8 @@ final readonly class SameCard
         foreach ($places as $place) {
             $patches = $spots->look($place, self::LENGTH);
             // An echo is a stamp of this run too, of a card that starts over.
-            $ours += array_filter($patches, fn (Patch $patch): bool => in_array($patch->class, [BlockClass::Holds, BlockClass::Echoes], true)) === [] ? 0 : 1;
+            $isOurs = fn (Patch $patch): bool => in_array($patch->class, [BlockClass::Holds, BlockClass::Echoes], true);
+            $ours += array_filter($patches, $isOurs) === [] ? 0 : 1;
         }
         if ($ours === 0) {
             throw UnusablePath::otherCard('none of the stamps of its run is on it');

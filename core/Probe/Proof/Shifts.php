@@ -40,7 +40,12 @@ final class Shifts
     {
         $lap = $this->lap();
 
-        return $lap === null ? 0 : array_sum(array_filter($this->bytes, fn (int $shift): bool => $shift % $lap === 0, ARRAY_FILTER_USE_KEY));
+        if ($lap === null) {
+            return 0;
+        }
+        $whole = array_filter($this->bytes, fn (int $shift): bool => $shift % $lap === 0, ARRAY_FILTER_USE_KEY);
+
+        return array_sum($whole);
     }
 
     /** @return array<int, int> */

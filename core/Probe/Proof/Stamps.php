@@ -31,7 +31,7 @@ final readonly class Stamps
             $at = intdiv($i * $last, self::PLACES - 1);
             // A stamp is met at every step of the cipher.
             try {
-                $stamp = Cipher::stamp(substr($device->read($at - $at % self::LENGTH, self::LENGTH)->bytes(), 0, 2 * Cipher::UNIT));
+                $stamp = Cipher::stamp(substr($device->read($at - ($at % self::LENGTH), self::LENGTH)->bytes(), 0, 2 * Cipher::UNIT));
             } catch (CannotRead) {
                 continue;
             }

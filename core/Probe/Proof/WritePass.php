@@ -79,7 +79,7 @@ final class WritePass
     ) {
         $this->trace = Trace::continued($from->writeTrace, $device->stretch());
         [$this->taken, $this->settled, $this->seconds] = [$from->written, $from->written, $from->writing];
-        $this->lowest = new LowestWindow;
+        $this->lowest = new LowestWindow();
         $this->refused = new Refused($from->refused);
         $this->budget = new Budget($clock->now());
         $this->lookBack = $from->lookBack ? new LookBack(new Spots($device, $imprint)) : null;
@@ -187,14 +187,20 @@ final class WritePass
         }
         $core = Alarm::sample($samples);
 
-        return Diagnosis::found($core->firstEcho() !== null ? Condition::Aliases : Condition::Faulty, $this->imprint->size, null, null, false);
+        return Diagnosis::found(
+            $core->firstEcho() !== null ? Condition::Aliases : Condition::Faulty,
+            $this->imprint->size,
+            null,
+            null,
+            false,
+        );
     }
 
     /** @return list<Sample> */
     private function lookedBack(int $at): array
     {
         // What is done within minutes is better seen whole.
-        $left = ($this->imprint->size->count - $at) * $this->seconds / max(1, $at);
+        $left = (($this->imprint->size->count - $at) * $this->seconds) / max(1, $at);
         if ($this->lookBack === null || 2 * $left < self::NOT_WORTH) {
             return [];
         }
@@ -247,7 +253,10 @@ final class WritePass
         return false;
     }
 
-    /** A refused stretch is written again in halves, so that one bad spot does not condemn its neighbours; where both ends are refused, all of it is taken to be. */
+    /**
+     * A refused stretch is written again in halves, so that one bad spot does not condemn its neighbours; where both ends are
+     * refused, all of it is taken to be.
+     */
     private function narrow(int $at, int $length): void
     {
         $sector = Appraiser::SECTOR;

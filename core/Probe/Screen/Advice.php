@@ -24,12 +24,31 @@ final readonly class Advice
     public static function of(Span $proof, Span $screen, ?Nature $known, bool $isScreened, bool $isAskedAgain = false): self
     {
         return match (true) {
-            $isAskedAgain => new self(false, 'It ended in errors. Where it ends the next time, put in again, tells whether it is ill or has no more.'),
-            $known === Nature::Fake, $known === Nature::Faulty => new self(true, 'It is found out already. Another run only helps if you doubt that one.'),
-            $known === Nature::Whole && ! $isScreened => new self(true, 'It is proven already. A screen is enough to look whether that has changed.'),
-            $isScreened => new self(false, 'The screen was passed, so it is no common fake. Only a full proof says that every block holds.'),
-            $proof->seconds <= self::SHORT => new self(false, "In {$proof->print()} everything is known, and a screen would leave most of it open."),
-            default => new self(true, "A full proof takes {$proof->print()}. Screen it first, in {$screen->print()}: that catches the usual fakes. Then prove it in full when it can be left alone."),
+            $isAskedAgain => new self(
+                false,
+                'It ended in errors. Where it ends the next time, put in again, tells whether it is ill or has no more.',
+            ),
+            $known === Nature::Fake, $known === Nature::Faulty => new self(
+                true,
+                'It is found out already. Another run only helps if you doubt that one.',
+            ),
+            $known === Nature::Whole && ! $isScreened => new self(
+                true,
+                'It is proven already. A screen is enough to look whether that has changed.',
+            ),
+            $isScreened => new self(
+                false,
+                'The screen was passed, so it is no common fake. Only a full proof says that every block holds.',
+            ),
+            $proof->seconds <= self::SHORT => new self(
+                false,
+                "In {$proof->print()} everything is known, and a screen would leave most of it open.",
+            ),
+            default => new self(
+                true,
+                "A full proof takes {$proof->print()}. Screen it first, in {$screen->print()}: that catches the usual fakes. Then ".
+                'prove it in full when it can be left alone.',
+            ),
         };
     }
 }

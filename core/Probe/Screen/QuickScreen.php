@@ -61,8 +61,12 @@ final class QuickScreen
         $this->spots = new Spots($device, $imprint);
     }
 
-    public static function on(Device $device, Clock $clock, Observer $observer = new Unwatched, int $points = ScreenPlan::POINTS): ProofResult
-    {
+    public static function on(
+        Device $device,
+        Clock $clock,
+        Observer $observer = new Unwatched(),
+        int $points = ScreenPlan::POINTS,
+    ): ProofResult {
         $imprint = Imprint::random($device->size());
         $plan = new ScreenPlan($device->size(), $points, $imprint->run);
 
@@ -75,7 +79,7 @@ final class QuickScreen
      *
      * @throws UnusablePath|EndsRun when it is another card
      */
-    public static function again(ScreenPlan $plan, Device $device, Clock $clock, Observer $observer = new Unwatched): ProofResult
+    public static function again(ScreenPlan $plan, Device $device, Clock $clock, Observer $observer = new Unwatched()): ProofResult
     {
         $imprint = new Imprint($plan->seed, $plan->size);
         SameCard::mustBe($device, $imprint, array_slice($plan->drawn(), 0, 16));
@@ -101,10 +105,19 @@ final class QuickScreen
         $core = Alarm::sample($this->samples);
 
         return new ProofResult(
-            $this->imprint->run, $this->plan->size, $core, $diagnosis ?? $this->sofar($core, $stopped),
+            $this->imprint->run,
+            $this->plan->size,
+            $core,
+            $diagnosis ?? $this->sofar($core, $stopped),
             new Passage(Bytes::of($this->written), Span::seconds($this->writing)),
             new Passage(Bytes::of($this->read), Span::seconds($this->reading)),
-            $this->forgot, [], [], $stopped, $this->note, $cutShort, screen: $this->plan,
+            $this->forgot,
+            [],
+            [],
+            $stopped,
+            $this->note,
+            $cutShort,
+            screen: $this->plan,
         );
     }
 
@@ -116,7 +129,13 @@ final class QuickScreen
         return match (true) {
             $of->condition === Condition::Unknown => $of,
             $core->bad() > 0 => Diagnosis::found(Condition::Faulty, Bytes::of(0), null, null, false),
-            default => Diagnosis::found($stopped ? Condition::Unknown : Condition::Whole, $stopped ? Bytes::of(0) : $this->plan->size, null, null, false),
+            default => Diagnosis::found(
+                $stopped ? Condition::Unknown : Condition::Whole,
+                $stopped ? Bytes::of(0) : $this->plan->size,
+                null,
+                null,
+                false,
+            ),
         };
     }
 

@@ -35,7 +35,9 @@ final readonly class ScreenPlan
     public function __construct(public Bytes $size, public int $points = self::POINTS, public int $seed = 1)
     {
         if ($points < self::LEAST || $points > self::MOST) {
-            throw new InvalidArgumentException("The number of places was {$points}: give one from ".self::LEAST.' to '.self::MOST.'.');
+            throw new InvalidArgumentException(
+                "The number of places was {$points}: give one from ".self::LEAST.' to '.self::MOST.'.',
+            );
         }
     }
 
@@ -77,7 +79,7 @@ final readonly class ScreenPlan
             $places[] = $power;
         }
         for ($rung = $step; $rung <= $last; $rung += $step) {
-            $places[] = $rung - $rung % $length;
+            $places[] = $rung - ($rung % $length);
         }
         $places = array_values(array_unique(array_filter($places, fn (int $place): bool => $place + $length <= $this->denseFrom())));
         sort($places);
@@ -90,13 +92,13 @@ final readonly class ScreenPlan
     {
         $from = max(0, $this->size->count - $this->dense());
 
-        return $from - $from % Imprint::BLOCK;
+        return $from - ($from % Imprint::BLOCK);
     }
 
     /** @return int bytes to the end that are written without a gap, or a little more */
     private function dense(): int
     {
-        $even = 2 * (int) sqrt($this->size->count / 2 * (float) self::BALANCE);
+        $even = 2 * (int) sqrt(($this->size->count / 2) * (float) self::BALANCE);
 
         return min($this->size->count, max(2 * Imprint::BLOCK, $even, intdiv(2 * $this->size->count, self::MOST_RUNGS)));
     }

@@ -36,7 +36,9 @@ final class Pacemaker
         $this->done += $moved;
         $rate = $moved > 0 && $now > $this->last ? $moved / ($now - $this->last) : null;
         $this->last = $now;
-        $this->observer->progress(new Progress($phase, $run, $at, $of, $this->done, $this->total, $now - $this->began, $rate, $this->before));
+        $this->observer->progress(
+            new Progress($phase, $run, $at, $of, $this->done, $this->total, $now - $this->began, $rate, $this->before),
+        );
     }
 
     /** Fewer bytes than planned will be moved. */

@@ -39,6 +39,6 @@ final readonly class Progress
     {
         $fresh = $this->done - $this->before;
 
-        return $fresh > 0.005 * $this->total ? $this->seconds * ($this->total - $this->done) / $fresh : null;
+        return $fresh > 0.005 * $this->total ? ($this->seconds * ($this->total - $this->done)) / $fresh : null;
     }
 }

@@ -66,9 +66,17 @@ final readonly class Comparison
             return null;
         }
         $of = Summary::of(array_map(fn (array $pair): float => $pair[1] - $pair[0], $pairs));
-        $margin = ($of->deviation ?? 0.0) <= 0 ? 0.0 : StudentT::quantile(0.975, $of->count - 1) * ($of->deviation ?? 0.0) / sqrt($of->count);
+        $margin =
+            ($of->deviation ?? 0.0) <= 0 ? 0.0 : (StudentT::quantile(0.975, $of->count - 1) * ($of->deviation ?? 0.0)) / sqrt($of->count);
 
-        return new self(Summary::of(array_column($pairs, 0))->mean, Summary::of(array_column($pairs, 1))->mean, $of->mean, $margin, $of->count - 1, true);
+        return new self(
+            Summary::of(array_column($pairs, 0))->mean,
+            Summary::of(array_column($pairs, 1))->mean,
+            $of->mean,
+            $margin,
+            $of->count - 1,
+            true,
+        );
     }
 
     /** Whether the difference could as well be none. */

@@ -31,7 +31,10 @@ final readonly class Figures
 
             return new self($from, $to, $kind === FigureKind::Time ? Change::ofTimes($a, $b) : new Change($a, $b), $kind);
         }
-        throw new InvalidArgumentException("“{$from}” and “{$to}” are not two figures of one kind. Give two times (8.1 s, 4:21), two speeds (95 MB/s) or two numbers (49, 59).");
+        throw new InvalidArgumentException(
+            "“{$from}” and “{$to}” are not two figures of one kind. Give two times (8.1 s, 4:21), two speeds (95 MB/s) or two ".
+            'numbers (49, 59).',
+        );
     }
 
     /** `49 → 59 is 20.4 % more, of 49` */
@@ -61,7 +64,11 @@ final readonly class Figures
 
         return match ($this->kind) {
             FigureKind::Number => "From {$from} to {$to} is {$percent($change->faster())} ".($up ? 'more' : 'less').", of {$from}.",
-            default => "From {$from} to {$to} takes {$percent($change->lessTime())} ".($up ? 'less' : 'more')." time and is {$percent($change->faster())} ".($up ? 'faster' : 'slower').", of {$from}.",
+            default => "From {$from} to {$to} takes {$percent($change->lessTime())} ".
+                ($up ? 'less' : 'more').
+                " time and is {$percent($change->faster())} ".
+                ($up ? 'faster' : 'slower').
+                ", of {$from}.",
         };
     }
 

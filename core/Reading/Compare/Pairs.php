@@ -25,14 +25,20 @@ final readonly class Pairs
 
         return new self(
             array_map(Tendency::of(...), $each),
-            count($pairs) === 1 ? $each[0] : Comparison::paired(array_map(fn (array $pair): array => [Summary::of($pair[1])->mean, Summary::of($pair[2])->mean], $pairs)),
+            count($pairs) === 1
+                ? $each[0]
+                : Comparison::paired(
+                    array_map(fn (array $pair): array => [Summary::of($pair[1])->mean, Summary::of($pair[2])->mean], $pairs),
+                ),
         );
     }
 
     /** Whether pairs that are clear for themselves do not make one side the faster. */
     public function depends(): bool
     {
-        return count($this->each) > 1 && Tendency::of($this->overall) === Tendency::Noise && $this->count(Tendency::Faster) + $this->count(Tendency::Slower) > 0;
+        return count($this->each) > 1 &&
+            Tendency::of($this->overall) === Tendency::Noise &&
+            $this->count(Tendency::Faster) + $this->count(Tendency::Slower) > 0;
     }
 
     /** `faster in 2, inside the noise in 1` */

@@ -13,7 +13,10 @@ final readonly class TwinGroup
     /** A back code that two or more of them share: it makes the case stronger. */
     public function sharedBackCode(): ?string
     {
-        $codes = array_filter(array_map(fn (TwinCandidate $one): ?string => $one->backCode, $this->members), fn (?string $code): bool => $code !== null && $code !== '');
+        $codes = array_filter(
+            array_map(fn (TwinCandidate $one): ?string => $one->backCode, $this->members),
+            fn (?string $code): bool => $code !== null && $code !== '',
+        );
         foreach (array_count_values($codes) as $code => $times) {
             if ($times > 1) {
                 return strval($code);

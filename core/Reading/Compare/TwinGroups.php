@@ -34,8 +34,12 @@ final readonly class TwinGroups
     {
         $isOtherSize = $a->capacity !== null && $b->capacity !== null && $a->capacity->count !== $b->capacity->count;
 
-        return ! $isOtherSize && $a->chain === $b->chain && ! $a->isHeldBack && ! $b->isHeldBack
-            && Twins::areEquivalent($a->writes, $b->writes) && Twins::areEquivalent($a->reads, $b->reads);
+        return ! $isOtherSize &&
+            $a->chain === $b->chain &&
+            ! $a->isHeldBack &&
+            ! $b->isHeldBack &&
+            Twins::areEquivalent($a->writes, $b->writes) &&
+            Twins::areEquivalent($a->reads, $b->reads);
     }
 
     /**
@@ -59,6 +63,11 @@ final readonly class TwinGroups
             $groups[] = [$one];
         }
 
-        return array_values(array_filter($groups, fn (array $group): bool => count(array_unique(array_map(fn (TwinCandidate $one): string => $one->label, $group))) > 1));
+        return array_values(
+            array_filter(
+                $groups,
+                fn (array $group): bool => count(array_unique(array_map(fn (TwinCandidate $one): string => $one->label, $group))) > 1,
+            ),
+        );
     }
 }

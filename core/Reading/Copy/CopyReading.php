@@ -17,7 +17,7 @@ final readonly class CopyReading
     private const SPARE = 1.25;
 
     /** Above so many times what the card was seen to read, copy and card tell different stories: the house rule for “above”. */
-    private const ABOVE = 1.10;
+    private const ABOVE = 1.1;
 
     /** A step that ends within so much of the one before, of the whole, ended with it. House rule. */
     private const WITH = 0.03;
@@ -54,7 +54,9 @@ final readonly class CopyReading
             }
         }
 
-        return $known === [] ? throw new InvalidArgumentException('No lap was taken. Stop the watch at least once: copied, verified or previews built.') : new self($bytes, $files, $known);
+        return $known === []
+            ? throw new InvalidArgumentException('No lap was taken. Stop the watch at least once: copied, verified or previews built.')
+            : new self($bytes, $files, $known);
     }
 
     /** What "done" meant: the lap that was taken last. */

@@ -46,16 +46,23 @@ final readonly class FileOverhead
         $overhead = ($seconds[0] * $bytes[1] - $seconds[1] * $bytes[0]) / $determinant;
         $perByte = ($count[0] * $seconds[1] - $count[1] * $seconds[0]) / $determinant;
 
-        return $perByte <= 0 ? null : new self(
-            Span::seconds(max(0.0, $overhead)),
-            Rate::bytesPerSecond($overhead < 0 ? array_sum($bytes) / array_sum($seconds) : 1 / $perByte),
-            $count[0], $count[1],
-        );
+        return $perByte <= 0
+            ? null
+            : new self(
+                Span::seconds(max(0.0, $overhead)),
+                Rate::bytesPerSecond($overhead < 0 ? array_sum($bytes) / array_sum($seconds) : 1 / $perByte),
+                $count[0],
+                $count[1],
+            );
     }
 
     public function words(): string
     {
-        return $this->perFile->seconds <= 0 ? 'small files cost nothing besides their bytes'
-            : 'each file costs '.number_format(1000 * $this->perFile->seconds, 1)." ms besides its bytes, which go at {$this->rate->print()} (told by {$this->small} smaller against {$this->large} larger files)";
+        return $this->perFile->seconds <= 0
+            ? 'small files cost nothing besides their bytes'
+            : 'each file costs '.
+                    number_format(1000 * $this->perFile->seconds, 1).
+                    " ms besides its bytes, which go at {$this->rate->print()} (told by {$this->small} smaller ".
+                    "against {$this->large} larger files)";
     }
 }

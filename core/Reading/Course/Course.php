@@ -26,7 +26,9 @@ final readonly class Course
         [$time, $at] = [0.0, 0.0];
         foreach ($points as [$end, $rate]) {
             if ($end <= $at || $rate <= 0) {
-                throw new InvalidArgumentException("A course goes forward: {$end} bytes at {$rate} bytes a second cannot follow {$at} bytes.");
+                throw new InvalidArgumentException(
+                    "A course goes forward: {$end} bytes at {$rate} bytes a second cannot follow {$at} bytes.",
+                );
             }
             $time += ($end - $at) / $rate;
             $at = $end;
@@ -99,6 +101,6 @@ final readonly class Course
             }
         }
 
-        return $to[$low] + ($to[$high] - $to[$low]) * ($value - $from[$low]) / ($from[$high] - $from[$low]);
+        return $to[$low] + (($to[$high] - $to[$low]) * ($value - $from[$low])) / ($from[$high] - $from[$low]);
     }
 }

@@ -43,9 +43,9 @@ final readonly class Fade
         if ($start <= 0) {
             return null;
         }
-        $lost = -$slope * $seconds / $start;
-        $margin = StudentT::quantile(0.975, $count - 2) * sqrt($residual / ($count - 2) / $spread) * $seconds / $start;
+        $lost = (-$slope * $seconds) / $start;
+        $margin = (StudentT::quantile(0.975, $count - 2) * sqrt($residual / ($count - 2) / $spread) * $seconds) / $start;
 
-        return $lost - $margin >= 0.05 && $lost >= 0.10 ? new self($lost, $margin, $plateau) : null;
+        return $lost - $margin >= 0.05 && $lost >= 0.1 ? new self($lost, $margin, $plateau) : null;
     }
 }

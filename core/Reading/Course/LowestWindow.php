@@ -18,7 +18,10 @@ final class LowestWindow
     /** @var array{float, float}|null bytes from the start: where the lowest window begins and ends */
     private ?array $least = null;
 
-    public function __construct(private readonly float $window = SustainedFloor::WINDOW, private readonly float $skipped = SustainedFloor::SKIPPED) {}
+    public function __construct(
+        private readonly float $window = SustainedFloor::WINDOW,
+        private readonly float $skipped = SustainedFloor::SKIPPED,
+    ) {}
 
     /** @param  float  $seconds  above zero */
     public function add(float $bytes, float $seconds): void
@@ -41,7 +44,9 @@ final class LowestWindow
 
     public function floor(): ?SustainedFloor
     {
-        return $this->least === null || $this->least[1] <= $this->least[0] ? null : SustainedFloor::met($this->least[0], $this->least[1], $this->window);
+        return $this->least === null || $this->least[1] <= $this->least[0]
+            ? null
+            : SustainedFloor::met($this->least[0], $this->least[1], $this->window);
     }
 
     private function look(float $begin): void
@@ -61,7 +66,9 @@ final class LowestWindow
         $before = $this->ends[0];
         foreach ($this->ends as $end) {
             if ($end[0] >= $moment) {
-                return $end[0] <= $before[0] ? $end[1] : $before[1] + ($end[1] - $before[1]) * ($moment - $before[0]) / ($end[0] - $before[0]);
+                return $end[0] <= $before[0]
+                    ? $end[1]
+                    : $before[1] + (($end[1] - $before[1]) * ($moment - $before[0])) / ($end[0] - $before[0]);
             }
             $before = $end;
         }

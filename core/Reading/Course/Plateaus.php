@@ -52,7 +52,10 @@ final readonly class Plateaus
             $sums[] = $sums[$i] + $log;
             $squares[] = $squares[$i] + $log * $log;
         }
-        $cost = fn (int $from, int $to): float => max(0.0, $squares[$to] - $squares[$from] - ($sums[$to] - $sums[$from]) ** 2 / ($to - $from));
+        $cost = fn (int $from, int $to): float => max(
+            0.0,
+            $squares[$to] - $squares[$from] - ($sums[$to] - $sums[$from]) ** 2 / ($to - $from),
+        );
         $noise = self::noise($logs);
         $penalty = 3 * $noise * log($count);
         $cuts = [];

@@ -24,7 +24,12 @@ final readonly class Warmth
      * @param  float|null  $perTenDegrees  share of the mean speed lost for each 10 °C; null where the readings are too few or too even
      * @param  float|null  $correlation  Pearson’s r of speed and temperature
      */
-    private function __construct(public array $pairs, public Temperature $warmest, public ?float $perTenDegrees, public ?float $correlation) {}
+    private function __construct(
+        public array $pairs,
+        public Temperature $warmest,
+        public ?float $perTenDegrees,
+        public ?float $correlation,
+    ) {}
 
     /**
      * @param  list<array{float, float}>  $readings  bytes from the start, °C
@@ -53,7 +58,7 @@ final readonly class Warmth
         $yy = array_sum(array_map(fn (array $p): float => ($p[1] - $meanY) ** 2, $pairs));
         $xy = array_sum(array_map(fn (array $p): float => ($p[0] - $meanX) * ($p[1] - $meanY), $pairs));
 
-        return new self($pairs, $warmest, -10 * $xy / $xx / $meanY, $yy > 0 ? $xy / sqrt($xx * $yy) : 0.0);
+        return new self($pairs, $warmest, (-10 * $xy) / $xx / $meanY, $yy > 0 ? $xy / sqrt($xx * $yy) : 0.0);
     }
 
     public function words(): string
@@ -65,7 +70,13 @@ final readonly class Warmth
 
         return $this->perTenDegrees < 0.02 || $this->correlation > -0.5
             ? "{$warm} The speed does not fall as it gets warmer, along the longest plateau."
-            : "{$warm} Along the longest plateau it loses ".round(100 * $this->perTenDegrees).' % of its speed for each 10 °C (r = '.number_format($this->correlation, 2).', '.count($this->pairs).' readings); that the two go together does not prove the cause.';
+            : "{$warm} Along the longest plateau it loses ".
+                    round(100 * $this->perTenDegrees).
+                    ' % of its speed for each 10 °C (r = '.
+                    number_format($this->correlation, 2).
+                    ', '.
+                    count($this->pairs).
+                    ' readings); that the two go together does not prove the cause.';
     }
 
     /** The mean over the stretch of the course in which a place lies. */

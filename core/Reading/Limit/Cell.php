@@ -13,5 +13,12 @@ final readonly class Cell
      * @param  float|null  $least  what the chain gives at the very least, bytes a second; null where nobody knows
      * @param  float|null  $otherWay  mean of the other way in the same reader, bytes a second; null where it was not measured
      */
-    public function __construct(public string $card, public string $reader, public array $rates, public string $make = '', public ?float $otherWay = null, public ?float $least = null) {}
+    public function __construct(
+        public string $card,
+        public string $reader,
+        public array $rates,
+        public string $make = '',
+        public ?float $otherWay = null,
+        public ?float $least = null,
+    ) {}
 }

@@ -47,7 +47,12 @@ final readonly class Limits
         $byCard = self::together($sightings, fn (Sighting $one): string => $one->cell->card);
         $byReader = self::together($sightings, fn (Sighting $one): string => $one->cell->reader);
 
-        return new self(array_map(fn (Sighting $one): Ruling => self::rule($one, $byCard[$one->cell->card] ?? [], $byReader[$one->cell->reader] ?? []), $sightings));
+        return new self(
+            array_map(
+                fn (Sighting $one): Ruling => self::rule($one, $byCard[$one->cell->card] ?? [], $byReader[$one->cell->reader] ?? []),
+                $sightings,
+            ),
+        );
     }
 
     public function at(string $card, string $reader): ?Ruling
@@ -89,15 +94,22 @@ final readonly class Limits
             $floor[$bound->name] = $bound->rate;
         }
         foreach ($cards as $card) {
-            $open = array_filter($this->rulings, fn (Ruling $ruling): bool => $ruling->cell->card === $card && $ruling->by === LimitedBy::Undecided);
+            $open = array_filter(
+                $this->rulings,
+                fn (Ruling $ruling): bool => $ruling->cell->card === $card && $ruling->by === LimitedBy::Undecided,
+            );
             foreach ($readers as $reader) {
                 if ($open === [] || $this->at($card, $reader) !== null || ($fits !== null && ! $fits($card, $reader))) {
                     continue;
                 }
-                // In a reader that is faster than the open cell, the card either shows more (the old reader was the limit) or not (the card was).
-                $settles = count(array_filter($open, fn (Ruling $ruling): bool => ($floor[$reader] ?? 0) > $ruling->summary->mean * (1 + self::SAME)));
+                // In a reader that is faster than the open cell, the card either shows more (the old reader was the limit) or
+                // not (the card was).
+                $settles = count(
+                    array_filter($open, fn (Ruling $ruling): bool => ($floor[$reader] ?? 0) > $ruling->summary->mean * (1 + self::SAME)),
+                );
                 $candidate = ['card' => $card, 'reader' => $reader, 'settles' => max(1, $settles)];
-                $isBetter = $best === null || [$candidate['settles'], $floor[$reader] ?? 0] > [$best['settles'], $floor[$best['reader']] ?? 0];
+                $isBetter =
+                    $best === null || [$candidate['settles'], $floor[$reader] ?? 0] > [$best['settles'], $floor[$best['reader']] ?? 0];
                 $best = $isBetter ? $candidate : $best;
             }
         }
@@ -130,9 +142,21 @@ final readonly class Limits
         $rate = fn (Sighting $of): string => number_format($of->summary->mean / 1e6, 0, '.', '').' MB/s';
 
         return match (true) {
-            $elsewhere !== null && $withOther === null => self::ruling($one, LimitedBy::Reader, "{$one->cell->card} reached {$rate($elsewhere)} in {$elsewhere->cell->reader}"),
-            $withOther !== null && $elsewhere === null => self::ruling($one, LimitedBy::Card, "{$one->cell->reader} reached {$rate($withOther)} with {$withOther->cell->card}"),
-            $elsewhere !== null => self::ruling($one, LimitedBy::Undecided, 'card and reader were both faster elsewhere: something else held this run back'),
+            $elsewhere !== null && $withOther === null => self::ruling(
+                $one,
+                LimitedBy::Reader,
+                "{$one->cell->card} reached {$rate($elsewhere)} in {$elsewhere->cell->reader}",
+            ),
+            $withOther !== null && $elsewhere === null => self::ruling(
+                $one,
+                LimitedBy::Card,
+                "{$one->cell->reader} reached {$rate($withOther)} with {$withOther->cell->card}",
+            ),
+            $elsewhere !== null => self::ruling(
+                $one,
+                LimitedBy::Undecided,
+                'card and reader were both faster elsewhere: something else held this run back',
+            ),
             default => self::byAgreement($one, $sameCard, $sameReader),
         };
     }
@@ -146,18 +170,37 @@ final readonly class Limits
         $level = array_filter($sameReader, fn (Sighting $other): bool => $one->isAbout($other));
         $held = array_filter($level, fn (Sighting $other): bool => $other !== $one && $other->elsewhere !== null);
         // It does no more in a reader that is faster with another card: then it is the card, wherever it does as much.
-        $noMore = array_filter($sameCard, fn (Sighting $other): bool => $other !== $one && $one->isAbout($other) && $other->withOther !== null);
+        $noMore = array_filter(
+            $sameCard,
+            fn (Sighting $other): bool => $other !== $one && $one->isAbout($other) && $other->withOther !== null,
+        );
         $readers = implode(' and ', array_map(fn (Sighting $other): string => $other->cell->reader, $noMore));
         $cards = implode(', ', array_map(fn (Sighting $other): string => $other->cell->card, $held));
         $makes = count(array_unique(array_map(fn (Sighting $other): string => $other->cell->make, $level)));
 
         return match (true) {
-            $one->cell->least !== null && $one->summary->mean <= self::UNDER_THE_CHAIN * $one->cell->least => self::ruling($one, LimitedBy::Card, 'it is under what this chain gives at the very least, '.number_format($one->cell->least / 1e6, 0, '.', '').' MB/s'),
-            $noMore !== [] && $held !== [] => self::ruling($one, LimitedBy::Undecided, "card and reader are about as fast: it does no more in {$readers}, and the reader holds others back at the same figure"),
+            $one->cell->least !== null && $one->summary->mean <= self::UNDER_THE_CHAIN * $one->cell->least => self::ruling(
+                $one,
+                LimitedBy::Card,
+                'it is under what this chain gives at the very least, '.number_format($one->cell->least / 1e6, 0, '.', '').' MB/s',
+            ),
+            $noMore !== [] && $held !== [] => self::ruling(
+                $one,
+                LimitedBy::Undecided,
+                "card and reader are about as fast: it does no more in {$readers}, and the reader holds others back at the same figure",
+            ),
             $noMore !== [] => self::ruling($one, LimitedBy::Card, "it does no more in {$readers}, faster with others"),
             $held !== [] => self::ruling($one, LimitedBy::Reader, "it levels off where {$cards}, faster elsewhere, does too"),
-            $makes >= self::AGREE => self::ruling($one, LimitedBy::Reader, count($level).' cards of different make level off at the same figure in it'),
-            self::isAsFastBothWays($one) => self::ruling($one, LimitedBy::Reader, 'writing and reading level off at one figure, as no card does by itself'),
+            $makes >= self::AGREE => self::ruling(
+                $one,
+                LimitedBy::Reader,
+                count($level).' cards of different make level off at the same figure in it',
+            ),
+            self::isAsFastBothWays($one) => self::ruling(
+                $one,
+                LimitedBy::Reader,
+                'writing and reading level off at one figure, as no card does by itself',
+            ),
             default => self::ruling($one, LimitedBy::Undecided, 'neither has been seen faster elsewhere'),
         };
     }
@@ -182,11 +225,18 @@ final readonly class Limits
         foreach (array_values(array_unique(array_map(fn (Ruling $ruling): string => $name($ruling->cell), $this->rulings))) as $one) {
             $own = array_filter($this->rulings, fn (Ruling $ruling): bool => $name($ruling->cell) === $one);
             $settled = array_filter($own, fn (Ruling $ruling): bool => $ruling->by === $by);
-            $rates = array_merge(...array_values(array_map(fn (Ruling $ruling): array => $ruling->cell->rates, $settled === [] ? $own : $settled)));
+            $rates = array_merge(
+                ...array_values(array_map(fn (Ruling $ruling): array => $ruling->cell->rates, $settled === [] ? $own : $settled)),
+            );
             $summary = Summary::of($rates);
-            $bounds[] = $settled === []
-                ? new Bound($one, max([0.0, ...array_map(fn (Ruling $ruling): float => $ruling->summary->mean, array_values($own))]), null)
-                : new Bound($one, $summary->mean, $summary->margin() ?? 0.0);
+            $bounds[] =
+                $settled === []
+                    ? new Bound(
+                        $one,
+                        max([0.0, ...array_map(fn (Ruling $ruling): float => $ruling->summary->mean, array_values($own))]),
+                        null,
+                    )
+                    : new Bound($one, $summary->mean, $summary->margin() ?? 0.0);
         }
 
         return $bounds;

@@ -55,7 +55,11 @@ final class Sighting
     {
         $fastest = null;
         foreach ($others as $other) {
-            if ($other !== $this && ($fastest === null || $fastest->summary->mean < $other->summary->mean) && $other->isClearlyAbove($this)) {
+            if (
+                $other !== $this &&
+                ($fastest === null || $fastest->summary->mean < $other->summary->mean) &&
+                $other->isClearlyAbove($this)
+            ) {
                 $fastest = $other;
             }
         }

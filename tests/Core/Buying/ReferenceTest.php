@@ -23,7 +23,13 @@ final class ReferenceTest extends TestCase
 
     private static function reference(Quote ...$quotes): ?Reference
     {
-        return Reference::from(array_values($quotes), Form::Sd, Tier::of(new Label(Form::Sd, Bytes::gigabytes(64), marks: [Mark::U3])), 'EUR', Bytes::gigabytes(100));
+        return Reference::from(
+            array_values($quotes),
+            Form::Sd,
+            Tier::of(new Label(Form::Sd, Bytes::gigabytes(64), marks: [Mark::U3])),
+            'EUR',
+            Bytes::gigabytes(100),
+        );
     }
 
     public function test_no_quote_is_no_reference(): void
@@ -34,8 +40,14 @@ final class ReferenceTest extends TestCase
 
     public function test_the_median_of_the_same_form_tier_and_currency(): void
     {
-        self::assertSame('0.300 EUR/GB', self::reference(self::quote('30'), self::quote('10'), self::quote('900'), self::quote('1', tier: 60))?->print());
-        self::assertSame('0.200 EUR/GB', self::reference(self::quote('30'), self::quote('10'), self::quote('900'), self::quote('1'))?->print());
+        self::assertSame(
+            '0.300 EUR/GB',
+            self::reference(self::quote('30'), self::quote('10'), self::quote('900'), self::quote('1', tier: 60))?->print(),
+        );
+        self::assertSame(
+            '0.200 EUR/GB',
+            self::reference(self::quote('30'), self::quote('10'), self::quote('900'), self::quote('1'))?->print(),
+        );
     }
 
     public function test_fewer_than_three_quotes_are_no_market(): void

@@ -17,7 +17,14 @@ final class PathTest extends TestCase
 {
     private static function link(string $name, float $nominal, ?float $practical = null): Link
     {
-        return new Link($name, new Ceiling(Rate::megabytesPerSecond($nominal), $practical === null ? null : Practice::megabytes(0.8 * $practical, $practical), 'test'));
+        return new Link(
+            $name,
+            new Ceiling(
+                Rate::megabytesPerSecond($nominal),
+                $practical === null ? null : Practice::megabytes(0.8 * $practical, $practical),
+                'test',
+            ),
+        );
     }
 
     public function test_it_is_as_fast_as_its_slowest_link(): void
@@ -55,7 +62,10 @@ final class PathTest extends TestCase
 
     public function test_its_practice_is_a_range_and_the_lowest_low_end_need_not_be_the_pinch(): void
     {
-        $path = new Path([self::link('a', 500, 400), new Link('b', new Ceiling(Rate::megabytesPerSecond(500), Practice::megabytes(200, 450), 'test'))]);
+        $path = new Path([
+            self::link('a', 500, 400),
+            new Link('b', new Ceiling(Rate::megabytesPerSecond(500), Practice::megabytes(200, 450), 'test')),
+        ]);
         self::assertSame('a', $path->pinch()->name);
         self::assertSame('200–400 MB/s', $path->practice()?->print());
         self::assertNull($path->with(self::link('c', 900))->practice(), 'of a link that nobody knows nothing is promised');
@@ -69,7 +79,10 @@ final class PathTest extends TestCase
 
     public function test_links_in_series_give_no_more_than_the_least_of_each_end(): void
     {
-        $slowest = Link::slowest(self::link('a', 500, 400), new Link('b', new Ceiling(Rate::megabytesPerSecond(500), Practice::megabytes(200, 450), 'test')));
+        $slowest = Link::slowest(
+            self::link('a', 500, 400),
+            new Link('b', new Ceiling(Rate::megabytesPerSecond(500), Practice::megabytes(200, 450), 'test')),
+        );
         self::assertSame(['a', '200–400 MB/s'], [$slowest->name, $slowest->ceiling->practice?->print()]);
     }
 

@@ -41,7 +41,7 @@ final class TimedCopyTest extends TestCase
     public function test_it_copies_every_file_and_reads_it_back(): void
     {
         [$card, $drive] = $this->cardAndDrive();
-        $result = TimedCopy::of($card, $drive, true)->run(new HostClock);
+        $result = TimedCopy::of($card, $drive, true)->run(new HostClock());
         self::assertSame(13, $result->files);
         self::assertSame(9_180_000, $result->bytes->count);
         self::assertSame([], $result->different);
@@ -59,7 +59,7 @@ final class TimedCopyTest extends TestCase
     public function test_without_verifying_done_means_copied(): void
     {
         [$card, $drive] = $this->cardAndDrive();
-        self::assertNull(TimedCopy::of($card, $drive, false)->run(new HostClock)->verified);
+        self::assertNull(TimedCopy::of($card, $drive, false)->run(new HostClock())->verified);
     }
 
     public function test_a_copy_that_changed_before_it_was_read_back_is_named(): void
@@ -83,13 +83,13 @@ final class TimedCopyTest extends TestCase
                 return false;
             }
         };
-        self::assertSame(['DCIM/100/IMG_7.raw'], TimedCopy::of($card, $drive, true)->run(new HostClock, $meddle)->different);
+        self::assertSame(['DCIM/100/IMG_7.raw'], TimedCopy::of($card, $drive, true)->run(new HostClock(), $meddle)->different);
     }
 
     public function test_stopped_it_keeps_whole_files_and_no_piece_of_one(): void
     {
         [$card, $drive] = $this->cardAndDrive();
-        $result = TimedCopy::of($card, $drive, true)->run(new HostClock, new StopAt(Phase::Writing, 0.5, 1));
+        $result = TimedCopy::of($card, $drive, true)->run(new HostClock(), new StopAt(Phase::Writing, 0.5, 1));
         self::assertTrue($result->stopped);
         self::assertNull($result->verified);
         $copied = FileTree::of("{$drive}/card");
@@ -119,7 +119,7 @@ final class TimedCopyTest extends TestCase
                 return false;
             }
         };
-        $result = TimedCopy::of($card, $drive, true)->run(new HostClock, $pull);
+        $result = TimedCopy::of($card, $drive, true)->run(new HostClock(), $pull);
         self::assertStringContainsString('is gone: the card was pulled out', (string) $result->cutShort);
         self::assertGreaterThan(0, $result->files);
         self::assertCount($result->files, FileTree::of("{$drive}/card")->files);
@@ -134,7 +134,7 @@ final class TimedCopyTest extends TestCase
         foreach ($names as $name) {
             file_put_contents("{$card}/{$name}", $name);
         }
-        $result = TimedCopy::of($card, $drive, true)->run(new HostClock);
+        $result = TimedCopy::of($card, $drive, true)->run(new HostClock());
         self::assertNull($result->cutShort);
         self::assertSame([count($names), []], [$result->files, $result->different]);
         foreach ($names as $name) {
@@ -152,7 +152,7 @@ final class TimedCopyTest extends TestCase
             @mkdir("{$drive}/card/DCIM/100", recursive: true);
             @file_put_contents("{$drive}/card/DCIM/100/IMG_10.raw", 'somebody else');
         });
-        $result = TimedCopy::of($card, $drive, false)->run(new HostClock, $watch);
+        $result = TimedCopy::of($card, $drive, false)->run(new HostClock(), $watch);
         self::assertStringContainsString('IMG_10.raw” is there already, and nothing is ever overwritten', (string) $result->cutShort);
         self::assertSame('somebody else', file_get_contents("{$drive}/card/DCIM/100/IMG_10.raw"));
     }
@@ -164,7 +164,7 @@ final class TimedCopyTest extends TestCase
         $watch = new Meddle(100_000, function () use ($drive, &$seen): void {
             $seen = self::everything("{$drive}/card");
         });
-        TimedCopy::of($card, $drive, false)->run(new HostClock, $watch);
+        TimedCopy::of($card, $drive, false)->run(new HostClock(), $watch);
         self::assertContains('DCIM/100/.gritty-tally-part', $seen);
         self::assertNotContains('DCIM/100/IMG_10.raw', $seen);
         self::assertSame([], array_filter(self::everything("{$drive}/card"), fn (string $name): bool => str_contains($name, 'part')));

@@ -32,7 +32,18 @@ final class AllowedFoldersTest extends TestCase
         mkdir($root.'x');
         $this->folders[] = $root.'x';
         $allowed = new AllowedFolders([$root]);
-        $ways = [$elsewhere, '/etc', $root.'/../'.basename($elsewhere), $root.'/card/../../'.basename($elsewhere), $root.'/link', $root.'/link/.', $root.'x', '', 'relative', "{$root}\0/card"];
+        $ways = [
+            $elsewhere,
+            '/etc',
+            $root.'/../'.basename($elsewhere),
+            $root.'/card/../../'.basename($elsewhere),
+            $root.'/link',
+            $root.'/link/.',
+            $root.'x',
+            '',
+            'relative',
+            "{$root}\0/card",
+        ];
         foreach ($ways as $way) {
             try {
                 $allowed->admit($way);

@@ -47,18 +47,26 @@ final class IdentityTest extends TestCase
 
     public function test_two_cards_of_one_model_in_one_slot_are_told_apart(): void
     {
-        $one = ['kind' => IdentityKind::Device->value, 'real' => '/dev/sdb', 'numbers' => '8:16', 'bytes' => 64_000_000_000, 'sequence' => 41];
+        $one = [
+            'kind' => IdentityKind::Device->value,
+            'real' => '/dev/sdb',
+            'numbers' => '8:16',
+            'bytes' => 64_000_000_000,
+            'sequence' => 41,
+        ];
         $identity = fn (array $with): Identity => Identity::unpack([...$one, ...$with]) ?? self::fail('no identity');
         $before = $identity([]);
         self::assertTrue($before->isSameAs($identity([])));
         self::assertTrue($before->isSameAs(Identity::unpack($before->pack()) ?? self::fail('no identity')));
-        foreach ([
-            'the card was taken out, or another put in, since then' => ['sequence' => 42],
-            'it had 64 GB, and has 32 GB now' => ['bytes' => 32_000_000_000],
-            'it led to /dev/sdb (8:16), and leads to /dev/sdb (8:32) now' => ['numbers' => '8:32'],
-            'its serial number was none, and is 7F now' => ['serial' => '7F'],
-            'it was a device, and is an image file now' => ['kind' => IdentityKind::Image->value],
-        ] as $says => $with) {
+        foreach (
+            [
+                'the card was taken out, or another put in, since then' => ['sequence' => 42],
+                'it had 64 GB, and has 32 GB now' => ['bytes' => 32_000_000_000],
+                'it led to /dev/sdb (8:16), and leads to /dev/sdb (8:32) now' => ['numbers' => '8:32'],
+                'its serial number was none, and is 7F now' => ['serial' => '7F'],
+                'it was a device, and is an image file now' => ['kind' => IdentityKind::Image->value],
+            ] as $says => $with
+        ) {
             self::assertSame($says, $before->difference($identity($with)));
         }
     }

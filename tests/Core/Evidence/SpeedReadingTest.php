@@ -48,7 +48,10 @@ final class SpeedReadingTest extends TestCase
     #[DataProvider('standings')]
     public function test_a_speed_stands_to_the_label(float $measured, float $claim, bool $isTheCards, Standing $standing): void
     {
-        self::assertSame($standing, Standing::of(Rate::megabytesPerSecond($measured), Rate::megabytesPerSecond($claim), fn (): bool => $isTheCards));
+        self::assertSame(
+            $standing,
+            Standing::of(Rate::megabytesPerSecond($measured), Rate::megabytesPerSecond($claim), fn (): bool => $isTheCards),
+        );
     }
 
     /** @return iterable<string, array{non-empty-list<float>, float, bool, list<Suspicion>}> MB/s, the most on paper, forgot */
@@ -73,7 +76,15 @@ final class SpeedReadingTest extends TestCase
     #[DataProvider('suspects')]
     public function test_a_number_that_may_be_the_hosts_cache_is_suspected(array $rates, float $paper, bool $forgot, array $expected): void
     {
-        $way = WayReading::of(array_map(fn (float $rate): float => $rate * 1e6, $rates), null, Rate::megabytesPerSecond($paper), $forgot, false, false, null);
+        $way = WayReading::of(
+            array_map(fn (float $rate): float => $rate * 1e6, $rates),
+            null,
+            Rate::megabytesPerSecond($paper),
+            $forgot,
+            false,
+            false,
+            null,
+        );
         self::assertSame($expected, $way->suspicions);
         self::assertSame($expected === [], $way->why() === '');
         // Of uneven runs what all of them say still counts; any other suspicion strikes the figure.
@@ -96,7 +107,13 @@ final class SpeedReadingTest extends TestCase
 
     public function test_a_reading_holds_both_ways_against_the_label(): void
     {
-        $label = new Label(Form::Sd, Bytes::gigabytes(64), bus: Bus::UhsI, read: Rate::megabytesPerSecond(95), write: Rate::megabytesPerSecond(90));
+        $label = new Label(
+            Form::Sd,
+            Bytes::gigabytes(64),
+            bus: Bus::UhsI,
+            read: Rate::megabytesPerSecond(95),
+            write: Rate::megabytesPerSecond(90),
+        );
         $reading = SpeedReading::of(self::record(86.5, 92.5), Chain::over('R3', Bus::UhsI, HostLink::UsbGen1), $label);
         self::assertSame(86.5, $reading->write?->median()->megabytes());
         self::assertSame(Standing::Near, $reading->read?->standing);
@@ -106,14 +123,21 @@ final class SpeedReadingTest extends TestCase
 
     public function test_a_write_ends_with_a_flush_and_is_not_suspected_of_the_cache(): void
     {
-        $reading = SpeedReading::of(self::record(86, 3000, false), Chain::unnamed(), new Label(Form::Sd, Bytes::gigabytes(64), bus: Bus::UhsI));
+        $reading = SpeedReading::of(
+            self::record(86, 3000, false),
+            Chain::unnamed(),
+            new Label(Form::Sd, Bytes::gigabytes(64), bus: Bus::UhsI),
+        );
         self::assertTrue($reading->write?->isTrusted());
         self::assertFalse($reading->read?->isTrusted());
     }
 
     public function test_nothing_measured_is_no_reading(): void
     {
-        self::assertSame([], SpeedReading::of(self::record(null, null), Chain::unnamed(), new Label(Form::Sd, Bytes::gigabytes(64)))->ways());
+        self::assertSame(
+            [],
+            SpeedReading::of(self::record(null, null), Chain::unnamed(), new Label(Form::Sd, Bytes::gigabytes(64)))->ways(),
+        );
     }
 
     public function test_the_same_figures_are_settled_anew_when_a_label_is_corrected(): void

@@ -28,7 +28,11 @@ final class InspectionTest extends TestCase
     /** @return iterable<string, array{Form, list<Question>, list<Question>}> form, asked, not asked */
     public static function forms(): iterable
     {
-        yield 'SD' => [Form::Sd, [Question::ContactRows, Question::LockSlider, Question::Seating], [Question::Connector, Question::Outline]];
+        yield 'SD' => [
+            Form::Sd,
+            [Question::ContactRows, Question::LockSlider, Question::Seating],
+            [Question::Connector, Question::Outline],
+        ];
         yield 'microSD has no slider' => [Form::MicroSd, [Question::ContactRows], [Question::LockSlider]];
         yield 'CF' => [Form::Cf, [Question::Connector], [Question::ContactRows, Question::Outline]];
         yield 'CFast' => [Form::CFast, [Question::Connector], [Question::LockSlider]];
@@ -88,15 +92,30 @@ final class InspectionTest extends TestCase
     /** @return iterable<string, array{list<Seen>, VerdictKind}> */
     public static function verdicts(): iterable
     {
-        yield 'nothing odd' => [[self::seen(Question::Shell, 'whole'), self::seen(Question::Seating, 'found', 'R1')], VerdictKind::Unproven];
+        yield 'nothing odd' => [
+            [self::seen(Question::Shell, 'whole'), self::seen(Question::Seating, 'found', 'R1')],
+            VerdictKind::Unproven,
+        ];
         yield 'cracked' => [[self::seen(Question::Shell, 'cracked')], VerdictKind::Shaky];
         yield 'only while pressed' => [[self::seen(Question::Seating, 'pressed', 'R1')], VerdictKind::Shaky];
-        yield 'pressed once, found after' => [[self::seen(Question::Seating, 'pressed', 'R1'), self::seen(Question::Seating, 'found', 'R1')], VerdictKind::Shaky];
+        yield 'pressed once, found after' => [
+            [self::seen(Question::Seating, 'pressed', 'R1'), self::seen(Question::Seating, 'found', 'R1')],
+            VerdictKind::Shaky,
+        ];
         yield 'not found in one reader' => [[self::seen(Question::Seating, 'not-found', 'R1')], VerdictKind::Unproven];
-        yield 'not found twice in one reader' => [[self::seen(Question::Seating, 'not-found', 'R1'), self::seen(Question::Seating, 'not-found', 'R1')], VerdictKind::Unproven];
-        yield 'not found in two readers' => [[self::seen(Question::Seating, 'not-found', 'R1'), self::seen(Question::Seating, 'not-found', 'R2')], VerdictKind::Shaky];
+        yield 'not found twice in one reader' => [
+            [self::seen(Question::Seating, 'not-found', 'R1'), self::seen(Question::Seating, 'not-found', 'R1')],
+            VerdictKind::Unproven,
+        ];
+        yield 'not found in two readers' => [
+            [self::seen(Question::Seating, 'not-found', 'R1'), self::seen(Question::Seating, 'not-found', 'R2')],
+            VerdictKind::Shaky,
+        ];
         yield 'stiff' => [[self::seen(Question::Seating, 'stiff', 'R1')], VerdictKind::Unproven];
-        yield 'doubts alone strike nothing out' => [[self::seen(Question::Print, 'misspelt'), self::seen(Question::LockSlider, 'missing')], VerdictKind::Unproven];
+        yield 'doubts alone strike nothing out' => [
+            [self::seen(Question::Print, 'misspelt'), self::seen(Question::LockSlider, 'missing')],
+            VerdictKind::Unproven,
+        ];
     }
 
     /** @param  list<Seen>  $seen */
@@ -108,7 +127,13 @@ final class InspectionTest extends TestCase
 
     public function test_a_card_is_sham_before_it_was_ever_plugged_in(): void
     {
-        $verdict = Judge::judge(new Evidence(new Label(Form::CFexpressB, Bytes::gigabytes(325), bus: Bus::CFexpress2B), seen: [self::seen(Question::Outline, 'c')], looked: false));
+        $verdict = Judge::judge(
+            new Evidence(
+                new Label(Form::CFexpressB, Bytes::gigabytes(325), bus: Bus::CFexpress2B),
+                seen: [self::seen(Question::Outline, 'c')],
+                looked: false,
+            ),
+        );
         self::assertSame([VerdictKind::Sham, Step::SetAside], [$verdict->kind, $verdict->next]);
         self::assertSame('The label says CFexpress B; what was seen is CFexpress C.', $verdict->reasons[0]->rest());
         self::assertStringContainsString('seen by Wren on 25 Nov 2026', $verdict->reasons[0]->evidence);

@@ -22,14 +22,26 @@ final class ContradictionsTest extends TestCase
 {
     /** @param  list<Mark>  $marks */
     private static function sd(
-        int $gb = 128, ?Family $family = null, ?Bus $bus = null, array $marks = [], ?float $read = 95, ?float $write = 90,
-        ?int $rows = null, ?float $times = null, Form $form = Form::Sd,
+        int $gb = 128,
+        ?Family $family = null,
+        ?Bus $bus = null,
+        array $marks = [],
+        ?float $read = 95,
+        ?float $write = 90,
+        ?int $rows = null,
+        ?float $times = null,
+        Form $form = Form::Sd,
     ): Label {
         return new Label(
-            $form, Bytes::gigabytes($gb), $family, $bus, $marks,
+            $form,
+            Bytes::gigabytes($gb),
+            $family,
+            $bus,
+            $marks,
             $read === null ? null : Rate::megabytesPerSecond($read),
             $write === null ? null : Rate::megabytesPerSecond($write),
-            $times, $rows,
+            $times,
+            $rows,
         );
     }
 
@@ -60,8 +72,21 @@ final class ContradictionsTest extends TestCase
         yield 'V90 and no bus is a doubt' => ['mark-without-bus', self::sd(marks: [Mark::V90]), Severity::Doubt];
         yield 'V30 may stand without' => ['mark-without-bus', self::sd(marks: [Mark::V30]), null];
         yield 'V60 with its bus' => ['mark-without-bus', self::sd(bus: Bus::UhsII, marks: [Mark::V60]), null];
-        yield 'only a sustained speed is a speed' => ['no-speed', new Label(Form::CFexpressA, Bytes::gigabytes(80), sustained: Rate::megabytesPerSecond(400)), null];
-        yield 'and needs no write beside it' => ['only-read', new Label(Form::CFexpressA, Bytes::gigabytes(80), read: Rate::megabytesPerSecond(800), sustained: Rate::megabytesPerSecond(400)), null];
+        yield 'only a sustained speed is a speed' => [
+            'no-speed',
+            new Label(Form::CFexpressA, Bytes::gigabytes(80), sustained: Rate::megabytesPerSecond(400)),
+            null,
+        ];
+        yield 'and needs no write beside it' => [
+            'only-read',
+            new Label(
+                Form::CFexpressA,
+                Bytes::gigabytes(80),
+                read: Rate::megabytesPerSecond(800),
+                sustained: Rate::megabytesPerSecond(400),
+            ),
+            null,
+        ];
         yield 'V60 with no bus printed' => ['mark-on-bus', self::sd(marks: [Mark::V60]), null];
         yield 'U1 on High Speed' => ['mark-on-bus', self::sd(bus: Bus::SdHighSpeed, marks: [Mark::U1], read: 20, write: 15), $no];
         yield 'C10 on High Speed' => ['mark-on-bus', self::sd(bus: Bus::SdHighSpeed, marks: [Mark::C10], read: 20, write: 15), null];
@@ -90,8 +115,16 @@ final class ContradictionsTest extends TestCase
         yield 'read a double-rate mode could carry' => ['claim-above-bus', self::sd(bus: Bus::UhsI, read: 208), null];
         yield 'read above all that an SD card can have' => ['claim-above-bus', self::sd(read: 4000), $no];
         yield 'fast read, no bus printed' => ['claim-above-bus', self::sd(read: 300), null];
-        yield 'CFexpress B at its limit' => ['claim-above-bus', self::sd(bus: Bus::CFexpress2B, read: 1969, write: 1400, form: Form::CFexpressB), null];
-        yield 'CFexpress B above it' => ['claim-above-bus', self::sd(bus: Bus::CFexpress2B, read: 1970, write: 1400, form: Form::CFexpressB), $no];
+        yield 'CFexpress B at its limit' => [
+            'claim-above-bus',
+            self::sd(bus: Bus::CFexpress2B, read: 1969, write: 1400, form: Form::CFexpressB),
+            null,
+        ];
+        yield 'CFexpress B above it' => [
+            'claim-above-bus',
+            self::sd(bus: Bus::CFexpress2B, read: 1970, write: 1400, form: Form::CFexpressB),
+            $no,
+        ];
         yield '×-rating above the bus' => ['claim-above-bus', self::sd(bus: Bus::Udma7, read: null, times: 1200, form: Form::Cf), $no];
         yield '×-rating the bus carries' => ['claim-above-bus', self::sd(bus: Bus::Udma7, read: null, times: 1066, form: Form::Cf), null];
 
@@ -99,8 +132,15 @@ final class ContradictionsTest extends TestCase
         yield 'just above UHS-I' => ['needs-matching-reader', self::sd(bus: Bus::UhsI, read: 105), Severity::Note];
         yield 'any reader will do' => ['needs-matching-reader', self::sd(bus: Bus::UhsI, read: 104), null];
 
-        $kept = fn (float $sustained, ?float $write = 1400): Label => new Label(Form::CFexpressB, Bytes::gigabytes(325), bus: Bus::CFexpress2B, marks: [Mark::Vpg400],
-            read: Rate::megabytesPerSecond(1700), write: $write === null ? null : Rate::megabytesPerSecond($write), sustained: Rate::megabytesPerSecond($sustained));
+        $kept = fn (float $sustained, ?float $write = 1400): Label => new Label(
+            Form::CFexpressB,
+            Bytes::gigabytes(325),
+            bus: Bus::CFexpress2B,
+            marks: [Mark::Vpg400],
+            read: Rate::megabytesPerSecond(1700),
+            write: $write === null ? null : Rate::megabytesPerSecond($write),
+            sustained: Rate::megabytesPerSecond($sustained),
+        );
         yield 'a sustained claim under its class' => ['sustained-under-floor', $kept(399), $no];
         yield 'a sustained claim at its class' => ['sustained-under-floor', $kept(400), null];
         yield 'a sustained claim above the write claim' => ['sustained-above-write', $kept(1401), $no];
@@ -153,7 +193,10 @@ final class ContradictionsTest extends TestCase
     public function test_the_gravest_comes_first(): void
     {
         $findings = Contradictions::of(self::sd(33, Family::Sdhc, read: null, write: null));
-        self::assertSame([Severity::Contradiction, Severity::Doubt], array_map(fn (Finding $finding): Severity => $finding->severity, $findings));
+        self::assertSame(
+            [Severity::Contradiction, Severity::Doubt],
+            array_map(fn (Finding $finding): Severity => $finding->severity, $findings),
+        );
     }
 
     public function test_an_honest_label_has_nothing_against_it(): void

@@ -40,7 +40,9 @@ final class CardReachTest extends TestCase
 
     public function test_a_reader_that_does_not_take_the_card_gives_no_path(): void
     {
-        self::assertNull(CardReach::best(self::source(), self::reader(Bus::CFexpress2B), [new PortGear('Cart', 'a', HostLink::UsbGen2->link())]));
+        self::assertNull(
+            CardReach::best(self::source(), self::reader(Bus::CFexpress2B), [new PortGear('Cart', 'a', HostLink::UsbGen2->link())]),
+        );
     }
 
     public function test_an_own_measurement_of_a_link_wins_over_practice(): void

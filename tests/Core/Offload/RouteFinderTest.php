@@ -28,20 +28,42 @@ final class RouteFinderTest extends TestCase
     {
         return new RouteFinder(
             $readers ?? [new ReaderGear('R1', [Bus::UhsII], HostLink::UsbGen1->link())],
-            $ports ?? [new PortGear('Tower', 'port 1', HostLink::UsbGen2->link()), new PortGear('Tower', 'port 2', HostLink::UsbGen1->link())],
+            $ports ?? [
+                new PortGear('Tower', 'port 1', HostLink::UsbGen2->link()),
+                new PortGear('Tower', 'port 2', HostLink::UsbGen1->link()),
+            ],
             $drives ?? [self::drive('D1')],
         );
     }
 
-    private static function drive(string $name, float $write = 900, int $free = 500, ?string $inside = null, HostLink $link = HostLink::UsbGen2): DriveGear
-    {
-        return new DriveGear($name, $link->link(), Rate::megabytesPerSecond($write), Rate::megabytesPerSecond($write), Bytes::gigabytes($free), $inside);
+    private static function drive(
+        string $name,
+        float $write = 900,
+        int $free = 500,
+        ?string $inside = null,
+        HostLink $link = HostLink::UsbGen2,
+    ): DriveGear {
+        return new DriveGear(
+            $name,
+            $link->link(),
+            Rate::megabytesPerSecond($write),
+            Rate::megabytesPerSecond($write),
+            Bytes::gigabytes($free),
+            $inside,
+        );
     }
 
     /** @param  array<string, Ceiling>  $byReader */
     private static function card(float $read = 238, int $gb = 96, array $byReader = [], Bus $bus = Bus::UhsII): Source
     {
-        return new Source('QS-1', [$bus], 'SD with '.$bus->label(), Bytes::gigabytes($gb), Ceiling::measured(Rate::megabytesPerSecond($read), 'measured'), $byReader);
+        return new Source(
+            'QS-1',
+            [$bus],
+            'SD with '.$bus->label(),
+            Bytes::gigabytes($gb),
+            Ceiling::measured(Rate::megabytesPerSecond($read), 'measured'),
+            $byReader,
+        );
     }
 
     private static function best(RouteFinder $finder, Source $source): Route
@@ -90,7 +112,11 @@ final class RouteFinderTest extends TestCase
 
     public function test_reader_and_drive_take_the_ports_that_serve_the_copy_best(): void
     {
-        $ports = [new PortGear('Tower', 'slow', HostLink::Usb2->link()), new PortGear('Tower', 'fast', HostLink::UsbGen2->link()), new PortGear('Tower', 'middle', HostLink::UsbGen1->link())];
+        $ports = [
+            new PortGear('Tower', 'slow', HostLink::Usb2->link()),
+            new PortGear('Tower', 'fast', HostLink::UsbGen2->link()),
+            new PortGear('Tower', 'middle', HostLink::UsbGen1->link()),
+        ];
         $route = self::best(self::finder(ports: $ports), self::card());
         self::assertSame('QS-1', $route->path->pinch()->name, 'neither of them is on the slow port');
     }
@@ -112,7 +138,10 @@ final class RouteFinderTest extends TestCase
     public function test_drives_without_room_and_readers_without_a_slot_are_left_out_and_named(): void
     {
         $finder = self::finder(
-            [new ReaderGear('R1', [Bus::UhsII], HostLink::UsbGen1->link()), new ReaderGear('R5', [Bus::CFexpress2B], HostLink::UsbGen2x2->link())],
+            [
+                new ReaderGear('R1', [Bus::UhsII], HostLink::UsbGen1->link()),
+                new ReaderGear('R5', [Bus::CFexpress2B], HostLink::UsbGen2x2->link()),
+            ],
             drives: [self::drive('D1'), self::drive('D6', free: 90)],
         );
         $routes = $finder->find(self::card());
@@ -150,6 +179,9 @@ final class RouteFinderTest extends TestCase
         $drives = array_map(fn (int $i): DriveGear => self::drive("D{$i}", 100 * $i), range(1, 10));
         $ranked = self::finder($readers, $ports, $drives)->find(self::card())->ranked;
         self::assertCount(300, $ranked);
-        self::assertCount(300, array_unique(array_map(fn (Route $route): string => "{$route->reader} {$route->host} {$route->drive}", $ranked)));
+        self::assertCount(
+            300,
+            array_unique(array_map(fn (Route $route): string => "{$route->reader} {$route->host} {$route->drive}", $ranked)),
+        );
     }
 }

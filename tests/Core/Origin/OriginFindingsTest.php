@@ -24,9 +24,17 @@ use Tally\Quantity\Bytes;
 final class OriginFindingsTest extends TestCase
 {
     /** @return list<Finding> */
-    private static function findings(?string $price = null, ?string $reference = '100 EUR', ?Provenance $provenance = Provenance::Retail, Sisters $sisters = new Sisters, ?string $lot = 'L7'): array
-    {
-        $quotes = $reference === null ? [] : array_fill(0, 3, new Quote(Form::Sd, Tier::all()[0], Bytes::gigabytes(100), Price::parse($reference, 'EUR')));
+    private static function findings(
+        ?string $price = null,
+        ?string $reference = '100 EUR',
+        ?Provenance $provenance = Provenance::Retail,
+        Sisters $sisters = new Sisters(),
+        ?string $lot = 'L7',
+    ): array {
+        $quotes =
+            $reference === null
+                ? []
+                : array_fill(0, 3, new Quote(Form::Sd, Tier::all()[0], Bytes::gigabytes(100), Price::parse($reference, 'EUR')));
 
         return OriginFindings::of(
             Bytes::gigabytes(100),
@@ -74,9 +82,15 @@ final class OriginFindingsTest extends TestCase
 
     public function test_reasons_name_the_other_cards_and_the_figures(): void
     {
-        $reasons = array_map(fn (Finding $finding): string => $finding->reason, self::findings('24', sisters: new Sisters(['A-1', 'A-2', 'A-3', 'A-4'], [], 5, 2, 2)));
+        $reasons = array_map(
+            fn (Finding $finding): string => $finding->reason,
+            self::findings('24', sisters: new Sisters(['A-1', 'A-2', 'A-3', 'A-4'], [], 5, 2, 2)),
+        );
         self::assertStringContainsString('The serial S-1 is on A-1, A-2, A-3 and 1 more too', $reasons[0]);
-        self::assertStringContainsString('0.240 EUR/GB is 24 % of what such cards cost here, 1.000 EUR/GB (the median of 3 quotes for 50 GB to 200 GB)', $reasons[1]);
+        self::assertStringContainsString(
+            '0.240 EUR/GB is 24 % of what such cards cost here, 1.000 EUR/GB (the median of 3 quotes for 50 GB to 200 GB)',
+            $reasons[1],
+        );
         self::assertStringContainsString('2 of 5 from lot L7 are Sham', $reasons[2]);
     }
 

@@ -42,7 +42,10 @@ final class AppraiserTest extends TestCase
 
     public function test_what_came_back_as_written_holds(): void
     {
-        self::assertPatches([[BlockClass::Holds, Imprint::BLOCK, Imprint::BLOCK]], self::appraise(self::imprint()->block(Imprint::BLOCK), Imprint::BLOCK));
+        self::assertPatches(
+            [[BlockClass::Holds, Imprint::BLOCK, Imprint::BLOCK]],
+            self::appraise(self::imprint()->block(Imprint::BLOCK), Imprint::BLOCK),
+        );
     }
 
     public function test_several_blocks_at_once(): void
@@ -57,8 +60,11 @@ final class AppraiserTest extends TestCase
         $block = self::imprint()->block(0);
         $block[700_001] = chr(ord($block[700_001]) ^ 0b101);
         $patches = self::appraise($block);
-        $at = 700_001 - 700_001 % 512;
-        self::assertPatches([[BlockClass::Holds, 0, $at], [BlockClass::Scrambled, $at, 512], [BlockClass::Holds, $at + 512, Imprint::BLOCK - $at - 512]], $patches);
+        $at = 700_001 - (700_001 % 512);
+        self::assertPatches(
+            [[BlockClass::Holds, 0, $at], [BlockClass::Scrambled, $at, 512], [BlockClass::Holds, $at + 512, Imprint::BLOCK - $at - 512]],
+            $patches,
+        );
         self::assertSame(2, $patches[1]->wrongBits);
     }
 
@@ -108,7 +114,10 @@ final class AppraiserTest extends TestCase
     public function test_what_an_earlier_run_wrote_is_stale(): void
     {
         $patches = self::appraise(self::imprint(99)->block(0));
-        self::assertSame([BlockClass::Stale], array_values(array_unique(array_map(fn (Patch $patch): BlockClass => $patch->class, $patches), SORT_REGULAR)));
+        self::assertSame(
+            [BlockClass::Stale],
+            array_values(array_unique(array_map(fn (Patch $patch): BlockClass => $patch->class, $patches), SORT_REGULAR)),
+        );
     }
 
     public function test_foreign_data_is_scrambled(): void
@@ -153,6 +162,16 @@ final class AppraiserTest extends TestCase
         $byBytes = $appraiser->appraise(new Literal($mosaic->bytes()), 0);
         self::assertSame(Imprint::BLOCK, $mosaic->length());
         self::assertSame($sum($described), $sum($byBytes));
-        self::assertSame(['bits' => 6, 'blank' => 2048, 'echoes' => 8192, 'holds' => 4096 + Imprint::BLOCK - 16_384, 'scrambled' => 1024, 'stale' => 1024], $sum($byBytes));
+        self::assertSame(
+            [
+                'bits' => 6,
+                'blank' => 2048,
+                'echoes' => 8192,
+                'holds' => 4096 + Imprint::BLOCK - 16_384,
+                'scrambled' => 1024,
+                'stale' => 1024,
+            ],
+            $sum($byBytes),
+        );
     }
 }

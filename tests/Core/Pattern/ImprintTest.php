@@ -51,7 +51,7 @@ final class ImprintTest extends TestCase
 
     public function test_stamps_reach_to_the_largest_card_and_beyond(): void
     {
-        $address = 128_000_000_000_000 - 128_000_000_000_000 % Imprint::BLOCK;
+        $address = 128_000_000_000_000 - (128_000_000_000_000 % Imprint::BLOCK);
         $imprint = new Imprint(PHP_INT_MAX, Bytes::of(200_000_000_000_000));
         $stamp = Cipher::stamp($imprint->block($address));
         self::assertSame([PHP_INT_MAX, $address], [$stamp?->run, $stamp?->address]);
@@ -104,7 +104,11 @@ final class ImprintTest extends TestCase
     {
         $whole = self::imprint()->block(0).self::imprint()->block(Imprint::BLOCK);
         self::assertSame(substr($whole, 1_000_000, 100_000), self::imprint()->range(1_000_000, 100_000));
-        self::assertSame(self::imprint()->block(5 * Imprint::BLOCK), self::imprint()->range(5 * Imprint::BLOCK, 999_999), 'not beyond the end');
+        self::assertSame(
+            self::imprint()->block(5 * Imprint::BLOCK),
+            self::imprint()->range(5 * Imprint::BLOCK, 999_999),
+            'not beyond the end',
+        );
     }
 
     public function test_a_described_stretch_makes_the_same_bytes(): void

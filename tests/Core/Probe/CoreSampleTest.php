@@ -15,7 +15,7 @@ final class CoreSampleTest extends TestCase
 {
     public function test_neighbours_that_tell_the_same_are_joined(): void
     {
-        $core = new CoreSample;
+        $core = new CoreSample();
         $core->add(new Patch(BlockClass::Holds, 0, 512));
         $core->add(new Patch(BlockClass::Holds, 512, 512));
         $core->add(new Patch(BlockClass::Echoes, 1024, 512, 9216));
@@ -28,7 +28,7 @@ final class CoreSampleTest extends TestCase
 
     public function test_sums_stay_exact_and_no_bad_sector_is_lost_when_faults_are_many(): void
     {
-        $core = new CoreSample;
+        $core = new CoreSample();
         $sectors = 40_000;
         for ($i = 0; $i < $sectors; $i++) {
             $class = $i % 2 === 0 ? BlockClass::Holds : BlockClass::Scrambled;
@@ -39,14 +39,16 @@ final class CoreSampleTest extends TestCase
         self::assertSame($sectors * 256, $core->bytes(BlockClass::Scrambled));
         self::assertSame(intdiv($sectors, 2), $core->wrongBits());
         self::assertSame(512, $core->firstBad());
-        $shown = array_sum(array_map(fn (Patch $patch): int => $patch->class === BlockClass::Scrambled ? $patch->length : 0, $core->patches()));
+        $shown = array_sum(
+            array_map(fn (Patch $patch): int => $patch->class === BlockClass::Scrambled ? $patch->length : 0, $core->patches()),
+        );
         self::assertGreaterThanOrEqual($core->bytes(BlockClass::Scrambled), $shown);
         self::assertSame($sectors * 512, array_sum(array_map(fn (Patch $patch): int => $patch->length, $core->patches())));
     }
 
     public function test_the_lap_is_the_greatest_common_divisor_of_the_distances(): void
     {
-        $core = new CoreSample;
+        $core = new CoreSample();
         self::assertNull($core->lap());
         $core->add(new Patch(BlockClass::Echoes, 0, 512, 3 * 8_000_000));
         self::assertSame(24_000_000, $core->lap());
@@ -57,7 +59,7 @@ final class CoreSampleTest extends TestCase
     public function test_a_few_bad_megabytes_are_a_faulty_card_and_no_fake(): void
     {
         // Common practice, no source: 141 MB of 32 GB is a faulty card.
-        $core = new CoreSample;
+        $core = new CoreSample();
         $core->add(new Patch(BlockClass::Holds, 0, 20_000_000_000));
         $core->add(new Patch(BlockClass::Scrambled, 20_000_000_000, 141_000_000));
         $core->add(new Patch(BlockClass::Holds, 20_141_000_000, 11_859_000_000));
@@ -68,7 +70,7 @@ final class CoreSampleTest extends TestCase
 
     public function test_a_first_part_that_holds_before_rubbish_is_a_card_that_drops(): void
     {
-        $core = new CoreSample;
+        $core = new CoreSample();
         $core->add(new Patch(BlockClass::Holds, 0, 4_000_000_000));
         foreach ([BlockClass::Blank, BlockClass::Scrambled, BlockClass::Stale, BlockClass::Unreadable] as $i => $class) {
             $core->add(new Patch($class, 4_000_000_000 + $i * 7_000_000_000, 7_000_000_000));
@@ -81,7 +83,7 @@ final class CoreSampleTest extends TestCase
     public function test_echoes_without_a_lap_that_fits_are_no_wrap(): void
     {
         // All that was written past the end lies in one scratch block: distances have no lap as long as what holds.
-        $core = new CoreSample;
+        $core = new CoreSample();
         $core->add(new Patch(BlockClass::Holds, 0, 4_000_000_000));
         for ($i = 0; $i < 1000; $i++) {
             $offset = 4_000_000_000 + $i * 1_048_576;
@@ -95,9 +97,13 @@ final class CoreSampleTest extends TestCase
     public function test_some_misplaced_blocks_are_a_fault_and_many_a_false_size(): void
     {
         foreach ([[70, Condition::Faulty], [4, Condition::Aliases]] as [$every, $condition]) {
-            $core = new CoreSample;
+            $core = new CoreSample();
             for ($i = 0; $i < 700; $i++) {
-                $core->add($i % $every === 0 ? new Patch(BlockClass::Echoes, $i * 1_048_576, 1_048_576, ($i + 1) * 1_048_576) : new Patch(BlockClass::Holds, $i * 1_048_576, 1_048_576));
+                $core->add(
+                    $i % $every === 0
+                        ? new Patch(BlockClass::Echoes, $i * 1_048_576, 1_048_576, ($i + 1) * 1_048_576)
+                        : new Patch(BlockClass::Holds, $i * 1_048_576, 1_048_576),
+                );
             }
             $diagnosis = Diagnosis::of($core);
             self::assertSame([$condition, $core->bytes(BlockClass::Holds)], [$diagnosis->condition, $diagnosis->capacity->count]);
@@ -106,7 +112,7 @@ final class CoreSampleTest extends TestCase
 
     public function test_a_card_that_wraps_and_has_a_bad_spot_still_wraps(): void
     {
-        $core = new CoreSample;
+        $core = new CoreSample();
         $core->add(new Patch(BlockClass::Echoes, 0, 8_000_000_000, 8_000_000_000));
         $core->add(new Patch(BlockClass::Holds, 8_000_000_000, 7_999_990_000));
         $core->add(new Patch(BlockClass::Scrambled, 15_999_990_000, 10_000));
@@ -115,7 +121,7 @@ final class CoreSampleTest extends TestCase
 
     public function test_every_other_stripe_lost_is_no_spot_and_no_end(): void
     {
-        $core = new CoreSample;
+        $core = new CoreSample();
         for ($i = 0; $i < 100; $i++) {
             $core->add(new Patch($i % 2 === 0 ? BlockClass::Holds : BlockClass::Blank, $i * 1_048_576, 1_048_576));
         }
@@ -126,8 +132,9 @@ final class CoreSampleTest extends TestCase
 
     public function test_errors_that_lie_together_are_told_from_ones_that_scatter(): void
     {
-        foreach (['lie close together' => fn (int $i): int => 500 + $i, 'are scattered' => fn (int $i): int => 37 * $i] as $words => $place) {
-            $core = new CoreSample;
+        $places = ['lie close together' => fn (int $i): int => 500 + $i, 'are scattered' => fn (int $i): int => 37 * $i];
+        foreach ($places as $words => $place) {
+            $core = new CoreSample();
             $at = 0;
             for ($i = 0; $i < 25; $i++) {
                 $next = $place($i) * 1_048_576;
@@ -146,7 +153,7 @@ final class CoreSampleTest extends TestCase
 
     public function test_rubbish_is_told_from_bits_that_tip_over(): void
     {
-        $core = new CoreSample;
+        $core = new CoreSample();
         $core->add(new Patch(BlockClass::Holds, 0, 1_048_576_000));
         $core->add(new Patch(BlockClass::Scrambled, 1_048_576_000, 512, wrongBits: 2040));
         $core->add(new Patch(BlockClass::Holds, 1_048_576_512, 1_048_576_000));
@@ -156,7 +163,7 @@ final class CoreSampleTest extends TestCase
 
     public function test_a_stray_echo_does_not_hide_the_lap(): void
     {
-        $core = new CoreSample;
+        $core = new CoreSample();
         $core->add(new Patch(BlockClass::Echoes, 0, 8_000_000_000, 8_000_000_000));
         $core->add(new Patch(BlockClass::Echoes, 8_000_000_000, 512, 8_000_123_904));
         $core->add(new Patch(BlockClass::Holds, 8_000_000_512, 7_999_999_488));

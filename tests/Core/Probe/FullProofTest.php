@@ -29,7 +29,7 @@ final class FullProofTest extends TestCase
 
     private static function prove(string $medium, bool $lookBack = false): ProofResult
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
 
         return FullProof::on(new StandInDevice(Medium::parse($medium), $clock), $clock, lookBack: $lookBack);
     }
@@ -42,8 +42,20 @@ final class FullProofTest extends TestCase
         yield 'labelled 32, wraps at 8' => ['wraps,size=32GB,true=8GB', Condition::Wraps, 8 * $gb, 8 * $gb, 0];
         yield 'labelled 32, keeps 4' => ['drops,size=32GB,true=4GB', Condition::Drops, 4 * $gb, null, 4 * $gb];
         yield 'wraps less than twice' => ['wraps,size=32GB,true=20GB', Condition::Wraps, 20 * $gb, 20 * $gb, 0];
-        yield 'wraps just short of its label' => ['wraps,size=32GB,true=31.5GB', Condition::Wraps, (int) (31.5 * $gb), (int) (31.5 * $gb), 0];
-        yield 'wraps out of step with our blocks' => ['wraps,size=31914983424B,true=7977041920B', Condition::Wraps, 7_977_041_920, 7_977_041_920, 0];
+        yield 'wraps just short of its label' => [
+            'wraps,size=32GB,true=31.5GB',
+            Condition::Wraps,
+            (int) (31.5 * $gb),
+            (int) (31.5 * $gb),
+            0,
+        ];
+        yield 'wraps out of step with our blocks' => [
+            'wraps,size=31914983424B,true=7977041920B',
+            Condition::Wraps,
+            7_977_041_920,
+            7_977_041_920,
+            0,
+        ];
         yield 'wraps at an odd sector' => ['wraps,size=16GB,true=3999999488B', Condition::Wraps, 3_999_999_488, 3_999_999_488, 0];
         yield 'wraps many times' => ['wraps,size=128GB,true=1GB', Condition::Wraps, $gb, $gb, 0];
         yield 'a terabyte that keeps sixty' => ['drops,size=1TB,true=60GB', Condition::Drops, 60 * $gb, null, 60 * $gb];
@@ -52,20 +64,35 @@ final class FullProofTest extends TestCase
     }
 
     #[DataProvider('media')]
-    public function test_it_names_kind_capacity_and_wrap(string $medium, Condition $condition, int $capacity, ?int $wrap, ?int $firstBad): void
-    {
+    public function test_it_names_kind_capacity_and_wrap(
+        string $medium,
+        Condition $condition,
+        int $capacity,
+        ?int $wrap,
+        ?int $firstBad,
+    ): void {
         $result = self::prove($medium);
         $diagnosis = $result->diagnosis;
-        self::assertSame([$condition, $capacity, $wrap, $firstBad], [$diagnosis->condition, $diagnosis->capacity->count, $diagnosis->wrap, $result->core->firstBad()]);
+        self::assertSame(
+            [$condition, $capacity, $wrap, $firstBad],
+            [$diagnosis->condition, $diagnosis->capacity->count, $diagnosis->wrap, $result->core->firstBad()],
+        );
         self::assertTrue($result->isComplete());
         self::assertSame($result->size->count, array_sum($result->core->bytesByClass()));
     }
 
     #[DataProvider('media')]
-    public function test_looking_back_names_the_same_and_ends_a_fake_early(string $medium, Condition $condition, int $capacity, ?int $wrap): void
-    {
+    public function test_looking_back_names_the_same_and_ends_a_fake_early(
+        string $medium,
+        Condition $condition,
+        int $capacity,
+        ?int $wrap,
+    ): void {
         $result = self::prove($medium, lookBack: true);
-        self::assertSame([$condition, $capacity, $wrap], [$result->diagnosis->condition, $result->diagnosis->capacity->count, $result->diagnosis->wrap]);
+        self::assertSame(
+            [$condition, $capacity, $wrap],
+            [$result->diagnosis->condition, $result->diagnosis->capacity->count, $result->diagnosis->wrap],
+        );
         self::assertSame($condition === Condition::Whole, $result->alarmAt === null);
         self::assertSame($condition === Condition::Whole, $result->isComplete());
         self::assertFalse($result->stopped);
@@ -74,7 +101,7 @@ final class FullProofTest extends TestCase
     public function test_a_proof_of_days_ends_within_its_first_hour_on_a_fake(): void
     {
         foreach (['wraps', 'drops'] as $kind) {
-            $clock = new StandInClock;
+            $clock = new StandInClock();
             $device = new StandInDevice(Medium::parse("{$kind},size=1TB,true=60GB,write=11.7MB/s,read=7MB/s"), $clock);
             $result = FullProof::on($device, $clock);
             self::assertSame(60_000_000_000, $result->diagnosis->capacity->count);
@@ -87,7 +114,7 @@ final class FullProofTest extends TestCase
         foreach (['32GB', '1TB'] as $size) {
             $took = [];
             foreach ([true, false] as $lookBack) {
-                $clock = new StandInClock;
+                $clock = new StandInClock();
                 $device = new StandInDevice(Medium::parse("honest,size={$size},write=20MB/s,read=84MB/s"), $clock);
                 FullProof::on($device, $clock, lookBack: $lookBack);
                 $took[] = $clock->now();
@@ -98,15 +125,15 @@ final class FullProofTest extends TestCase
 
     public function test_a_part_can_be_proven(): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse('wraps,size=32GB,true=8GB'), $clock);
-        $result = FullProof::on($device, $clock, new StopAt, Bytes::gigabytes(5), false);
+        $result = FullProof::on($device, $clock, new StopAt(), Bytes::gigabytes(5), false);
         self::assertSame([5_000_000_000, 5_000_000_000], [$result->size->count, $result->core->bytes(BlockClass::Holds)]);
         self::assertTrue($result->isComplete());
         // One block beyond the true size is enough to meet the first echo.
-        $result = FullProof::on($device, $clock, new StopAt, Bytes::of(8_000_000_000 + 512), false);
+        $result = FullProof::on($device, $clock, new StopAt(), Bytes::of(8_000_000_000 + 512), false);
         self::assertSame([512, 0], [$result->core->bytes(BlockClass::Echoes), $result->core->firstBad()]);
-        $more = FullProof::on($device, $clock, new StopAt, Bytes::gigabytes(64), false);
+        $more = FullProof::on($device, $clock, new StopAt(), Bytes::gigabytes(64), false);
         self::assertSame(32_000_000_000, $more->size->count, 'no more than there is');
     }
 
@@ -151,7 +178,7 @@ final class FullProofTest extends TestCase
     {
         $folder = $this->folder();
         $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(20 * Imprint::BLOCK + 777));
-        $result = FullProof::on($device, new HostClock);
+        $result = FullProof::on($device, new HostClock());
         $device->clear();
         self::assertSame(20 * Imprint::BLOCK + 777, $result->core->bytes(BlockClass::Holds));
         self::assertSame([], self::everything($folder));
@@ -182,33 +209,33 @@ final class FullProofTest extends TestCase
             fwrite($handle, chr(ord($byte) ^ 0x10));
             fclose($handle);
         };
-        $result = FullProof::on($troubled, new HostClock);
+        $result = FullProof::on($troubled, new HostClock());
         $device->clear();
-        self::assertSame($at - $at % 512, $result->core->firstBad());
+        self::assertSame($at - ($at % 512), $result->core->firstBad());
         self::assertSame(1, $result->core->wrongBits());
-        self::assertSame(min(512, 8 * Imprint::BLOCK + 100 - ($at - $at % 512)), $result->core->bytes(BlockClass::Scrambled));
+        self::assertSame(min(512, 8 * Imprint::BLOCK + 100 - ($at - ($at % 512))), $result->core->bytes(BlockClass::Scrambled));
     }
 
     private static function troubled(string $medium = 'honest,size=64MB'): TroubledDevice
     {
-        return new TroubledDevice(new StandInDevice(Medium::parse($medium), new StandInClock));
+        return new TroubledDevice(new StandInDevice(Medium::parse($medium), new StandInClock()));
     }
 
     public function test_places_that_cannot_be_read_are_narrowed_down(): void
     {
         $device = self::troubled();
         $device->unreadable = [[10_000_000, 10_000_100]];
-        $core = FullProof::on($device, new HostClock)->core;
+        $core = FullProof::on($device, new HostClock())->core;
         self::assertSame(512, $core->bytes(BlockClass::Unreadable));
         self::assertSame(64_000_000 - 512, $core->bytes(BlockClass::Holds));
-        self::assertSame(10_000_000 - 10_000_000 % 512, $core->firstBad());
+        self::assertSame(10_000_000 - (10_000_000 % 512), $core->firstBad());
     }
 
     public function test_places_that_cannot_be_written_count_as_unreadable_and_the_proof_goes_on(): void
     {
         $device = self::troubled();
         $device->unwritable = [[3 * Imprint::BLOCK, 4 * Imprint::BLOCK]];
-        $result = FullProof::on($device, new HostClock);
+        $result = FullProof::on($device, new HostClock());
         self::assertSame(Imprint::BLOCK, $result->core->bytes(BlockClass::Unreadable));
         self::assertSame(64_000_000 - Imprint::BLOCK, $result->write->bytes->count);
         self::assertSame(Condition::Faulty, $result->diagnosis->condition);
@@ -218,7 +245,7 @@ final class FullProofTest extends TestCase
     {
         $device = self::troubled();
         $device->fullAt = 20 * Imprint::BLOCK;
-        $result = FullProof::on($device, new HostClock);
+        $result = FullProof::on($device, new HostClock());
         self::assertSame(20 * Imprint::BLOCK, $result->core->bytes(BlockClass::Holds));
         self::assertFalse($result->isComplete());
         self::assertFalse($result->stopped);
@@ -229,7 +256,7 @@ final class FullProofTest extends TestCase
     {
         $device = self::troubled();
         $device->cannotSettle = true;
-        $result = FullProof::on($device, new HostClock);
+        $result = FullProof::on($device, new HostClock());
         self::assertTrue($result->isComplete());
         self::assertStringContainsString('could not bring the data onto', (string) $result->note);
     }
@@ -238,7 +265,7 @@ final class FullProofTest extends TestCase
     {
         $device = self::troubled();
         $device->goneAtWrite = 10 * Imprint::BLOCK;
-        $result = FullProof::on($device, new HostClock);
+        $result = FullProof::on($device, new HostClock());
         self::assertSame(0, $result->core->covered());
         self::assertSame(Condition::Unknown, $result->diagnosis->condition);
         self::assertStringContainsString('is gone', (string) $result->cutShort);
@@ -248,7 +275,7 @@ final class FullProofTest extends TestCase
     {
         $device = self::troubled();
         $device->goneAtRead = 10 * Imprint::BLOCK;
-        $result = FullProof::on($device, new HostClock);
+        $result = FullProof::on($device, new HostClock());
         self::assertSame(10 * Imprint::BLOCK, $result->core->bytes(BlockClass::Holds));
         self::assertTrue($result->stopped);
         self::assertNotNull($result->cutShort);
@@ -256,13 +283,13 @@ final class FullProofTest extends TestCase
 
     public function test_it_stops_between_stretches(): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $result = FullProof::on(new StandInDevice(Medium::parse('honest,size=32GB'), $clock), $clock, new StopAt(Phase::Writing, 0.3));
         self::assertTrue($result->stopped);
         self::assertSame(0, $result->core->covered());
         self::assertEqualsWithDelta(0.3 * 32e9, $result->write->bytes->count, 40e6);
 
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $result = FullProof::on(new StandInDevice(Medium::parse('honest,size=32GB'), $clock), $clock, new StopAt(Phase::Reading, 0.5));
         self::assertTrue($result->stopped);
         self::assertEqualsWithDelta(16e9, $result->core->covered(), 40e6);
@@ -270,8 +297,8 @@ final class FullProofTest extends TestCase
 
     public function test_progress_goes_from_nothing_to_all_without_a_step_back(): void
     {
-        $clock = new StandInClock;
-        $watch = new StopAt;
+        $clock = new StandInClock();
+        $watch = new StopAt();
         FullProof::on(new StandInDevice(Medium::parse('honest,size=8GB'), $clock), $clock, $watch);
         $shares = array_map(fn ($progress): float => $progress->share(), $watch->heard);
         $sorted = $shares;
@@ -287,7 +314,7 @@ final class FullProofTest extends TestCase
             $device = FolderDevice::open(HeldFolder::at($this->folder()), Bytes::of($blocks * Imprint::BLOCK));
             memory_reset_peak_usage();
             $before = memory_get_usage();
-            FullProof::on($device, new HostClock);
+            FullProof::on($device, new HostClock());
             $device->clear();
 
             return memory_get_peak_usage() - $before;

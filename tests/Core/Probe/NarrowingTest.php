@@ -36,7 +36,8 @@ final class NarrowingTest extends TestCase
     {
         $specimen = Specimen::seeded($seed);
         foreach ([Trial::proof($specimen, false), Trial::proof($specimen, true), Trial::screen($specimen, 256)] as $i => $trial) {
-            $line = "{$specimen->medium->line()}: {$trial->result->diagnosis->condition->value}, {$trial->result->diagnosis->capacity->count}";
+            $line = "{$specimen->medium->line()}: {$trial->result->diagnosis->condition->value}, ".
+                $trial->result->diagnosis->capacity->count;
             self::assertFalse($trial->isWrongful(), $line);
             // A screen may pass small bad spots by; it says how likely that is.
             if ($i < 2 || $specimen->truth !== Condition::Faulty) {
@@ -47,19 +48,35 @@ final class NarrowingTest extends TestCase
 
     public function test_a_proof_of_the_whole_card_never_calls_a_fake_sound(): void
     {
-        foreach (['wraps,size=32GB,true=31GB', 'drops,size=32GB,true=31GB', 'keeps,size=32GB,true=31.9GB', 'wraps,size=32GB,true=31.9GB,spared=31GB'] as $line) {
-            $clock = new StandInClock;
+        foreach (
+            [
+                'wraps,size=32GB,true=31GB',
+                'drops,size=32GB,true=31GB',
+                'keeps,size=32GB,true=31.9GB',
+                'wraps,size=32GB,true=31.9GB,spared=31GB',
+            ] as $line
+        ) {
+            $clock = new StandInClock();
             $result = QuickScreen::on(new StandInDevice(Medium::parse($line), $clock), $clock);
             self::assertSame(Nature::Fake, $result->diagnosis->nature(), $line);
             self::assertTrue($result->diagnosis->exact);
         }
     }
 
-    /** @return iterable<string, array{string, Condition, int, int|null, int|null}> medium, condition, capacity, lap, first address that is written over */
+    /**
+     * @return iterable<string, array{string, Condition, int, int|null, int|null}> medium, condition, capacity, lap, first
+     * address that is written over
+     */
     public static function mixtures(): iterable
     {
         $gb = 1_000_000_000;
-        yield 'starts over after a part that is spared' => ['wraps,size=32GB,true=8GB,spared=3GB', Condition::Wraps, 8 * $gb, 5 * $gb, 3 * $gb];
+        yield 'starts over after a part that is spared' => [
+            'wraps,size=32GB,true=8GB,spared=3GB',
+            Condition::Wraps,
+            8 * $gb,
+            5 * $gb,
+            3 * $gb,
+        ];
         yield 'starts over in a very small part' => ['wraps,size=64GB,true=8GB,spared=7999MB', Condition::Drops, 7_999_000_000, null, null];
         yield 'its first lap stays' => ['keeps,size=32GB,true=8GB', Condition::Wraps, 8 * $gb, 8 * $gb, 0];
         yield 'answers from a cache' => ['drops,size=32GB,true=8GB,remembers=64MB', Condition::Drops, 8 * $gb, null, null];
@@ -69,14 +86,17 @@ final class NarrowingTest extends TestCase
     #[DataProvider('mixtures')]
     public function test_a_screen_tells_mixtures(string $line, Condition $condition, int $capacity, ?int $lap, ?int $from): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $diagnosis = QuickScreen::on(new StandInDevice(Medium::parse($line), $clock), $clock)->diagnosis;
-        self::assertSame([$condition, $capacity, $lap, $from], [$diagnosis->condition, $diagnosis->capacity->count, $diagnosis->wrap, $diagnosis->wrapFrom]);
+        self::assertSame(
+            [$condition, $capacity, $lap, $from],
+            [$diagnosis->condition, $diagnosis->capacity->count, $diagnosis->wrap, $diagnosis->wrapFrom],
+        );
     }
 
     public function test_a_cache_that_hides_all_of_a_small_screen_is_found_out_after_it_was_taken_out(): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $medium = Medium::parse('drops,size=1GB,true=200MB,remembers=2GB');
         $device = new StandInDevice($medium, $clock);
         $first = QuickScreen::on($device, $clock);
@@ -118,12 +138,16 @@ final class NarrowingTest extends TestCase
     {
         foreach (['32MB', '512MB', '32GB', '1TB', '128TB'] as $size) {
             foreach ([16, 64, 256, 1000] as $points) {
-                $plan = new ScreenPlan($shown = Bytes::parse($size), $points, 7);
+                $plan = new ScreenPlan(($shown = Bytes::parse($size)), $points, 7);
                 $drawn = $plan->drawn();
                 self::assertCount($points, array_unique($drawn), "{$size}, {$points} places");
                 // One in each of K equal parts.
                 foreach ($drawn as $i => $place) {
-                    self::assertEqualsWithDelta(($i + 0.5) / $points, $place / $shown->count, 0.6 / $points + $plan->length() / $shown->count);
+                    self::assertEqualsWithDelta(
+                        ($i + 0.5) / $points,
+                        $place / $shown->count,
+                        0.6 / $points + $plan->length() / $shown->count,
+                    );
                 }
                 $places = $plan->places();
                 self::assertSame($places, array_values(array_unique($places)));

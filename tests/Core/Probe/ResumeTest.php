@@ -48,10 +48,10 @@ final class ResumeTest extends TestCase
     #[DataProvider('media')]
     public function test_fifty_times_killed_it_comes_to_the_same_end(string $line): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $whole = FullProof::on(new StandInDevice(Medium::parse($line), $clock), $clock, lookBack: false);
         $chance = new Randomizer(new Xoshiro256StarStar(crc32($line)));
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new MortalDevice(new StandInDevice(Medium::parse($line), $clock));
         $keeper = new CheckpointInHand($chance->getInt(1, 40));
         $result = null;
@@ -61,9 +61,10 @@ final class ResumeTest extends TestCase
             $device->dies = $killed < 50 ? $device->step + $chance->getInt(1, 400) : PHP_INT_MAX;
             try {
                 $from = self::loaded($keeper->json);
-                $result = $from === null
-                    ? FullProof::on($device, $clock, lookBack: false, keeper: $keeper)
-                    : FullProof::continued($from, $device, $clock, keeper: $keeper);
+                $result =
+                    $from === null
+                        ? FullProof::on($device, $clock, lookBack: false, keeper: $keeper)
+                        : FullProof::continued($from, $device, $clock, keeper: $keeper);
             } catch (RuntimeException $death) {
                 self::assertSame('killed', $death->getMessage());
                 $killed++;
@@ -92,7 +93,7 @@ final class ResumeTest extends TestCase
     #[DataProvider('media')]
     public function test_one_that_came_to_its_end_tells_the_same_when_it_is_gone_on_from(string $line): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse($line), $clock);
         $whole = FullProof::on($device, $clock, lookBack: false);
         // As after a kill between the last checkpoint and the telling.
@@ -108,8 +109,13 @@ final class ResumeTest extends TestCase
     public function test_what_is_kept_comes_back_as_it_was(): void
     {
         $keeper = new CheckpointInHand(1);
-        $clock = new StandInClock;
-        FullProof::on(new StandInDevice(Medium::parse('patchy,size=3GB,patches=7'), $clock), $clock, new StopAt(Phase::Reading, 0.6), keeper: $keeper);
+        $clock = new StandInClock();
+        FullProof::on(
+            new StandInDevice(Medium::parse('patchy,size=3GB,patches=7'), $clock),
+            $clock,
+            new StopAt(Phase::Reading, 0.6),
+            keeper: $keeper,
+        );
         $checkpoint = self::loaded($keeper->json);
         self::assertNotNull($checkpoint);
         self::assertSame($keeper->json, json_encode($checkpoint->pack()));
@@ -120,7 +126,7 @@ final class ResumeTest extends TestCase
     public function test_looking_back_goes_on_after_it_was_continued(): void
     {
         $keeper = new CheckpointInHand(1);
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse('wraps,size=64GB,true=16GB'), $clock);
         $stopped = FullProof::on($device, $clock, new StopAt(Phase::Writing, 0.0015), keeper: $keeper);
         self::assertTrue($stopped->stopped);
@@ -134,11 +140,19 @@ final class ResumeTest extends TestCase
     public function test_another_card_is_not_continued_on(): void
     {
         $keeper = new CheckpointInHand(1);
-        $clock = new StandInClock;
-        FullProof::on(new StandInDevice(Medium::parse('honest,size=3GB'), $clock), $clock, new StopAt(Phase::Writing, 0.5), keeper: $keeper);
+        $clock = new StandInClock();
+        FullProof::on(
+            new StandInDevice(Medium::parse('honest,size=3GB'), $clock),
+            $clock,
+            new StopAt(Phase::Writing, 0.5),
+            keeper: $keeper,
+        );
         $from = self::loaded($keeper->json);
         self::assertNotNull($from);
-        foreach (['honest,size=3GB' => 'none of the stamps of its run is on it', 'honest,size=2GB' => 'it has 2 GB, and the proof was of 3 GB'] as $line => $words) {
+        foreach (
+            ['honest,size=3GB' => 'none of the stamps of its run is on it', 'honest,size=2GB' => 'it has 2 GB, and the proof was '.
+                'of 3 GB'] as $line => $words
+        ) {
             try {
                 FullProof::continued($from, new StandInDevice(Medium::parse($line), $clock), $clock);
                 self::fail('it went on');
@@ -158,8 +172,15 @@ final class ResumeTest extends TestCase
     {
         $took = [];
         foreach ([new CheckpointInHand(1), null] as $keeper) {
-            $clock = new StandInClock;
-            FullProof::on(new StandInDevice(Medium::parse('honest,size=32GB,write=20MB/s,read=84MB/s'), $clock), $clock, new Unwatched, null, false, $keeper);
+            $clock = new StandInClock();
+            FullProof::on(
+                new StandInDevice(Medium::parse('honest,size=32GB,write=20MB/s,read=84MB/s'), $clock),
+                $clock,
+                new Unwatched(),
+                null,
+                false,
+                $keeper,
+            );
             $took[] = $clock->now();
         }
         self::assertLessThan(1.01, $took[0] / $took[1]);
@@ -168,13 +189,13 @@ final class ResumeTest extends TestCase
     public function test_what_was_read_back_before_counts_and_the_rest_is_read(): void
     {
         $keeper = new CheckpointInHand(1);
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new MortalDevice(new StandInDevice(Medium::parse('honest,size=3GB'), $clock));
         FullProof::on($device, $clock, new StopAt(Phase::Reading, 0.5), lookBack: false, keeper: $keeper);
         $from = self::loaded($keeper->json);
         self::assertNotNull($from);
         $device->reads = [];
-        $result = FullProof::continued($from, $device, new HostClock);
+        $result = FullProof::continued($from, $device, new HostClock());
         self::assertSame(3_000_000_000, $result->core->bytes(BlockClass::Holds));
         self::assertEqualsWithDelta(715, count($device->reads), 15, 'only the half that was left');
     }

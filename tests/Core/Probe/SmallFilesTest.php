@@ -28,11 +28,15 @@ final class SmallFilesTest extends TestCase
 {
     use TemporaryFolder;
 
-    private static function on(string $medium, float $overhead, Observer $watch = new Unwatched): SmallFilesResult
+    private static function on(string $medium, float $overhead, Observer $watch = new Unwatched()): SmallFilesResult
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
 
-        return (new SmallFiles(100, 3))->on(new StandInFiles(new StandInDevice(Medium::parse($medium), $clock), $clock, $overhead), $clock, $watch);
+        return (new SmallFiles(100, 3))->on(
+            new StandInFiles(new StandInDevice(Medium::parse($medium), $clock), $clock, $overhead),
+            $clock,
+            $watch,
+        );
     }
 
     public function test_it_finds_what_a_file_costs(): void
@@ -48,7 +52,11 @@ final class SmallFilesTest extends TestCase
 
     public function test_a_medium_without_such_a_cost_shows_none(): void
     {
-        self::assertEqualsWithDelta(0, SmallFilesReading::ofWriting(self::on('honest,size=64GB,write=60MB/s', 0.0))?->overhead->mean, 0.0003);
+        self::assertEqualsWithDelta(
+            0,
+            SmallFilesReading::ofWriting(self::on('honest,size=64GB,write=60MB/s', 0.0))?->overhead->mean,
+            0.0003,
+        );
     }
 
     public function test_data_that_comes_back_changed_is_counted(): void
@@ -73,7 +81,7 @@ final class SmallFilesTest extends TestCase
         $folder = $this->folder();
         file_put_contents("{$folder}/mine.txt", 'kept');
         $files = FolderFiles::open(HeldFolder::at($folder));
-        $result = (new SmallFiles(20, 2))->on($files, new HostClock);
+        $result = (new SmallFiles(20, 2))->on($files, new HostClock());
         $files->clear();
         self::assertCount(2, $result->rounds);
         self::assertSame(0, $result->wrong);
@@ -87,7 +95,7 @@ final class SmallFilesTest extends TestCase
         foreach (array_reverse(self::everything($folder)) as $name) {
             is_dir("{$folder}/{$name}") ? rmdir("{$folder}/{$name}") : unlink("{$folder}/{$name}");
         }
-        $result = (new SmallFiles(4, 1))->on($files, new HostClock);
+        $result = (new SmallFiles(4, 1))->on($files, new HostClock());
         self::assertTrue($result->stopped);
         self::assertStringContainsString('is gone', (string) $result->cutShort);
     }

@@ -38,7 +38,7 @@ final class SpeedRunTest extends TestCase
 
     private static function measure(string $medium, ?float $reader = null, int $runs = 5): SpeedResult
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse($medium), $clock, $reader === null ? null : Rate::megabytesPerSecond($reader));
 
         return (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), $runs)))->on($device, $clock);
@@ -70,7 +70,7 @@ final class SpeedRunTest extends TestCase
 
     public function test_only_whole_passages_count_when_it_is_stopped(): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse('honest,size=64GB'), $clock);
         $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), 5)))->on($device, $clock, new StopAt(Phase::Reading, 0.5, 3));
         self::assertTrue($result->stopped);
@@ -80,7 +80,7 @@ final class SpeedRunTest extends TestCase
 
     public function test_a_card_pulled_out_keeps_the_looks_before(): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new TroubledDevice(new StandInDevice(Medium::parse('honest,size=2GB'), $clock));
         $looks = 0;
         $device->betweenPasses = function () use ($device, &$looks): void {
@@ -94,9 +94,9 @@ final class SpeedRunTest extends TestCase
 
     public function test_a_card_that_cannot_be_flushed_has_no_speed(): void
     {
-        $device = new TroubledDevice(new StandInDevice(Medium::parse('honest,size=2GB'), new StandInClock));
+        $device = new TroubledDevice(new StandInDevice(Medium::parse('honest,size=2GB'), new StandInClock()));
         $device->cannotSettle = true;
-        $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1))))->on($device, new HostClock);
+        $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1))))->on($device, new HostClock());
         self::assertSame([], $result->writes);
         self::assertStringContainsString('flushing failed', (string) $result->cutShort);
     }
@@ -109,7 +109,7 @@ final class SpeedRunTest extends TestCase
 
     public function test_what_cannot_be_read_is_counted_and_not_timed(): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new TroubledDevice(new StandInDevice(Medium::parse('honest,size=2GB'), $clock));
         $device->unreadable = [[0, 1]];
         $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), 1)))->on($device, $clock);
@@ -119,8 +119,11 @@ final class SpeedRunTest extends TestCase
 
     public function test_the_region_is_no_larger_than_the_medium(): void
     {
-        $clock = new StandInClock;
-        $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), 1)))->on(new StandInDevice(Medium::parse('honest,size=100MB'), $clock), $clock);
+        $clock = new StandInClock();
+        $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), 1)))->on(
+            new StandInDevice(Medium::parse('honest,size=100MB'), $clock),
+            $clock,
+        );
         self::assertSame(100_000_000, $result->region->count);
     }
 
@@ -128,7 +131,7 @@ final class SpeedRunTest extends TestCase
     {
         $folder = $this->folder();
         $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(8 * Imprint::BLOCK));
-        $result = (new SpeedRun(SpeedPlan::plain(Bytes::of(8 * Imprint::BLOCK), 3)))->on($device, new HostClock);
+        $result = (new SpeedRun(SpeedPlan::plain(Bytes::of(8 * Imprint::BLOCK), 3)))->on($device, new HostClock());
         $device->clear();
         self::assertCount(3, $result->writeRates());
         self::assertCount(3, $result->readRates());
@@ -136,7 +139,10 @@ final class SpeedRunTest extends TestCase
         self::assertSame([], self::everything($folder));
     }
 
-    /** @return iterable<string, array{int, int, int, int|null, int, float, string}> bytes, runs, from, block, warm-ups, pause, what is said */
+    /**
+     * @return iterable<string, array{int, int, int, int|null, int, float, string}> bytes, runs, from, block, warm-ups, pause,
+     * what is said
+     */
     public static function impossible(): iterable
     {
         yield 'nothing' => [0, 5, 0, null, 0, 0, '0 B were given'];
@@ -151,11 +157,26 @@ final class SpeedRunTest extends TestCase
     }
 
     #[DataProvider('impossible')]
-    public function test_what_cannot_be_is_refused_with_a_sentence(int $bytes, int $runs, int $from, ?int $block, int $warmUps, float $pause, string $said): void
-    {
+    public function test_what_cannot_be_is_refused_with_a_sentence(
+        int $bytes,
+        int $runs,
+        int $from,
+        ?int $block,
+        int $warmUps,
+        float $pause,
+        string $said,
+    ): void {
         $this->expectException(InvalidArgumentException::class);
         $this->expectExceptionMessage($said);
-        new SpeedPlan(Bytes::of($bytes), $runs, Bytes::of($from), $block === null ? null : Bytes::of($block), Order::Alternating, $warmUps, Span::seconds($pause));
+        new SpeedPlan(
+            Bytes::of($bytes),
+            $runs,
+            Bytes::of($from),
+            $block === null ? null : Bytes::of($block),
+            Order::Alternating,
+            $warmUps,
+            Span::seconds($pause),
+        );
     }
 
     private static function planned(Device $device, Clock $clock, SpeedPlan $plan): SpeedResult
@@ -165,9 +186,13 @@ final class SpeedRunTest extends TestCase
 
     public function test_warm_ups_are_carried_out_and_not_counted(): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse('honest,size=64GB,write=100MB/s,read=100MB/s'), $clock);
-        $result = self::planned($device, $clock, new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, Order::Alternating, 2, Span::seconds(0)));
+        $result = self::planned(
+            $device,
+            $clock,
+            new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, Order::Alternating, 2, Span::seconds(0)),
+        );
         self::assertCount(3, $result->writes);
         self::assertCount(3, $result->reads);
         self::assertEqualsWithDelta(100, $clock->now(), 5); // five rounds of 10 s + 10 s
@@ -175,16 +200,20 @@ final class SpeedRunTest extends TestCase
 
     public function test_pauses_cool_between_runs_and_are_in_no_speed(): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse('honest,size=64GB,write=100MB/s,read=100MB/s'), $clock);
-        $result = self::planned($device, $clock, new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, Order::Alternating, 0, Span::seconds(30)));
+        $result = self::planned(
+            $device,
+            $clock,
+            new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, Order::Alternating, 0, Span::seconds(30)),
+        );
         self::assertEqualsWithDelta(120, $clock->now(), 5); // 3 × 20 s, and two pauses
         self::assertEqualsWithDelta(100e6, Summary::of($result->writeRates())->mean, 3e6);
     }
 
     public function test_all_writes_first_then_all_reads_of_the_last_one(): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse('honest,size=4GB'), $clock);
         $phases = [];
         $watch = new class($phases) implements Observer
@@ -204,7 +233,11 @@ final class SpeedRunTest extends TestCase
                 return false;
             }
         };
-        $result = (new SpeedRun(new SpeedPlan(Bytes::gigabytes(1), 2, Bytes::of(0), null, Order::WritesFirst, 0, Span::seconds(0))))->on($device, $clock, $watch);
+        $result = (new SpeedRun(new SpeedPlan(Bytes::gigabytes(1), 2, Bytes::of(0), null, Order::WritesFirst, 0, Span::seconds(0))))->on(
+            $device,
+            $clock,
+            $watch,
+        );
         self::assertSame(['writing', 'settling', 'writing', 'settling', 'reading'], $watch->phases);
         self::assertCount(2, $result->reads);
         self::assertSame(0, $result->wrong);
@@ -212,10 +245,18 @@ final class SpeedRunTest extends TestCase
 
     public function test_a_region_further_on_is_where_it_is_said_to_be(): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         // The first 2 GB hold and the rest is dropped: only a region beyond comes back wrong.
         $device = fn (): StandInDevice => new StandInDevice(Medium::parse('drops,size=8GB,true=2147483648B'), $clock);
-        $plan = fn (int $from): SpeedPlan => new SpeedPlan(Bytes::of(64 * Imprint::BLOCK), 1, Bytes::of($from), Bytes::of(4 * Imprint::BLOCK), Order::Alternating, 0, Span::seconds(0));
+        $plan = fn (int $from): SpeedPlan => new SpeedPlan(
+            Bytes::of(64 * Imprint::BLOCK),
+            1,
+            Bytes::of($from),
+            Bytes::of(4 * Imprint::BLOCK),
+            Order::Alternating,
+            0,
+            Span::seconds(0),
+        );
         self::assertSame(0, self::planned($device(), $clock, $plan(0))->wrong);
         self::assertSame(64 * Imprint::BLOCK, self::planned($device(), $clock, $plan(2_147_483_648))->wrong);
         self::assertSame('67.11 MB from 2.15 GB on', SpeedPlan::covering(Bytes::of(64 * Imprint::BLOCK), Bytes::of(2_147_483_648)));

@@ -29,7 +29,7 @@ final class SustainedRunTest extends TestCase
 
     protected function setUp(): void
     {
-        $this->clock = new StandInClock;
+        $this->clock = new StandInClock();
     }
 
     private function card(string $line = 'honest,size=64GB,write=40MB/s,read=90MB/s,cache=16GB,fast=120MB/s'): TroubledDevice
@@ -39,7 +39,7 @@ final class SustainedRunTest extends TestCase
 
     private function write(Device $device, ?Bytes $region = null, ?StopAt $watch = null): SustainedResult
     {
-        return (new SustainedRun($region))->on($device, $this->clock, $watch ?? new StopAt);
+        return (new SustainedRun($region))->on($device, $this->clock, $watch ?? new StopAt());
     }
 
     public function test_it_writes_to_the_end_and_tells_how_fast_all_along(): void
@@ -113,7 +113,7 @@ final class SustainedRunTest extends TestCase
 
     public function test_progress_is_told(): void
     {
-        $watch = new StopAt;
+        $watch = new StopAt();
         $this->write($this->card(), watch: $watch);
         self::assertGreaterThan(500, count($watch->heard));
         self::assertEqualsWithDelta(1, $watch->heard[count($watch->heard) - 1]->share(), 1e-9);
@@ -139,7 +139,7 @@ final class SustainedRunTest extends TestCase
         $folder = $this->folder('/dev/shm');
         $device = FolderDevice::open(HeldFolder::at($folder), Bytes::parse('48 MiB'));
         try {
-            $result = (new SustainedRun)->on($device, new HostClock);
+            $result = (new SustainedRun())->on($device, new HostClock());
             self::assertSame(48 * 1024 ** 2, $result->write->bytes->count);
             self::assertGreaterThan(0, $result->write->rate()?->bytesPerSecond);
         } finally {

@@ -51,8 +51,13 @@ final class AccordTest extends TestCase
     }
 
     #[DataProvider('given')]
-    public function test_slips_are_named_on_both_sides_of_their_edges(string $size, string $time, string $speed, ?Slip $slip, bool $agrees): void
-    {
+    public function test_slips_are_named_on_both_sides_of_their_edges(
+        string $size,
+        string $time,
+        string $speed,
+        ?Slip $slip,
+        bool $agrees,
+    ): void {
         $accord = self::accord($size, $time, $speed);
         self::assertSame($slip, $accord->slip);
         self::assertSame($agrees, $accord->agrees());
@@ -60,7 +65,10 @@ final class AccordTest extends TestCase
 
     public function test_what_is_no_slip_says_by_how_much(): void
     {
-        self::assertStringContainsString('the three disagree, the typed speed is 26.0 % more than size and time come to', self::accord('20 GB', '3:49', '110 MB/s')->sentence());
+        self::assertStringContainsString(
+            'the three disagree, the typed speed is 26.0 % more than size and time come to',
+            self::accord('20 GB', '3:49', '110 MB/s')->sentence(),
+        );
         self::assertStringContainsString('42.8 % less', self::accord('20 GB', '3:49', '50 MB/s')->sentence());
         self::assertStringContainsString('the three agree', self::accord('20 GB', '3:49', '87.3 MB/s')->sentence());
     }

@@ -15,12 +15,20 @@ use Tally\Record\Fields;
 /** Shapes that earlier versions kept, in the shape of today. */
 final class BeforeTest extends TestCase
 {
-    private const LINK = ['name' => 'R3, USB 5 Gb/s, Cart tower port 3', 'nominal' => 500_000_000, 'practical' => 450_000_000, 'source' => 'USB 3.2 specification, 8b/10b'];
+    private const LINK = [
+        'name' => 'R3, USB 5 Gb/s, Cart tower port 3',
+        'nominal' => 500_000_000,
+        'practical' => 450_000_000,
+        'source' => 'USB 3.2 specification, 8b/10b',
+    ];
 
     /** @return array<string, mixed> */
     private static function path(float $bus, bool $isNamed = true): array
     {
-        return ['named' => $isNamed, 'links' => [['name' => 'the bus', 'nominal' => $bus, 'practical' => null, 'source' => 'x'], self::LINK]];
+        return [
+            'named' => $isNamed,
+            'links' => [['name' => 'the bus', 'nominal' => $bus, 'practical' => null, 'source' => 'x'], self::LINK],
+        ];
     }
 
     public function test_the_bus_of_a_path_is_known_by_what_it_carries_on_paper(): void
@@ -55,14 +63,20 @@ final class BeforeTest extends TestCase
 
     public function test_a_folder_that_was_proven_as_far_as_it_goes_is_told_from_a_part(): void
     {
-        self::assertSame(['folder' => true, 'shown' => 5], array_intersect_key(Before::proof(['size' => 5, 'whole' => false], ['size' => 0]), ['folder' => 1, 'shown' => 1]));
+        self::assertSame(
+            ['folder' => true, 'shown' => 5],
+            array_intersect_key(Before::proof(['size' => 5, 'whole' => false], ['size' => 0]), ['folder' => 1, 'shown' => 1]),
+        );
         self::assertArrayNotHasKey('folder', Before::proof(['size' => 5, 'whole' => false], ['size' => 5]));
         self::assertArrayNotHasKey('folder', Before::proof(['size' => 5, 'whole' => true], ['size' => 0]));
     }
 
     public function test_an_end_in_errors_is_no_longer_called_a_fake(): void
     {
-        $proof = fn (string $condition, array $classes): mixed => Before::proof(['size' => 100, 'whole' => true, 'condition' => $condition, 'classes' => $classes], [])['condition'];
+        $proof = fn (string $condition, array $classes): mixed => Before::proof(
+            ['size' => 100, 'whole' => true, 'condition' => $condition, 'classes' => $classes],
+            [],
+        )['condition'];
         self::assertSame('refuses', $proof('drops', ['holds' => 40, 'unreadable' => 60]));
         self::assertSame('drops', $proof('drops', ['holds' => 40, 'blank' => 60]));
         self::assertSame('drops', $proof('drops', ['holds' => 40, 'blank' => 30, 'unreadable' => 30]));

@@ -27,7 +27,10 @@ final class CardOnPaperTest extends TestCase
             $card = CardOnPaper::seeded($seed);
             $kinds[$card->kind] = ($kinds[$card->kind] ?? 0) + 1;
             CaseReader::read(new Fields($card->case));
-            self::assertTrue((new Validator)->validate(json_decode((string) json_encode($card->case)), $schema)->isValid(), "seed {$seed}");
+            self::assertTrue(
+                (new Validator())->validate(json_decode((string) json_encode($card->case)), $schema)->isValid(),
+                "seed {$seed}",
+            );
         }
         self::assertEqualsCanonicalizing(array_keys(CardOnPaper::KINDS), array_keys($kinds));
         self::assertGreaterThan($kinds['ill'], $kinds['honest']);

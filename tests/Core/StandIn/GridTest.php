@@ -30,7 +30,11 @@ final class GridTest extends TestCase
             foreach ($candidates as $i => $one) {
                 foreach (array_slice($candidates, $i + 1) as $other) {
                     $isFound = TwinGroups::arePair($one, $other);
-                    $isTrue = $one->chain === $other->chain && ! $one->isHeldBack && ! $other->isHeldBack && $grid->areTwins($one->card, $other->card);
+                    $isTrue =
+                        $one->chain === $other->chain &&
+                        ! $one->isHeldBack &&
+                        ! $other->isHeldBack &&
+                        $grid->areTwins($one->card, $other->card);
                     $pairs += $isFound ? 1 : 0;
                     $false += $isFound && $grid->areApart($one->card, $other->card, Twins::MARGIN) ? 1 : 0;
                     $twins += $isTrue ? 1 : 0;

@@ -30,7 +30,10 @@ final class MediumTest extends TestCase
     public function test_a_line_describes_a_medium_and_back(): void
     {
         $medium = Medium::parse('wraps,size=32GB,true=8GB,write=20.1MB/s,read=84.1MB/s,cache=4GB,fast=60MB/s,patches=3,seed=26');
-        self::assertSame([Behaviour::Wraps, 32_000_000_000, 8_000_000_000], [$medium->behaviour, $medium->shown->count, $medium->true->count]);
+        self::assertSame(
+            [Behaviour::Wraps, 32_000_000_000, 8_000_000_000],
+            [$medium->behaviour, $medium->shown->count, $medium->true->count],
+        );
         self::assertEquals($medium, Medium::parse($medium->line()));
     }
 
@@ -77,7 +80,7 @@ final class MediumTest extends TestCase
     #[DataProvider('small')]
     public function test_its_books_tell_what_its_bytes_tell(string $line): void
     {
-        $device = new StandInDevice(Medium::parse($line), new StandInClock);
+        $device = new StandInDevice(Medium::parse($line), new StandInClock());
         $size = $device->size();
         $imprint = new Imprint(77, $size);
         $appraiser = new Appraiser($imprint);
@@ -86,7 +89,11 @@ final class MediumTest extends TestCase
         }
         for ($at = 0; $at < $size->count; $at += Imprint::BLOCK) {
             $data = $device->read($at, min(Imprint::BLOCK, $size->count - $at));
-            self::assertSame(self::story($appraiser->appraise($data, $at)), self::story($appraiser->appraise(new Literal($data->bytes()), $at)), "at {$at}");
+            self::assertSame(
+                self::story($appraiser->appraise($data, $at)),
+                self::story($appraiser->appraise(new Literal($data->bytes()), $at)),
+                "at {$at}",
+            );
         }
     }
 
@@ -112,39 +119,50 @@ final class MediumTest extends TestCase
     public function test_a_stand_in_only_takes_imprints(): void
     {
         $this->expectException(LogicException::class);
-        (new StandInDevice(Medium::parse('honest'), new StandInClock))->write(0, new Literal('bytes'));
+        (new StandInDevice(Medium::parse('honest'), new StandInClock()))->write(0, new Literal('bytes'));
     }
 
     public function test_a_place_that_was_never_written_is_blank(): void
     {
-        self::assertSame(str_repeat("\xFF", 512), (new StandInDevice(Medium::parse('honest'), new StandInClock))->read(4096, 512)->bytes());
+        self::assertSame(
+            str_repeat("\xFF", 512),
+            (new StandInDevice(Medium::parse('honest'), new StandInClock()))->read(4096, 512)->bytes(),
+        );
     }
 
     public function test_books_keep_what_was_written_last(): void
     {
         $imprint = new Imprint(5, Bytes::of(1_000_000));
-        $books = new Books;
+        $books = new Books();
         $books->put(0, 4096, 0, $imprint);
         $books->put(1024, 1024, 500_224, $imprint);
         $books->put(1536, 4096, 600_064, $imprint);
         $bytes = implode('', array_map(fn ($piece): string => $piece->bytes(), $books->look(512, 6000)));
-        $expected = $imprint->range(512, 512).$imprint->range(500_224, 512).$imprint->range(600_064, 4096).str_repeat("\xFF", 6000 - 5120);
+        $expected =
+            $imprint->range(512, 512).$imprint->range(500_224, 512).$imprint->range(600_064, 4096).str_repeat("\xFF", 6000 - 5120);
         self::assertSame($expected, $bytes);
     }
 
     public function test_time_passes_only_when_it_works(): void
     {
-        $clock = new StandInClock;
+        $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse('honest,size=1GB,write=50MB/s'), $clock);
         self::assertSame(0.0, $clock->now());
         $device->write(0, (new Imprint(1, $device->size()))->stretch(0, 500 * Imprint::BLOCK));
-        self::assertEqualsWithDelta(500 * 1.048576 / 50, $clock->now(), 0.3);
+        self::assertEqualsWithDelta((500 * 1.048576) / 50, $clock->now(), 0.3);
     }
 
     public function test_the_shelf_fits_any_label(): void
     {
         $labels = [
-            new Label(Form::Sd, Bytes::gigabytes(128), bus: Bus::UhsII, marks: [Mark::V60], read: Rate::megabytesPerSecond(250), write: Rate::megabytesPerSecond(130)),
+            new Label(
+                Form::Sd,
+                Bytes::gigabytes(128),
+                bus: Bus::UhsII,
+                marks: [Mark::V60],
+                read: Rate::megabytesPerSecond(250),
+                write: Rate::megabytesPerSecond(130),
+            ),
             new Label(Form::MicroSd, Bytes::gigabytes(32), marks: [Mark::C10]),
             new Label(Form::CFexpressB, Bytes::gigabytes(325)),
             new Label(Form::Cf, Bytes::of(700)),

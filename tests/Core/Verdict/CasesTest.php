@@ -49,10 +49,10 @@ final class CasesTest extends TestCase
         $docs = dirname(__DIR__, 3).'/docs';
         $schema = (string) file_get_contents("{$docs}/case.schema.json");
         foreach ([dirname(__DIR__, 2).'/cases/verdicts.json', "{$docs}/examples/case.json"] as $file) {
-            self::assertTrue((new Validator)->validate(json_decode((string) file_get_contents($file)), $schema)->isValid(), $file);
+            self::assertTrue((new Validator())->validate(json_decode((string) file_get_contents($file)), $schema)->isValid(), $file);
         }
         $wrong = json_decode('{"format":"gritty-tally-case","version":1,"label":"x","runs":[{"kind":"guess"}]}');
-        self::assertFalse((new Validator)->validate($wrong, $schema)->isValid());
+        self::assertFalse((new Validator())->validate($wrong, $schema)->isValid());
     }
 
     public function test_what_is_said_and_how_it_is_known_stands_with_every_reason(): void

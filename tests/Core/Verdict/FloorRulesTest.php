@@ -24,12 +24,27 @@ final class FloorRulesTest extends TestCase
         yield 'ten gigabytes are long' => [[self::long([['10 GB', '90 MB/s']])], VerdictKind::Sound];
         yield 'less is not' => [[self::long([['9.9 GB', '90 MB/s']])], VerdictKind::Unproven];
         yield 'a short one under it convicts nobody either' => [[self::long([['9.9 GB', '50 MB/s']])], VerdictKind::Unproven];
-        yield 'the worst of several decides' => [[self::long([['100 GB', '90 MB/s']]), self::long([['12 GB', '50 MB/s']])], VerdictKind::Slow];
-        yield 'a long one on a slow chain hides nothing' => [[self::long([['100 GB', '35 MB/s']], ['reader' => 'R9', 'bus' => 'UHS-II', 'link' => 'USB 480 Mb/s']), self::long([['64 GB', '38 MB/s']])], VerdictKind::Slow];
-        yield 'nor does it blame' => [[self::long([['100 GB', '35 MB/s']], ['reader' => 'R9', 'bus' => 'UHS-II', 'link' => 'USB 480 Mb/s'])], VerdictKind::Unproven];
+        yield 'the worst of several decides' => [
+            [self::long([['100 GB', '90 MB/s']]), self::long([['12 GB', '50 MB/s']])],
+            VerdictKind::Slow,
+        ];
+        yield 'a long one on a slow chain hides nothing' => [
+            [
+                self::long([['100 GB', '35 MB/s']], ['reader' => 'R9', 'bus' => 'UHS-II', 'link' => 'USB 480 Mb/s']),
+                self::long([['64 GB', '38 MB/s']]),
+            ],
+            VerdictKind::Slow,
+        ];
+        yield 'nor does it blame' => [
+            [self::long([['100 GB', '35 MB/s']], ['reader' => 'R9', 'bus' => 'UHS-II', 'link' => 'USB 480 Mb/s'])],
+            VerdictKind::Unproven,
+        ];
         yield 'kept up on any chain' => [[self::long([['64 GB', '61 MB/s']], null)], VerdictKind::Sound];
         yield 'the write pass of a proof is one' => [[self::proof(61)], VerdictKind::Sound];
-        yield 'also of a proof that was stopped' => [[self::proof(more: ['written' => '40 GB', 'read_back' => '0 GB', 'course' => [['40 GB', '55 MB/s']], 'stopped' => true])], VerdictKind::Slow];
+        yield 'also of a proof that was stopped' => [
+            [self::proof(more: ['written' => '40 GB', 'read_back' => '0 GB', 'course' => [['40 GB', '55 MB/s']], 'stopped' => true])],
+            VerdictKind::Slow,
+        ];
         yield 'faster than the bus on paper is no figure' => [[self::long([['64 GB', '400 MB/s']])], VerdictKind::Unproven];
     }
 
@@ -44,7 +59,11 @@ final class FloorRulesTest extends TestCase
     {
         $label = '16GB SDHC I U1 90MB/s read';
         self::assertOn(Topic::SpeedClass, VerdictKind::Sound, self::judged($label, [self::long([['4 GB', '20 MB/s']], self::ORDINARY)]));
-        self::assertOn(Topic::SpeedClass, VerdictKind::Unproven, self::judged($label, [self::long([['3.9 GB', '20 MB/s']], self::ORDINARY)]));
+        self::assertOn(
+            Topic::SpeedClass,
+            VerdictKind::Unproven,
+            self::judged($label, [self::long([['3.9 GB', '20 MB/s']], self::ORDINARY)]),
+        );
     }
 
     /** @return iterable<string, array{list<float>, VerdictKind, string}> readings in MB/s against V30, what is said, by which reason */
@@ -77,9 +96,15 @@ final class FloorRulesTest extends TestCase
 
     public function test_what_is_left_out_and_what_is_struck_is_named(): void
     {
-        $verdict = self::judged(self::V30, [self::readings([86, 86.1, 86.2, 86, 20], self::ORDINARY), self::proof(86, 92, ['chain' => self::ORDINARY])]);
+        $verdict = self::judged(self::V30, [
+            self::readings([86, 86.1, 86.2, 86, 20], self::ORDINARY),
+            self::proof(86, 92, ['chain' => self::ORDINARY]),
+        ]);
         self::assertVerdict(VerdictKind::Sound, $verdict);
-        self::assertStringContainsString('Run 5 lies apart from the others and is left out.', self::assertSays('reading-left-out', $verdict)->sentence());
+        self::assertStringContainsString(
+            'Run 5 lies apart from the others and is left out.',
+            self::assertSays('reading-left-out', $verdict)->sentence(),
+        );
     }
 
     public function test_a_sustained_claim_is_judged_like_a_class(): void
@@ -87,11 +112,27 @@ final class FloorRulesTest extends TestCase
         $label = '512GB CFexpress Type B 1700MB/s read 1400MB/s write sustained 850MB/s';
         $chain = ['reader' => 'R5', 'bus' => 'CFexpress 2.0 B', 'link' => 'USB 20 Gb/s'];
         self::assertOn(Topic::Sustained, VerdictKind::Sound, self::judged($label, [self::long([['100 GB', '850 MB/s']], $chain)]));
-        self::assertOn(Topic::Sustained, VerdictKind::Slow, self::judged($label, [self::long([['50 GB', '1300 MB/s'], ['50 GB', '800 MB/s']], $chain)]));
+        self::assertOn(
+            Topic::Sustained,
+            VerdictKind::Slow,
+            self::judged($label, [self::long([['50 GB', '1300 MB/s'], ['50 GB', '800 MB/s']], $chain)]),
+        );
         self::assertOn(Topic::Sustained, VerdictKind::Unproven, self::judged($label, [self::speed(1350, 1600, $chain)]));
-        self::assertOn(Topic::Sustained, VerdictKind::Unproven, self::judged($label, [self::long([['100 GB', '390 MB/s']], ['reader' => 'R5', 'bus' => 'CFexpress 2.0 B', 'link' => 'USB 5 Gb/s'])]));
+        self::assertOn(
+            Topic::Sustained,
+            VerdictKind::Unproven,
+            self::judged($label, [
+                self::long([['100 GB', '390 MB/s']], ['reader' => 'R5', 'bus' => 'CFexpress 2.0 B', 'link' => 'USB 5 Gb/s']),
+            ]),
+        );
         // Kept open, it keeps the card from being Sound.
-        $whole = self::proof(390, 390, ['chain' => ['reader' => 'R5', 'bus' => 'CFexpress 2.0 B', 'link' => 'USB 5 Gb/s'], 'shows' => '512 GB', 'written' => '512 GB', 'read_back' => '512 GB', 'course' => [['512 GB', '390 MB/s']]]);
+        $whole = self::proof(390, 390, [
+            'chain' => ['reader' => 'R5', 'bus' => 'CFexpress 2.0 B', 'link' => 'USB 5 Gb/s'],
+            'shows' => '512 GB',
+            'written' => '512 GB',
+            'read_back' => '512 GB',
+            'course' => [['512 GB', '390 MB/s']],
+        ]);
         self::assertVerdict(VerdictKind::Unproven, self::judged('512GB CFexpress Type B sustained 850MB/s', [$whole]));
     }
 
@@ -107,7 +148,9 @@ final class FloorRulesTest extends TestCase
     {
         self::assertVerdict(VerdictKind::Sound, self::judged(self::V60, [self::proof(121, 235)]));
         // A cache that reached the claim at the beginning has reached it.
-        $cached = self::judged('128GB SDXC II U3 V30 250MB/s read 130MB/s write', [self::proof(more: ['course' => [['30 GB', '128 MB/s'], ['97.87 GB', '50 MB/s']]])]);
+        $cached = self::judged('128GB SDXC II U3 V30 250MB/s read 130MB/s write', [
+            self::proof(more: ['course' => [['30 GB', '128 MB/s'], ['97.87 GB', '50 MB/s']]]),
+        ]);
         self::assertOn(Topic::Write, VerdictKind::Sound, $cached);
         self::assertVerdict(VerdictKind::Sound, $cached);
     }

@@ -23,7 +23,10 @@ final class RepeatRulesTest extends TestCase
 
     public function test_medians_apart_by_more_than_one_and_a_half_times_are_shaky(): void
     {
-        self::assertVerdict(VerdictKind::Sound, self::judged(self::V60, [self::proof(), self::on('2026-01-01', 121), self::on('2026-02-01', 121 / 1.49)]));
+        self::assertVerdict(
+            VerdictKind::Sound,
+            self::judged(self::V60, [self::proof(), self::on('2026-01-01', 121), self::on('2026-02-01', 121 / 1.49)]),
+        );
         $verdict = self::judged(self::V60, [self::proof(), self::on('2026-01-01', 121), self::on('2026-02-01', 121 / 1.51)]);
         self::assertVerdict(VerdictKind::Shaky, $verdict);
         self::assertSame(Step::MeasureAgain, $verdict->next);
@@ -33,9 +36,20 @@ final class RepeatRulesTest extends TestCase
     public function test_another_chain_or_region_is_another_test(): void
     {
         $slow = self::on('2026-02-01', 60, 200);
-        self::assertOn(Topic::Repeat, null, self::judged(self::V60, [self::on('2026-01-01', 121), [...$slow, 'chain' => ['reader' => 'R1', 'bus' => 'UHS-II', 'link' => 'USB 5 Gb/s']]]));
+        self::assertOn(
+            Topic::Repeat,
+            null,
+            self::judged(self::V60, [
+                self::on('2026-01-01', 121),
+                [...$slow, 'chain' => ['reader' => 'R1', 'bus' => 'UHS-II', 'link' => 'USB 5 Gb/s']],
+            ]),
+        );
         self::assertOn(Topic::Repeat, null, self::judged(self::V60, [self::on('2026-01-01', 121), [...$slow, 'bytes' => '16 GB']]));
-        self::assertOn(Topic::Repeat, null, self::judged(self::V60, [[...self::on('2026-01-01', 121), 'chain' => null], [...$slow, 'chain' => null]]));
+        self::assertOn(
+            Topic::Repeat,
+            null,
+            self::judged(self::V60, [[...self::on('2026-01-01', 121), 'chain' => null], [...$slow, 'chain' => null]]),
+        );
     }
 
     public function test_the_two_newest_stand_where_they_agree(): void
@@ -43,17 +57,35 @@ final class RepeatRulesTest extends TestCase
         $old = [self::on('2026-01-10', 121), self::proof(more: ['on' => '2026-01-11'])];
         $slower = self::judged(self::V60, [...$old, self::on('2026-11-01', 20), self::on('2026-11-02', 21)]);
         self::assertVerdict(VerdictKind::Slow, $slower);
-        self::assertStringContainsString('it has changed, or the older run was wrong', self::assertSays('repeat-newest-stand', $slower)->sentence());
+        self::assertStringContainsString(
+            'it has changed, or the older run was wrong',
+            self::assertSays('repeat-newest-stand', $slower)->sentence(),
+        );
         // Also where no class convicts it: the older figures are not its own any more.
-        self::assertOn(Topic::Write, VerdictKind::Slow, self::judged('128GB SDXC II 250MB/s read 130MB/s write', [...$old, self::on('2026-11-01', 20), self::on('2026-11-02', 21)]));
+        self::assertOn(
+            Topic::Write,
+            VerdictKind::Slow,
+            self::judged('128GB SDXC II 250MB/s read 130MB/s write', [...$old, self::on('2026-11-01', 20), self::on('2026-11-02', 21)]),
+        );
         // An old run that was wrong convicts nobody.
-        self::assertVerdict(VerdictKind::Sound, self::judged(self::V60, [self::on('2026-01-10', 20), self::on('2026-11-01', 121), self::on('2026-11-02', 122), self::proof(more: ['on' => '2026-11-03'])]));
+        self::assertVerdict(
+            VerdictKind::Sound,
+            self::judged(self::V60, [
+                self::on('2026-01-10', 20),
+                self::on('2026-11-01', 121),
+                self::on('2026-11-02', 122),
+                self::proof(more: ['on' => '2026-11-03']),
+            ]),
+        );
         self::assertVerdict(VerdictKind::Shaky, self::judged(self::V60, [...$old, self::on('2026-11-01', 20), self::on('2026-11-02', 23)]));
     }
 
     public function test_without_days_nobody_knows_which_are_the_newest(): void
     {
-        self::assertVerdict(VerdictKind::Shaky, self::judged(self::V60, [self::proof(), self::speed(121, 238), self::speed(20, 238), self::speed(20.5, 238)]));
+        self::assertVerdict(
+            VerdictKind::Shaky,
+            self::judged(self::V60, [self::proof(), self::speed(121, 238), self::speed(20, 238), self::speed(20.5, 238)]),
+        );
     }
 
     public function test_reading_under_a_quarter_of_writing_is_trouble(): void
@@ -66,7 +98,14 @@ final class RepeatRulesTest extends TestCase
     public function test_typed_slips_are_struck_and_named(): void
     {
         $typed = fn (float $read): array => self::speed(null, $read, null, ['source' => 'typed']);
-        foreach ([[760.0, 'megabits read as megabytes'], [11.9, 'megabytes read as megabits'], [100.0, 'MiB read as MB'], [102.0, 'GiB read as GB']] as [$figure, $slip]) {
+        foreach (
+            [
+                [760.0, 'megabits read as megabytes'],
+                [11.9, 'megabytes read as megabits'],
+                [100.0, 'MiB read as MB'],
+                [102.0, 'GiB read as GB'],
+            ] as [$figure, $slip]
+        ) {
             $verdict = self::judged('128GB CFexpress Type B 95MB/s read', [$typed($figure)]);
             self::assertOn(Topic::Read, VerdictKind::Unproven, $verdict);
             self::assertStringContainsString($slip, self::assertSays('figure-struck', $verdict)->sentence());
@@ -90,13 +129,33 @@ final class RepeatRulesTest extends TestCase
     public function test_a_price_is_a_reason_to_test_and_outweighs_no_proof(): void
     {
         $price = fn (string $paid, array $quotes): array => ['price' => $paid, 'house' => ['prices' => $quotes]];
-        $three = [['label' => '128GB SDXC I V30', 'price' => '34 EUR'], ['label' => '128GB SDXC I V30', 'price' => '36 EUR'], ['label' => '256GB SDXC I V30', 'price' => '72 EUR']];
+        $three = [
+            ['label' => '128GB SDXC I V30', 'price' => '34 EUR'],
+            ['label' => '128GB SDXC I V30', 'price' => '36 EUR'],
+            ['label' => '256GB SDXC I V30', 'price' => '72 EUR'],
+        ];
         self::assertOn(Topic::Price, VerdictKind::Unproven, self::judged(self::V30, [], $price('8 EUR', $three)));
         self::assertOn(Topic::Price, null, self::judged(self::V30, [], $price('10 EUR', $three)));
         self::assertSays('price-under-market', self::judged(self::V30, [], $price('10 EUR', $three)));
         self::assertOn(Topic::Price, null, self::judged(self::V30, [], $price('8 EUR', array_slice($three, 0, 2))));
-        self::assertOn(Topic::Price, null, self::judged(self::V30, [], $price('8 EUR', [...array_slice($three, 0, 2), ['label' => '512GB SDXC I V30', 'price' => '144 EUR']])));
-        self::assertOn(Topic::Price, null, self::judged(self::V30, [], $price('8 EUR', [...array_slice($three, 0, 2), ['label' => '128GB SDXC II V60', 'price' => '90 EUR']])));
+        self::assertOn(
+            Topic::Price,
+            null,
+            self::judged(
+                self::V30,
+                [],
+                $price('8 EUR', [...array_slice($three, 0, 2), ['label' => '512GB SDXC I V30', 'price' => '144 EUR']]),
+            ),
+        );
+        self::assertOn(
+            Topic::Price,
+            null,
+            self::judged(
+                self::V30,
+                [],
+                $price('8 EUR', [...array_slice($three, 0, 2), ['label' => '128GB SDXC II V60', 'price' => '90 EUR']]),
+            ),
+        );
         $proven = self::judged(self::V30, [self::proof(86, 92, ['chain' => self::ORDINARY])], $price('8 EUR', $three));
         self::assertVerdict(VerdictKind::Sound, $proven);
         self::assertOn(Topic::Price, VerdictKind::Unproven, $proven);

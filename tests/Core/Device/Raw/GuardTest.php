@@ -48,11 +48,14 @@ final class GuardTest extends TestCase
         self::disk($root, 'sdc', '8:32', ['sdc1' => '8:33']);
         self::disk($root, 'sdd', '8:48', ['sdd1' => '8:49'], ['dm-0']);
         mkdir("{$root}/proc/self", recursive: true);
-        file_put_contents("{$root}/proc/self/mountinfo", implode("\n", [
-            '22 1 8:2 / / rw,relatime shared:1 - ext4 /dev/sda2 rw',
-            '30 22 8:17 / /media/wren/CARD\040ONE rw - exfat /dev/sdb1 rw',
-            '31 22 254:0 / /mnt/volume rw - ext4 /dev/mapper/volume rw',
-        ]));
+        file_put_contents(
+            "{$root}/proc/self/mountinfo",
+            implode("\n", [
+                '22 1 8:2 / / rw,relatime shared:1 - ext4 /dev/sda2 rw',
+                '30 22 8:17 / /media/wren/CARD\040ONE rw - exfat /dev/sdb1 rw',
+                '31 22 254:0 / /mnt/volume rw - ext4 /dev/mapper/volume rw',
+            ]),
+        );
         file_put_contents("{$root}/proc/swaps", "Filename Type Size Used Priority\n");
 
         return $root;
@@ -121,7 +124,13 @@ final class GuardTest extends TestCase
         $target = Target::of('/dev/made-up', ['dev' => 5, 'ino' => 9, 'mode' => 0060660, 'rdev' => (8 << 8) | 32, 'nlink' => 1]);
         $kernel = new Kernel($this->host());
         (new Guard([], Bytes::gigabytes(32), kernel: $kernel))->admit('x', $target, Bytes::of(31_914_983_424));
-        foreach ([[Bytes::gigabytes(1000), 'more than the 32 GB'], [Bytes::gigabytes(8), 'less than the 32 GB'], [Bytes::of(0), 'no card in the reader']] as [$size, $words]) {
+        foreach (
+            [
+                [Bytes::gigabytes(1000), 'more than the 32 GB'],
+                [Bytes::gigabytes(8), 'less than the 32 GB'],
+                [Bytes::of(0), 'no card in the reader'],
+            ] as [$size, $words]
+        ) {
             try {
                 (new Guard([], Bytes::gigabytes(32), kernel: $kernel))->admit('x', $target, $size);
                 self::fail('it was let in');
@@ -144,24 +153,41 @@ final class GuardTest extends TestCase
                 self::assertSame(trim((string) file_get_contents($file)), $target->numbers(), $node);
             }
         }
-        self::assertSame('259:70000', Target::of('x', ['rdev' => (259 << 8) | (70000 & 0xFF) | ((70000 & ~0xFF) << 12), 'mode' => 0060000])->numbers());
+        self::assertSame(
+            '259:70000',
+            Target::of('x', ['rdev' => (259 << 8) | (70000 & 0xFF) | ((70000 & ~0xFF) << 12), 'mode' => 0060000])->numbers(),
+        );
     }
 
     public function test_a_device_that_is_not_on_the_list_is_refused_by_whatever_name(): void
     {
-        $devices = array_filter(['/dev/vda', '/dev/sda', '/dev/nvme0n1', '/dev/loop0', '/dev/ram0', '/dev/xvda'], fn (string $path): bool => @filetype($path) === 'block');
+        $devices = array_filter(
+            ['/dev/vda', '/dev/sda', '/dev/nvme0n1', '/dev/loop0', '/dev/ram0', '/dev/xvda'],
+            fn (string $path): bool => @filetype($path) === 'block',
+        );
         if ($devices === []) {
             self::markTestSkipped('This machine has no block device.');
         }
         $device = reset($devices);
         $folder = $this->folder();
         symlink($device, "{$folder}/card.img");
-        foreach ([$device, "{$folder}/card.img", "{$folder}/../".basename($folder).'/card.img', '/dev/../dev/'.basename($device), "/dev/./{$device}/../".basename($device)] as $path) {
+        foreach (
+            [
+                $device,
+                "{$folder}/card.img",
+                "{$folder}/../".basename($folder).'/card.img',
+                '/dev/../dev/'.basename($device),
+                "/dev/./{$device}/../".basename($device),
+            ] as $path
+        ) {
             $said = self::refused($path, new Guard(["{$folder}/x*", '/dev/disk/by-id/usb-*'], images: [$folder]));
             self::assertMatchesRegularExpression('/not on this station’s list|There is no device/', $said);
         }
         // A pattern is not stretched over folders by `..`.
-        self::assertStringContainsString('not on this station’s list', self::refused('/dev/shm/../'.basename($device), new Guard(['/dev/shm/*'])));
+        self::assertStringContainsString(
+            'not on this station’s list',
+            self::refused('/dev/shm/../'.basename($device), new Guard(['/dev/shm/*'])),
+        );
     }
 
     public function test_what_is_no_medium_is_refused(): void

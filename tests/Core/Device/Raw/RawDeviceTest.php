@@ -45,7 +45,7 @@ final class RawDeviceTest extends TestCase
     public function test_an_image_is_proven_to_its_last_byte(int $bytes, string $under): void
     {
         $device = RawDevice::open($this->image($bytes, $under), new Guard([]));
-        $result = FullProof::on($device, new HostClock);
+        $result = FullProof::on($device, new HostClock());
         $device->close();
         self::assertSame([$bytes, 0, $bytes], [$result->core->covered(), $result->core->bad(), $device->size()->count]);
         // A file system in memory has no medium behind the host's cache.
@@ -62,7 +62,11 @@ final class RawDeviceTest extends TestCase
         $device->settle();
         self::assertSame($imprint->block(2 * Imprint::BLOCK), file_get_contents($path, false, null, 2 * Imprint::BLOCK, Imprint::BLOCK));
         self::assertSame($imprint->range(512, 1024), file_get_contents($path, false, null, 512, 1024));
-        self::assertSame(str_repeat("\0", 512), file_get_contents($path, false, null, 0, 512), 'a write that is out of step spoils no neighbour');
+        self::assertSame(
+            str_repeat("\0", 512),
+            file_get_contents($path, false, null, 0, 512),
+            'a write that is out of step spoils no neighbour',
+        );
     }
 
     public function test_what_was_fetched_ahead_is_not_served_after_it_was_changed(): void
@@ -113,7 +117,7 @@ final class RawDeviceTest extends TestCase
         $path = $this->image(64 * Imprint::BLOCK);
         $device = RawDevice::open($path, new Guard([]));
         rename($path, "{$path}.away");
-        $result = FullProof::on($device, new HostClock);
+        $result = FullProof::on($device, new HostClock());
         self::assertNotNull($result->cutShort);
         self::assertSame(0, $result->core->covered());
     }
@@ -127,7 +131,7 @@ final class RawDeviceTest extends TestCase
         try {
             exec('truncate -s 32M '.escapeshellarg("{$folder}/card.img"));
             $device = RawDevice::open("{$folder}/card.img", new Guard([]));
-            $result = FullProof::on($device, new HostClock);
+            $result = FullProof::on($device, new HostClock());
             $device->close();
             self::assertStringContainsString('was full after', (string) $result->note);
             self::assertLessThanOrEqual(9 * Imprint::BLOCK, $result->write->bytes->count);
@@ -165,7 +169,7 @@ final class RawDeviceTest extends TestCase
         foreach ([8, 96] as $blocks) {
             $device = RawDevice::open($this->image($blocks * Imprint::BLOCK), new Guard([]));
             memory_reset_peak_usage();
-            FullProof::on($device, new HostClock);
+            FullProof::on($device, new HostClock());
             $device->close();
             $peaks[] = memory_get_peak_usage();
         }

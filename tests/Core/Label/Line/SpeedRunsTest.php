@@ -18,7 +18,10 @@ final class SpeedRunsTest extends TestCase
     private static function runs(string $line): array
     {
         return array_map(
-            fn (array $run): string => implode(' ', array_map(fn (SpeedToken $token): string => $token->isFigure() ? $token->number.$token->unit : $token->kind, $run)),
+            fn (array $run): string => implode(
+                ' ',
+                array_map(fn (SpeedToken $token): string => $token->isFigure() ? $token->number.$token->unit : $token->kind, $run),
+            ),
             SpeedRuns::of(" {$line} "),
         );
     }

@@ -56,17 +56,20 @@ final class CompareTest extends TestCase
     /** @return iterable<string, array{float, float, bool}> true ratio of the speeds, spread, whether they are twins */
     public static function ratios(): iterable
     {
-        yield 'the same' => [1.00, 0.01, true];
+        yield 'the same' => [1.0, 0.01, true];
         yield 'two in a hundred' => [1.02, 0.01, true];
         yield 'eight in a hundred' => [1.08, 0.01, false];
-        yield 'the same, but too unsteady to tell' => [1.00, 0.12, false];
+        yield 'the same, but too unsteady to tell' => [1.0, 0.12, false];
     }
 
     #[DataProvider('ratios')]
     public function test_twins_are_as_fast_as_one_another(float $ratio, float $spread, bool $twins): void
     {
         $chance = new Randomizer(new Xoshiro256StarStar(11));
-        $draw = fn (float $about): array => array_map(fn (): float => $about * (1 + $spread * $chance->getInt(-1000, 1000) / 1000), range(1, 5));
+        $draw = fn (float $about): array => array_map(
+            fn (): float => $about * (1 + ($spread * $chance->getInt(-1000, 1000)) / 1000),
+            range(1, 5),
+        );
         self::assertSame($twins, Twins::areEquivalent($draw(90e6), $draw(90e6 * $ratio)));
     }
 
@@ -76,7 +79,8 @@ final class CompareTest extends TestCase
         $passed = 0;
         for ($seed = 1; $seed <= 400; $seed++) {
             $chance = new Randomizer(new Xoshiro256StarStar($seed));
-            $normal = fn (): float => sqrt(-2 * log($chance->getInt(1, 1_000_000) / 1e6)) * cos(2 * M_PI * $chance->getInt(1, 1_000_000) / 1e6);
+            $normal = fn (): float => sqrt(-2 * log($chance->getInt(1, 1_000_000) / 1e6)) *
+                cos((2 * M_PI * $chance->getInt(1, 1_000_000)) / 1e6);
             $draw = fn (float $about): array => array_map(fn (): float => $about * (1 + 0.01 * $normal()), range(1, 5));
             $passed += Twins::areEquivalent($draw(90e6), $draw(90e6 * 1.05)) ? 1 : 0;
         }

@@ -14,7 +14,13 @@ final class PairsTest extends TestCase
     /** @return array{string, list<float>, list<float>} */
     private static function pair(float $first, float $second): array
     {
-        $spread = fn (float $rate): array => array_map(fn (float $off): float => $rate * 1e6 * (1 + $off), [-0.006, -0.002, 0.0, 0.003, 0.005]);
+        $spread = fn (float $rate): array => array_map(fn (float $off): float => $rate * 1e6 * (1 + $off), [
+            -0.006,
+            -0.002,
+            0.0,
+            0.003,
+            0.005,
+        ]);
 
         return ["{$first} and {$second}", $spread($first), $spread($second)];
     }

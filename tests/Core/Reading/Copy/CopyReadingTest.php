@@ -41,7 +41,13 @@ final class CopyReadingTest extends TestCase
     #[DataProvider('copies')]
     public function test_a_copy_comes_out_as_the_trade_says(string $size, string $time, float $megabytes): void
     {
-        self::assertEqualsWithDelta($megabytes, self::copy($size, ['copied' => $time])->rate()?->megabytes(), 0.05);
+        self::assertEqualsWithDelta(
+            $megabytes,
+            self::copy($size, ['copied' => $time])
+                ->rate()
+                ?->megabytes(),
+            0.05,
+        );
     }
 
     public function test_what_done_meant_is_the_last_lap(): void
@@ -96,10 +102,16 @@ final class CopyReadingTest extends TestCase
         [$slow, $fast] = [Rate::megabytesPerSecond(90), Rate::megabytesPerSecond(180)];
         $one = self::copy('14.7 GB', ['previews' => '4:21'], 600);
         self::assertSame(Bound::Previews, $one->boundBeside(self::copy('14.7 GB', ['previews' => '4:20'], 600), $slow, $fast));
-        self::assertSame(Bound::NotTheCard, self::copy('14.7 GB', ['copied' => '4:21'])->boundBeside(self::copy('14.7 GB', ['copied' => '4:20']), $fast, $slow));
+        self::assertSame(
+            Bound::NotTheCard,
+            self::copy('14.7 GB', ['copied' => '4:21'])->boundBeside(self::copy('14.7 GB', ['copied' => '4:20']), $fast, $slow),
+        );
         self::assertSame(Bound::Open, $one->boundBeside(self::copy('14.7 GB', ['previews' => '2:20'], 600), $slow, $fast));
         self::assertSame(Bound::Open, $one->boundBeside(self::copy('20 GB', ['previews' => '4:20'], 600), $slow, $fast));
-        self::assertSame(Bound::Open, $one->boundBeside(self::copy('14.7 GB', ['previews' => '4:20'], 600), $slow, Rate::megabytesPerSecond(99)));
+        self::assertSame(
+            Bound::Open,
+            $one->boundBeside(self::copy('14.7 GB', ['previews' => '4:20'], 600), $slow, Rate::megabytesPerSecond(99)),
+        );
         foreach (Bound::cases() as $bound) {
             self::assertNotSame('', $bound->words());
         }

@@ -27,13 +27,19 @@ final class FileOverheadTest extends TestCase
         self::assertNotNull($overhead);
         self::assertEqualsWithDelta(0.006, $overhead->perFile->seconds, 1e-9);
         self::assertEqualsWithDelta(90e6, $overhead->rate->bytesPerSecond, 1);
-        self::assertStringContainsString('each file costs 6.0 ms besides its bytes, which go at 90 MB/s (told by 500 smaller against 100 larger files)', $overhead->words());
+        self::assertStringContainsString(
+            'each file costs 6.0 ms besides its bytes, which go at 90 MB/s (told by 500 smaller against 100 larger files)',
+            $overhead->words(),
+        );
     }
 
     public function test_noise_of_a_few_percent_leaves_it_near(): void
     {
         $chance = new Randomizer(new Xoshiro256StarStar(7));
-        $files = array_map(fn (array $file): array => [$file[0], $file[1] * (1 + $chance->getInt(-50, 50) / 1000)], self::timed([...array_fill(0, 400, 100_000), ...array_fill(0, 60, 30_000_000)], 0.02, 80e6));
+        $files = array_map(
+            fn (array $file): array => [$file[0], $file[1] * (1 + $chance->getInt(-50, 50) / 1000)],
+            self::timed([...array_fill(0, 400, 100_000), ...array_fill(0, 60, 30_000_000)], 0.02, 80e6),
+        );
         self::assertEqualsWithDelta(0.02, FileOverhead::of($files)?->perFile->seconds, 0.001);
     }
 

@@ -114,7 +114,10 @@ final class CourseTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{list<array{int, float}>, list<float>, list<float>}> parts, speeds of the plateaus in MB/s, cliffs in GB */
+    /**
+     * @return iterable<string, array{list<array{int, float}>, list<float>, list<float>}> parts, speeds of the plateaus in MB/s,
+     * cliffs in GB
+     */
     public static function courses(): iterable
     {
         yield 'one speed' => [[[60, 90]], [90], []];
@@ -157,12 +160,12 @@ final class CourseTest extends TestCase
     {
         $points = [];
         for ($i = 0; $i < 200; $i++) {
-            $points[] = [($i + 1) * 1e9, (100 - 30 * ($i + 0.5) / 200) * 1e6 * (1 + 0.01 * sin($i * 7.7))];
+            $points[] = [($i + 1) * 1e9, (100 - (30 * ($i + 0.5)) / 200) * 1e6 * (1 + 0.01 * sin($i * 7.7))];
         }
         $reading = CourseReading::of($points);
         self::assertSame([], $reading->cliffs());
         self::assertNotNull($reading->fade);
-        self::assertEqualsWithDelta(0.30, $reading->fade->lost, 0.03);
+        self::assertEqualsWithDelta(0.3, $reading->fade->lost, 0.03);
         self::assertLessThan(0.02, $reading->fade->margin);
     }
 

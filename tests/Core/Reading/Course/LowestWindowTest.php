@@ -26,7 +26,7 @@ final class LowestWindowTest extends TestCase
     public function test_no_window_is_lower_than_the_one_it_finds(int $seed): void
     {
         $chance = new Randomizer(new Xoshiro256StarStar($seed));
-        $lowest = new LowestWindow;
+        $lowest = new LowestWindow();
         [$points, $at] = [[], 0.0];
         foreach (range(1, $chance->getInt(8, 60)) as $i) {
             [$bytes, $seconds] = [(float) $chance->getInt(1_000_000, 90_000_000), $chance->getInt(20, 2500) / 1000];
@@ -54,7 +54,7 @@ final class LowestWindowTest extends TestCase
 
     public function test_a_short_stall_in_a_day_of_writing_is_not_averaged_away(): void
     {
-        $lowest = new LowestWindow;
+        $lowest = new LowestWindow();
         for ($second = 0; $second < 86_400; $second++) {
             $lowest->add($second >= 50_000 && $second < 50_006 ? 2e6 : 90e6, 1.0);
         }
@@ -65,7 +65,7 @@ final class LowestWindowTest extends TestCase
 
     public function test_the_first_second_does_not_count_and_less_than_five_tell_nothing(): void
     {
-        $lowest = new LowestWindow;
+        $lowest = new LowestWindow();
         $lowest->add(1e6, 1.0);
         $lowest->add(199e6, 3.9);
         self::assertNull($lowest->floor());

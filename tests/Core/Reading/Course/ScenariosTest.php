@@ -21,8 +21,8 @@ final class ScenariosTest extends TestCase
     {
         for ($seed = 1; $seed <= self::SCENARIOS; $seed++) {
             $truth = Scenario::seeded($seed);
-            $clock = new StandInClock;
-            yield $seed => [$truth, CourseReading::of((new SustainedRun)->on(new StandInDevice($truth->medium, $clock), $clock)->trace)];
+            $clock = new StandInClock();
+            yield $seed => [$truth, CourseReading::of((new SustainedRun())->on(new StandInDevice($truth->medium, $clock), $clock)->trace)];
         }
     }
 
@@ -43,7 +43,12 @@ final class ScenariosTest extends TestCase
             $invented += count($cliffs) - 1;
             self::assertEqualsWithDelta(1, $cliffs[0] / $truth->cliff->count, 0.02, "cliff of {$seed}");
             self::assertEqualsWithDelta(1, $reading->plateaus[0]->rate->over($truth->fast), 0.03, "plateau before, {$seed}");
-            self::assertEqualsWithDelta(1, $reading->plateaus[count($reading->plateaus) - 1]->rate->over($truth->slow), 0.03, "plateau after, {$seed}");
+            self::assertEqualsWithDelta(
+                1,
+                $reading->plateaus[count($reading->plateaus) - 1]->rate->over($truth->slow),
+                0.03,
+                "plateau after, {$seed}",
+            );
         }
         self::assertLessThanOrEqual(self::SCENARIOS / 100, $invented);
     }

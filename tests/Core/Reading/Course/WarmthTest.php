@@ -33,7 +33,10 @@ final class WarmthTest extends TestCase
 
     public function test_a_cliff_is_not_laid_to_heat(): void
     {
-        $course = new Course([...array_map(fn (int $i): array => [$i * 1e9, 120e6], range(1, 20)), ...array_map(fn (int $i): array => [$i * 1e9, 40e6], range(21, 60))]);
+        $course = new Course([
+            ...array_map(fn (int $i): array => [$i * 1e9, 120e6], range(1, 20)),
+            ...array_map(fn (int $i): array => [$i * 1e9, 40e6], range(21, 60)),
+        ]);
         $readings = array_map(fn (int $i): array => [$i * 1e9, 24.0 + $i / 2], range(1, 60));
         self::assertGreaterThan(0.1, Warmth::along($course, $readings)?->perTenDegrees);
         $within = Warmth::along($course, $readings, new Plateau(20e9, 60e9, Rate::megabytesPerSecond(40)));

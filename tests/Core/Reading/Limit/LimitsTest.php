@@ -16,7 +16,12 @@ final class LimitsTest extends TestCase
 {
     private static function cell(string $card, string $reader, float $megabytes, string $make = 'one make'): Cell
     {
-        return new Cell($card, $reader, array_map(fn (float $off): float => $megabytes * 1e6 * (1 + $off), [-0.008, -0.003, 0.0, 0.004, 0.007]), $make);
+        return new Cell(
+            $card,
+            $reader,
+            array_map(fn (float $off): float => $megabytes * 1e6 * (1 + $off), [-0.008, -0.003, 0.0, 0.004, 0.007]),
+            $make,
+        );
     }
 
     /** @param  list<Bound>  $bounds */
@@ -160,11 +165,15 @@ final class LimitsTest extends TestCase
         self::assertLessThan($right, $undecided);
     }
 
-    /** @return array{list<Cell>, array<string, LimitedBy|null>} cells of runs that scatter; which link was the limit, null where both are as fast */
+    /**
+     * @return array{list<Cell>, array<string, LimitedBy|null>} cells of runs that scatter; which link was the limit, null where
+     * both are as fast
+     */
     private static function grid(int $seed): array
     {
         $chance = new Randomizer(new Xoshiro256StarStar($seed));
-        $normal = fn (): float => sqrt(-2 * log($chance->getInt(1, 1_000_000) / 1e6)) * cos(2 * M_PI * $chance->getInt(1, 1_000_000) / 1e6);
+        $normal = fn (): float => sqrt(-2 * log($chance->getInt(1, 1_000_000) / 1e6)) *
+            cos((2 * M_PI * $chance->getInt(1, 1_000_000)) / 1e6);
         $spread = $chance->getInt(3, 30) / 1000;
         [$cells, $truth] = [[], []];
         $readers = array_map(fn (): float => $chance->getInt(40, 300) * 1e6, range(1, $chance->getInt(2, 5)));
