@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Pages;
 
 use App\Evidence\CardEvidence;
-use App\Http\Person;
 use App\Models\Card;
 use App\Models\Run;
 use App\Props\Margin\CautionProps;
@@ -26,8 +25,11 @@ use Tally\Verdict\VerdictKind;
 /** The margin beside a card, at one of the stages. */
 final readonly class Margin
 {
-    /** @param  Collection<int, Run>  $runs */
-    public static function at(string $stage, Card $card, Collection $runs): MarginProps
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @param  string|null  $by  who is at the bench
+     */
+    public static function at(string $stage, Card $card, Collection $runs, ?string $by): MarginProps
     {
         $evidence = CardEvidence::of($card, $runs);
         $verdict = Judge::judge($evidence);
@@ -38,7 +40,7 @@ final readonly class Margin
             self::cautions($stage, $card->overruled ?? $verdict->kind, $runs),
             self::step($verdict->nextWhen($card->overruled), $card->tag),
             $card->tag,
-            Person::of(request()) ?? '',
+            $by ?? '',
             self::overrule($card),
         );
     }

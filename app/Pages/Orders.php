@@ -7,7 +7,6 @@ namespace App\Pages;
 use App\Evidence\CardEvidence;
 use App\Gear\Rig;
 use App\Gear\SlotPath;
-use App\Http\Requests\OrderRun;
 use App\Models\Card;
 use App\Models\Run;
 use App\Models\Slot;
@@ -21,6 +20,7 @@ use App\Props\Run\OrderProps;
 use App\Props\Run\ProgressProps;
 use App\Props\Run\ShelfProps;
 use App\Props\Run\SlotProps;
+use App\Runs\Ordered;
 use App\Runs\ProgressRecord;
 use App\Stations\Contents;
 use App\Stations\Part;
@@ -38,8 +38,12 @@ use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 use Tally\Reading\Condition;
 use Tally\Reading\Coverage;
+use Tally\Record\FilesParameters;
+use Tally\Record\ProofParameters;
 use Tally\Record\ProofRecord;
 use Tally\Record\RunKind;
+use Tally\Record\SizeParameters;
+use Tally\Record\SpeedParameters;
 use Tally\StandIn\Shelf;
 use Tally\Verdict\Step;
 
@@ -108,29 +112,28 @@ final readonly class Orders
      * @param  Collection<int, Run>  $before
      * @return string|null in words; null where nothing can be told
      */
-    public static function expected(Card $card, Collection $before, OrderRun $request, Station $station): ?string
+    public static function expected(Card $card, Collection $before, Ordered $order): ?string
     {
         $label = $card->label();
-        $path = Rig::path($label, $request->slot($station));
+        $path = Rig::path($label, $order->slot);
         if ($path === null) {
             return null;
         }
         $forecast = self::forecast($label, $path, CardEvidence::speeds($before));
-        $whole = $request->size()->isZero() ? Bytes::of($card->capacity) : $request->size();
+        [$asked, $whole] = [$order->parameters, Bytes::of($card->capacity)];
 
-        return match ($request->kind()) {
-            RunKind::Screen => $forecast->ofScreen(new ScreenPlan($whole, $request->integer('points', ScreenPlan::POINTS)))->print(),
-            RunKind::Speed => $forecast->ofSpeed($request->plan())->print(),
-            RunKind::Sustained => $forecast->ofWriting($whole)->print(),
-            RunKind::Files => $forecast
-                ->ofFiles(
-                    $request->integer('files', SmallFiles::FILES),
-                    Bytes::of(SmallFiles::EACH),
-                    $request->integer('runs', SmallFiles::ROUNDS),
-                )
-                ->print(),
-            default => $forecast->for($whole)->print(),
+        $span = match (true) {
+            $asked instanceof SpeedParameters => $forecast->ofSpeed($asked->plan),
+            $asked instanceof FilesParameters => $forecast->ofFiles($asked->files, Bytes::of(SmallFiles::EACH), $asked->times),
+            $asked instanceof SizeParameters => $forecast->ofWriting($asked->size ?? $whole),
+            $asked instanceof ProofParameters && $order->kind === RunKind::Screen => $forecast->ofScreen(
+                new ScreenPlan($asked->size ?? $whole, $asked->points),
+            ),
+            $asked instanceof ProofParameters => $forecast->for($asked->size ?? $whole),
+            default => null,
         };
+
+        return $span?->print();
     }
 
     /**

@@ -14,11 +14,11 @@ use App\Props\Run\HeatProps;
 use App\Props\Run\RunSheetProps;
 use App\Props\Run\VoidProps;
 use App\Props\Run\WayProps;
-use Tally\Probe\SmallFilesResult;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Temperature;
 use Tally\Reading\Copy\SmallFilesReading;
+use Tally\Reading\Copy\SmallFilesResult;
 use Tally\Reading\Standing;
 use Tally\Reading\WayReading;
 use Tally\Record\FilesRecord;
@@ -43,7 +43,7 @@ final readonly class RunPage
             'card' => LabelWords::card($run->card),
             'run' => self::sheet($run),
             'person' => $person ?? '',
-            'margin' => Margin::at('measure', $run->card, $runs),
+            'margin' => Margin::at('measure', $run->card, $runs, $person),
         ];
     }
 

@@ -6,7 +6,6 @@ namespace App\People;
 
 use App\Models\SignIn;
 use App\Models\User;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -54,13 +53,13 @@ final readonly class PeopleBook
         $user->forceFill(['disabled_at' => null])->save();
     }
 
-    public static function note(Request $request, string $name, SignInOutcome $outcome): void
+    public static function note(string $name, SignInOutcome $outcome, ?string $address, ?string $agent): void
     {
         SignIn::query()->create([
             'name' => mb_substr(mb_scrub($name), 0, 80),
             'outcome' => $outcome,
-            'address' => $request->ip() ?? '',
-            'agent' => mb_substr(mb_scrub((string) $request->userAgent()), 0, 200),
+            'address' => $address ?? '',
+            'agent' => mb_substr(mb_scrub($agent ?? ''), 0, 200),
             'created_at' => now(),
         ]);
     }

@@ -6,7 +6,6 @@ namespace App\Photos;
 
 use App\Models\Card;
 use App\Models\Photo;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Intervention\Image\Encoders\JpegEncoder;
@@ -28,10 +27,15 @@ final readonly class PhotoStore
 
     private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
 
-    /** @throws NotAPhoto with a sentence */
-    public static function keep(Card $card, string $side, UploadedFile $file, ?string $by): Photo
+    /**
+     * @param  string  $path  where the file lies
+     * @param  string  $called  what whoever sent it calls it
+     *
+     * @throws NotAPhoto with a sentence
+     */
+    public static function keep(Card $card, string $side, string $path, string $called, ?string $by): Photo
     {
-        [$jpeg, $width, $height] = self::encodedAnew($file);
+        [$jpeg, $width, $height] = self::encodedAnew($path, Str::limit($called, 60));
 
         return DB::transaction(function () use ($card, $side, $jpeg, $width, $height, $by): Photo {
             $card->photos()->where('side', $side)->delete();
@@ -52,13 +56,13 @@ final readonly class PhotoStore
      *
      * @throws NotAPhoto
      */
-    private static function encodedAnew(UploadedFile $file): array
+    private static function encodedAnew(string $path, string $name): array
     {
-        $name = Str::limit($file->getClientOriginalName(), 60);
-        if ($file->getSize() > self::MOST_BYTES) {
-            throw NotAPhoto::tooLarge($name, $file->getSize(), self::MOST_BYTES);
+        $bytes = (int) filesize($path);
+        if ($bytes > self::MOST_BYTES) {
+            throw NotAPhoto::tooLarge($name, $bytes, self::MOST_BYTES);
         }
-        $size = @getimagesize($file->getPathname());
+        $size = @getimagesize($path);
         if ($size === false || ! in_array($size[2], self::TYPES, true)) {
             throw NotAPhoto::otherKind($name);
         }
@@ -66,7 +70,7 @@ final readonly class PhotoStore
             throw NotAPhoto::tooManyPixels($name, $size[0], $size[1]);
         }
         try {
-            $image = ImageManager::gd()->read($file->getPathname())->scaleDown(self::SIDE, self::SIDE);
+            $image = ImageManager::gd()->read($path)->scaleDown(self::SIDE, self::SIDE);
 
             return [(string) $image->encode(new JpegEncoder(84, strip: true)), $image->width(), $image->height()];
         } catch (Throwable) {

@@ -8,6 +8,7 @@ use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\EndsRun;
+use Tally\Pattern\Data;
 use Tally\Quantity\Bytes;
 
 /** The seam to a medium, whatever it is. Offsets and lengths are in bytes. */

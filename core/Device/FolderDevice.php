@@ -11,7 +11,9 @@ use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
 use Tally\Device\Host\OpenFile;
+use Tally\Pattern\Data;
 use Tally\Pattern\Imprint;
+use Tally\Pattern\Literal;
 use Tally\Quantity\Bytes;
 
 /**

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Pattern;
 
-use Tally\Device\Data;
-
 /** Says what came back, where, down to the sector. */
 final class Appraiser
 {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Pattern;
 
-use Tally\Device\Data;
-
 /** Bytes that nothing was ever kept in. */
 final readonly class Blank implements Data
 {

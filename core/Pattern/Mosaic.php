@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Pattern;
 
-use Tally\Device\Data;
-
 /** What a made-up medium gives back: a row of described pieces, whose bytes are made only when asked for. */
 final readonly class Mosaic implements Data
 {

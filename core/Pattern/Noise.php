@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Pattern;
 
-use Tally\Device\Data;
-
 /** A stretch in which every sector has some wrong bits. */
 final readonly class Noise implements Data
 {

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Pattern;
 
-use Tally\Device\Data;
-
 /** A piece of an imprint, as described; its bytes are made when asked for. */
 final readonly class Stretch implements Data
 {

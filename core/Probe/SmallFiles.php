@@ -18,7 +18,10 @@ use Tally\Probe\Watch\Pacemaker;
 use Tally\Probe\Watch\Phase;
 use Tally\Probe\Watch\Unwatched;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
+use Tally\Reading\Copy\SmallFilesResult;
+use Tally\Reading\Copy\SmallFilesRound;
 
 /**
  * The same bytes once as many small files and once as one large file, several rounds: the difference is what files cost,

@@ -6,6 +6,7 @@ namespace Tally\Probe;
 
 use Tally\Probe\Watch\Keeper;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Passage;
 
 /** Collects the whole passages of a speed run as they are measured. Warm-ups are told apart and not counted. */
 final class SpeedCourse

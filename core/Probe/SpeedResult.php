@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Probe;
 
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Passage;
 
 /** What a speed run measured. Only whole passages count: one that was stopped half-way is not in it. */
 final readonly class SpeedResult

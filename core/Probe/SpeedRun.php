@@ -19,6 +19,7 @@ use Tally\Probe\Watch\Pacemaker;
 use Tally\Probe\Watch\Phase;
 use Tally\Probe\Watch\Unwatched;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
 
 /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Probe;
 
+use Tally\Quantity\Passage;
 use Tally\Reading\Course\SustainedFloor;
 
 /** What one long write showed. What was written before it was stopped or the medium went away counts. */

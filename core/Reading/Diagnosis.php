@@ -7,7 +7,6 @@ namespace Tally\Reading;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
-use Tally\Probe\Proof\CoreSample;
 use Tally\Quantity\Bytes;
 
 /** What a core sample means: how much the medium truly has, and whether it lies or is ill. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tally\Reading;
 
 use Tally\Pattern\BlockClass;
-use Tally\Probe\Proof\CoreSample;
 use Tally\Quantity\Bytes;
 
 /** How bad places lie on a medium: in one spot, in clusters, or scattered; and how much of what they gave back was wrong. */

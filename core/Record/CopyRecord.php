@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Record;
 
-use Tally\Copy\CopyResult;
+use Tally\Probe\Copy\CopyResult;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 use Tally\Reading\Copy\CopyReading;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tally\Record;
 
-use Tally\Probe\Passage;
-use Tally\Probe\SmallFilesResult;
-use Tally\Probe\SmallFilesRound;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
+use Tally\Reading\Copy\SmallFilesResult;
+use Tally\Reading\Copy\SmallFilesRound;
 
 /** What is kept of a run of small files. */
 final readonly class FilesRecord implements Result

@@ -6,11 +6,11 @@ namespace Tally\Record;
 
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
-use Tally\Probe\Passage;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\ProofResult;
 use Tally\Probe\Screen\ScreenPlan;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
 use Tally\Reading\Condition;
 use Tally\Reading\Coverage;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tally\Record;
 
-use Tally\Probe\Passage;
 use Tally\Probe\SustainedResult;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
 use Tally\Reading\Course\CourseReading;
 

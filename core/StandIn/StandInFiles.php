@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\StandIn;
 
-use Tally\Device\Data;
 use Tally\Device\Files\FileStore;
+use Tally\Pattern\Data;
 
 /** Files on a made-up medium: each costs the file system’s own time besides that of its bytes. */
 final class StandInFiles implements FileStore

@@ -54,6 +54,50 @@ final class ArchitectureTest extends TestCase
         self::assertStringContainsString('declare(strict_types=1);', $code);
     }
 
+    /** The rooms of `core/`: each may use those before it and none behind it, so that there are no circles. */
+    private const ROOMS = [
+        'Quantity', 'Chain', 'Label', 'Buying', 'Pattern', 'Device', 'Reading', 'Probe', 'Measured', 'Record', 'Inspection',
+        'Evidence', 'Verdict', 'Origin', 'CaseFile', 'Offload', 'StandIn',
+    ];
+
+    #[DataProvider('files')]
+    public function test_a_room_of_core_uses_only_rooms_before_it(string $path): void
+    {
+        $room = explode('/', explode('/core/', $path)[1])[0];
+        $place = array_search($room, self::ROOMS, true);
+        self::assertIsInt($place, "{$room} stands nowhere in the list of rooms");
+        preg_match_all('/\bTally\\\\(\w+)\\\\\w/', (string) file_get_contents($path), $used);
+        foreach (array_unique($used[1]) as $other) {
+            $at = array_search($other, self::ROOMS, true);
+            self::assertTrue(is_int($at) && $at <= $place, "{$path} uses {$other}, which stands behind {$room}");
+        }
+    }
+
+    /** What answers requests may use every room of the application; none of them may know that there are requests. */
+    public function test_no_room_of_the_application_knows_http(): void
+    {
+        $app = dirname(__DIR__, 2).'/app';
+        $rooms = array_diff((array) scandir($app), ['.', '..', 'Http', 'Providers']);
+        exec('cd '.escapeshellarg($app).' && grep -rnE "^use (App.Http|Illuminate.Http|Inertia)" '.implode(' ', $rooms), $found);
+        self::assertSame([], $found);
+    }
+
+    public function test_no_line_is_longer_than_a_screen_shows(): void
+    {
+        $root = dirname(__DIR__, 2);
+        exec('cd '.escapeshellarg($root)." && git ls-files '*.php' '*.ts' '*.tsx' '*.mjs' bin start test", $files);
+        self::assertGreaterThan(700, count($files));
+        $long = [];
+        foreach ($files as $file) {
+            foreach (is_file("{$root}/{$file}") ? (array) file("{$root}/{$file}", FILE_IGNORE_NEW_LINES) : [] as $i => $line) {
+                if (mb_strlen((string) $line) > 140) {
+                    $long[] = "{$file}:".($i + 1);
+                }
+            }
+        }
+        self::assertSame([], $long);
+    }
+
     /** Both tell what was true before: the one under a framework's error handler, the other for two minutes. */
     public function test_nobody_asks_for_the_last_error_or_trusts_the_memory_of_where_links_led(): void
     {

@@ -6,11 +6,11 @@ namespace Tests\Reference;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tally\Copy\TimedCopy;
 use Tally\Device\Files\FolderFiles;
 use Tally\Device\FolderDevice;
 use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
+use Tally\Probe\Copy\TimedCopy;
 use Tally\Probe\SmallFiles;
 use Tally\Probe\SpeedPlan;
 use Tally\Probe\SpeedRun;

@@ -6,7 +6,7 @@ namespace Tests\Support;
 
 use RuntimeException;
 use Tally\Device\Addressed;
-use Tally\Device\Data;
+use Tally\Pattern\Data;
 use Tally\Quantity\Bytes;
 
 /** Remembers at which step each place was written and read, and dies at one of them as a killed program does. */

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use Closure;
-use Tally\Device\Data;
 use Tally\Device\Device;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\MediumGone;
+use Tally\Pattern\Data;
 use Tally\Quantity\Bytes;
 
 /** A device with one kind of trouble put in front of it. */

@@ -31,7 +31,7 @@ final readonly class CopyController
         return Inertia::render('Copy', [
             ...CopyPage::of($card, $runs, Station::here()),
             'person' => Person::of($request) ?? '',
-            'margin' => Margin::at('measure', $card, $runs),
+            'margin' => Margin::at('measure', $card, $runs, Person::of($request)),
         ]);
     }
 

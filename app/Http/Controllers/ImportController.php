@@ -36,7 +36,7 @@ final readonly class ImportController
             throw ValidationException::withMessages(['table' => 'No whole table arrived. Choose a CSV, XLSX or ODS of at most 10 MB.']);
         }
         try {
-            $shelf = ImportShelf::put($file);
+            $shelf = ImportShelf::put($file->getPathname(), $file->getClientOriginalName());
         } catch (NotATable $fault) {
             throw ValidationException::withMessages(['table' => $fault->getMessage()]);
         }

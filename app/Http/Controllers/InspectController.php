@@ -32,7 +32,7 @@ final readonly class InspectController
             'history' => InspectPage::history($card, $seen),
             'readers' => InspectPage::readers($card),
             'person' => Person::of($request) ?? '',
-            'margin' => Margin::at('inspect', $card, CardEvidence::runs($card)),
+            'margin' => Margin::at('inspect', $card, CardEvidence::runs($card), Person::of($request)),
         ]);
     }
 

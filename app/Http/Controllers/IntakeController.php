@@ -45,7 +45,7 @@ final readonly class IntakeController
             'card' => LabelWords::card($card),
             'values' => IntakePage::of($card),
             'choices' => IntakePage::choices(),
-            'margin' => Margin::at('intake', $card, $runs),
+            'margin' => Margin::at('intake', $card, $runs, Person::of($request)),
             'claimLine' => MeasurePage::claimLine($card, $runs),
             'photos' => IntakePage::photos($card),
             'revision' => $card->revision,

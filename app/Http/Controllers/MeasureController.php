@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
 use App\Gear\SlotPath;
+use App\Http\Person;
 use App\Models\Card;
 use App\Models\Station;
 use App\Pages\CoursePage;
@@ -13,13 +14,14 @@ use App\Pages\LabelWords;
 use App\Pages\Margin;
 use App\Pages\MeasurePage;
 use App\Pages\Orders;
+use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 use Tally\Quantity\Bytes;
 
 final readonly class MeasureController
 {
-    public function __invoke(Card $card): Response
+    public function __invoke(Request $request, Card $card): Response
     {
         $runs = CardEvidence::runs($card);
 
@@ -30,7 +32,7 @@ final readonly class MeasureController
             'runs' => MeasurePage::table($card, $runs),
             'going' => Orders::going($runs),
             'order' => Orders::for($card, SlotPath::each($card, Station::here()), $runs, Bytes::gigabytes(1), 5),
-            'margin' => Margin::at('measure', $card, $runs),
+            'margin' => Margin::at('measure', $card, $runs, Person::of($request)),
         ]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
+use App\Http\Person;
 use App\Http\Rules\Quantity;
 use App\Models\Card;
 use App\Pages\LabelWords;
@@ -35,7 +36,7 @@ final readonly class OffloadController
             'routes' => OffloadPage::props($routes),
             'count' => count($routes->ranked),
             'leftOut' => $routes->leftOut,
-            'margin' => Margin::at('offload', $card, $runs),
+            'margin' => Margin::at('offload', $card, $runs, Person::of($request)),
         ]);
     }
 }

@@ -35,7 +35,7 @@ final readonly class ProveController
             'by' => Person::of($request) ?? '',
             'going' => Orders::going($runs),
             'order' => Orders::for($card, $paths, $runs, Bytes::of($card->capacity), 1),
-            'margin' => Margin::at('prove', $card, $runs),
+            'margin' => Margin::at('prove', $card, $runs, Person::of($request)),
         ]);
     }
 }

@@ -38,7 +38,9 @@ final readonly class RunController
     /** How long a run would take, while it is still being chosen; keeps nothing. */
     public function forecast(OrderRun $request, Card $card): JsonResponse
     {
-        return response()->json(['expected' => Orders::expected($card, CardEvidence::runs($card), $request, Station::mustBeHere())]);
+        $order = $request->ordered(Station::mustBeHere(), null);
+
+        return response()->json(['expected' => Orders::expected($card, CardEvidence::runs($card), $order)]);
     }
 
     /** Takes a proof up again, from where it was left; or reads what it wrote once more. */

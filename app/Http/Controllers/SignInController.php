@@ -58,14 +58,14 @@ final readonly class SignInController
                 RateLimiter::hit($key);
             }
             $isDisabled = User::query()->where('name', $name)->whereNotNull('disabled_at')->exists();
-            PeopleBook::note($request, $name, $isDisabled ? SignInOutcome::Disabled : SignInOutcome::Wrong);
+            self::note($request, $name, $isDisabled ? SignInOutcome::Disabled : SignInOutcome::Wrong);
             throw ValidationException::withMessages([
                 'name' => 'No one of that name has that password here. Look at both again; a lead can give you a new password.',
             ]);
         }
         $request->session()->regenerate();
         $request->session()->put(SignedIn::SINCE, now()->getTimestamp());
-        PeopleBook::note($request, $name, SignInOutcome::In);
+        self::note($request, $name, SignInOutcome::In);
 
         return redirect(self::to($request->input('to')));
     }
@@ -74,7 +74,7 @@ final readonly class SignInController
     {
         $person = House::person();
         if ($person !== null) {
-            PeopleBook::note($request, $person->name, SignInOutcome::Out);
+            self::note($request, $person->name, SignInOutcome::Out);
         }
         Auth::guard('web')->logout();
         $request->session()->invalidate();
@@ -120,7 +120,7 @@ final readonly class SignInController
         // All other sittings of this person end with it.
         $request->session()->regenerate();
         $request->session()->put('password_hash_web', $person->getAuthPassword());
-        PeopleBook::note($request, $person->name, SignInOutcome::Changed);
+        self::note($request, $person->name, SignInOutcome::Changed);
 
         return redirect('/intake');
     }
@@ -130,7 +130,7 @@ final readonly class SignInController
     {
         foreach (self::keys($request, $name) as $key => $most) {
             if (RateLimiter::tooManyAttempts($key, $most)) {
-                PeopleBook::note($request, $name, SignInOutcome::TooMany);
+                self::note($request, $name, SignInOutcome::TooMany);
                 throw ValidationException::withMessages([
                     'name' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' s, then try again.',
                 ]);
@@ -151,5 +151,10 @@ final readonly class SignInController
     private static function to(mixed $given): string
     {
         return is_string($given) && preg_match('#^/(?![/\\\\])[^\s\\\\]*$#D', $given) === 1 ? $given : '/intake';
+    }
+
+    private static function note(Request $request, string $name, SignInOutcome $outcome): void
+    {
+        PeopleBook::note($name, $outcome, $request->ip(), $request->userAgent());
     }
 }

@@ -32,7 +32,7 @@ final readonly class TypedController
             'chain' => ChainChoices::of($card),
             'today' => Date::now()->format('Y-m-d'),
             'person' => Person::of($request) ?? '',
-            'margin' => Margin::at('measure', $card, CardEvidence::runs($card)),
+            'margin' => Margin::at('measure', $card, CardEvidence::runs($card), Person::of($request)),
         ]);
     }
 

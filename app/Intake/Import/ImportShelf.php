@@ -7,7 +7,6 @@ namespace App\Intake\Import;
 use App\Tables\NotATable;
 use App\Tables\TableReader;
 use Generator;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use RuntimeException;
@@ -22,11 +21,16 @@ final readonly class ImportShelf
 
     private function __construct(public string $id) {}
 
-    /** @throws NotATable */
-    public static function put(UploadedFile $file): self
+    /**
+     * @param  string  $path  where the file lies
+     * @param  string  $called  what whoever sent it calls it
+     *
+     * @throws NotATable
+     */
+    public static function put(string $path, string $called): self
     {
         self::tidy();
-        $name = Str::limit($file->getClientOriginalName(), 60);
+        $name = Str::limit($called, 60);
         $shelf = new self(Str::lower((string) Str::ulid()));
         Storage::makeDirectory('imports');
         $out = fopen($shelf->path(), 'w');
@@ -36,7 +40,7 @@ final readonly class ImportShelf
         fwrite($out, json_encode($name, JSON_THROW_ON_ERROR)."\n");
         $rows = 0;
         try {
-            foreach (TableReader::rows($file->getPathname(), $name) as $number => $cells) {
+            foreach (TableReader::rows($path, $name) as $number => $cells) {
                 fwrite($out, json_encode([$number, $cells], JSON_THROW_ON_ERROR)."\n");
                 $rows++;
             }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tally\Device\Files;
 
-use Tally\Device\Data;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\EndsRun;
+use Tally\Pattern\Data;
 
 /** The seam to a medium where whole files count and not bytes alone: numbered files, each of one piece. */
 interface FileStore

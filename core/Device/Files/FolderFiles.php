@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Device\Files;
 
-use Tally\Device\Data;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\HostRefused;
 use Tally\Device\Fault\Told;
@@ -14,8 +13,9 @@ use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
 use Tally\Device\Host\OpenFile;
 use Tally\Device\HostCache;
-use Tally\Device\Literal;
 use Tally\Device\RunFolder;
+use Tally\Pattern\Data;
+use Tally\Pattern\Literal;
 
 /** Numbered files in a folder of the run’s own on a mounted card. It never touches a file that it did not make. */
 final class FolderFiles implements FileStore

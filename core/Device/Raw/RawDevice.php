@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tally\Device\Raw;
 
 use Tally\Device\Addressed;
-use Tally\Device\Data;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\EndsRun;
@@ -16,9 +15,10 @@ use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
 use Tally\Device\Host\OpenFile;
 use Tally\Device\Identity;
-use Tally\Device\Literal;
 use Tally\Device\Mount;
+use Tally\Pattern\Data;
 use Tally\Pattern\Imprint;
+use Tally\Pattern\Literal;
 use Tally\Quantity\Bytes;
 
 /**

@@ -8,10 +8,10 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\Pattern\Patch;
 use Tally\Probe\Proof\Sample;
-use Tally\Probe\Proof\Shifts;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
 use Tally\Reading\Diagnosis;
+use Tally\Reading\Shifts;
 
 /** Whether a medium gives back what was written elsewhere on it, at which lap, from where on, and whether one lap explains it. */
 final readonly class LapSearch

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Probe\Proof;
 
+use Tally\Reading\CoreSample;
 use Tally\Reading\Diagnosis;
 
 /** Why a write pass was ended early: some places that were written before have changed. */

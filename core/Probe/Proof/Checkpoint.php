@@ -6,6 +6,7 @@ namespace Tally\Probe\Proof;
 
 use InvalidArgumentException;
 use Tally\Quantity\Bytes;
+use Tally\Reading\CoreSample;
 use Tally\Reading\Course\SustainedFloor;
 
 /** Where a proof can be taken up again: what is surely on the medium, and what of it was read back. */

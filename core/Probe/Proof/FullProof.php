@@ -10,12 +10,12 @@ use Tally\Device\Device;
 use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\Imprint;
-use Tally\Probe\Passage;
 use Tally\Probe\Watch\Keeper;
 use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Pacemaker;
 use Tally\Probe\Watch\Unwatched;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
 use Tally\Reading\Diagnosis;
 

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Tally\Probe\Proof;
 
-use Tally\Probe\Passage;
 use Tally\Probe\Screen\ScreenPlan;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Passage;
+use Tally\Reading\CoreSample;
 use Tally\Reading\Course\SustainedFloor;
 use Tally\Reading\Diagnosis;
 

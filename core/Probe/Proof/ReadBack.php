@@ -6,17 +6,18 @@ namespace Tally\Probe\Proof;
 
 use Closure;
 use Tally\Device\Clock;
-use Tally\Device\Data;
 use Tally\Device\Device;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
+use Tally\Pattern\Data;
 use Tally\Pattern\Imprint;
 use Tally\Pattern\Patch;
 use Tally\Probe\Trace;
 use Tally\Probe\Watch\Pacemaker;
 use Tally\Probe\Watch\Phase;
+use Tally\Reading\CoreSample;
 
 /** The read pass of a full proof: says of every sector what came back. */
 final class ReadBack

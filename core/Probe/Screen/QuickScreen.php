@@ -12,9 +12,7 @@ use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\Imprint;
 use Tally\Probe\Narrowing\Narrowing;
-use Tally\Probe\Passage;
 use Tally\Probe\Proof\Alarm;
-use Tally\Probe\Proof\CoreSample;
 use Tally\Probe\Proof\ProofResult;
 use Tally\Probe\Proof\SameCard;
 use Tally\Probe\Proof\Sample;
@@ -24,8 +22,10 @@ use Tally\Probe\Watch\Pacemaker;
 use Tally\Probe\Watch\Phase;
 use Tally\Probe\Watch\Unwatched;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
 use Tally\Reading\Condition;
+use Tally\Reading\CoreSample;
 use Tally\Reading\Diagnosis;
 
 /**

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Reading\Copy;
 
-use Tally\Probe\Passage;
-use Tally\Probe\SmallFilesResult;
-use Tally\Probe\SmallFilesRound;
+use Tally\Quantity\Passage;
 use Tally\Reading\Summary;
 
 /** What many small files took against one large file of the same bytes. */

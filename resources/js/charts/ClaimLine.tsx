@@ -30,7 +30,8 @@ export function claimLineWords(line: ClaimLineProps): string {
             ? ''
             : line.least === null || line.least >= line.wall
               ? `; the slowest link, ${line.wallName ?? ''}, gives ${printed(line.wall)} MB/s`
-              : `; this chain gives ${printed(line.least)} to ${printed(line.wall)} MB/s in practice, the slowest link is ${line.wallName ?? ''}`;
+              : `; this chain gives ${printed(line.least)} to ${printed(line.wall)} MB/s in practice, ` +
+                `the slowest link is ${line.wallName ?? ''}`;
     return `${ways.join('; ')}${wall}.`;
 }
 

@@ -9,6 +9,8 @@ import { arcsOf, within } from './core';
 import { Arc, Laps, PAD, Pegs, RIBBON, Ribbon, Ruler, Textures, Window } from './coreDrawing';
 import { around, nextBad, pushed, useZoom, type View } from './zoom';
 
+const KEYS = 'Keys: plus and minus zoom, arrows move, B goes to the next bad place, Home shows all.';
+
 const Frame = styled.div`
     outline-offset: -1px;
     overflow: hidden;
@@ -98,7 +100,7 @@ export function CoreSample({ core }: { core: CoreProps }) {
                 ref={frame}
                 role="application"
                 aria-roledescription="zoomable picture"
-                aria-label={`Core sample. ${describe(core, view, isWhole)} Keys: plus and minus zoom, arrows move, B goes to the next bad place, Home shows all.`}
+                aria-label={`Core sample. ${describe(core, view, isWhole)} ${KEYS}`}
                 tabIndex={0}
                 onKeyDown={press}
             >

@@ -19,7 +19,8 @@ export function ReachMap({ route }: { route: RouteProps }) {
     const rates = route.links.map((link) => link.rate);
     const most = Math.min(Math.max(...rates), WIDEST * Math.min(...rates));
     const step = width / route.links.length;
-    const words = `From card to drive: ${route.links.map((link) => `${link.name}, ${megabytes(link.rate)} MB/s`).join('; ')}. The pinch is ${route.pinch}.`;
+    const links = route.links.map((link) => `${link.name}, ${megabytes(link.rate)} MB/s`).join('; ');
+    const words = `From card to drive: ${links}. The pinch is ${route.pinch}.`;
 
     return (
         <div ref={ref}>

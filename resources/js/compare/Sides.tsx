@@ -26,12 +26,7 @@ export function Sides({ first, second }: { first: SideProps; second: SideProps }
                 width={width}
                 height={foot + 24}
                 role="img"
-                aria-label={sides
-                    .map(
-                        (side) =>
-                            `${side.name}: ${side.rates.length} readings, mean ${megabytes(side.mean)}${side.margin === null ? '' : ` ± ${megabytes(side.margin)}`} MB/s`,
-                    )
-                    .join('; ')}
+                aria-label={sides.map((side) => `${side.name}: ${summary(side)}`).join('; ')}
             >
                 {x.ticks(8).map((tick) => (
                     <g key={tick}>
@@ -56,6 +51,11 @@ export function Sides({ first, second }: { first: SideProps; second: SideProps }
     );
 }
 
+function summary(side: SideProps): string {
+    const margin = side.margin === null ? '' : ` ± ${megabytes(side.margin)}`;
+    return `${side.rates.length} readings, mean ${megabytes(side.mean)}${margin} MB/s`;
+}
+
 /** The last digits of a reading spread equal ones apart, so that two hundred of them do not hide one another. */
 function jitter(rate: number, i: number): number {
     return (((rate * 7919 + i * 31) % 17) + 17) % 17;
@@ -69,7 +69,7 @@ function Side({ side, x, top, tone }: { side: SideProps; x: (rate: number) => nu
             <text x={LEFT} y={top + 13} style={{ fontWeight: 680, fontStretch: '84%' }}>
                 {side.name}
                 <tspan className="pencil" style={{ fontWeight: 400 }}>
-                    {`  ${side.rates.length} readings, mean ${megabytes(side.mean)}${side.margin === null ? '' : ` ± ${megabytes(side.margin)}`} MB/s`}
+                    {`  ${summary(side)}`}
                 </tspan>
             </text>
             <rect

@@ -32,7 +32,10 @@ const Look = styled.ul`
     }
 `;
 
-/** Ceilings on one scale, each ten times the one before it at equal steps: open what the standard says, filled what is planned with, a stroke at the least that it gives. */
+/**
+ * Ceilings on one scale, each ten times the one before it at equal steps: open what the standard says, filled what is planned
+ * with, a stroke at the least that it gives.
+ */
 export function Ceilings({ ceilings, sources = false }: { ceilings: readonly CeilingProps[]; sources?: boolean }) {
     return (
         <Look>

@@ -62,7 +62,9 @@ export default function Bench({ benches, readers, hosts }: Props) {
                 <Caution
                     caution={{
                         lead: 'A raw slot erases.',
-                        rest: 'Give it the name that the host keeps for this reader, /dev/disk/by-id/…, and never one that another disk may get.',
+                        rest:
+                            'Give it the name that the host keeps for this reader, /dev/disk/by-id/…, ' +
+                            'and never one that another disk may get.',
                     }}
                 />
                 <Caution

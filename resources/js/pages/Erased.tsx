@@ -23,7 +23,8 @@ export default function Erased({ lines, count, older, isNewest }: Props) {
                         <p>
                             {count === 0
                                 ? 'Nothing yet.'
-                                : `${count} ${count === 1 ? 'line' : 'lines'}, the newest first. Each was written before the first byte went.`}
+                                : `${count} ${count === 1 ? 'line' : 'lines'}, the newest first. ` +
+                                  'Each was written before the first byte went.'}
                         </p>
                     </div>
                 </Title>

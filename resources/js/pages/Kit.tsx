@@ -104,7 +104,9 @@ export default function Kit({ lists }: { lists: KitListProps[] }) {
                 <Caution
                     caution={{
                         lead: 'Hot metal.',
-                        rest: 'Readers under long load can be too hot to hold; let them cool. The makers’ instructions and your local rules come first.',
+                        rest:
+                            'Readers under long load can be too hot to hold; let them cool. ' +
+                            'The makers’ instructions and your local rules come first.',
                     }}
                 />
             </MarginLook>

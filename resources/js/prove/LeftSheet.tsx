@@ -25,7 +25,8 @@ export function LeftSheet({ left }: { left: LeftProps }) {
                 <div>
                     {left.again
                         ? 'Take the card out, count to ten, put it back, then read.'
-                        : 'First it looks for the stamps of that run, so that it goes on with the same card. A new proof begins at the start and removes what the old one wrote.'}
+                        : 'First it looks for the stamps of that run, so that it goes on with the same card. ' +
+                          'A new proof begins at the start and removes what the old one wrote.'}
                     {error === undefined ? null : <p className="wrong">{error}</p>}
                 </div>
                 <Button

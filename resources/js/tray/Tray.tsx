@@ -211,7 +211,10 @@ export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; sel
                         {(tag) => (
                             <Tag
                                 id={tag.id}
-                                textValue={`${tag.tag}, ${tag.line}, ${tag.verdict}${tag.overruled === null ? '' : `, overruled: ${tag.overruled}`}`}
+                                textValue={[
+                                    `${tag.tag}, ${tag.line}, ${tag.verdict}`,
+                                    ...(tag.overruled === null ? [] : [`overruled: ${tag.overruled}`]),
+                                ].join(', ')}
                             >
                                 <div>
                                     <span className="code">{tag.tag}</span>

@@ -6,10 +6,10 @@ namespace Tests\Core\Copy;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tally\Copy\FileTree;
-use Tally\Copy\TimedCopy;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\HostClock;
+use Tally\Probe\Copy\FileTree;
+use Tally\Probe\Copy\TimedCopy;
 use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Phase;
 use Tally\Probe\Watch\Progress;

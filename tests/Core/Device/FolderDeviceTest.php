@@ -10,9 +10,9 @@ use Tally\Device\Fault\MediumGone;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\FolderDevice;
 use Tally\Device\HeldFolder;
-use Tally\Device\Literal;
 use Tally\Device\Mount;
 use Tally\Pattern\Imprint;
+use Tally\Pattern\Literal;
 use Tally\Quantity\Bytes;
 use Tests\Support\TemporaryFolder;
 

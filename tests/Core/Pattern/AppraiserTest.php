@@ -6,11 +6,11 @@ namespace Tests\Core\Pattern;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tally\Device\Literal;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\Blank;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
+use Tally\Pattern\Literal;
 use Tally\Pattern\Mosaic;
 use Tally\Pattern\Noise;
 use Tally\Pattern\Patch;

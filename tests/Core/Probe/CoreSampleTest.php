@@ -7,8 +7,8 @@ namespace Tests\Core\Probe;
 use PHPUnit\Framework\TestCase;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
-use Tally\Probe\Proof\CoreSample;
 use Tally\Reading\Condition;
+use Tally\Reading\CoreSample;
 use Tally\Reading\Diagnosis;
 
 final class CoreSampleTest extends TestCase

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Copy;
+namespace Tally\Probe\Copy;
 
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;

@@ -2,11 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe;
-
-use Tally\Quantity\Bytes;
-use Tally\Quantity\Rate;
-use Tally\Quantity\Span;
+namespace Tally\Quantity;
 
 /** Bytes that went one way, and how long that took. For writing, the clock stops when they are on the medium. */
 final readonly class Passage

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Device;
+namespace Tally\Pattern;
 
 /**
  * Bytes on their way to or from a medium. They are made when asked for: a made-up medium that only keeps books of a

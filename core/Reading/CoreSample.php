@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\Proof;
+namespace Tally\Reading;
 
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;

@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe;
+namespace Tally\Reading\Copy;
+
+use Tally\Quantity\Passage;
 
 /** Many small files and one large file of the same bytes, each written and read once. */
 final readonly class SmallFilesRound

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe;
+namespace Tally\Reading\Copy;
 
 use Tally\Quantity\Bytes;
 

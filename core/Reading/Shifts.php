@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\Proof;
+namespace Tally\Reading;
 
 /** How far away the data of echoes belonged, and how many bytes came from each distance. */
 final class Shifts

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Device;
+namespace Tally\Pattern;
 
 /** Bytes that are at hand. */
 final readonly class Literal implements Data
