@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { PASSWORD, sitting } from './tests/Browser/signIn';
+import { PASSWORD, ports, sitting } from './tests/Browser/signIn';
 
 /** The real application with a station and a database of its own, so that what one test changes is no surprise to another. */
 const app = (name: string, port: number) => ({
@@ -39,14 +39,14 @@ export default defineConfig({
             name: 'pages',
             testMatch: 'pages.spec.ts',
             workers: 1,
-            use: { baseURL: 'http://127.0.0.1:8472', storageState: sitting(8472) },
+            use: { baseURL: `http://127.0.0.1:${ports.pages}`, storageState: sitting(ports.pages) },
         },
         {
             name: 'bench',
             testIgnore: 'pages.spec.ts',
             workers: 1,
-            use: { baseURL: 'http://127.0.0.1:8471', storageState: sitting(8471) },
+            use: { baseURL: `http://127.0.0.1:${ports.bench}`, storageState: sitting(ports.bench) },
         },
     ],
-    webServer: [app('browser', 8471), app('pages', 8472)],
+    webServer: [app('browser', ports.bench), app('pages', ports.pages)],
 });

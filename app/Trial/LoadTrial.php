@@ -27,14 +27,14 @@ use Tally\Record\RunKind;
 /** The application as it is served, on books and a port of its own, with many people at its pages while a run goes on. */
 final class LoadTrial
 {
-    private const PORT = 8490;
-
     private const PASSWORD = 'a password for the load';
 
     /** Seconds from page to page of one person, at the least and at the most. */
     private const THOUGHT = [0.3, 1.5];
 
     private readonly ScratchDatabase $database;
+
+    private readonly int $port;
 
     private readonly Process $keeper;
 
@@ -45,7 +45,8 @@ final class LoadTrial
 
     public function __construct(private readonly string $folder, private readonly int $people, private readonly int $cards)
     {
-        $this->database = new ScratchDatabase($this->folder, 23_497);
+        $this->port = FreePort::take();
+        $this->database = new ScratchDatabase($this->folder, FreePort::take());
         $this->database->begin();
         config(['hashing.bcrypt.rounds' => 4]);
         (new DemoGear())->run();
@@ -53,7 +54,7 @@ final class LoadTrial
         $env = [
             ...$this->database->env(),
             'GRITTY_RUN' => $this->folder,
-            'APP_PORT' => (string) self::PORT,
+            'APP_PORT' => (string) $this->port,
             'APP_URL' => "http://{$this->address()}",
             'KEEPER_ALONE' => '1',
             'TALLY_STAND_IN_SECONDS' => '600',
@@ -166,7 +167,7 @@ final class LoadTrial
 
     private function address(): string
     {
-        return '127.0.0.1:'.self::PORT;
+        return "127.0.0.1:{$this->port}";
     }
 
     private function visitor(int $i): Visitor

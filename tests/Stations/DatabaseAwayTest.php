@@ -8,6 +8,7 @@ use App\Models\Card;
 use App\Models\Run;
 use App\Runs\RunState;
 use App\Runs\Unfiled;
+use App\Trial\FreePort;
 use App\Trial\ScratchDatabase;
 use Database\Seeders\DemoGear;
 use Illuminate\Support\Facades\DB;
@@ -22,7 +23,7 @@ final class DatabaseAwayTest extends StationTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->database = new ScratchDatabase($this->folder(), 23_491 + (int) getenv('TEST_TOKEN'));
+        $this->database = new ScratchDatabase($this->folder(), FreePort::take());
         $this->database->begin();
         $this->seed(DemoGear::class);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Stations;
 
+use App\Trial\FreePort;
 use PHPUnit\Framework\TestCase;
 use RuntimeException;
 use Symfony\Component\Process\Process;
@@ -14,7 +15,9 @@ final class StartTest extends TestCase
 {
     use TemporaryFolder;
 
-    private const PORT = 8492;
+    private int $port = 0;
+
+    private int $books = 0;
 
     private ?string $run = null;
 
@@ -28,13 +31,15 @@ final class StartTest extends TestCase
 
     private function start(string ...$options): Process
     {
-        $this->run ??= $this->folder();
+        if ($this->run === null) {
+            [$this->run, $this->port, $this->books] = [$this->folder(), FreePort::take(), FreePort::take()];
+        }
         // Only what a shell would have: the settings of the tests are not those of what is started.
         $env = [
             'GRITTY_RUN' => $this->run,
-            'APP_PORT' => (string) self::PORT,
-            'APP_URL' => 'http://127.0.0.1:'.self::PORT,
-            'DB_PORT' => '23498',
+            'APP_PORT' => (string) $this->port,
+            'APP_URL' => "http://127.0.0.1:{$this->port}",
+            'DB_PORT' => (string) $this->books,
             'DB_DATABASE' => 'gritty_tally_pages',
             'TALLY_DEMO_PASSWORD' => 'of the demo',
             'APP_ENV' => 'production',
@@ -55,13 +60,13 @@ final class StartTest extends TestCase
     }
 
     /** @return array{int, string, string} status, headers and body */
-    private function get(string $path, string $host = '127.0.0.1:8492'): array
+    private function get(string $path, ?string $host = null): array
     {
-        $curl = curl_init('http://127.0.0.1:'.self::PORT.$path);
+        $curl = curl_init("http://127.0.0.1:{$this->port}".$path);
         curl_setopt_array($curl, [
             CURLOPT_RETURNTRANSFER => true,
             CURLOPT_HEADER => true,
-            CURLOPT_HTTPHEADER => ["Host: {$host}"],
+            CURLOPT_HTTPHEADER => ['Host: '.($host ?? "127.0.0.1:{$this->port}")],
             CURLOPT_ENCODING => 'gzip',
         ]);
         [$head, $body] = [...explode("\r\n\r\n", (string) curl_exec($curl), 2), ''];
@@ -98,7 +103,7 @@ final class StartTest extends TestCase
         self::assertMatchesRegularExpression("/Content-Security-Policy: default-src 'self'; script-src 'self' 'nonce-/", $head);
         self::assertStringContainsString('Content-Encoding: gzip', $head);
         self::assertStringNotContainsString('X-Powered-By', $head);
-        self::assertStringContainsString('127.0.0.1:8492/sign-in', $this->get('/intake')[1]);
+        self::assertStringContainsString("127.0.0.1:{$this->port}/sign-in", $this->get('/intake')[1]);
 
         // Whatever is killed comes back, the keeper too.
         $before = ['station' => $this->pid('station'), 'web' => $this->pid('web'), 'keeper' => $this->pid('keeper')];
