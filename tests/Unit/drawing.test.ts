@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { fitsRight, roundScale, rulerTicks, stretchTicks, wallIsNear } from '../../resources/js/charts/axis';
+import {
+    anchorWithin,
+    apart,
+    fitsRight,
+    roundScale,
+    rulerTicks,
+    stretchTicks,
+    wallIsNear,
+} from '../../resources/js/charts/axis';
 import { claimLineWords } from '../../resources/js/charts/ClaimLine';
 import { arcsOf, visible, within } from '../../resources/js/charts/core';
 import { around, LEAST, nextBad, pushed, zoomed, type View } from '../../resources/js/charts/zoom';
@@ -65,7 +73,7 @@ describe('axes', () => {
     it.each([32e6, 700e6, 2 * GB, 32 * GB, 128 * GB, 325 * GB, 1e12, 2e12, 128e12])(
         'rule a medium of %d bytes in a few round steps',
         (whole) => {
-            const ticks = rulerTicks(whole);
+            const ticks = rulerTicks(whole, 600);
             expect(ticks.length).toBeGreaterThanOrEqual(3);
             expect(ticks.length).toBeLessThanOrEqual(9);
             expect(ticks[0]).toEqual({ at: 0, label: '0' });
@@ -76,6 +84,34 @@ describe('axes', () => {
             });
         },
     );
+});
+
+describe('labels of an axis', () => {
+    it.each([180, 250, 400, 640, 1200])('stand apart on %i pixels', (width) => {
+        for (const whole of [500e6, 32e9, 119e9, 325e9, 4e12]) {
+            const ticks = rulerTicks(whole, width);
+            expect(ticks.length).toBeGreaterThanOrEqual(2);
+            const step = ((ticks[1]?.at ?? 0) / whole) * width;
+            expect(step).toBeGreaterThan(Math.max(...ticks.map((tick) => tick.label.length)) * 6);
+        }
+    });
+
+    it('lose the one before the last where the two would touch', () => {
+        const figure = (x: number, label: string, anchor: 'start' | 'middle' | 'end' = 'middle') => ({
+            x,
+            label,
+            anchor,
+        });
+        const shown = apart([figure(0, '0', 'start'), figure(280, '28 GB'), figure(320, '32 GB', 'end')]);
+        expect(shown.map((one) => one.label)).toEqual(['0', '32 GB']);
+        expect(apart([figure(0, '0'), figure(100, '10 GB'), figure(200, '20 GB')])).toHaveLength(3);
+    });
+
+    it('stay within their picture', () => {
+        expect(anchorWithin(2, '0 GB', 300)).toBe('start');
+        expect(anchorWithin(150, '0 GB', 300)).toBe('middle');
+        expect(anchorWithin(296, '2000', 300)).toBe('end');
+    });
 });
 
 describe('the core sample', () => {
@@ -195,7 +231,7 @@ describe('looking into a core sample', () => {
 
     it('names places of a stretch so that no two are alike', () => {
         for (const span of [4096, 1e6, 1e9, 1e12]) {
-            const labels = stretchTicks(77e12, 77e12 + span).map((tick) => tick.label);
+            const labels = stretchTicks(77e12, 77e12 + span, 600).map((tick) => tick.label);
             expect(labels.length).toBeGreaterThan(1);
             expect(new Set(labels).size).toBe(labels.length);
         }

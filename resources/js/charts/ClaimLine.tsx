@@ -2,7 +2,7 @@ import type { ScaleLinear } from 'd3-scale';
 import { megabytes, printed } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { ClaimLineProps, ClaimWayProps } from '../types/generated/props';
-import { fitsRight, roundScale, wallIsNear } from './axis';
+import { anchorWithin, fitsRight, roomyTicks, roundScale, wallIsNear } from './axis';
 
 const ROW = 74;
 const TOP = 54;
@@ -49,7 +49,7 @@ export function ClaimLine({ line }: { line: ClaimLineProps }) {
     const right = width - 10;
     const x = roundScale(Math.max(...others, near ? (line.wall ?? 0) : 0) * 1.04, LEFT, right);
     const base = TOP + ROW * line.ways.length - 26;
-    const ticks = x.ticks(8);
+    const ticks = roomyTicks(x, 8);
 
     return (
         <div ref={ref}>
@@ -57,7 +57,12 @@ export function ClaimLine({ line }: { line: ClaimLineProps }) {
                 {ticks.map((tick) => (
                     <g key={tick}>
                         <path d={`M${x(tick)} 20V${base}`} stroke="var(--faint)" />
-                        <text className="figure pencil" x={x(tick)} y={base + 18} textAnchor="middle">
+                        <text
+                            className="figure pencil"
+                            x={x(tick)}
+                            y={base + 18}
+                            textAnchor={anchorWithin(x(tick), String(tick), width)}
+                        >
                             {tick}
                         </text>
                     </g>
@@ -148,6 +153,9 @@ function Way({
 }) {
     const struck = way.struck !== null;
     const untold = way.untold !== null;
+    const flag =
+        way.claim === null ? null : flagged(x(way.claim), wall !== null && x(way.claim) < wall ? wall - 4 : right);
+    const value = beside(x(way.median ?? 0), megabytes(way.median ?? 0), untold, flag, right);
     return (
         <g>
             <text x="0" y={y + 4} fontWeight="650">
@@ -184,27 +192,21 @@ function Way({
                     ))}
                     <text
                         className="figure"
-                        x={x(way.median) - 7}
+                        x={value.x}
                         y={y - 10}
-                        textAnchor={x(way.median) < LEFT + (untold ? 190 : 46) ? 'start' : 'end'}
-                        dx={x(way.median) < LEFT + (untold ? 190 : 46) ? 14 : 0}
+                        textAnchor={value.side === 1 ? 'start' : 'end'}
                         fontWeight="700"
                         style={{ ...halo, fontSize: 12, textDecoration: struck ? 'line-through' : 'none' }}
                     >
                         {megabytes(way.median)}
-                        {untold ? (
-                            <tspan style={{ fontFamily: 'var(--words)', fontWeight: 650 }}> cannot be told here</tspan>
-                        ) : null}
+                        {value.says === '' ? null : (
+                            <tspan style={{ fontFamily: 'var(--words)', fontWeight: 650 }}>{value.says}</tspan>
+                        )}
                     </text>
                 </g>
             )}
-            {way.claim === null ? null : (
-                <Flag
-                    at={x(way.claim)}
-                    y={y}
-                    name={`label ${printed(way.claim)}`}
-                    right={wall !== null && x(way.claim) < wall ? wall - 4 : right}
-                />
+            {way.claim === null || flag === null ? null : (
+                <Flag flag={flag} y={y} name={`label ${printed(way.claim)}`} />
             )}
         </g>
     );
@@ -227,18 +229,61 @@ function Floor({ at, y, name }: { at: number; y: number; name: string }) {
     );
 }
 
-/** The cloth and the words each turn to the side where they have room. */
-function Flag({ at, y, name, right }: { at: number; y: number; name: string; right: number }) {
-    const cloth = at + 28 <= right ? 1 : -1;
+/** A flag on its pole: how far its cloth reaches, and where room ends. */
+interface Flagged {
+    at: number;
+    tip: number;
+    right: number;
+}
+
+/** The cloth turns to the side where it has room. */
+function flagged(at: number, right: number): Flagged {
+    return { at, tip: at + 28 <= right ? at + 26 : at - 26, right };
+}
+
+/** Where the figure of a median stands, to which side it is set, and what is said behind it. */
+interface Beside {
+    x: number;
+    side: 1 | -1;
+    says: string;
+}
+
+/** As close to the median as the flag leaves room, with as many words as fit. */
+function beside(at: number, figure: string, untold: boolean, flag: Flagged | null, right: number): Beside {
+    const [low, high] = flag === null ? [at, at] : [Math.min(flag.at, flag.tip), Math.max(flag.at, flag.tip)];
+    const stands = (side: 1 | -1, says: string): Beside | null => {
+        const length = says.length * LETTER + (figure.length + 1) * 7;
+        const near = at + 7 * side;
+        const [from, to] = side === 1 ? [near, near + length] : [near - length, near];
+        // Over the cloth it would not be read: it moves to the far side of it.
+        const over = flag !== null && to > low && from < high;
+        const x = over ? (side === 1 ? high + 5 : low - 5) : near;
+        return (side === 1 ? x + length <= right : x - length >= LEFT - 6) ? { x, side, says } : null;
+    };
+    for (const says of untold ? [' cannot be told here', ' cannot tell', ''] : ['']) {
+        const found = stands(-1, says) ?? stands(1, says);
+        if (found !== null) {
+            return found;
+        }
+    }
+    return { x: at - 7, side: -1, says: '' };
+}
+
+/** The words turn to the side where they have room. */
+function Flag({ flag, y, name }: { flag: Flagged; y: number; name: string }) {
+    const { at, tip, right } = flag;
+    const cloth = tip > at ? 1 : -1;
     const words = fitsRight(at, name, right) ? 1 : -1;
     return (
         <g>
             <path
-                d={`M${at} ${y + 26}V${y - 20}h${26 * cloth}l${-6 * cloth} 6 ${6 * cloth} 6h${-26 * cloth}`}
+                data-solid
+                d={`M${at} ${y - 20}h${26 * cloth}l${-6 * cloth} 6 ${6 * cloth} 6h${-26 * cloth}`}
                 fill="var(--rust)"
                 stroke="var(--rust)"
                 strokeWidth="1.2"
             />
+            <path d={`M${at} ${y + 26}V${y - 20}`} stroke="var(--rust)" strokeWidth="1.2" />
             <text
                 x={at + 5 * words}
                 y={y + 25}

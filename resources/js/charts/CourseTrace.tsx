@@ -38,7 +38,7 @@ export function CourseTrace({ course }: { course: CourseProps }) {
                         </text>
                     </g>
                 ))}
-                {rulerTicks(course.size).map((tick) => (
+                {rulerTicks(course.size, width - LEFT - RIGHT).map((tick) => (
                     <text
                         key={tick.at}
                         className="figure pencil"

@@ -38,7 +38,7 @@ export function Trace({ trace }: { trace: TraceProps }) {
                         </text>
                     </g>
                 ))}
-                {rulerTicks(trace.size).map((tick) => (
+                {rulerTicks(trace.size, width - 64 - LEFT).map((tick) => (
                     <text
                         key={tick.at}
                         className="figure pencil"

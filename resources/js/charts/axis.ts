@@ -19,45 +19,84 @@ export function fitsRight(x: number, text: string, end: number): boolean {
     return x + text.length * 6.4 + 6 <= end;
 }
 
-const STEPS = [1, 2, 4, 5, 8, 10] as const;
+/** About how wide a figure under an axis is, a letter, and what is left free beside it. Pixels. */
+const FIGURE = 6.6;
+const GAP = 10;
 
-/** Ruler steps for a medium: round figures of its decimal unit, at most about eight of them. */
-export function rulerTicks(size: number): { at: number; label: string }[] {
-    const units: [number, string][] = [
-        [1e12, 'TB'],
-        [1e9, 'GB'],
-        [1e6, 'MB'],
-        [1e3, 'kB'],
-        [1, 'B'],
-    ];
-    const [unit, name] = units.find(([u]) => size >= u) ?? [1, 'B'];
-    const whole = size / unit;
-    let step = 1;
-    search: for (let decade = 0.1; decade < 1e7; decade *= 10) {
-        for (const s of STEPS) {
-            step = s * decade;
-            if (whole / step <= 8) {
-                break search;
-            }
+/** Round figures along a scale, `most` at the most, and no more than stand apart. */
+export function roomyTicks(
+    x: ScaleLinear<number, number>,
+    most: number,
+    print: (tick: number) => string = String,
+): number[] {
+    const [from, to] = [x.range()[0] ?? 0, x.range()[1] ?? 0];
+    for (let count = most; count > 1; count -= 1) {
+        const ticks = x.ticks(count);
+        const widest = Math.max(...ticks.map((tick) => print(tick).length)) * FIGURE + GAP;
+        if (ticks.length <= most + 1 && (ticks.length - 1) * widest <= Math.abs(to - from)) {
+            return ticks;
         }
     }
-    const ticks = [];
-    for (let i = 0; i * step <= whole * 1.0001; i += 1) {
-        const value = Number((i * step).toFixed(6));
-        ticks.push({ at: value * unit, label: i === 0 ? '0' : `${value} ${name}` });
-    }
-    return ticks;
+    return x.domain();
+}
+
+/** Which way a figure is set so that it stays within a picture of this width. */
+export function anchorWithin(x: number, text: string, width: number): 'start' | 'middle' | 'end' {
+    const half = (text.length * FIGURE) / 2;
+    return x - half < 0 ? 'start' : x + half > width ? 'end' : 'middle';
+}
+
+/** Of figures from left to right those that touch none before them; the last one stays, and the one before it goes. */
+export function apart<T extends { x: number; label: string; anchor: 'start' | 'middle' | 'end' }>(
+    figures: readonly T[],
+): T[] {
+    const left = (one: T) =>
+        one.x - one.label.length * FIGURE * (one.anchor === 'start' ? 0 : one.anchor === 'end' ? 1 : 0.5);
+    const kept: T[] = [];
+    figures.forEach((one, i) => {
+        const touches = () => {
+            const before = kept.at(-1);
+            return before !== undefined && left(before) + before.label.length * FIGURE + GAP / 2 > left(one);
+        };
+        if (i === figures.length - 1) {
+            while (touches()) {
+                kept.pop();
+            }
+        }
+        if (!touches()) {
+            kept.push(one);
+        }
+    });
+    return kept;
+}
+
+const UNITS = [
+    [1e12, 'TB'],
+    [1e9, 'GB'],
+    [1e6, 'MB'],
+    [1e3, 'kB'],
+    [1, 'B'],
+] as const;
+
+/** Ruler steps for a medium: round figures of its decimal unit, as many as find room on so many pixels, eight at the most. */
+export function rulerTicks(size: number, width: number): { at: number; label: string }[] {
+    const [unit, name] = UNITS.find(([u]) => size >= u) ?? [1, 'B'];
+    const x = scaleLinear()
+        .domain([0, size / unit])
+        .range([0, width]);
+    const label = (value: number) => (value === 0 ? '0' : `${value} ${name}`);
+    return roomyTicks(x, 8, label).map((value) => ({ at: value * unit, label: label(value) }));
 }
 
 /** Digits of a place that fit under a tick. */
 const MOST_DIGITS = 4;
 
 /** The same for a stretch that begins anywhere: places where they can be told apart, else how far it is from its beginning. */
-export function stretchTicks(from: number, to: number): { at: number; label: string }[] {
+export function stretchTicks(from: number, to: number, width: number): { at: number; label: string }[] {
     if (from === 0) {
-        return rulerTicks(to);
+        return rulerTicks(to, width);
     }
-    const steps = rulerTicks(to - from);
+    const steps = rulerTicks(to - from, width);
     const step = steps[1]?.at ?? to - from;
     const digits = Math.ceil(Math.log10(to / step));
     if (digits > MOST_DIGITS) {

@@ -2,7 +2,7 @@ import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { size } from '../format';
 import type { BlockClass, CoreProps, PatchProps } from '../types/generated/props';
-import { stretchTicks } from './axis';
+import { anchorWithin, apart, stretchTicks } from './axis';
 import { visible } from './core';
 import type { View } from './zoom';
 
@@ -219,27 +219,24 @@ export function Laps({ x, y, core }: { x: ScaleLinear<number, number>; y: number
 }
 
 export function Ruler({ x, y, view }: { x: ScaleLinear<number, number>; y: number; view: View }) {
+    const width = (x.range()[1] ?? 0) + PAD;
+    const ticks = stretchTicks(view.from, view.to, width - 2 * PAD).map((tick) => ({
+        ...tick,
+        x: x(tick.at),
+        anchor: anchorWithin(x(tick.at), tick.label, width),
+    }));
     return (
         <g>
-            {stretchTicks(view.from, view.to).map((tick) => (
-                <g key={tick.at}>
-                    <path d={`M${x(tick.at)} ${y}v9`} stroke="var(--pencil)" />
-                    <text
-                        className="figure pencil"
-                        x={x(tick.at)}
-                        y={y + 58}
-                        textAnchor={anchor((tick.at - view.from) / (view.to - view.from))}
-                    >
-                        {tick.label}
-                    </text>
-                </g>
+            {ticks.map((tick) => (
+                <path key={tick.at} d={`M${x(tick.at)} ${y}v9`} stroke="var(--pencil)" />
+            ))}
+            {apart(ticks).map((tick) => (
+                <text key={tick.at} className="figure pencil" x={tick.x} y={y + 58} textAnchor={tick.anchor}>
+                    {tick.label}
+                </text>
             ))}
         </g>
     );
-}
-
-function anchor(share: number): 'start' | 'middle' | 'end' {
-    return share < 0.04 ? 'start' : share > 0.96 ? 'end' : 'middle';
 }
 
 /** What the label says and what was proven, as two pegs on the ruler. */

@@ -1,4 +1,5 @@
 import { scaleLinear } from 'd3-scale';
+import { roomyTicks } from '../charts/axis';
 import { megabytes } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { SideProps } from '../types/generated/props';
@@ -28,7 +29,7 @@ export function Sides({ first, second }: { first: SideProps; second: SideProps }
                 role="img"
                 aria-label={sides.map((side) => `${side.name}: ${summary(side)}`).join('; ')}
             >
-                {x.ticks(8).map((tick) => (
+                {roomyTicks(x, 8).map((tick) => (
                     <g key={tick}>
                         <path d={`M${x(tick)} 8V${foot}`} stroke="var(--faint)" />
                         <text className="figure pencil" x={x(tick)} y={foot + 16} textAnchor="middle">

@@ -1,5 +1,6 @@
 import { Link } from '@inertiajs/react';
 import { scaleLinear } from 'd3-scale';
+import { roomyTicks } from '../charts/axis';
 import { megabytes } from '../format';
 import { Ruled } from '../parts/Sheet';
 import { useWidth } from '../parts/useWidth';
@@ -8,7 +9,7 @@ import type { TwinGroupProps } from '../types/generated/props';
 /** The members on one axis, written and read, with the band of five parts in a hundred about their middle. */
 export function TwinPicture({ group }: { group: TwinGroupProps }) {
     const [ref, width] = useWidth<HTMLDivElement>(660);
-    const height = 34 + 20 * group.members.length;
+    const height = 46 + 20 * group.members.length;
     const rates = group.members.flatMap((one) => [one.write, one.read]);
     const x = scaleLinear()
         .domain([0, Math.max(...rates) * 1.1])
@@ -22,6 +23,8 @@ export function TwinPicture({ group }: { group: TwinGroupProps }) {
         { name: 'written', ...band(group.members.map((one) => one.write)) },
         { name: 'read', ...band(group.members.map((one) => one.read)) },
     ];
+    // Where the two bands stand close together, the second name goes under the first.
+    const close = Math.abs((bands[0]?.at ?? 0) - (bands[1]?.at ?? 0)) < 110;
     return (
         <div ref={ref}>
             <svg
@@ -35,23 +38,29 @@ export function TwinPicture({ group }: { group: TwinGroupProps }) {
                     )
                     .join('; ')}
             >
-                {bands.map((one) => (
+                {bands.map((one, i) => (
                     <g key={one.name}>
                         <rect
                             x={one.from}
-                            y={16}
+                            y={28}
                             width={one.to - one.from}
-                            height={height - 16}
+                            height={height - 28}
                             fill="var(--ochre)"
                             opacity="0.2"
                         />
-                        <text className="pencil" x={one.at} y={11} textAnchor="middle" style={{ fontSize: 11.5 }}>
+                        <text
+                            className="pencil"
+                            x={one.at}
+                            y={close && i === 0 ? 11 : 23}
+                            textAnchor="middle"
+                            style={{ fontSize: 11.5 }}
+                        >
                             {`${one.name}, ± 5 %`}
                         </text>
                     </g>
                 ))}
                 {group.members.map((one, i) => (
-                    <g key={one.tag} transform={`translate(0 ${30 + 20 * i})`}>
+                    <g key={one.tag} transform={`translate(0 ${42 + 20 * i})`}>
                         <text y={4} style={{ fontWeight: 650, fontStretch: '84%' }}>
                             {one.tag}
                         </text>
@@ -66,7 +75,7 @@ export function TwinPicture({ group }: { group: TwinGroupProps }) {
                     </g>
                 ))}
                 <path d={`M86 ${height}H${width - 14}`} stroke="var(--ink)" />
-                {x.ticks(6).map((tick) => (
+                {roomyTicks(x, 6).map((tick) => (
                     <text key={tick} className="figure pencil" x={x(tick)} y={height + 14} textAnchor="middle">
                         {tick}
                     </text>

@@ -1,4 +1,5 @@
 import { scaleLinear } from 'd3-scale';
+import { roomyTicks } from '../charts/axis';
 import { megabytes } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { WayProps } from '../types/generated/props';
@@ -26,7 +27,7 @@ export function WayDots({ way }: { way: WayProps }) {
                 role="img"
                 aria-label={`${way.way}: ${way.rates.map((rate) => megabytes(rate)).join(', ')} MB/s`}
             >
-                {x.ticks(6).map((tick) => (
+                {roomyTicks(x, 6).map((tick) => (
                     <g key={tick}>
                         <path d={`M${x(tick)} 6V48`} stroke="var(--faint)" />
                         <text className="figure pencil" x={x(tick)} y={62} textAnchor="middle">
