@@ -195,7 +195,7 @@ final readonly class ComparePage
         if ($comparison === null) {
             return 'A single look on one side: it has no spread to judge a difference by.';
         }
-        $print = fn (float $rate): string => number_format(abs($rate) / 1e6, 1, '.', '').' MB/s';
+        $print = fn (float $rate): string => $rate === 0.0 ? '0 MB/s' : Rate::bytesPerSecond(abs($rate))->print();
         $interval = "{$print($comparison->difference)} ± {$print($comparison->margin)} at 95\u{a0}%";
 
         if ($matches?->depends() === true) {

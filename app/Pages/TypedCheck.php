@@ -34,7 +34,7 @@ final readonly class TypedCheck
         $accord = $reading->accord();
 
         return new TypedCheckProps(
-            $rate === null ? null : $rate->print().' · '.number_format($rate->megabits(), 0, '.', ' ').' Mb/s',
+            $rate === null ? null : $rate->print().' · '.number_format($rate->megabits(), 0, '.', "\u{202F}").' Mb/s',
             $accord?->sentence(),
             $accord !== null && ! $accord->agrees(),
         );

@@ -55,7 +55,7 @@ final readonly class Contents
             $part->files === 0 => ', no files',
             default => ', '.
                 ($part->more ? 'more than ' : '').
-                number_format($part->files, 0, '.', "\u{2009}").
+                number_format($part->files, 0, '.', "\u{202F}").
                 ($part->files === 1 ? ' file' : ' files').
                 ': '.
                 implode(', ', $part->names).

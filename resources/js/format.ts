@@ -1,33 +1,51 @@
-/** Printing for the eye only: nothing here decides anything. */
+/**
+ * Printing for the eye, by the same rules as the core's Bytes and Rate; nothing here decides anything. What both print is held
+ * together in tests/cases/figures.json.
+ */
 
-const DECIMAL = ['B', 'kB', 'MB', 'GB', 'TB', 'PB'] as const;
+const DECIMAL = ['B', 'kB', 'MB', 'GB', 'TB', 'PB', 'EB'] as const;
+const BINARY = ['B', 'KiB', 'MiB', 'GiB', 'TiB', 'PiB', 'EiB'] as const;
+
+/** Between the thousands of a figure: a narrow space that no line breaks at. */
+const THOUSANDS = '\u{202F}';
+
+function inUnits(bytes: number, base: number, names: readonly string[], digits: number): string {
+    let unit = 1;
+    let power = 0;
+    // 999.995 would print as 1000.00, so the step to the next name comes where rounding does.
+    while (power < names.length - 1 && bytes >= base * unit - Math.floor(unit / 200)) {
+        unit *= base;
+        power += 1;
+    }
+    const parts = 10 ** digits;
+    return `${Math.round((bytes * parts) / unit) / parts} ${names[power] ?? 'B'}`;
+}
 
 /** `31.91 GB` of bytes. */
 export function size(bytes: number, digits = 2): string {
-    let value = bytes;
-    let power = 0;
-    while (value >= 999.995 && power < DECIMAL.length - 1) {
-        value /= 1000;
-        power += 1;
-    }
-    return `${Number(value.toFixed(digits))} ${DECIMAL[power] ?? 'B'}`;
+    return inUnits(bytes, 1000, DECIMAL, digits);
 }
 
 /** `29.72 GiB` of bytes, as many computers print it. */
 export function binarySize(bytes: number): string {
-    return bytes >= 2 ** 30 ? `${(bytes / 2 ** 30).toFixed(2)} GiB` : `${(bytes / 2 ** 20).toFixed(2)} MiB`;
+    return inUnits(bytes, 1024, BINARY, 2);
 }
 
-/** `118.4` of MB/s: as many digits as a reading is worth. */
+/** `118.4` of MB/s: as many digits as a stopwatch or a host can know. */
 export function megabytes(rate: number): string {
-    return rate >= 1000
-        ? Math.round(rate).toLocaleString('en').replaceAll(',', ' ')
-        : rate.toFixed(rate >= 99.95 ? 0 : 1);
+    const parts = digits(rate);
+    return grouped(Math.round(rate * parts) / parts);
 }
 
-/** `95` of MB/s: a figure that is printed somewhere, without digits it does not have. */
-export function printed(rate: number): string {
-    return rate >= 1000 ? megabytes(rate) : String(Number(rate.toFixed(2)));
+/** The same, never rounded up: what was measured, where it is held against a promise. */
+export function reached(rate: number): string {
+    const parts = digits(rate);
+    const down = Math.floor(rate * parts + 1e-6) / parts;
+    return megabytes(down > 0 ? down : rate);
+}
+
+function digits(rate: number): number {
+    return rate >= 1000 ? 1 : rate >= 100 ? 10 : 100;
 }
 
 export function percent(share: number, digits = 0): string {
@@ -36,5 +54,5 @@ export function percent(share: number, digits = 0): string {
 
 /** `7 977 041 920` */
 export function grouped(count: number): string {
-    return count.toLocaleString('en').replaceAll(',', ' ');
+    return count >= 1000 ? count.toLocaleString('en').replaceAll(',', THOUSANDS) : String(count);
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Reading\Limit;
 
+use Tally\Quantity\Rate;
 use Tally\Reading\Summary;
 
 /**
@@ -139,7 +140,7 @@ final readonly class Limits
     private static function rule(Sighting $one, array $sameCard, array $sameReader): Ruling
     {
         [$elsewhere, $withOther] = [$one->elsewhere, $one->withOther];
-        $rate = fn (Sighting $of): string => number_format($of->summary->mean / 1e6, 0, '.', '').' MB/s';
+        $rate = fn (Sighting $of): string => Rate::bytesPerSecond($of->summary->mean)->print();
 
         return match (true) {
             $elsewhere !== null && $withOther === null => self::ruling(
@@ -182,7 +183,7 @@ final readonly class Limits
             $one->cell->least !== null && $one->summary->mean <= self::UNDER_THE_CHAIN * $one->cell->least => self::ruling(
                 $one,
                 LimitedBy::Card,
-                'it is under what this chain gives at the very least, '.number_format($one->cell->least / 1e6, 0, '.', '').' MB/s',
+                'it is under what this chain gives at the very least, '.Rate::bytesPerSecond($one->cell->least)->print(),
             ),
             $noMore !== [] && $held !== [] => self::ruling(
                 $one,

@@ -1,5 +1,5 @@
 import type { ScaleLinear } from 'd3-scale';
-import { megabytes, printed } from '../format';
+import { grouped, megabytes, reached } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { ClaimLineProps, ClaimWayProps } from '../types/generated/props';
 import { anchorWithin, fitsRight, roomyTicks, roundScale, wallIsNear } from './axis';
@@ -17,9 +17,9 @@ export function claimLineWords(line: ClaimLineProps): string {
         const parts = [
             way.median === null
                 ? `${way.way} not measured`
-                : `${way.way} ${megabytes(way.median)} MB/s, median of ${way.runs.length}`,
-            way.claim === null ? 'label claims nothing' : `label claims ${printed(way.claim)} MB/s`,
-            way.floor === null ? null : `${way.floorMark ?? 'class'} floor ${printed(way.floor)} MB/s`,
+                : `${way.way} ${reached(way.median)} MB/s, median of ${way.runs.length}`,
+            way.claim === null ? 'label claims nothing' : `label claims ${megabytes(way.claim)} MB/s`,
+            way.floor === null ? null : `${way.floorMark ?? 'class'} floor ${megabytes(way.floor)} MB/s`,
             way.struck === null ? null : `not trusted: ${way.struck}`,
             way.untold === null ? null : `cannot be told here: ${way.untold}`,
         ];
@@ -29,8 +29,8 @@ export function claimLineWords(line: ClaimLineProps): string {
         line.wall === null
             ? ''
             : line.least === null || line.least >= line.wall
-              ? `; the slowest link, ${line.wallName ?? ''}, gives ${printed(line.wall)} MB/s`
-              : `; this chain gives ${printed(line.least)} to ${printed(line.wall)} MB/s in practice, ` +
+              ? `; the slowest link, ${line.wallName ?? ''}, gives ${megabytes(line.wall)} MB/s`
+              : `; this chain gives ${megabytes(line.least)} to ${megabytes(line.wall)} MB/s in practice, ` +
                 `the slowest link is ${line.wallName ?? ''}`;
     return `${ways.join('; ')}${wall}.`;
 }
@@ -61,9 +61,9 @@ export function ClaimLine({ line }: { line: ClaimLineProps }) {
                             className="figure pencil"
                             x={x(tick)}
                             y={base + 18}
-                            textAnchor={anchorWithin(x(tick), String(tick), width)}
+                            textAnchor={anchorWithin(x(tick), grouped(tick), width)}
                         >
-                            {tick}
+                            {grouped(tick)}
                         </text>
                     </g>
                 ))}
@@ -76,8 +76,8 @@ export function ClaimLine({ line }: { line: ClaimLineProps }) {
                         at={near ? x(line.wall) : null}
                         name={
                             line.least === null || line.least >= line.wall
-                                ? `${line.wallName ?? 'chain'} ends at ${printed(line.wall)}`
-                                : `chain gives ${printed(line.least)}–${printed(line.wall)}: ${line.wallName ?? ''}`
+                                ? `${line.wallName ?? 'chain'} ends at ${megabytes(line.wall)}`
+                                : `chain gives ${megabytes(line.least)}–${megabytes(line.wall)}: ${line.wallName ?? ''}`
                         }
                         base={base}
                         right={right}
@@ -155,7 +155,7 @@ function Way({
     const untold = way.untold !== null;
     const flag =
         way.claim === null ? null : flagged(x(way.claim), wall !== null && x(way.claim) < wall ? wall - 4 : right);
-    const value = beside(x(way.median ?? 0), megabytes(way.median ?? 0), untold, flag, right);
+    const value = beside(x(way.median ?? 0), reached(way.median ?? 0), untold, flag, right);
     return (
         <g>
             <text x="0" y={y + 4} fontWeight="650">
@@ -198,7 +198,7 @@ function Way({
                         fontWeight="700"
                         style={{ ...halo, fontSize: 12, textDecoration: struck ? 'line-through' : 'none' }}
                     >
-                        {megabytes(way.median)}
+                        {reached(way.median)}
                         {value.says === '' ? null : (
                             <tspan style={{ fontFamily: 'var(--words)', fontWeight: 650 }}>{value.says}</tspan>
                         )}
@@ -206,7 +206,7 @@ function Way({
                 </g>
             )}
             {way.claim === null || flag === null ? null : (
-                <Flag flag={flag} y={y} name={`label ${printed(way.claim)}`} />
+                <Flag flag={flag} y={y} name={`label ${megabytes(way.claim)}`} />
             )}
         </g>
     );

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { megabytes, size } from '../format';
+import { grouped, reached, size } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { CourseProps } from '../types/generated/props';
 import { roundScale, rulerTicks } from './axis';
@@ -34,7 +34,7 @@ export function CourseTrace({ course }: { course: CourseProps }) {
                     <g key={tick}>
                         <path d={`M${LEFT} ${y(tick)}H${width - RIGHT}`} stroke="var(--faint)" />
                         <text className="figure pencil" x={LEFT - 6} y={y(tick) + 4} textAnchor="end">
-                            {tick}
+                            {grouped(tick)}
                         </text>
                     </g>
                 ))}
@@ -121,7 +121,7 @@ export function CourseTrace({ course }: { course: CourseProps }) {
                 />
                 <Level
                     y={course.floor === null ? null : y(course.floor)}
-                    words={course.floor === null ? '' : `lowest ${megabytes(course.floor)}`}
+                    words={course.floor === null ? '' : `lowest ${reached(course.floor)}`}
                     right={width - RIGHT}
                     colour="var(--ochre)"
                     below={

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { megabytes, size } from '../format';
+import { grouped, megabytes, size } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { TraceProps } from '../types/generated/props';
 import { roundScale, rulerTicks } from './axis';
@@ -34,7 +34,7 @@ export function Trace({ trace }: { trace: TraceProps }) {
                     <g key={tick}>
                         <path d={`M${LEFT} ${y(tick)}H${width - 64}`} stroke="var(--faint)" />
                         <text className="figure pencil" x={LEFT - 6} y={y(tick) + 4} textAnchor="end">
-                            {tick}
+                            {grouped(tick)}
                         </text>
                     </g>
                 ))}

@@ -1,4 +1,4 @@
-import { size } from '../format';
+import { grouped, size } from '../format';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
 
 /** A scale that ends on a round figure at or above everything that must be seen. */
@@ -27,7 +27,7 @@ const GAP = 10;
 export function roomyTicks(
     x: ScaleLinear<number, number>,
     most: number,
-    print: (tick: number) => string = String,
+    print: (tick: number) => string = grouped,
 ): number[] {
     const [from, to] = [x.range()[0] ?? 0, x.range()[1] ?? 0];
     for (let count = most; count > 1; count -= 1) {

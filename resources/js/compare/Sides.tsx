@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { roomyTicks } from '../charts/axis';
-import { megabytes } from '../format';
+import { grouped, megabytes } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { SideProps } from '../types/generated/props';
 
@@ -33,7 +33,7 @@ export function Sides({ first, second }: { first: SideProps; second: SideProps }
                     <g key={tick}>
                         <path d={`M${x(tick)} 8V${foot}`} stroke="var(--faint)" />
                         <text className="figure pencil" x={x(tick)} y={foot + 16} textAnchor="middle">
-                            {tick}
+                            {grouped(tick)}
                         </text>
                     </g>
                 ))}

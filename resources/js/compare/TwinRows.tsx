@@ -1,7 +1,7 @@
 import { Link } from '@inertiajs/react';
 import { scaleLinear } from 'd3-scale';
 import { roomyTicks } from '../charts/axis';
-import { megabytes } from '../format';
+import { grouped, megabytes } from '../format';
 import { Ruled } from '../parts/Sheet';
 import { useWidth } from '../parts/useWidth';
 import type { TwinGroupProps } from '../types/generated/props';
@@ -77,7 +77,7 @@ export function TwinPicture({ group }: { group: TwinGroupProps }) {
                 <path d={`M86 ${height}H${width - 14}`} stroke="var(--ink)" />
                 {roomyTicks(x, 6).map((tick) => (
                     <text key={tick} className="figure pencil" x={x(tick)} y={height + 14} textAnchor="middle">
-                        {tick}
+                        {grouped(tick)}
                     </text>
                 ))}
             </svg>

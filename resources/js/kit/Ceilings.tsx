@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { printed } from '../format';
+import { megabytes } from '../format';
 import { share } from './scale';
 import type { CeilingProps } from '../types/generated/props';
 
@@ -73,14 +73,14 @@ export function Ceilings({ ceilings, sources = false }: { ceilings: readonly Cei
                         <span style={{ whiteSpace: 'nowrap' }}>
                             {ceiling.least === null || ceiling.least >= ceiling.usable
                                 ? ''
-                                : `${printed(ceiling.least)}–`}
-                            {printed(ceiling.usable)} MB/s
+                                : `${megabytes(ceiling.least)}–`}
+                            {megabytes(ceiling.usable)} MB/s
                         </span>
                         <small>
                             {ceiling.origin}
                             {sources ? `: ${ceiling.source}` : ''}
                             {sources && ceiling.nominal > ceiling.usable * 1.001
-                                ? `; ${printed(ceiling.nominal)} on paper`
+                                ? `; ${megabytes(ceiling.nominal)} on paper`
                                 : ''}
                         </small>
                     </span>

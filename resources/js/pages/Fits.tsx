@@ -1,6 +1,6 @@
 import { Head, Link } from '@inertiajs/react';
 import styled from 'styled-components';
-import { printed } from '../format';
+import { megabytes } from '../format';
 import { MarginLook } from '../frame/Margin';
 import { share } from '../kit/scale';
 import { Sheet, Title } from '../parts/Sheet';
@@ -143,7 +143,7 @@ function Cell({ cell }: { cell: FitCellProps }) {
     }
     return (
         <td className={cell.isOwn ? 'own' : ''}>
-            <span className="rate">{printed(Number(cell.rate.toFixed(1)))}</span>
+            <span className="rate">{megabytes(cell.rate)}</span>
             <Bar style={{ width: `${100 * share(cell.rate)}%` }} aria-hidden="true" />
             <small>
                 {cell.why}

@@ -1,7 +1,7 @@
 import { Head, Link, router } from '@inertiajs/react';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { printed } from '../format';
+import { megabytes } from '../format';
 import { MarginLook } from '../frame/Margin';
 import { Fields as FieldsLook } from '../intake/Fields';
 import { Ceilings } from '../kit/Ceilings';
@@ -268,7 +268,7 @@ function Sightings({ sightings }: { sightings: SightingProps[] }) {
     if (sightings.length === 0) {
         return null;
     }
-    const figure = (rate: number | null) => (rate === null ? '–' : printed(Number(rate.toFixed(1))));
+    const figure = (rate: number | null) => (rate === null ? '–' : megabytes(rate));
     return (
         <Sheet title="Fastest seen here" caption="the best trusted run of each card; on made-up cards too">
             <Ruled aria-label="Fastest seen here">

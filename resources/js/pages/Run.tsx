@@ -2,7 +2,7 @@ import { Head, Link } from '@inertiajs/react';
 import styled from 'styled-components';
 import { CourseTrace } from '../charts/CourseTrace';
 import { CopySheet } from '../copy/CopySheet';
-import { megabytes, percent } from '../format';
+import { megabytes, percent, reached } from '../format';
 import { Margin } from '../frame/Margin';
 import { Sheet, Title } from '../parts/Sheet';
 import { HeatSheet } from '../run/HeatSheet';
@@ -99,7 +99,7 @@ function Way({ way, counts }: { way: WayProps; counts: boolean }) {
         way.deviation === null
             ? ''
             : `, deviation ${megabytes(way.deviation)}${way.variation === null ? '' : `, CV ${percent(way.variation, 1)}`}`;
-    const figures = `mean ${megabytes(way.mean)}${spread} MB/s, median ${megabytes(way.median)}${deviation}`;
+    const figures = `mean ${megabytes(way.mean)}${spread} MB/s, median ${reached(way.median)}${deviation}`;
     return (
         <Sheet
             title={way.way === 'write' ? 'Written' : 'Read'}

@@ -1,6 +1,6 @@
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
-import { megabytes, percent } from '../format';
+import { percent, reached } from '../format';
 import { Button } from '../parts/Button';
 import { Ruled } from '../parts/Sheet';
 import type { RunProps } from '../types/generated/props';
@@ -61,8 +61,8 @@ function Row({ run }: { run: RunProps }) {
             </td>
             <td className={struck}>{run.chain}</td>
             <td className={struck}>{run.region}</td>
-            <td className={`n${struck}`}>{run.write === null ? '–' : megabytes(run.write)}</td>
-            <td className={`n${struck}`}>{run.read === null ? '–' : megabytes(run.read)}</td>
+            <td className={`n${struck}`}>{run.write === null ? '–' : reached(run.write)}</td>
+            <td className={`n${struck}`}>{run.read === null ? '–' : reached(run.read)}</td>
             <td className={`n${struck}`}>{run.variation === null ? '–' : percent(run.variation, 1)}</td>
             <td>
                 {what}

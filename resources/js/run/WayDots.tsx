@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { roomyTicks } from '../charts/axis';
-import { megabytes } from '../format';
+import { grouped, megabytes } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { WayProps } from '../types/generated/props';
 
@@ -31,7 +31,7 @@ export function WayDots({ way }: { way: WayProps }) {
                     <g key={tick}>
                         <path d={`M${x(tick)} 6V48`} stroke="var(--faint)" />
                         <text className="figure pencil" x={x(tick)} y={62} textAnchor="middle">
-                            {tick}
+                            {grouped(tick)}
                         </text>
                     </g>
                 ))}
