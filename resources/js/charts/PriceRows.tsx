@@ -62,15 +62,8 @@ export function PriceRows({ references }: { references: readonly ReferenceProps[
                                     opacity="0.75"
                                 />
                             ))}
-                            {row.cards.map((card, k) => (
-                                <Flag
-                                    key={card.tag}
-                                    x={at(card.perGigabyte / row.median)}
-                                    y={y}
-                                    up={k % 2 === 0}
-                                    tag={card.tag}
-                                    severity={card.severity}
-                                />
+                            {flags(row, at, width).map((flag) => (
+                                <Flag key={flag.tag} {...flag} y={y} />
                             ))}
                         </g>
                     );
@@ -80,20 +73,35 @@ export function PriceRows({ references }: { references: readonly ReferenceProps[
     );
 }
 
-/** A card of the house: a small flag on a pole, struck through where its price speaks against it. */
-function Flag({
-    x,
-    y,
-    up,
-    tag,
-    severity,
-}: {
+interface PriceFlag {
     x: number;
-    y: number;
     up: boolean;
     tag: string;
     severity: string | null;
-}) {
+    /** Written beside it; empty where there is nothing to say or no room. */
+    words: string;
+}
+
+/** The flags of a row from left to right, up and down in turn; a name stands where it touches none before it. */
+function flags(row: ReferenceProps, at: (share: number) => number, width: number): PriceFlag[] {
+    const ends = { up: 0, down: 0 };
+    return row.cards
+        .map((card) => ({ ...card, x: at(card.perGigabyte / row.median) }))
+        .sort((a, b) => a.x - b.x)
+        .map(({ tag, severity, x }, k) => {
+            const side = k % 2 === 0 ? 'up' : 'down';
+            const words = severity === null ? '' : `${tag} ${severity === 'contradiction' ? '!!' : '?'}`;
+            const end = x + 13 + words.length * 7.4;
+            const fits = words !== '' && x > ends[side] && end < width;
+            if (fits) {
+                ends[side] = end + 6;
+            }
+            return { x, up: side === 'up', tag, severity, words: fits ? words : '' };
+        });
+}
+
+/** A card of the house: a small flag on a pole, filled where its price speaks against it. */
+function Flag({ x, y, up, tag, severity, words }: PriceFlag & { y: number }) {
     const tip = up ? y - 18 : y + 18;
     const colour = severity === 'contradiction' ? 'var(--rust)' : severity === 'doubt' ? 'var(--ochre)' : 'var(--tarn)';
     return (
@@ -103,10 +111,10 @@ function Flag({
                 d={`M${x} ${tip}h9l-3 ${up ? 4 : -4} 3 ${up ? 4 : -4}h-9z`}
                 fill={severity === null ? 'none' : colour}
             />
-            {severity === null ? null : (
+            <title>{tag}</title>
+            {words === '' ? null : (
                 <text x={x + 13} y={tip + 5} className="figure" stroke="none" style={{ fill: colour }}>
-                    {tag}
-                    {severity === 'contradiction' ? ' !!' : ' ?'}
+                    {words}
                 </text>
             )}
         </g>

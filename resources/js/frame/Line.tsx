@@ -49,7 +49,7 @@ const Look = styled.nav`
         background: var(--sheet);
         box-shadow: inset 0 -4px 0 var(--rust);
     }
-    svg {
+    [role='img'] {
         display: block;
         margin-top: 4px;
         color: var(--pencil);

@@ -1,3 +1,5 @@
+import { grouped } from '../format';
+
 /** A count as five-bar strokes, the way a workshop keeps it. Past 25 the figure is said instead. */
 export function TallyMarks({ count, height = 12, what }: { count: number; height?: number; what: string }) {
     if (count === 0) {
@@ -11,7 +13,7 @@ export function TallyMarks({ count, height = 12, what }: { count: number; height
                 aria-label={label}
                 style={{ fontFamily: 'var(--figures)', fontStretch: '75%', fontSize: height - 1 }}
             >
-                {count}
+                {grouped(count)}
             </span>
         );
     }
