@@ -8,7 +8,7 @@ use App\Models\Card;
 use App\Models\Run;
 use App\Models\Slot;
 use App\Models\Station;
-use App\Runs\RunConductor;
+use App\Runs\Conducting\RunConductor;
 use Database\Seeders\DemoGear;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;

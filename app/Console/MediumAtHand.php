@@ -8,8 +8,8 @@ use App\Erasing\Ledger;
 use App\Erasing\Permit;
 use App\Erasing\RightMedium;
 use App\Models\Card;
-use App\Runs\Bench;
-use App\Runs\CheckpointFile;
+use App\Runs\Conducting\CheckpointFile;
+use App\Runs\Conducting\LaidMedium;
 use App\Stations\StationFolders;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Fluent;
@@ -59,22 +59,22 @@ final readonly class MediumAtHand
     }
 
     /** @throws \Tally\Device\Fault\DeviceFault|InvalidArgumentException */
-    public function lay(?Bytes $size): Bench
+    public function lay(?Bytes $size): LaidMedium
     {
         return match (true) {
-            $this->isStandIn() => Bench::standIn($this->medium()),
+            $this->isStandIn() => LaidMedium::standIn($this->medium()),
             $this->isRaw => $this->erased('full proof'),
-            default => Bench::folder($this->folder(), $size),
+            default => LaidMedium::folder($this->folder(), $size),
         };
     }
 
     /** @throws \Tally\Device\Fault\DeviceFault|InvalidArgumentException */
-    public function layForScreen(): Bench
+    public function layForScreen(): LaidMedium
     {
         return match (true) {
-            $this->isStandIn() => Bench::standIn($this->medium()),
+            $this->isStandIn() => LaidMedium::standIn($this->medium()),
             $this->isRaw => $this->erased('quick screen'),
-            default => Bench::oneFile($this->folder(), $this->size),
+            default => LaidMedium::oneFile($this->folder(), $this->size),
         };
     }
 
@@ -85,17 +85,17 @@ final readonly class MediumAtHand
      *
      * @throws \Tally\Device\Fault\DeviceFault|InvalidArgumentException
      */
-    public function layAgain(Checkpoint $from, Fluent $kept): Bench
+    public function layAgain(Checkpoint $from, Fluent $kept): LaidMedium
     {
         return match (true) {
-            $this->isStandIn() => Bench::standIn($this->medium(), null, $from),
+            $this->isStandIn() => LaidMedium::standIn($this->medium(), null, $from),
             $this->isRaw => $this->erased('full proof, continued'),
-            default => Bench::folderTakenUp($this->folder(), $kept->string('folder')->value(), $from->size),
+            default => LaidMedium::folderTakenUp($this->folder(), $kept->string('folder')->value(), $from->size),
         };
     }
 
     /** The keeper of the place where a proof can be taken up again. */
-    public function keeper(Bench $bench): CheckpointFile
+    public function keeper(LaidMedium $bench): CheckpointFile
     {
         return new CheckpointFile($this->path, $bench->runFolder());
     }
@@ -111,9 +111,9 @@ final readonly class MediumAtHand
         return Medium::parse(substr($this->path, strlen(self::STAND_IN)));
     }
 
-    private function erased(string $what): Bench
+    private function erased(string $what): LaidMedium
     {
-        $bench = Bench::raw($this->path, Permit::guard($this->path, $this->card, $this->why, null));
+        $bench = LaidMedium::raw($this->path, Permit::guard($this->path, $this->card, $this->why, null));
         $device = $bench->device;
         assert($device instanceof RawDevice);
         try {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Runs\Bench;
+use App\Runs\Conducting\LaidMedium;
 use App\Runs\RunState;
 use Tally\Evidence\Evidence;
 use Tally\Evidence\ProofEvidence;
@@ -23,7 +23,7 @@ use Tally\Verdict\Verdict;
 /** What both ways of proving have in common at the terminal: what they tell, as words or JSON, and how they end. */
 abstract class ProofsMedium extends RunsOnMedium
 {
-    protected function conclude(MediumAtHand $medium, Bench $bench, RunKind $kind, ProofResult $result): int
+    protected function conclude(MediumAtHand $medium, LaidMedium $bench, RunKind $kind, ProofResult $result): int
     {
         $record = ProofRecord::of($result, $bench->extent($medium->size), $bench->manner());
         $verdict = Judge::judge(

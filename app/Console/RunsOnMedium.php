@@ -6,10 +6,10 @@ namespace App\Console;
 
 use App\Models\Card;
 use App\Models\Run;
-use App\Runs\Bench;
-use App\Runs\Outcome;
+use App\Runs\Conducting\LaidMedium;
+use App\Runs\Filing\Outcome;
+use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
-use App\Runs\Unfiled;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
@@ -57,10 +57,10 @@ abstract class RunsOnMedium extends Command
     }
 
     /** @throws DeviceFault|InvalidArgumentException */
-    abstract protected function lay(MediumAtHand $medium): Bench;
+    abstract protected function lay(MediumAtHand $medium): LaidMedium;
 
     /** @throws DeviceFault|InvalidArgumentException */
-    abstract protected function conduct(MediumAtHand $medium, Bench $bench, TerminalWatch $watch): int;
+    abstract protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalWatch $watch): int;
 
     protected function complain(string $sentence): void
     {
@@ -75,7 +75,7 @@ abstract class RunsOnMedium extends Command
     }
 
     /** The card's label; without a card, a label that claims no more than the size of the medium. */
-    protected function label(MediumAtHand $medium, Bench $bench): Label
+    protected function label(MediumAtHand $medium, LaidMedium $bench): Label
     {
         return $medium->card?->label() ?? new Label(Form::Ssd, $bench->whole);
     }
@@ -90,7 +90,7 @@ abstract class RunsOnMedium extends Command
         RunState $state,
         ?string $message,
     ): void {
-        $run = Unfiled::put(
+        $run = UnfiledResult::put(
             (new Run([
                 'card_id' => $card->id,
                 'kind' => $kind,

@@ -8,7 +8,7 @@ use App\Evidence\CardEvidence;
 use App\Models\Card;
 use App\Models\ResultOfOthers;
 use App\Models\Run;
-use App\Runs\Filing;
+use App\Runs\Filing\ResultFiling;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -187,7 +187,7 @@ final readonly class ResultReader
 
     private function file(Card $card, FiledRun $run, string $by): void
     {
-        Filing::file(
+        ResultFiling::file(
             new Run([
                 'card_id' => $card->id,
                 'kind' => $run->kind,

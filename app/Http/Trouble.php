@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Runs\BooksAway;
-use App\Runs\Unfiled;
+use App\Runs\Filing\DatabaseAway;
+use App\Runs\Filing\UnfiledResult;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -19,7 +19,7 @@ final readonly class Trouble
     public static function page(Throwable $fault, Request $request): ?Response
     {
         [$status, $title, $sentence] = match (true) {
-            BooksAway::is($fault) => [
+            DatabaseAway::is($fault) => [
                 503,
                 'The database does not answer',
                 'Start it again with ./start in the folder of Gritty Tally. Nothing that was saved is lost; a run that is going '.
@@ -35,7 +35,7 @@ final readonly class Trouble
 
     private static function unfiled(): string
     {
-        $waiting = count(Unfiled::waiting());
+        $waiting = count(UnfiledResult::waiting());
 
         return match ($waiting) {
             0 => '',

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Run;
-use App\Runs\RunConductor;
+use App\Runs\Conducting\RunConductor;
 use App\Runs\RunState;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;

@@ -51,7 +51,7 @@ use Tally\Record\SustainedRecord;
  * @property int|null $drive_id where a timed copy went
  * @property Chain $chain as it was measured over
  * @property Parameters $parameters of its kind
- * @property Fluent<string, mixed>|null $progress see App\Runs\ProgressRecord
+ * @property Fluent<string, mixed>|null $progress see App\Runs\Conducting\ProgressRecord
  * @property-read Result|null $result of its kind
  * @property-write Result|array<mixed>|null $result
  * @property float|null $carried what its reader was seen to carry, bytes a second

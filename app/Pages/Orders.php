@@ -20,8 +20,8 @@ use App\Props\Run\OrderProps;
 use App\Props\Run\ProgressProps;
 use App\Props\Run\ShelfProps;
 use App\Props\Run\SlotProps;
-use App\Runs\Ordered;
-use App\Runs\ProgressRecord;
+use App\Runs\Conducting\ProgressRecord;
+use App\Runs\Ordering\RunOrder;
 use App\Stations\Contents;
 use App\Stations\Part;
 use App\Stations\SlotLook;
@@ -112,7 +112,7 @@ final readonly class Orders
      * @param  Collection<int, Run>  $before
      * @return string|null in words; null where nothing can be told
      */
-    public static function expected(Card $card, Collection $before, Ordered $order): ?string
+    public static function expected(Card $card, Collection $before, RunOrder $order): ?string
     {
         $label = $card->label();
         $path = Rig::path($label, $order->slot);

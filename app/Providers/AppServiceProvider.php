@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Runs\RunConductor;
+use App\Runs\Conducting\RunConductor;
 use App\Stations\StationFolders;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\ServiceProvider;

@@ -7,9 +7,9 @@ namespace App\Stations;
 use App\Jobs\ConductRun;
 use App\Models\Run;
 use App\Models\Station;
-use App\Runs\BooksAway;
+use App\Runs\Filing\DatabaseAway;
+use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
-use App\Runs\Unfiled;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use Throwable;
@@ -32,7 +32,7 @@ final readonly class Lookout
             try {
                 $this->round();
             } catch (Throwable $fault) {
-                if (! BooksAway::is($fault)) {
+                if (! DatabaseAway::is($fault)) {
                     report($fault);
                 }
                 DB::disconnect();
@@ -43,7 +43,7 @@ final readonly class Lookout
 
     public function round(): void
     {
-        Unfiled::fileAll();
+        UnfiledResult::fileAll();
         $station = Station::here();
         if ($station === null) {
             return;

@@ -7,7 +7,7 @@ namespace App\Stations;
 use App\Models\Slot;
 use App\Models\SlotKind;
 use App\Models\Station;
-use App\Runs\OneAtATime;
+use App\Runs\Conducting\OneAtATime;
 use App\Runs\RunState;
 use Closure;
 use Tally\Device\AllowedFolders;

@@ -8,10 +8,10 @@ use App\Models\Card;
 use App\Models\Run;
 use App\Models\Slot;
 use App\Models\Station;
-use App\Runs\Ordered;
-use App\Runs\RunDesk;
+use App\Runs\Filing\UnfiledResult;
+use App\Runs\Ordering\RunDesk;
+use App\Runs\Ordering\RunOrder;
 use App\Runs\RunState;
-use App\Runs\Unfiled;
 use Database\Seeders\DemoGear;
 use Illuminate\Support\Facades\DB;
 use Random\Randomizer;
@@ -140,7 +140,7 @@ final class FaultTrial
         foreach ([$this->bay, $this->drive, $this->raw, $this->decoy] as $place) {
             $place->remove();
         }
-        foreach (Unfiled::waiting() as $file) {
+        foreach (UnfiledResult::waiting() as $file) {
             @unlink($file);
         }
         $this->database->end();
@@ -189,7 +189,7 @@ final class FaultTrial
             default => new SizeParameters(Bytes::of(360_000_000)),
         };
 
-        return app(RunDesk::class)->order($card, $station, new Ordered($slot, $kind, $parameters, by: 'the trial'));
+        return app(RunDesk::class)->order($card, $station, new RunOrder($slot, $kind, $parameters, by: 'the trial'));
     }
 
     private function befall(Fault $fault, string $what): void
@@ -273,7 +273,7 @@ final class FaultTrial
                     in_array($verdict, [VerdictKind::Sham, VerdictKind::Shaky], true)
                         ? "convicted: {$card->tag} is {$verdict->value} ({$run->message})"
                         : null,
-                    Unfiled::waiting() !== [] ? 'lost: a result still waits on the disk' : null,
+                    UnfiledResult::waiting() !== [] ? 'lost: a result still waits on the disk' : null,
                 ],
                 is_string(...),
             ),

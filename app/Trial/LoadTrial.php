@@ -11,8 +11,8 @@ use App\Models\Slot;
 use App\Models\Station;
 use App\People\PeopleBook;
 use App\People\Role;
-use App\Runs\Ordered;
-use App\Runs\RunDesk;
+use App\Runs\Ordering\RunDesk;
+use App\Runs\Ordering\RunOrder;
 use Database\Seeders\DemoGear;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
@@ -225,7 +225,7 @@ final class LoadTrial
         $this->run = app(RunDesk::class)->order(
             $card,
             $station,
-            new Ordered(
+            new RunOrder(
                 $station->slot(Slot::query()->where('kind', 'stand-in')->firstOrFail()->id),
                 RunKind::Proof,
                 new ProofParameters(),

@@ -9,7 +9,7 @@ use App\Models\Card;
 use App\Models\Run;
 use App\Models\Slot;
 use App\Models\Station;
-use App\Runs\RunConductor;
+use App\Runs\Conducting\RunConductor;
 use App\Runs\RunState;
 use Illuminate\Database\Seeder;
 use LogicException;

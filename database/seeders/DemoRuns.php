@@ -10,7 +10,7 @@ use App\Models\Drive;
 use App\Models\Port;
 use App\Models\Reader;
 use App\Models\Run;
-use App\Runs\RunBook;
+use App\Runs\Filing\RunBook;
 use DateTimeImmutable;
 use Illuminate\Database\Seeder;
 use Tally\Measured\Chain;

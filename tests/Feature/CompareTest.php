@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Card;
 use App\Models\Run;
-use App\Runs\RunBook;
+use App\Runs\Filing\RunBook;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
 use Tests\TestCase;

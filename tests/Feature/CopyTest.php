@@ -8,7 +8,7 @@ use App\Models\Card;
 use App\Models\Drive;
 use App\Models\Port;
 use App\Models\Run;
-use App\Runs\RunConductor;
+use App\Runs\Conducting\RunConductor;
 use App\Runs\RunState;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;

@@ -8,8 +8,8 @@ use App\Models\Card;
 use App\Models\Run;
 use App\Models\RunSample;
 use App\Models\Slot;
-use App\Runs\RunConductor;
-use App\Runs\RunKeeper;
+use App\Runs\Conducting\RunConductor;
+use App\Runs\Conducting\RunProgressSaver;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Queue;
@@ -52,7 +52,7 @@ final class FaultsTest extends TestCase
         $run = $this->going($card, 'speed');
         $clock = new StandInClock();
         $plan = SpeedPlan::plain(Bytes::gigabytes(1));
-        $keeper = new RunKeeper(
+        $keeper = new RunProgressSaver(
             $run,
             fn (SpeedResult $soFar): SpeedRecord => SpeedRecord::of($soFar, $plan),
             fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []],
@@ -87,7 +87,7 @@ final class FaultsTest extends TestCase
         $card = $this->card();
         $run = $this->going($card, 'sustained');
         $clock = new StandInClock();
-        $keeper = new RunKeeper(
+        $keeper = new RunProgressSaver(
             $run,
             SustainedRecord::of(...),
             fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat],
@@ -115,7 +115,7 @@ final class FaultsTest extends TestCase
     {
         $run = $this->going($this->card(), 'speed');
         $made = 0;
-        $keeper = new RunKeeper($run, function (SpeedResult $soFar) use (&$made): SpeedRecord {
+        $keeper = new RunProgressSaver($run, function (SpeedResult $soFar) use (&$made): SpeedRecord {
             $made++;
 
             return SpeedRecord::of($soFar, SpeedPlan::plain(Bytes::gigabytes(1)));

@@ -15,7 +15,7 @@ use App\Models\Port;
 use App\Models\Reader;
 use App\Models\Run;
 use App\Models\Slot;
-use App\Runs\RunBook;
+use App\Runs\Filing\RunBook;
 use App\Runs\RunState;
 use Illuminate\Support\ViewErrorBag;
 use Inertia\Testing\AssertableInertia;

@@ -9,7 +9,7 @@ use App\Models\Erasure;
 use App\Models\Run;
 use App\Models\Slot;
 use App\Models\SlotKind;
-use App\Runs\RunConductor;
+use App\Runs\Conducting\RunConductor;
 use App\Runs\RunState;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;

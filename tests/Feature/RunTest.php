@@ -9,9 +9,9 @@ use App\Jobs\ConductRun;
 use App\Models\Card;
 use App\Models\Run;
 use App\Models\Slot;
-use App\Runs\RunConductor;
+use App\Runs\Conducting\RunConductor;
+use App\Runs\Conducting\RunObserver;
 use App\Runs\RunState;
-use App\Runs\RunWatch;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\DB;
@@ -303,7 +303,7 @@ final class RunTest extends TestCase
         Queue::fake();
         $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id]);
         $run = Run::query()->firstOrFail();
-        $watch = new RunWatch($run);
+        $watch = new RunObserver($run);
         DB::enableQueryLog();
         for ($i = 1; $i <= 10_000; $i++) {
             $watch->progress(new Progress(Phase::Writing, 1, $i, 10_000, $i, 20_000, $i / 1000, 5e6));
@@ -321,7 +321,7 @@ final class RunTest extends TestCase
         $port = config('database.connections.mariadb.port');
         DB::purge();
         config(['database.connections.mariadb.port' => 1]);
-        (new RunWatch($run))->progress(new Progress(Phase::Writing, 1, 1, 2, 1, 4, 1.0, 5e6));
+        (new RunObserver($run))->progress(new Progress(Phase::Writing, 1, 1, 2, 1, 4, 1.0, 5e6));
         $this->addToAssertionCount(1);
         config(['database.connections.mariadb.port' => $port]);
         DB::purge();

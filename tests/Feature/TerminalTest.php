@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Run;
-use App\Runs\Unfiled;
+use App\Runs\Filing\UnfiledResult;
 use Illuminate\Database\QueryException;
 use PDOException;
 use Symfony\Component\Process\Process;
@@ -209,7 +209,7 @@ final class TerminalTest extends TestCase
         }
         self::assertSame(0, Run::query()->count());
         // It waits on the disk with the card it belongs to, and is filed as tests/Stations shows.
-        self::assertCount(1, $waiting = Unfiled::waiting());
+        self::assertCount(1, $waiting = UnfiledResult::waiting());
         self::assertStringContainsString('"tag":"T-1"', (string) file_get_contents($waiting[0]));
         unlink($waiting[0]);
     }

@@ -9,7 +9,7 @@ use App\Models\Card;
 use App\Models\Port;
 use App\Models\Reader;
 use App\Models\Run;
-use App\Runs\RunBook;
+use App\Runs\Filing\RunBook;
 use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
 use Tally\Label\Bus;

@@ -6,8 +6,8 @@ namespace Tests\Stations;
 
 use App\Models\Card;
 use App\Models\Run;
+use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
-use App\Runs\Unfiled;
 use App\Trial\FreePort;
 use App\Trial\ScratchDatabase;
 use Database\Seeders\DemoGear;
@@ -31,7 +31,7 @@ final class DatabaseAwayTest extends StationTestCase
     protected function tearDown(): void
     {
         $this->database->end();
-        foreach (Unfiled::waiting() as $file) {
+        foreach (UnfiledResult::waiting() as $file) {
             unlink($file);
         }
         parent::tearDown();

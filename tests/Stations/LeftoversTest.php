@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Stations;
 
 use App\Models\Run;
-use App\Runs\RunDesk;
+use App\Runs\Ordering\RunDesk;
 use App\Runs\RunState;
 
 /** What a run that died has left: kept where it can go on, told as it is where it cannot. */

@@ -7,8 +7,8 @@ namespace App\Console\Commands;
 use App\Console\MediumAtHand;
 use App\Console\ProofsMedium;
 use App\Console\TerminalWatch;
-use App\Runs\Bench;
-use App\Runs\CheckpointFile;
+use App\Runs\Conducting\CheckpointFile;
+use App\Runs\Conducting\LaidMedium;
 use Illuminate\Support\Fluent;
 use InvalidArgumentException;
 use Tally\Probe\Proof\Checkpoint;
@@ -35,7 +35,7 @@ final class ProveCommand extends ProofsMedium
 
     private ?Checkpoint $from = null;
 
-    protected function lay(MediumAtHand $medium): Bench
+    protected function lay(MediumAtHand $medium): LaidMedium
     {
         if ($this->option('resume') !== true && $this->option('again') !== true) {
             CheckpointFile::forget($medium->path);
@@ -48,7 +48,7 @@ final class ProveCommand extends ProofsMedium
         return $medium->layAgain($this->from, $kept);
     }
 
-    protected function conduct(MediumAtHand $medium, Bench $bench, TerminalWatch $watch): int
+    protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalWatch $watch): int
     {
         $keeper = $medium->isStandIn() ? null : $medium->keeper($bench);
         $result =

@@ -7,8 +7,8 @@ namespace App\Console\Commands;
 use App\Console\MediumAtHand;
 use App\Console\ProofsMedium;
 use App\Console\TerminalWatch;
-use App\Runs\Bench;
-use App\Runs\CheckpointFile;
+use App\Runs\Conducting\CheckpointFile;
+use App\Runs\Conducting\LaidMedium;
 use InvalidArgumentException;
 use Tally\Probe\Screen\QuickScreen;
 use Tally\Probe\Screen\ScreenPlan;
@@ -31,7 +31,7 @@ final class ScreenCommand extends ProofsMedium
 
     protected $description = 'Stamp some places of a card and read them back: minutes instead of hours, and less proven';
 
-    protected function lay(MediumAtHand $medium): Bench
+    protected function lay(MediumAtHand $medium): LaidMedium
     {
         $this->points();
         if ($this->option('again') === true && ! $medium->isRaw) {
@@ -41,7 +41,7 @@ final class ScreenCommand extends ProofsMedium
         return $medium->layForScreen();
     }
 
-    protected function conduct(MediumAtHand $medium, Bench $bench, TerminalWatch $watch): int
+    protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalWatch $watch): int
     {
         if ($this->option('again') === true) {
             $kept = CheckpointFile::load($medium->path);

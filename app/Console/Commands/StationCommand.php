@@ -7,9 +7,9 @@ namespace App\Console\Commands;
 use App\Models\Run;
 use App\Models\SlotKind;
 use App\Models\Station;
-use App\Runs\Filing;
+use App\Runs\Filing\ResultFiling;
+use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
-use App\Runs\Unfiled;
 use App\Stations\Lookout;
 use App\Stations\Superintendent;
 use Illuminate\Console\Command;
@@ -81,7 +81,7 @@ final class StationCommand extends Command
             return $this->superintend();
         }
         // Before anything is called interrupted: it may have come to its end, with the books away.
-        Unfiled::fileAll();
+        UnfiledResult::fileAll();
         $this->closeInterrupted($station, $lane);
         $queue->looping(function () use ($station, $isAlone): void {
             $this->show($station);
@@ -141,7 +141,7 @@ final class StationCommand extends Command
             $left->whereRaw('COALESCE(lane, ?) = ?', [self::MEASURING, $lane]);
         }
         foreach ($left->get() as $run) {
-            Filing::file(
+            ResultFiling::file(
                 $run,
                 RunState::Interrupted,
                 null,

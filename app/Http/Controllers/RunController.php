@@ -12,7 +12,7 @@ use App\Models\Run;
 use App\Models\Station;
 use App\Pages\Orders;
 use App\Pages\RunPage;
-use App\Runs\RunDesk;
+use App\Runs\Ordering\RunDesk;
 use App\Runs\RunState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;

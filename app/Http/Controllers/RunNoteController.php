@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Person;
 use App\Http\Rules\Quantity;
 use App\Models\Run;
-use App\Runs\RunBook;
+use App\Runs\Filing\RunBook;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Tally\Quantity\Bytes;

@@ -12,7 +12,7 @@ use App\Pages\ChainChoices;
 use App\Pages\LabelWords;
 use App\Pages\Margin;
 use App\Pages\TypedCheck;
-use App\Runs\RunBook;
+use App\Runs\Filing\RunBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Slot;
 use App\Models\Station;
-use App\Runs\Ordered;
+use App\Runs\Ordering\RunOrder;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use Tally\Record\CopyParameters;
@@ -41,13 +41,13 @@ final class OrderCopy extends FormRequest
     }
 
     /** @throws ValidationException when the slot is not one of this station */
-    public function ordered(Station $station, ?string $by): Ordered
+    public function ordered(Station $station, ?string $by): RunOrder
     {
         $slot = $station->slot($this->integer('slot'));
 
         $asked = new CopyParameters($this->source($slot), $this->string('into')->value(), $this->boolean('verify'));
 
-        return new Ordered($slot, RunKind::Copy, $asked, by: $by, drive: $this->filled('drive') ? $this->integer('drive') : null);
+        return new RunOrder($slot, RunKind::Copy, $asked, by: $by, drive: $this->filled('drive') ? $this->integer('drive') : null);
     }
 
     /** All of the card, or a folder on it. */

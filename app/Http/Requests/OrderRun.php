@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use App\Http\Rules\Quantity;
 use App\Models\Slot;
 use App\Models\Station;
-use App\Runs\Ordered;
+use App\Runs\Ordering\RunOrder;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -136,11 +136,11 @@ final class OrderRun extends FormRequest
     }
 
     /** @throws ValidationException when the slot is not one of this station */
-    public function ordered(Station $station, ?string $by): Ordered
+    public function ordered(Station $station, ?string $by): RunOrder
     {
         $beside = trim($this->string('beside')->value());
 
-        return new Ordered(
+        return new RunOrder(
             $this->slot($station),
             $this->kind(),
             $this->parameters(),

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Filing;
 
 use Illuminate\Database\LostConnectionDetector;
 use PDOException;
 use Throwable;
 
 /** Whether something failed because the database is out of reach, and not for what it was asked. */
-final readonly class BooksAway
+final readonly class DatabaseAway
 {
     /** Could not be reached, was cut off. Source: MariaDB client error codes. */
     private const CODES = [2002, 2003, 2006, 2013];

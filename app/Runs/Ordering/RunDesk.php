@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Ordering;
 
 use App\Erasing\Permit;
 use App\Gear\Rig;
@@ -14,6 +14,7 @@ use App\Models\SlotKind;
 use App\Models\Station;
 use App\People\Ability;
 use App\People\House;
+use App\Runs\RunState;
 use App\Stations\SlotLook;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Support\Facades\DB;
@@ -34,7 +35,7 @@ final readonly class RunDesk
     public function __construct(private AllowedFolders $allowed, private Dispatcher $queue, private SlotLook $look) {}
 
     /** @throws ValidationException with a sentence under the field it is about */
-    public function order(Card $card, Station $station, Ordered $order): Run
+    public function order(Card $card, Station $station, RunOrder $order): Run
     {
         $slot = $order->slot;
         $chain =
@@ -116,7 +117,7 @@ final readonly class RunDesk
      *
      * @throws ValidationException when nothing lies there, or another than was shown
      */
-    private function medium(Ordered $order): ?Identity
+    private function medium(RunOrder $order): ?Identity
     {
         $slot = $order->slot;
         if ($slot->kind === SlotKind::StandIn) {
@@ -166,7 +167,7 @@ final readonly class RunDesk
     }
 
     /** A card that was last proven in another slot has been out since. */
-    private static function reinserted(Card $card, Ordered $order): Parameters
+    private static function reinserted(Card $card, RunOrder $order): Parameters
     {
         $parameters = $order->parameters;
         $last =
@@ -192,7 +193,7 @@ final readonly class RunDesk
     }
 
     /** @throws ValidationException */
-    private function check(Card $card, Ordered $order): void
+    private function check(Card $card, RunOrder $order): void
     {
         $parameters = $order->parameters;
         if ($order->slot->kind === SlotKind::StandIn) {
@@ -231,7 +232,7 @@ final readonly class RunDesk
      *
      * @throws ValidationException
      */
-    private function checkRaw(Card $card, Ordered $order): void
+    private function checkRaw(Card $card, RunOrder $order): void
     {
         $parameters = $order->parameters;
         if (! ($parameters instanceof ProofParameters)) {

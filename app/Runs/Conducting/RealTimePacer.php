@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Conducting;
 
 use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Progress;
 
 /** Holds a run in made-up time back, so that it takes a few real seconds and can be watched and stopped. */
-final readonly class Paced implements Observer
+final readonly class RealTimePacer implements Observer
 {
     private float $began;
 

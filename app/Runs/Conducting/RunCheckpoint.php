@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Conducting;
 
 use App\Casts\Json;
 use App\Models\Run;
@@ -29,7 +29,7 @@ final class RunCheckpoint implements Keeper
     /** @var array<string, mixed>|null */
     private ?array $unkept = null;
 
-    public function __construct(private readonly Run $run, private readonly Bench $bench, private readonly float $every = RunKeeper::EVERY)
+    public function __construct(private readonly Run $run, private readonly LaidMedium $bench, private readonly float $every = RunProgressSaver::EVERY)
     {
         $this->hasKept = $run->checkpoint !== null;
     }

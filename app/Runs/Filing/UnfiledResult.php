@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Filing;
 
 use App\Models\Card;
 use App\Models\Run;
 use App\Models\RunSample;
+use App\Runs\Conducting\OneAtATime;
+use App\Runs\RunState;
 use Closure;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -20,7 +22,7 @@ use Throwable;
  *
  * One file for each result, named so that their order is that of their names.
  */
-final readonly class Unfiled
+final readonly class UnfiledResult
 {
     /** How often it is tried again while the books are away. Seconds. */
     private const AGAIN = 1.5;
@@ -74,7 +76,7 @@ final readonly class Unfiled
             try {
                 return OneAtATime::by(self::folder().'/lock', fn (): ?Run => $this->enter());
             } catch (Throwable $fault) {
-                if (! BooksAway::is($fault)) {
+                if (! DatabaseAway::is($fault)) {
                     throw $fault;
                 }
                 DB::disconnect();
@@ -93,7 +95,7 @@ final readonly class Unfiled
             try {
                 OneAtATime::by(self::folder().'/lock', fn (): ?Run => (new self($file))->enter());
             } catch (Throwable $fault) {
-                if (BooksAway::is($fault)) {
+                if (DatabaseAway::is($fault)) {
                     throw $fault;
                 }
                 Log::error("The result in {$file} is not taken by the books: {$fault->getMessage()}");
@@ -126,7 +128,7 @@ final readonly class Unfiled
         if ($run !== null && (! $run->exists || $run->state->isGoing() || $run->state === RunState::Interrupted)) {
             $traces = $entry['traces'] ?? null;
             $result = $entry['result'] ?? null;
-            Filing::file(
+            ResultFiling::file(
                 $run,
                 RunState::from(is_string($entry['state'] ?? null) ? $entry['state'] : ''),
                 is_array($result) ? $result : null,

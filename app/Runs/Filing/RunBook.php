@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Filing;
 
 use App\Evidence\CardEvidence;
 use App\Gear\OwnMeasurement;
@@ -13,6 +13,7 @@ use App\Models\Port;
 use App\Models\Reader;
 use App\Models\Run;
 use App\Models\RunVoid;
+use App\Runs\RunState;
 use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
 use Tally\Measured\Chain;
@@ -66,7 +67,7 @@ final readonly class RunBook
         $run = self::begin($card, RunKind::Speed, RunSource::Typed, $chain, $reader, $port, new TypedParameters($readings), $by);
         $run->beside = $beside;
 
-        return Filing::file($run, RunState::Done, $record, message: $note, ended: $on);
+        return ResultFiling::file($run, RunState::Done, $record, message: $note, ended: $on);
     }
 
     public static function stopwatch(
@@ -83,7 +84,7 @@ final readonly class RunBook
         $run = self::begin($card, RunKind::Copy, RunSource::Stopwatch, $chain, $reader, $port, new CopyParameters(), $by);
         $run->drive_id = $drive?->id;
 
-        return Filing::file($run, RunState::Done, CopyRecord::timed($copy), message: $note, ended: $on);
+        return ResultFiling::file($run, RunState::Done, CopyRecord::timed($copy), message: $note, ended: $on);
     }
 
     public static function heat(Run $run, ?Bytes $at, Temperature $temperature, ?string $by): void

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Conducting;
 
 use App\Models\Run;
 use App\Models\Station;
@@ -13,7 +13,7 @@ use Tally\Probe\Watch\Observer;
 use Tally\Probe\Watch\Progress;
 
 /** Writes a run's progress into the books four times a second, and looks there whether somebody asked it to stop. */
-final class RunWatch implements Observer
+final class RunObserver implements Observer
 {
     private const EVERY = 0.25;
 

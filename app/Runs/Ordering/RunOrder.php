@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Ordering;
 
 use App\Models\Slot;
 use Tally\Record\Parameters;
@@ -10,7 +10,7 @@ use Tally\Record\RunKind;
 use Tally\StandIn\Shelf;
 
 /** A run as it was asked for, checked as far as it can be without looking at the card. */
-final readonly class Ordered
+final readonly class RunOrder
 {
     /**
      * @param  string|null  $beside  what else will be going on

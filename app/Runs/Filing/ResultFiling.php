@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Filing;
 
 use App\Evidence\CardEvidence;
 use App\Gear\OwnMeasurement;
 use App\Models\Card;
 use App\Models\Run;
 use App\Models\RunSample;
+use App\Runs\RunState;
 use DateTimeInterface;
 use Illuminate\Support\Facades\DB;
 use Tally\Record\Result;
@@ -17,7 +18,7 @@ use Tally\Record\Result;
  * Files a finished run: the one way in which it comes into the books, whoever made it. Result, traces, state, what it shows
  * of the gear and the verdict of the card are written together or not at all.
  */
-final readonly class Filing
+final readonly class ResultFiling
 {
     /**
      * @param  Run  $run  as it was ordered, or one that is not in the books yet
@@ -42,7 +43,7 @@ final readonly class Filing
                 $filed->result = $result;
             }
             if ($filed->started_at !== null) {
-                $filed->beside ??= Alongside::of($filed);
+                $filed->beside ??= ParallelRuns::of($filed);
             }
             $filed
                 ->forceFill([

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Conducting;
 
 use App\Erasing\Ledger;
 use App\Erasing\Permit;
@@ -10,6 +10,9 @@ use App\Erasing\RightMedium;
 use App\Models\Run;
 use App\Models\Slot;
 use App\Models\SlotKind;
+use App\Runs\Filing\Outcome;
+use App\Runs\Filing\UnfiledResult;
+use App\Runs\RunState;
 use App\Stations\SlotLook;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
@@ -89,11 +92,11 @@ final readonly class RunConductor
     }
 
     /**
-     * @param  callable(Run, Bench, Observer): Outcome  $probe
+     * @param  callable(Run, LaidMedium, Observer): Outcome  $probe
      *
      * @throws DeviceFault
      */
-    private function on(Bench $bench, Run $run, callable $probe): void
+    private function on(LaidMedium $bench, Run $run, callable $probe): void
     {
         try {
             $this->end($run, $probe($run, $bench, $this->watch($run, $bench->isStandIn)), $bench->clear(...));
@@ -112,7 +115,7 @@ final readonly class RunConductor
     private function end(Run $run, Outcome $outcome, ?Closure $clear = null): void
     {
         $isQuitting = $outcome->state === RunState::Stopped && $this->worker?->shouldQuit === true;
-        $unfiled = Unfiled::put($run, $outcome->withNote($isQuitting ? 'Stopped because the station was shut down.' : null));
+        $unfiled = UnfiledResult::put($run, $outcome->withNote($isQuitting ? 'Stopped because the station was shut down.' : null));
         if ($clear !== null) {
             $clear();
         }
@@ -124,43 +127,43 @@ final readonly class RunConductor
 
     private function watch(Run $run, bool $isStandIn): Observer
     {
-        $watch = new RunWatch($run, $this->worker);
+        $watch = new RunObserver($run, $this->worker);
 
-        return $isStandIn ? new Paced($watch, $this->standInSeconds) : $watch;
+        return $isStandIn ? new RealTimePacer($watch, $this->standInSeconds) : $watch;
     }
 
     /** @throws DeviceFault */
-    private function lay(Run $run): Bench
+    private function lay(Run $run): LaidMedium
     {
         $slot = $this->slot($run);
         if ($slot->kind === SlotKind::StandIn) {
-            return Bench::standIn($this->medium($run), $this->chain($run));
+            return LaidMedium::standIn($this->medium($run), $this->chain($run));
         }
 
         return $slot->kind === SlotKind::Raw
             ? $this->erase($run, $slot)
-            : Bench::folder($this->card($run, $slot), self::size($run), self::kept($run));
+            : LaidMedium::folder($this->card($run, $slot), self::size($run), self::kept($run));
     }
 
     /** @throws DeviceFault */
-    private function layForScreen(Run $run): Bench
+    private function layForScreen(Run $run): LaidMedium
     {
         $slot = $this->slot($run);
 
         return $slot->kind === SlotKind::Folder
-            ? Bench::oneFile($this->card($run, $slot), self::size($run), self::kept($run))
+            ? LaidMedium::oneFile($this->card($run, $slot), self::size($run), self::kept($run))
             : $this->lay($run);
     }
 
     /** @throws DeviceFault */
-    private function layAgain(Run $run, Checkpoint $from): Bench
+    private function layAgain(Run $run, Checkpoint $from): LaidMedium
     {
         $slot = $this->slot($run);
 
         return match ($slot->kind) {
-            SlotKind::StandIn => Bench::standIn($this->medium($run), $this->chain($run), $from),
+            SlotKind::StandIn => LaidMedium::standIn($this->medium($run), $this->chain($run), $from),
             SlotKind::Raw => $this->erase($run, $slot),
-            SlotKind::Folder => Bench::folderTakenUp(
+            SlotKind::Folder => LaidMedium::folderTakenUp(
                 $this->card($run, $slot),
                 $run->checkpoint?->string('folder')->value() ?? '',
                 $from->size,
@@ -173,7 +176,7 @@ final readonly class RunConductor
      *
      * @throws DeviceFault when it must not be
      */
-    private function erase(Run $run, Slot $slot): Bench
+    private function erase(Run $run, Slot $slot): LaidMedium
     {
         $why = self::asked($run)->why;
         $path = $slot->path ?? '';
@@ -181,7 +184,7 @@ final readonly class RunConductor
         $run->card->refresh();
         $bench = SlotLook::undisturbed(
             $slot,
-            fn (): Bench => Bench::raw($path, Permit::guard($path, $run->card, $why, $this->allowed->roots())),
+            fn (): LaidMedium => LaidMedium::raw($path, Permit::guard($path, $run->card, $why, $this->allowed->roots())),
         );
         $device = $bench->device;
         assert($device instanceof RawDevice);
@@ -226,7 +229,7 @@ final readonly class RunConductor
         return $held;
     }
 
-    private function speed(Run $run, Bench $bench, Observer $watch): Outcome
+    private function speed(Run $run, LaidMedium $bench, Observer $watch): Outcome
     {
         $parameters = $run->parameters;
         assert($parameters instanceof SpeedParameters);
@@ -235,7 +238,7 @@ final readonly class RunConductor
             $bench->device,
             $bench->clock,
             $watch,
-            new RunKeeper(
+            new RunProgressSaver(
                 $run,
                 fn (SpeedResult $soFar): SpeedRecord => SpeedRecord::of($soFar, $plan),
                 fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []],
@@ -245,13 +248,13 @@ final readonly class RunConductor
         return Outcome::of(SpeedRecord::of($result, $plan), ['write' => $result->trace, 'read' => []], $result->stopped, $result->cutShort);
     }
 
-    private function sustain(Run $run, Bench $bench, Observer $watch): Outcome
+    private function sustain(Run $run, LaidMedium $bench, Observer $watch): Outcome
     {
         $result = (new SustainedRun(self::size($run)))->on(
             $bench->device,
             $bench->clock,
             $watch,
-            new RunKeeper(
+            new RunProgressSaver(
                 $run,
                 SustainedRecord::of(...),
                 fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat],
@@ -306,7 +309,7 @@ final readonly class RunConductor
         }
     }
 
-    private function screen(Run $run, Bench $bench, Observer $watch): Outcome
+    private function screen(Run $run, LaidMedium $bench, Observer $watch): Outcome
     {
         $asked = self::asked($run);
         $plan = $asked->screen === null ? null : Run::query()->find($asked->screen)?->proof()?->screen;
@@ -332,10 +335,10 @@ final readonly class RunConductor
         assert($asked instanceof FilesParameters);
         $isStandIn = $slot->kind === SlotKind::StandIn;
         $bench = $isStandIn
-            ? FilesBench::standIn($this->medium($run), $this->chain($run))
-            : FilesBench::folder($this->card($run, $slot), self::kept($run));
+            ? LaidFolder::standIn($this->medium($run), $this->chain($run))
+            : LaidFolder::folder($this->card($run, $slot), self::kept($run));
         try {
-            $keeper = new RunKeeper($run, fn (SmallFilesResult $soFar): FilesRecord => new FilesRecord($soFar));
+            $keeper = new RunProgressSaver($run, fn (SmallFilesResult $soFar): FilesRecord => new FilesRecord($soFar));
             $result = (new SmallFiles($asked->files, $asked->times))->on(
                 $bench->store,
                 $bench->clock,
@@ -358,7 +361,7 @@ final readonly class RunConductor
         $asked = $run->parameters;
         assert($asked instanceof CopyParameters);
         $copy = TimedCopy::of($this->allowed->admitWithin($asked->source), $this->allowed->admitWithin($asked->into), $asked->verify);
-        $result = $copy->run(new HostClock(), $this->watch($run, false), new RunKeeper($run, CopyRecord::of(...)));
+        $result = $copy->run(new HostClock(), $this->watch($run, false), new RunProgressSaver($run, CopyRecord::of(...)));
 
         return Outcome::of(CopyRecord::of($result), ['write' => [], 'read' => []], $result->stopped, $result->cutShort);
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Conducting;
 
 use Tally\Chain\Path;
 use Tally\Device\Addressed;
@@ -23,7 +23,7 @@ use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
 
 /** A medium laid ready for a run, with the clock that belongs to it. */
-final readonly class Bench
+final readonly class LaidMedium
 {
     /** @param  Bytes  $whole  the size of the medium as a whole, of which a run may use a part */
     private function __construct(public Device $device, public Clock $clock, public Bytes $whole, public bool $isStandIn) {}

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Conducting;
 
 use Tally\Chain\Path;
 use Tally\Device\Clock;
@@ -16,7 +16,7 @@ use Tally\StandIn\StandInDevice;
 use Tally\StandIn\StandInFiles;
 
 /** A place for files laid ready for a run, with the clock that belongs to it. */
-final readonly class FilesBench
+final readonly class LaidFolder
 {
     private function __construct(public FileStore $store, public Clock $clock) {}
 

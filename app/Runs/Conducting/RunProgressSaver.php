@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Conducting;
 
 use App\Casts\Json;
 use App\Models\Run;
@@ -21,7 +21,7 @@ use Tally\Record\Result;
  *
  * @implements Keeper<T>
  */
-final class RunKeeper implements Keeper
+final class RunProgressSaver implements Keeper
 {
     public const EVERY = 2.0;
 

@@ -2,14 +2,15 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Filing;
 
 use App\Models\Run;
 use App\Models\SlotKind;
+use App\Runs\RunState;
 use Illuminate\Contracts\Database\Eloquent\Builder;
 
 /** What else was written or read on the same host while a run went on. Stand-ins keep their own time and disturb nobody. */
-final readonly class Alongside
+final readonly class ParallelRuns
 {
     /** @return string|null `QS-015, run 12`; null when it was alone */
     public static function of(Run $run): ?string

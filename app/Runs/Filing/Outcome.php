@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Runs\Filing;
 
+use App\Runs\RunState;
 use Tally\Record\Result;
 
 /** What came of a run, before it is in any book. */
