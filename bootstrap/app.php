@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Http\ErrorPage;
 use App\Http\Middleware\CountOnce;
 use App\Http\Middleware\KeepSession;
 use App\Http\Middleware\May;
 use App\Http\Middleware\OwnNamesOnly;
 use App\Http\Middleware\ShareFrame;
 use App\Http\Middleware\SignedIn;
-use App\Http\Trouble;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -33,6 +33,6 @@ return Application::configure(basePath: dirname(__DIR__))
         );
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->render(fn (Throwable $fault, Request $request): ?Response => Trouble::page($fault, $request));
+        $exceptions->render(fn (Throwable $fault, Request $request): ?Response => ErrorPage::page($fault, $request));
     })
     ->create();

@@ -13,7 +13,7 @@ enum Axis: string
     case Card = 'card';
 
     /** Which one a run was with; null where nobody told. */
-    public function of(ShelvedSpeed $speed): ?string
+    public function of(SpeedFigure $speed): ?string
     {
         $run = $speed->run;
 
@@ -26,7 +26,7 @@ enum Axis: string
     }
 
     /** What has to be the same on both sides for two runs to be a pair. */
-    public function pair(ShelvedSpeed $speed): ?string
+    public function pair(SpeedFigure $speed): ?string
     {
         return match ($this) {
             self::Reader, self::Host, self::Cable => $speed->run->card->tag.

@@ -21,7 +21,7 @@ final readonly class ComparePage
 {
     public static function of(Axis $by, string $way, ?string $a, ?string $b, string $amount): CompareProps
     {
-        $shelf = SpeedShelf::all();
+        $shelf = SpeedFigures::all();
         $sides = [];
         foreach ($shelf->speeds as $speed) {
             $name = $by->of($speed);
@@ -46,8 +46,8 @@ final readonly class ComparePage
 
     /**
      * @param  list<ChoiceProps>  $choices
-     * @param  non-empty-list<ShelvedSpeed>  $first
-     * @param  non-empty-list<ShelvedSpeed>  $second
+     * @param  non-empty-list<SpeedFigure>  $first
+     * @param  non-empty-list<SpeedFigure>  $second
      */
     private static function compare(
         Axis $by,
@@ -103,7 +103,7 @@ final readonly class ComparePage
     }
 
     /**
-     * @param  array<string, non-empty-list<ShelvedSpeed>>  $sides
+     * @param  array<string, non-empty-list<SpeedFigure>>  $sides
      * @return array{string, string}
      */
     private static function choose(Axis $by, array $sides, ?string $a, ?string $b): array
@@ -129,8 +129,8 @@ final readonly class ComparePage
     }
 
     /**
-     * @param  non-empty-list<ShelvedSpeed>  $first
-     * @param  non-empty-list<ShelvedSpeed>  $second
+     * @param  non-empty-list<SpeedFigure>  $first
+     * @param  non-empty-list<SpeedFigure>  $second
      * @return list<array{string, non-empty-list<float>, non-empty-list<float>}>
      */
     private static function pairs(Axis $by, string $way, array $first, array $second): array
@@ -147,7 +147,7 @@ final readonly class ComparePage
     }
 
     /**
-     * @param  non-empty-list<ShelvedSpeed>  $speeds
+     * @param  non-empty-list<SpeedFigure>  $speeds
      * @return array<array-key, non-empty-list<float>>
      */
     private static function grouped(Axis $by, string $way, array $speeds): array
@@ -165,12 +165,12 @@ final readonly class ComparePage
     }
 
     /**
-     * @param  non-empty-list<ShelvedSpeed>  $speeds
+     * @param  non-empty-list<SpeedFigure>  $speeds
      * @return list<float>
      */
     private static function rates(array $speeds, string $way): array
     {
-        return array_merge(...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way), $speeds));
+        return array_merge(...array_map(fn (SpeedFigure $speed): array => $speed->rates($way), $speeds));
     }
 
     /** @param  list<float>  $rates */

@@ -19,7 +19,7 @@ final readonly class LimitsPage
 {
     public static function of(string $way): LimitsProps
     {
-        $shelf = SpeedShelf::all();
+        $shelf = SpeedFigures::all();
         $limits = Limits::of(self::cells($shelf, $way));
         $names = [];
         foreach ($shelf->speeds as $speed) {
@@ -77,15 +77,15 @@ final readonly class LimitsPage
     }
 
     /** @return list<Cell> */
-    public static function cells(SpeedShelf $shelf, string $way): array
+    public static function cells(SpeedFigures $shelf, string $way): array
     {
         $cells = [];
         foreach ($shelf->byCardAndReader() as $key => $speeds) {
-            $rates = array_merge(...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way), $speeds));
+            $rates = array_merge(...array_map(fn (SpeedFigure $speed): array => $speed->rates($way), $speeds));
             if ($rates !== []) {
                 [$card, $reader] = [...explode("\n", $key, 2), ''];
                 $other = array_merge(
-                    ...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way === 'write' ? 'read' : 'write'), $speeds),
+                    ...array_map(fn (SpeedFigure $speed): array => $speed->rates($way === 'write' ? 'read' : 'write'), $speeds),
                 );
                 $cells[] = new Cell(
                     $card,

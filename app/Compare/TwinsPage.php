@@ -22,14 +22,14 @@ final readonly class TwinsPage
     /** @return list<TwinGroupProps> */
     public static function groups(): array
     {
-        $shelf = SpeedShelf::all();
+        $shelf = SpeedFigures::all();
         $limits = ['write' => Limits::of(LimitsPage::cells($shelf, 'write')), 'read' => Limits::of(LimitsPage::cells($shelf, 'read'))];
         [$candidates, $cards] = [[], []];
         foreach (self::byCardAndChain($shelf) as $key => $speeds) {
             [$tag, $chain] = [...explode("\n", $key, 2), ''];
             $card = $speeds[0]->run->card;
             $cards[$tag] = $card;
-            $rates = fn (string $way): array => array_merge(...array_map(fn (ShelvedSpeed $speed): array => $speed->rates($way), $speeds));
+            $rates = fn (string $way): array => array_merge(...array_map(fn (SpeedFigure $speed): array => $speed->rates($way), $speeds));
             $heldBack =
                 HeldBack::is($rates('write'), $speeds[0]->usable, $limits['write']->at($tag, $shelf->column($speeds[0]) ?? '')?->by) ||
                 HeldBack::is($rates('read'), $speeds[0]->usable, $limits['read']->at($tag, $shelf->column($speeds[0]) ?? '')?->by);
@@ -48,8 +48,8 @@ final readonly class TwinsPage
         return array_map(fn (TwinGroup $group): TwinGroupProps => self::props($group, $cards), TwinGroups::among($candidates));
     }
 
-    /** @return array<string, non-empty-list<ShelvedSpeed>> */
-    private static function byCardAndChain(SpeedShelf $shelf): array
+    /** @return array<string, non-empty-list<SpeedFigure>> */
+    private static function byCardAndChain(SpeedFigures $shelf): array
     {
         $found = [];
         foreach ($shelf->speeds as $speed) {

@@ -85,7 +85,7 @@ final readonly class MediumAtHand
      *
      * @throws \Tally\Device\Fault\DeviceFault|InvalidArgumentException
      */
-    public function layAgain(Checkpoint $from, Fluent $kept): LaidMedium
+    public function layOutAgain(Checkpoint $from, Fluent $kept): LaidMedium
     {
         return match (true) {
             $this->isStandIn() => LaidMedium::standIn($this->medium(), null, $from),

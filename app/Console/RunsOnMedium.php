@@ -33,7 +33,7 @@ abstract class RunsOnMedium extends Command
 
     public function handle(): int
     {
-        $watch = new TerminalWatch($this->output->getOutput());
+        $watch = new TerminalObserver($this->output->getOutput());
         // The framework's own handlers end the program before the card is cleared. SIGHUP too: a closed terminal window
         // should not leave files on it.
         pcntl_async_signals(true);
@@ -60,7 +60,7 @@ abstract class RunsOnMedium extends Command
     abstract protected function lay(MediumAtHand $medium): LaidMedium;
 
     /** @throws DeviceFault|InvalidArgumentException */
-    abstract protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalWatch $watch): int;
+    abstract protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch): int;
 
     protected function complain(string $sentence): void
     {

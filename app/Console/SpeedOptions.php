@@ -6,7 +6,7 @@ namespace App\Console;
 
 use InvalidArgumentException;
 use Symfony\Component\Console\Input\InputInterface;
-use Tally\Probe\Order;
+use Tally\Probe\PassOrder;
 use Tally\Probe\SpeedPlan;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
@@ -32,7 +32,7 @@ final readonly class SpeedOptions
             $whole('runs', '1 to 50'),
             Bytes::parse($text('from') ?? '0 B'),
             $text('block') === null ? null : Bytes::parse($text('block')),
-            Order::tryFrom($order) ?? throw new InvalidArgumentException("--order was “{$order}”: give alternating or writes-first."),
+            PassOrder::tryFrom($order) ?? throw new InvalidArgumentException("--order was “{$order}”: give alternating or writes-first."),
             $whole('warm-up', '0 to 5'),
             Span::parse($text('pause') ?? '0 s'),
         );

@@ -46,9 +46,9 @@ final readonly class CardEvidence
             self::speeds($runs),
             $proofs,
             $sustained,
-            $seen->thatCounts(),
+            $seen->counted(),
             $seen->isComplete($card->label()),
-            new House((new Acquaintance())->findings($card), $reached, fn (): array => Rig::reaches($card->label(), $reached())),
+            new House((new HouseKnowledge())->findings($card), $reached, fn (): array => Rig::reaches($card->label(), $reached())),
         );
     }
 
@@ -122,7 +122,7 @@ final readonly class CardEvidence
      *
      * @param  Collection<int, Card>  $cards
      */
-    public static function refreshNew(Collection $cards, Acquaintance $house): void
+    public static function refreshNew(Collection $cards, HouseKnowledge $house): void
     {
         $sisters = new SistersAtOnce($cards);
         $changed = [];

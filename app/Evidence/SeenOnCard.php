@@ -28,7 +28,7 @@ final readonly class SeenOnCard
      *
      * @return list<Seen>
      */
-    public function thatCounts(): array
+    public function counted(): array
     {
         $newest = $this->newest();
 

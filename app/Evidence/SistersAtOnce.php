@@ -38,7 +38,7 @@ final readonly class SistersAtOnce
         ];
         // The database takes letters for the same that are not: “É” and “E”. Where there are any, each card asks for itself.
         if ($serial === null || $back === null || ($lot === null && $card->lot_key !== null)) {
-            return Acquaintance::sisters($card);
+            return HouseKnowledge::sisters($card);
         }
         $itself = ($card->overruled ?? $card->verdict) === VerdictKind::Sham ? 1 : 0;
 

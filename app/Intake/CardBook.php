@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\Evidence\Acquaintance;
 use App\Evidence\CardEvidence;
+use App\Evidence\HouseKnowledge;
 use App\Models\Card;
 use App\Models\Correction;
 use App\Models\FootageAct;
@@ -57,7 +57,7 @@ final readonly class CardBook
             ]);
         }
         // Only once all of them stand there: cards of one batch may share a code.
-        $house = new Acquaintance();
+        $house = new HouseKnowledge();
         foreach (array_chunk($tags, self::AT_ONCE) as $chunk) {
             CardEvidence::refreshNew(Card::query()->whereIn('tag', $chunk)->get()->toBase(), $house);
         }

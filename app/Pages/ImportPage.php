@@ -9,7 +9,7 @@ use App\Intake\CardField;
 use App\Intake\Import\BadCell;
 use App\Intake\Import\ColumnMatch;
 use App\Intake\Import\ImportReading;
-use App\Intake\Import\ImportShelf;
+use App\Intake\Import\WaitingTable;
 use App\Models\Card;
 use App\Props\Import\BadCellProps;
 use App\Props\Import\ColumnProps;
@@ -28,7 +28,7 @@ final readonly class ImportPage
     private const SAMPLES = 20;
 
     /** @param  array<array-key, mixed>|null  $chosen  column → field, as on the page; null for a first look */
-    public static function of(ImportShelf $shelf, ?array $chosen): ImportProps
+    public static function of(WaitingTable $shelf, ?array $chosen): ImportProps
     {
         $headings = $shelf->headings();
         $match = self::match($shelf, $chosen);
@@ -57,7 +57,7 @@ final readonly class ImportPage
     }
 
     /** @param  array<array-key, mixed>|null  $chosen */
-    public static function match(ImportShelf $shelf, ?array $chosen): ColumnMatch
+    public static function match(WaitingTable $shelf, ?array $chosen): ColumnMatch
     {
         $headings = $shelf->headings();
 
@@ -79,7 +79,7 @@ final readonly class ImportPage
      * @param  list<string>  $headings
      * @return list<ColumnProps>
      */
-    private static function columns(array $headings, ColumnMatch $match, ImportShelf $shelf): array
+    private static function columns(array $headings, ColumnMatch $match, WaitingTable $shelf): array
     {
         $samples = $shelf->samples(3);
 

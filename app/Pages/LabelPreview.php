@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages;
 
-use App\Evidence\Acquaintance;
+use App\Evidence\HouseKnowledge;
 use App\Models\Card;
 use App\Models\Reader;
 use App\Props\Label\FieldProps;
@@ -58,7 +58,7 @@ final readonly class LabelPreview
     public static function of(Card $card): PreviewProps
     {
         $label = $card->label();
-        $house = new Acquaintance();
+        $house = new HouseKnowledge();
         $findings = (new Evidence($label, house: new House($house->findings($card))))->findings();
 
         return new PreviewProps(
@@ -95,7 +95,7 @@ final readonly class LabelPreview
     }
 
     /** What a gigabyte of such a card costs, as far as the house knows. */
-    private static function market(Label $label, Acquaintance $house): string
+    private static function market(Label $label, HouseKnowledge $house): string
     {
         $kind = "{$label->form->label()}, ".Tier::of($label)->words();
         $reference = $house->reference($label, config()->string('tally.currency'));

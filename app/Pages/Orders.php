@@ -12,14 +12,14 @@ use App\Models\Run;
 use App\Models\Slot;
 use App\Models\SlotKind;
 use App\Models\Station;
-use App\Props\Prove\SchoolProps;
-use App\Props\Prove\SchoolsProps;
-use App\Props\Run\GoingProps;
+use App\Props\Prove\ProvingWayProps;
+use App\Props\Prove\ProvingWaysProps;
 use App\Props\Run\LiesProps;
 use App\Props\Run\OrderProps;
 use App\Props\Run\ProgressProps;
-use App\Props\Run\ShelfProps;
+use App\Props\Run\RunningProps;
 use App\Props\Run\SlotProps;
+use App\Props\Run\StandInProps;
 use App\Runs\Conducting\ProgressRecord;
 use App\Runs\Ordering\RunOrder;
 use App\Stations\Contents;
@@ -44,7 +44,7 @@ use Tally\Record\ProofRecord;
 use Tally\Record\RunKind;
 use Tally\Record\SizeParameters;
 use Tally\Record\SpeedParameters;
-use Tally\StandIn\Shelf;
+use Tally\StandIn\StandInChoice;
 use Tally\Verdict\Step;
 
 /** What can be ordered for a card, and what is on its way. */
@@ -64,7 +64,7 @@ final readonly class Orders
             array_map(fn (SlotPath $one): SlotProps => self::slot($label, $one->slot, $one->path, $size, $runs, $speeds), $paths),
             $card->stand_in !== null
                 ? []
-                : array_map(fn (Shelf $shelf): ShelfProps => new ShelfProps($shelf->value, $shelf->words()), Shelf::cases()),
+                : array_map(fn (StandInChoice $shelf): StandInProps => new StandInProps($shelf->value, $shelf->words()), StandInChoice::cases()),
             $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id,
             $before->last(fn (Run $run): bool => $run->counts() && $run->proof() !== null)?->proof()?->diagnosis->condition ===
                 Condition::Refuses,
@@ -72,7 +72,7 @@ final readonly class Orders
     }
 
     /** @param  Collection<int, Run>  $runs */
-    public static function going(Collection $runs): ?GoingProps
+    public static function going(Collection $runs): ?RunningProps
     {
         $run = $runs->last(fn (Run $run): bool => $run->state->isGoing());
         if ($run === null) {
@@ -80,7 +80,7 @@ final readonly class Orders
         }
         $progress = $run->progress === null ? null : ProgressRecord::unpack($run->progress);
 
-        return new GoingProps(
+        return new RunningProps(
             $run->id,
             $run->kind->label(),
             $run->started_at === null,
@@ -142,7 +142,7 @@ final readonly class Orders
      * @param  list<SlotPath>  $paths  of the card, the fastest first
      * @param  Collection<int, Run>  $before
      */
-    public static function schools(Card $card, array $paths, Collection $before): ?SchoolsProps
+    public static function schools(Card $card, array $paths, Collection $before): ?ProvingWaysProps
     {
         $last = $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id;
         $taking = collect($paths)->filter(fn (SlotPath $one): bool => $one->path !== null);
@@ -169,14 +169,14 @@ final readonly class Orders
         );
         $coverage = new Coverage(count($plan->drawn()));
 
-        return new SchoolsProps(
-            new SchoolProps(
+        return new ProvingWaysProps(
+            new ProvingWayProps(
                 $proof->print(),
                 $size->decimal(),
                 'Every block, to the sector: kind, lap and true capacity.',
                 'Nothing of the medium itself. How it ages.',
             ),
-            new SchoolProps(
+            new ProvingWayProps(
                 $screen->print(),
                 $plan->total()->decimal(),
                 $coverage->caught(),

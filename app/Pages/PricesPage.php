@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages;
 
-use App\Evidence\Acquaintance;
+use App\Evidence\HouseKnowledge;
 use App\Models\Card;
 use App\Models\PriceQuote;
 use App\Props\Label\ChoiceProps;
@@ -55,7 +55,7 @@ final readonly class PricesPage
     /** @return list<ReferenceProps> */
     public static function references(): array
     {
-        $house = new Acquaintance();
+        $house = new HouseKnowledge();
         $cards = Card::query()
             ->whereNotNull('price')
             ->orderBy('tag')
@@ -109,7 +109,7 @@ final readonly class PricesPage
      * @param  Collection<int, PriceQuote>  $quotes  all of one kind
      * @param  Collection<int, Card>  $cards  of the same kind
      */
-    private static function reference(Collection $quotes, Collection $cards, Acquaintance $house): ReferenceProps
+    private static function reference(Collection $quotes, Collection $cards, HouseKnowledge $house): ReferenceProps
     {
         $first = $quotes->firstOrFail();
         $tier = Tier::tryFrom($first->tier) ?? Tier::all()[0];

@@ -12,10 +12,10 @@ use App\Models\SlotKind;
 use App\Props\Erased\ErasureProps;
 use App\Props\Prove\ClassProps;
 use App\Props\Prove\CoreProps;
-use App\Props\Prove\LeftProps;
 use App\Props\Prove\PatchProps;
 use App\Props\Prove\TheirsProps;
 use App\Props\Prove\TraceProps;
+use App\Props\Prove\UnfinishedProofProps;
 use App\Runs\RunState;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Fluent;
@@ -72,7 +72,7 @@ final readonly class ProvePage
      *
      * @param  Collection<int, Run>  $runs
      */
-    public static function left(Collection $runs): ?LeftProps
+    public static function left(Collection $runs): ?UnfinishedProofProps
     {
         $run = $runs->last(fn (Run $run): bool => $run->kind->isProof());
         if ($run === null || ! ($run->canContinue() || $run->canReadAgain())) {
@@ -93,7 +93,7 @@ final readonly class ProvePage
             default => ucfirst($run->name())." was left with {$written} of {$size} written.",
         };
 
-        return new LeftProps($run->id, $where, $run->canReadAgain());
+        return new UnfinishedProofProps($run->id, $where, $run->canReadAgain());
     }
 
     /**

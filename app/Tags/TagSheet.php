@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tags;
 
-use App\Evidence\Acquaintance;
+use App\Evidence\HouseKnowledge;
 use App\Models\Card;
 use Illuminate\Support\Collection;
 use Tally\Verdict\VerdictKind;
@@ -89,7 +89,7 @@ final class TagSheet
     private function remarks(Card $card): array
     {
         $day = now()->format('j M Y');
-        $sisters = Acquaintance::sisters($card);
+        $sisters = HouseKnowledge::sisters($card);
 
         return array_values(
             array_filter(

@@ -76,9 +76,9 @@ final class FolderDevice implements Device
      *
      * @throws UnusablePath
      */
-    public static function takeUp(HeldFolder $card, string $folder, Bytes $size): self
+    public static function reopen(HeldFolder $card, string $folder, Bytes $size): self
     {
-        return new self($card, RunFolder::takeUp($card, $folder), $size);
+        return new self($card, RunFolder::reopen($card, $folder), $size);
     }
 
     /**

@@ -63,7 +63,7 @@ final readonly class RunFolder
      *
      * @throws UnusablePath when it is not there any more, is no folder of a run, or a live run is at work in it
      */
-    public static function takeUp(HeldFolder $parent, string $name): self
+    public static function reopen(HeldFolder $parent, string $name): self
     {
         try {
             $open =

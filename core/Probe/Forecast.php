@@ -23,7 +23,7 @@ final readonly class Forecast
     {
         return Span::seconds(
             $this->for($plan->region, $plan->passages())->seconds +
-                $plan->pause->seconds * ($plan->order === Order::Alternating ? $plan->passages() - 1 : 2 * ($plan->passages() - 1)),
+                $plan->pause->seconds * ($plan->order === PassOrder::Alternating ? $plan->passages() - 1 : 2 * ($plan->passages() - 1)),
         );
     }
 

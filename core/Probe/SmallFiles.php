@@ -12,11 +12,11 @@ use Tally\Device\Files\FileStore;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
-use Tally\Probe\Watch\Keeper;
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Pacemaker;
-use Tally\Probe\Watch\Phase;
-use Tally\Probe\Watch\Unwatched;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Pacemaker;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\ProgressSaver;
+use Tally\Probe\Observing\Unobserved;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
@@ -62,8 +62,8 @@ final class SmallFiles
         }
     }
 
-    /** @param  Keeper<SmallFilesResult>|null  $keeper */
-    public function on(FileStore $store, Clock $clock, Observer $observer = new Unwatched(), ?Keeper $keeper = null): SmallFilesResult
+    /** @param  ProgressSaver<SmallFilesResult>|null  $keeper */
+    public function on(FileStore $store, Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $keeper = null): SmallFilesResult
     {
         $beat = new Pacemaker($clock, $observer, 4 * $this->files * $this->each * $this->rounds);
         [$rounds, $stopped, $cutShort] = [[], false, null];

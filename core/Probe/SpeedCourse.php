@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Probe;
 
-use Tally\Probe\Watch\Keeper;
+use Tally\Probe\Observing\ProgressSaver;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Passage;
 
@@ -23,8 +23,8 @@ final class SpeedCourse
 
     private ?Trace $trace = null;
 
-    /** @param  Keeper<SpeedResult>|null  $keeper */
-    public function __construct(public readonly Bytes $region, private readonly int $warmUps, private readonly ?Keeper $keeper = null) {}
+    /** @param  ProgressSaver<SpeedResult>|null  $keeper */
+    public function __construct(public readonly Bytes $region, private readonly int $warmUps, private readonly ?ProgressSaver $keeper = null) {}
 
     public function wrote(Passage $passage, Trace $trace, int $run): void
     {

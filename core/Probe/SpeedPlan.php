@@ -33,7 +33,7 @@ final readonly class SpeedPlan
         public int $runs,
         public Bytes $from,
         public ?Bytes $block,
-        public Order $order,
+        public PassOrder $order,
         public int $warmUps,
         public Span $pause,
     ) {
@@ -58,7 +58,7 @@ final readonly class SpeedPlan
     /** From the start, one after the other, without a pause. */
     public static function plain(Bytes $region, int $runs = 5): self
     {
-        return new self($region, $runs, Bytes::of(0), null, Order::Alternating, 0, Span::seconds(0));
+        return new self($region, $runs, Bytes::of(0), null, PassOrder::Alternating, 0, Span::seconds(0));
     }
 
     /** How much is moved in all, one way: warm-ups too. */

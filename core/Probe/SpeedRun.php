@@ -13,11 +13,11 @@ use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
-use Tally\Probe\Watch\Keeper;
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Pacemaker;
-use Tally\Probe\Watch\Phase;
-use Tally\Probe\Watch\Unwatched;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Pacemaker;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\ProgressSaver;
+use Tally\Probe\Observing\Unobserved;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
@@ -35,15 +35,15 @@ final readonly class SpeedRun
 
     public function __construct(private SpeedPlan $plan) {}
 
-    /** @param  Keeper<SpeedResult>|null  $keeper */
-    public function on(Device $device, Clock $clock, Observer $observer = new Unwatched(), ?Keeper $keeper = null): SpeedResult
+    /** @param  ProgressSaver<SpeedResult>|null  $keeper */
+    public function on(Device $device, Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $keeper = null): SpeedResult
     {
         $region = Bytes::of(max(0, min($this->plan->region->count, $device->size()->count - $this->plan->from->count)));
         $course = new SpeedCourse($region, $this->plan->warmUps, $keeper);
         $beat = new Pacemaker($clock, $observer, 2 * $region->count * $this->plan->passages());
         [$stopped, $cutShort] = [false, null];
         try {
-            $stopped = ! ($this->plan->order === Order::Alternating
+            $stopped = ! ($this->plan->order === PassOrder::Alternating
                 ? $this->alternate($device, $clock, $beat, $course)
                 : $this->writesFirst($device, $clock, $beat, $course));
         } catch (CannotWrite|CannotSettle|EndsRun $fault) {

@@ -11,11 +11,11 @@ use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Imprint;
-use Tally\Probe\Watch\Keeper;
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Pacemaker;
-use Tally\Probe\Watch\Phase;
-use Tally\Probe\Watch\Unwatched;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Pacemaker;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\ProgressSaver;
+use Tally\Probe\Observing\Unobserved;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
@@ -41,8 +41,8 @@ final readonly class SustainedRun
         }
     }
 
-    /** @param  Keeper<SustainedResult>|null  $keeper */
-    public function on(Device $device, Clock $clock, Observer $observer = new Unwatched(), ?Keeper $keeper = null): SustainedResult
+    /** @param  ProgressSaver<SustainedResult>|null  $keeper */
+    public function on(Device $device, Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $keeper = null): SustainedResult
     {
         $size = min($this->region->count ?? PHP_INT_MAX, $device->size()->count);
         $imprint = Imprint::random(Bytes::of($size));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Record;
 
-use Tally\Probe\Order;
+use Tally\Probe\PassOrder;
 use Tally\Probe\SpeedPlan;
 use Tally\Probe\UnusablePlan;
 use Tally\Quantity\Bytes;
@@ -24,7 +24,7 @@ final readonly class SpeedParameters implements Parameters
                     max(1, $record->count('runs', 1)),
                     Bytes::of($record->count('from', 0)),
                     $record->has('block') ? Bytes::of($record->count('block')) : null,
-                    $record->has('order') ? $record->choice('order', Order::class) : Order::Alternating,
+                    $record->has('order') ? $record->choice('order', PassOrder::class) : PassOrder::Alternating,
                     $record->count('warm_ups', 0),
                     Span::seconds($record->number('pause', 0)),
                 ),
@@ -61,7 +61,7 @@ final readonly class SpeedParameters implements Parameters
             array_filter(
                 [
                     $plan->block === null ? null : "blocks of {$plan->block->binary()}",
-                    $plan->order === Order::Alternating ? null : $plan->order->words(),
+                    $plan->order === PassOrder::Alternating ? null : $plan->order->words(),
                     $plan->warmUps === 0
                         ? null
                         : ($plan->warmUps === 1

@@ -27,7 +27,7 @@ final class StandInDevice implements Addressed, Thermometer
     /** Reading this share of what was written since gives it time to rest. */
     private const REST = 0.25;
 
-    private readonly Books $books;
+    private readonly WrittenRanges $books;
 
     private ?Remembered $recent;
 
@@ -51,7 +51,7 @@ final class StandInDevice implements Addressed, Thermometer
         private readonly StandInClock $clock,
         private readonly ?Rate $reader = null,
     ) {
-        $this->books = new Books();
+        $this->books = new WrittenRanges();
         $this->chance = new Randomizer(new Xoshiro256StarStar($medium->seed));
         $this->patches =
             $medium->behaviour === Behaviour::Corrupts

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Evidence\Acquaintance;
+use App\Evidence\HouseKnowledge;
 use App\Evidence\SeenOnCard;
 use App\Intake\CardBook;
 use App\Models\Card;
@@ -71,7 +71,7 @@ final class EvidenceTest extends TestCase
         $this->card(['tag' => 'A-2', 'serial' => 'AB-1', 'back_code' => 'k1']);
         $this->card(['tag' => 'A-4', 'lot' => 'l7', 'verdict' => 'Sham']);
         $this->card(['tag' => 'A-5', 'lot' => 'L8', 'verdict' => 'Sham', 'serial' => 'AB2']);
-        $sisters = Acquaintance::sisters($card);
+        $sisters = HouseKnowledge::sisters($card);
         self::assertSame(['A-2', 'A-3'], $sisters->sameSerial);
         self::assertSame(['A-2'], $sisters->sameBackCode);
         self::assertSame([2, 1, 1], [$sisters->lotSize, $sisters->lotSham, $sisters->otherSham]);
@@ -82,7 +82,7 @@ final class EvidenceTest extends TestCase
         $card = $this->card();
         DB::enableQueryLog();
         DB::flushQueryLog();
-        $sisters = Acquaintance::sisters($card);
+        $sisters = HouseKnowledge::sisters($card);
         self::assertSame([], DB::getQueryLog());
         self::assertSame([[], [], 0, 0], [$sisters->sameSerial, $sisters->sameBackCode, $sisters->lotSize, $sisters->lotSham]);
     }
@@ -92,18 +92,18 @@ final class EvidenceTest extends TestCase
         $card = $this->card(['serial' => 'S1', 'back_code' => 'K1', 'lot' => 'L1']);
         DB::enableQueryLog();
         DB::flushQueryLog();
-        Acquaintance::sisters($card);
+        HouseKnowledge::sisters($card);
         self::assertCount(1, DB::getQueryLog());
     }
 
     public function test_a_sham_card_counts_in_its_own_lot_but_is_no_sister_of_itself(): void
     {
         $card = $this->card(['lot' => 'L1', 'verdict' => 'Sham']);
-        $sisters = Acquaintance::sisters($card);
+        $sisters = HouseKnowledge::sisters($card);
         self::assertSame([1, 1, 0], [$sisters->lotSize, $sisters->lotSham, $sisters->otherSham]);
         self::assertNotContains(
             'bad-sister',
-            array_map(fn (Finding $finding): string => $finding->id, (new Acquaintance())->findings($card)),
+            array_map(fn (Finding $finding): string => $finding->id, (new HouseKnowledge())->findings($card)),
         );
     }
 
@@ -120,7 +120,7 @@ final class EvidenceTest extends TestCase
                 'source' => 'test',
             ]);
         }
-        $house = new Acquaintance();
+        $house = new HouseKnowledge();
         $label = $this->card()->label();
         DB::enableQueryLog();
         DB::flushQueryLog();
@@ -141,7 +141,7 @@ final class EvidenceTest extends TestCase
         $this->see($card, 'print', 'sticker', withdrawn: 'wrong card');
         $said = array_map(
             fn (Seen $seen): string => "{$seen->question->value} {$seen->answer->key} {$seen->reader}",
-            SeenOnCard::of($card)->thatCounts(),
+            SeenOnCard::of($card)->counted(),
         );
         self::assertSame(['shell whole ', 'seating pressed R1', 'seating found R2'], $said);
         self::assertNull(SeenOnCard::of($card)->newestTo(Question::Print));
@@ -178,7 +178,7 @@ final class EvidenceTest extends TestCase
         CardBook::correct($second, self::columns('B-2', 'S2'), 0, 'Wren');
         $met = fn (string $tag): int => count(
             array_filter(
-                (new Acquaintance())->findings(Card::query()->where('tag', $tag)->firstOrFail()),
+                (new HouseKnowledge())->findings(Card::query()->where('tag', $tag)->firstOrFail()),
                 fn (Finding $one): bool => $one->id === 'serial-met-before',
             ),
         );

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Evidence\Acquaintance;
-use App\Intake\Import\ImportShelf;
+use App\Evidence\HouseKnowledge;
+use App\Intake\Import\WaitingTable;
 use App\Models\Card;
 use App\Pages\ImportPage;
 use App\Tables\TableWriter;
@@ -181,7 +181,7 @@ final class ImportTest extends TestCase
         $met = fn (string $tag): array => array_map(
             fn (Finding $one): string => $one->reason,
             array_filter(
-                (new Acquaintance())->findings(Card::query()->where('tag', $tag)->firstOrFail()),
+                (new HouseKnowledge())->findings(Card::query()->where('tag', $tag)->firstOrFail()),
                 fn (Finding $one): bool => $one->id === 'serial-met-before',
             ),
         );
@@ -346,7 +346,7 @@ final class ImportTest extends TestCase
             $table .= sprintf("B-%05d,%s 128GB SDXC II U3 V60 250MB/s,S%d\n", $i, $i % 10 === 0 ? '128 Gb' : 'Marrowick', $i);
         }
         $address = $this->waiting($table);
-        $shelf = ImportShelf::find(basename($address));
+        $shelf = WaitingTable::find(basename($address));
         self::assertNotNull($shelf);
         $before = memory_get_usage();
         memory_reset_peak_usage();
@@ -368,9 +368,9 @@ final class ImportTest extends TestCase
         $old = basename($this->waiting("tag,line\nA-1,Tindle 32GB SDHC\n"));
         touch(Storage::path("imports/{$old}.jsonl"), time() - 90_000);
         $new = basename($this->waiting("tag,line\nA-1,Tindle 32GB SDHC\n"));
-        self::assertNull(ImportShelf::find($old));
-        self::assertNotNull(ImportShelf::find($new));
-        self::assertNull(ImportShelf::find('../../.env'));
+        self::assertNull(WaitingTable::find($old));
+        self::assertNotNull(WaitingTable::find($new));
+        self::assertNull(WaitingTable::find('../../.env'));
     }
 
     public function test_text_in_other_encodings_is_read(): void

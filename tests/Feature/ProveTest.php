@@ -322,7 +322,7 @@ final class ProveTest extends TestCase
         \Tally\Probe\Proof\FullProof::on(
             $device,
             new \Tally\Device\HostClock(),
-            new \Tests\Support\StopAt(\Tally\Probe\Watch\Phase::Reading, 0.5),
+            new \Tests\Support\StopAt(\Tally\Probe\Observing\Phase::Reading, 0.5),
             lookBack: false,
             keeper: $keeper,
         );

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Evidence\Acquaintance;
+use App\Evidence\HouseKnowledge;
 use App\Evidence\SistersAtOnce;
 use App\Models\Card;
 use Tally\Verdict\VerdictKind;
@@ -39,7 +39,7 @@ final class SistersTest extends TestCase
         $cards = Card::query()->orderBy('id')->get()->toBase();
         $atOnce = new SistersAtOnce($cards);
         foreach ($cards as $card) {
-            self::assertEquals(Acquaintance::sisters($card), $atOnce->of($card), $card->tag);
+            self::assertEquals(HouseKnowledge::sisters($card), $atOnce->of($card), $card->tag);
         }
         self::assertSame(['S-0', 'S-2'], $atOnce->of($cards[1] ?? self::fail('no card'))->sameSerial);
     }

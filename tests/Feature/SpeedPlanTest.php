@@ -9,7 +9,7 @@ use App\Runs\RunState;
 use Illuminate\Support\Facades\Queue;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Tally\Probe\Order;
+use Tally\Probe\PassOrder;
 use Tally\Probe\SpeedPlan;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
@@ -74,7 +74,7 @@ final class SpeedPlanTest extends TestCase
             4,
             Bytes::of(1_048_576),
             Bytes::of(2_097_152),
-            Order::WritesFirst,
+            PassOrder::WritesFirst,
             2,
             Span::seconds(1.5),
         );

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use Closure;
+use Tally\Probe\Observing\ProgressSaver;
 use Tally\Probe\Proof\Checkpoint;
-use Tally\Probe\Watch\Keeper;
 
 /**
  * Keeps every so-manieth checkpoint, as it would lie in a file.
  *
- * @implements Keeper<Checkpoint>
+ * @implements ProgressSaver<Checkpoint>
  */
-final class CheckpointInHand implements Keeper
+final class CheckpointInHand implements ProgressSaver
 {
     public ?string $json = null;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use Closure;
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Phase;
-use Tally\Probe\Watch\Progress;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\Progress;
 
 /** Does something to the medium once a run has come so far. */
 final class Meddle implements Observer

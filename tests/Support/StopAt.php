@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Phase;
-use Tally\Probe\Watch\Progress;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\Progress;
 
 /** Watches a run, remembers what it was told, and asks it to stop at a share of a phase. */
 final class StopAt implements Observer

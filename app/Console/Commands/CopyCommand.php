@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Console\TerminalWatch;
+use App\Console\TerminalObserver;
 use App\Stations\StationFolders;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
@@ -30,7 +30,7 @@ final class CopyCommand extends Command
 
     public function handle(): int
     {
-        $watch = new TerminalWatch($this->output->getOutput());
+        $watch = new TerminalObserver($this->output->getOutput());
         pcntl_async_signals(true);
         foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
             pcntl_signal($signal, $watch->stop(...));

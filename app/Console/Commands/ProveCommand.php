@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Console\MediumAtHand;
 use App\Console\ProofsMedium;
-use App\Console\TerminalWatch;
+use App\Console\TerminalObserver;
 use App\Runs\Conducting\CheckpointFile;
 use App\Runs\Conducting\LaidMedium;
 use Illuminate\Support\Fluent;
@@ -45,10 +45,10 @@ final class ProveCommand extends ProofsMedium
         $kept = CheckpointFile::load($medium->path);
         $this->from = $this->checkpoint($kept);
 
-        return $medium->layAgain($this->from, $kept);
+        return $medium->layOutAgain($this->from, $kept);
     }
 
-    protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalWatch $watch): int
+    protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch): int
     {
         $keeper = $medium->isStandIn() ? null : $medium->keeper($bench);
         $result =

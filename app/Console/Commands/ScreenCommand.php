@@ -6,7 +6,7 @@ namespace App\Console\Commands;
 
 use App\Console\MediumAtHand;
 use App\Console\ProofsMedium;
-use App\Console\TerminalWatch;
+use App\Console\TerminalObserver;
 use App\Runs\Conducting\CheckpointFile;
 use App\Runs\Conducting\LaidMedium;
 use InvalidArgumentException;
@@ -41,7 +41,7 @@ final class ScreenCommand extends ProofsMedium
         return $medium->layForScreen();
     }
 
-    protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalWatch $watch): int
+    protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch): int
     {
         if ($this->option('again') === true) {
             $kept = CheckpointFile::load($medium->path);

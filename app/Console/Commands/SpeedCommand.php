@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use App\Console\MediumAtHand;
 use App\Console\RunsOnMedium;
 use App\Console\SpeedOptions;
-use App\Console\TerminalWatch;
+use App\Console\TerminalObserver;
 use App\Pages\CoursePage;
 use App\Runs\Conducting\LaidMedium;
 use App\Runs\RunState;
@@ -61,14 +61,14 @@ final class SpeedCommand extends RunsOnMedium
         return $medium->lay($plan->region);
     }
 
-    protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalWatch $watch): int
+    protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch): int
     {
         return $this->option('sustained') === true
             ? $this->sustained($medium, $bench, $watch)
             : $this->speed($medium, $bench, $watch, SpeedOptions::plan($this->input, $medium->size ?? Bytes::gigabytes(1)));
     }
 
-    private function speed(MediumAtHand $medium, LaidMedium $bench, TerminalWatch $watch, SpeedPlan $plan): int
+    private function speed(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch, SpeedPlan $plan): int
     {
         $result = (new SpeedRun($plan))->on($bench->device, $bench->clock, $watch);
         $watch->finish();
@@ -106,7 +106,7 @@ final class SpeedCommand extends RunsOnMedium
         return $record->wrong === 0 ? self::HOLDS : self::DOES_NOT_HOLD;
     }
 
-    private function sustained(MediumAtHand $medium, LaidMedium $bench, TerminalWatch $watch): int
+    private function sustained(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch): int
     {
         $result = (new SustainedRun($medium->size))->on($bench->device, $bench->clock, $watch);
         $watch->finish();

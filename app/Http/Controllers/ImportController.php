@@ -9,7 +9,7 @@ use App\Intake\CardBook;
 use App\Intake\CardEntry;
 use App\Intake\CardTable;
 use App\Intake\Import\ImportReading;
-use App\Intake\Import\ImportShelf;
+use App\Intake\Import\WaitingTable;
 use App\Pages\ImportPage;
 use App\Tables\NotATable;
 use App\Tables\TableWriter;
@@ -36,7 +36,7 @@ final readonly class ImportController
             throw ValidationException::withMessages(['table' => 'No whole table arrived. Choose a CSV, XLSX or ODS of at most 10 MB.']);
         }
         try {
-            $shelf = ImportShelf::put($file->getPathname(), $file->getClientOriginalName());
+            $shelf = WaitingTable::put($file->getPathname(), $file->getClientOriginalName());
         } catch (NotATable $fault) {
             throw ValidationException::withMessages(['table' => $fault->getMessage()]);
         }
@@ -46,7 +46,7 @@ final readonly class ImportController
 
     public function show(Request $request, string $import): Response|RedirectResponse
     {
-        $shelf = ImportShelf::find($import);
+        $shelf = WaitingTable::find($import);
 
         return $shelf === null
             ? self::gone()
@@ -59,7 +59,7 @@ final readonly class ImportController
     /** Enters every row that can be entered; rows that cannot are left out, as the page said before. */
     public function confirm(Request $request, string $import): RedirectResponse
     {
-        $shelf = ImportShelf::find($import);
+        $shelf = WaitingTable::find($import);
         if ($shelf === null) {
             return self::gone();
         }
@@ -83,7 +83,7 @@ final readonly class ImportController
 
     public function cancel(string $import): RedirectResponse
     {
-        ImportShelf::find($import)?->drop();
+        WaitingTable::find($import)?->drop();
 
         return redirect('/import');
     }

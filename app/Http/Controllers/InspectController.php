@@ -8,7 +8,7 @@ use App\Evidence\CardEvidence;
 use App\Evidence\SeenOnCard;
 use App\Http\Person;
 use App\Http\Requests\AnswerQuestion;
-use App\Intake\LookBook;
+use App\Intake\InspectionBook;
 use App\Models\Card;
 use App\Models\Inspection;
 use App\Pages\InspectPage;
@@ -39,7 +39,7 @@ final readonly class InspectController
     public function store(AnswerQuestion $request, Card $card): RedirectResponse
     {
         DB::transaction(
-            fn () => LookBook::enter(
+            fn () => InspectionBook::enter(
                 $card,
                 $request->question(),
                 $request->answer(),
@@ -62,7 +62,7 @@ final readonly class InspectController
                 'reason.max' => 'The reason is longer than 200 characters. Shorten it.',
             ],
         );
-        DB::transaction(fn () => LookBook::withdraw($inspection, $request->string('reason')->value()));
+        DB::transaction(fn () => InspectionBook::withdraw($inspection, $request->string('reason')->value()));
 
         return back();
     }

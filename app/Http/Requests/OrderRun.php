@@ -12,7 +12,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Illuminate\Validation\Validator;
-use Tally\Probe\Order;
+use Tally\Probe\PassOrder;
 use Tally\Probe\Screen\ScreenPlan;
 use Tally\Probe\SmallFiles;
 use Tally\Probe\SpeedPlan;
@@ -25,7 +25,7 @@ use Tally\Record\ProofParameters;
 use Tally\Record\RunKind;
 use Tally\Record\SizeParameters;
 use Tally\Record\SpeedParameters;
-use Tally\StandIn\Shelf;
+use Tally\StandIn\StandInChoice;
 
 /** A run as ordered on a page. */
 final class OrderRun extends FormRequest
@@ -52,7 +52,7 @@ final class OrderRun extends FormRequest
             'runs' => ['nullable', 'integer', 'min:1', 'max:'.SpeedPlan::MOST_RUNS],
             'from' => ['nullable', 'string', 'max:40', Quantity::amount()],
             'block' => ['nullable', 'string', 'max:40', Quantity::size()],
-            'order' => ['nullable', Rule::enum(Order::class)],
+            'order' => ['nullable', Rule::enum(PassOrder::class)],
             'warm_ups' => ['nullable', 'integer', 'min:0', 'max:'.SpeedPlan::MOST_WARM_UPS],
             'pause' => ['nullable', 'string', 'max:40', Quantity::span()],
             'files' => ['nullable', 'integer', 'min:2', 'max:10000'],
@@ -64,7 +64,7 @@ final class OrderRun extends FormRequest
             'by' => ['nullable', 'string', 'max:80'],
             'why' => ['nullable', 'string', 'max:300'],
             'shown' => ['nullable', 'string', 'max:40'],
-            'stand_in' => ['nullable', Rule::enum(Shelf::class)],
+            'stand_in' => ['nullable', Rule::enum(StandInChoice::class)],
         ];
     }
 
@@ -144,7 +144,7 @@ final class OrderRun extends FormRequest
             $this->slot($station),
             $this->kind(),
             $this->parameters(),
-            Shelf::tryFrom($this->string('stand_in')->value()),
+            StandInChoice::tryFrom($this->string('stand_in')->value()),
             $this->filled('by') ? trim($this->string('by')->value()) : $by,
             $beside === '' ? null : $beside,
             shown: $this->filled('shown') ? $this->string('shown')->value() : null,
@@ -161,7 +161,7 @@ final class OrderRun extends FormRequest
             $this->integer('runs', 5),
             Bytes::parse($text('from', '0'), 'GB'),
             $this->filled('block') ? Bytes::parse($text('block', '1'), 'MiB') : null,
-            Order::tryFrom($this->string('order')->value()) ?? Order::Alternating,
+            PassOrder::tryFrom($this->string('order')->value()) ?? PassOrder::Alternating,
             $this->integer('warm_ups'),
             Span::parse($text('pause', '0')),
         );

@@ -10,7 +10,7 @@ final readonly class OrderProps
     /**
      * @param  list<SlotProps>  $slots  the best first
      * @param  int|null  $last  the slot of the card's last run
-     * @param  list<ShelfProps>  $shelf  empty when the card has its made-up medium already
+     * @param  list<StandInProps>  $shelf  empty when the card has its made-up medium already
      * @param  bool  $asksReinserted  whether it matters that the card was out since its last proof
      */
     public function __construct(public array $slots, public array $shelf, public ?int $last, public bool $asksReinserted) {}

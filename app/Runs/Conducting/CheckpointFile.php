@@ -9,18 +9,18 @@ use Illuminate\Support\Fluent;
 use InvalidArgumentException;
 use RuntimeException;
 use Tally\Device\Host\RealPath;
+use Tally\Probe\Observing\ProgressSaver;
 use Tally\Probe\Proof\Budget;
 use Tally\Probe\Proof\Checkpoint;
-use Tally\Probe\Watch\Keeper;
 use Throwable;
 
 /**
  * Where a proof from the terminal can be taken up again, in a file of this machine, by the path of the medium. It is put in
  * place whole or not at all.
  *
- * @implements Keeper<Checkpoint>
+ * @implements ProgressSaver<Checkpoint>
  */
-final class CheckpointFile implements Keeper
+final class CheckpointFile implements ProgressSaver
 {
     private const EVERY = 0.5;
 

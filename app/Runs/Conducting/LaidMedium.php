@@ -61,7 +61,7 @@ final readonly class LaidMedium
      */
     public static function folderTakenUp(HeldFolder $card, string $name, Bytes $size): self
     {
-        $device = FolderDevice::takeUp($card, $name, $size);
+        $device = FolderDevice::reopen($card, $name, $size);
 
         return new self($device, new HostClock(), $card->total(), false);
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Runs\Conducting;
 
 use Illuminate\Support\Fluent;
-use Tally\Probe\Watch\Progress;
+use Tally\Probe\Observing\Progress;
 
 /** How far a run has come, as the page and the terminal show it. */
 final readonly class ProgressRecord

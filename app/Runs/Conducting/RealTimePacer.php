@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Runs\Conducting;
 
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Progress;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Progress;
 
 /** Holds a run in made-up time back, so that it takes a few real seconds and can be watched and stopped. */
 final readonly class RealTimePacer implements Observer

@@ -9,18 +9,18 @@ use App\Models\Run;
 use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use Tally\Probe\Observing\ProgressSaver;
 use Tally\Probe\Proof\Budget;
 use Tally\Probe\Proof\Checkpoint;
-use Tally\Probe\Watch\Keeper;
 use Tally\Record\ProofParameters;
 use Tally\Record\ProofRecord;
 
 /**
  * Writes into the books where a proof can be taken up again, and what it has found so far.
  *
- * @implements Keeper<Checkpoint>
+ * @implements ProgressSaver<Checkpoint>
  */
-final class RunCheckpoint implements Keeper
+final class RunCheckpoint implements ProgressSaver
 {
     private float $next = 0.0;
 

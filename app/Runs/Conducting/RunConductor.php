@@ -25,6 +25,7 @@ use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Device\Raw\RawDevice;
 use Tally\Probe\Copy\TimedCopy;
+use Tally\Probe\Observing\Observer;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
 use Tally\Probe\Screen\QuickScreen;
@@ -33,7 +34,6 @@ use Tally\Probe\SpeedResult;
 use Tally\Probe\SpeedRun;
 use Tally\Probe\SustainedResult;
 use Tally\Probe\SustainedRun;
-use Tally\Probe\Watch\Observer;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Copy\SmallFilesResult;
 use Tally\Record\CopyParameters;
@@ -156,7 +156,7 @@ final readonly class RunConductor
     }
 
     /** @throws DeviceFault */
-    private function layAgain(Run $run, Checkpoint $from): LaidMedium
+    private function layOutAgain(Run $run, Checkpoint $from): LaidMedium
     {
         $slot = $this->slot($run);
 
@@ -280,7 +280,7 @@ final readonly class RunConductor
         $asked = self::asked($run);
         $from = $run->checkpoint === null ? null : Checkpoint::unpack($run->checkpoint->toArray());
         $from = $from !== null && $asked->again ? $from->readAnew() : $from;
-        $bench = $from === null ? $this->lay($run) : $this->layAgain($run, $from);
+        $bench = $from === null ? $this->lay($run) : $this->layOutAgain($run, $from);
         $watch = $this->watch($run, $bench->isStandIn);
         $keeper = new RunCheckpoint($run, $bench);
         $clear = $bench->clear(...);

@@ -9,8 +9,8 @@ use App\Models\Station;
 use Illuminate\Database\QueryException;
 use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\DB;
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Progress;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Progress;
 
 /** Writes a run's progress into the books four times a second, and looks there whether somebody asked it to stop. */
 final class RunObserver implements Observer

@@ -10,7 +10,7 @@ use App\Models\RunSample;
 use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
-use Tally\Probe\Watch\Keeper;
+use Tally\Probe\Observing\ProgressSaver;
 use Tally\Record\Result;
 
 /**
@@ -19,9 +19,9 @@ use Tally\Record\Result;
  *
  * @template T of object
  *
- * @implements Keeper<T>
+ * @implements ProgressSaver<T>
  */
-final class RunProgressSaver implements Keeper
+final class RunProgressSaver implements ProgressSaver
 {
     public const EVERY = 2.0;
 

@@ -27,7 +27,7 @@ use Tally\Record\Parameters;
 use Tally\Record\ProofParameters;
 use Tally\Record\RunKind;
 use Tally\Record\SpeedParameters;
-use Tally\StandIn\Shelf;
+use Tally\StandIn\StandInChoice;
 
 /** Takes orders for runs: checks that they can be carried out, and puts them on the station's queue. */
 final readonly class RunDesk
@@ -52,7 +52,7 @@ final readonly class RunDesk
             }
             $this->mustBeFree($slot, $medium);
             if ($slot->kind === SlotKind::StandIn && $card->stand_in === null) {
-                $card->stand_in = ($order->standIn ?? Shelf::Honest)->medium($card->label(), $card->id)->line();
+                $card->stand_in = ($order->standIn ?? StandInChoice::Honest)->medium($card->label(), $card->id)->line();
                 $card->save();
             }
             $run = Run::query()->create([

@@ -7,7 +7,7 @@ namespace App\Runs\Ordering;
 use App\Models\Slot;
 use Tally\Record\Parameters;
 use Tally\Record\RunKind;
-use Tally\StandIn\Shelf;
+use Tally\StandIn\StandInChoice;
 
 /** A run as it was asked for, checked as far as it can be without looking at the card. */
 final readonly class RunOrder
@@ -21,7 +21,7 @@ final readonly class RunOrder
         public Slot $slot,
         public RunKind $kind,
         public Parameters $parameters,
-        public ?Shelf $standIn = null,
+        public ?StandInChoice $standIn = null,
         public ?string $by = null,
         public ?string $beside = null,
         public ?int $drive = null,

@@ -17,11 +17,11 @@ use Tally\Device\Host\HostError;
 use Tally\Device\Host\OpenFile;
 use Tally\Device\HostCache;
 use Tally\Device\Mount;
-use Tally\Probe\Watch\Keeper;
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Pacemaker;
-use Tally\Probe\Watch\Phase;
-use Tally\Probe\Watch\Unwatched;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Pacemaker;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\ProgressSaver;
+use Tally\Probe\Observing\Unobserved;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 
@@ -96,8 +96,8 @@ final class TimedCopy
         return $this->tree->bytes();
     }
 
-    /** @param  Keeper<CopyResult>|null  $keeper */
-    public function run(Clock $clock, Observer $observer = new Unwatched(), ?Keeper $keeper = null): CopyResult
+    /** @param  ProgressSaver<CopyResult>|null  $keeper */
+    public function run(Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $keeper = null): CopyResult
     {
         $beat = new Pacemaker($clock, $observer, $this->bytes()->count * ($this->verify ? 2 : 1));
         $this->forget($this->tree->root);
@@ -139,12 +139,12 @@ final class TimedCopy
     }
 
     /**
-     * @param  Keeper<CopyResult>|null  $keeper
+     * @param  ProgressSaver<CopyResult>|null  $keeper
      * @return bool false when it was stopped
      *
      * @throws DeviceFault
      */
-    private function copy(Clock $clock, Pacemaker $beat, ?Keeper $keeper): bool
+    private function copy(Clock $clock, Pacemaker $beat, ?ProgressSaver $keeper): bool
     {
         $start = $clock->now();
         $this->makeFolder($this->target());

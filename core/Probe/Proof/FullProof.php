@@ -10,10 +10,10 @@ use Tally\Device\Device;
 use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\Imprint;
-use Tally\Probe\Watch\Keeper;
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Pacemaker;
-use Tally\Probe\Watch\Unwatched;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Pacemaker;
+use Tally\Probe\Observing\ProgressSaver;
+use Tally\Probe\Observing\Unobserved;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
@@ -34,14 +34,14 @@ final class FullProof
 
     private bool $forgot = false;
 
-    /** @param  Keeper<Checkpoint>|null  $keeper */
+    /** @param  ProgressSaver<Checkpoint>|null  $keeper */
     private function __construct(
         private readonly Device $device,
         Clock $clock,
         private readonly Pacemaker $beat,
         private readonly Imprint $imprint,
         private readonly Checkpoint $from,
-        private readonly ?Keeper $keeper,
+        private readonly ?ProgressSaver $keeper,
     ) {
         $this->writing = new WritePass($device, $clock, $beat, $imprint, $from);
         $this->reading = new ReadBack($device, $clock, $beat, $imprint, $from, new Refused($from->refused));
@@ -53,15 +53,15 @@ final class FullProof
     /**
      * @param  Bytes|null  $upTo  how much of the medium, from its start; null for all of it
      * @param  bool  $lookBack  whether the write pass looks back and ends early on a fake; without it the whole map is made
-     * @param  Keeper<Checkpoint>|null  $keeper
+     * @param  ProgressSaver<Checkpoint>|null  $keeper
      */
     public static function on(
         Device $device,
         Clock $clock,
-        Observer $observer = new Unwatched(),
+        Observer $observer = new Unobserved(),
         ?Bytes $upTo = null,
         bool $lookBack = true,
-        ?Keeper $keeper = null,
+        ?ProgressSaver $keeper = null,
     ): ProofResult {
         $size = Bytes::of(min($device->size()->count, $upTo->count ?? PHP_INT_MAX));
 
@@ -69,7 +69,7 @@ final class FullProof
     }
 
     /**
-     * @param  Keeper<Checkpoint>|null  $keeper
+     * @param  ProgressSaver<Checkpoint>|null  $keeper
      *
      * @throws UnusablePath|EndsRun when the card is not the one the proof was begun on
      */
@@ -77,8 +77,8 @@ final class FullProof
         Checkpoint $from,
         Device $device,
         Clock $clock,
-        Observer $observer = new Unwatched(),
-        ?Keeper $keeper = null,
+        Observer $observer = new Unobserved(),
+        ?ProgressSaver $keeper = null,
     ): ProofResult {
         SameCard::mustBe($device, new Imprint($from->imprint, $from->size), self::written($from));
 
@@ -95,8 +95,8 @@ final class FullProof
             : array_values(array_unique(array_map(fn (int $i): int => Imprint::BLOCK * intdiv($i * ($blocks - 1), 16), range(0, 16))));
     }
 
-    /** @param  Keeper<Checkpoint>|null  $keeper */
-    private static function from(Checkpoint $from, Device $device, Clock $clock, Observer $observer, ?Keeper $keeper): ProofResult
+    /** @param  ProgressSaver<Checkpoint>|null  $keeper */
+    private static function from(Checkpoint $from, Device $device, Clock $clock, Observer $observer, ?ProgressSaver $keeper): ProofResult
     {
         $beat = new Pacemaker($clock, $observer, 2 * $from->size->count, $from->written + $from->read);
 

@@ -14,9 +14,9 @@ use Tally\Pattern\BlockClass;
 use Tally\Pattern\Data;
 use Tally\Pattern\Imprint;
 use Tally\Pattern\Patch;
+use Tally\Probe\Observing\Pacemaker;
+use Tally\Probe\Observing\Phase;
 use Tally\Probe\Trace;
-use Tally\Probe\Watch\Pacemaker;
-use Tally\Probe\Watch\Phase;
 use Tally\Reading\CoreSample;
 
 /** The read pass of a full proof: says of every sector what came back. */

@@ -12,15 +12,15 @@ use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\Imprint;
 use Tally\Probe\Narrowing\Narrowing;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Pacemaker;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\Unobserved;
 use Tally\Probe\Proof\Alarm;
 use Tally\Probe\Proof\ProofResult;
 use Tally\Probe\Proof\SameCard;
 use Tally\Probe\Proof\Sample;
 use Tally\Probe\Proof\Spots;
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Pacemaker;
-use Tally\Probe\Watch\Phase;
-use Tally\Probe\Watch\Unwatched;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
@@ -64,7 +64,7 @@ final class QuickScreen
     public static function on(
         Device $device,
         Clock $clock,
-        Observer $observer = new Unwatched(),
+        Observer $observer = new Unobserved(),
         int $points = ScreenPlan::POINTS,
     ): ProofResult {
         $imprint = Imprint::random($device->size());
@@ -79,7 +79,7 @@ final class QuickScreen
      *
      * @throws UnusablePath|EndsRun when it is another card
      */
-    public static function again(ScreenPlan $plan, Device $device, Clock $clock, Observer $observer = new Unwatched()): ProofResult
+    public static function again(ScreenPlan $plan, Device $device, Clock $clock, Observer $observer = new Unobserved()): ProofResult
     {
         $imprint = new Imprint($plan->seed, $plan->size);
         SameCard::mustBe($device, $imprint, array_slice($plan->drawn(), 0, 16));

@@ -8,7 +8,7 @@ import { Sheet } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
 import type { ChainChoicesProps, CopyCheckProps } from '../types/generated/props';
 import { Laps } from './CopySheet';
-import { clock, LAPS, useWatch, type LapName } from './useWatch';
+import { clock, LAPS, useStopwatch, type LapName } from './useStopwatch';
 
 const Row = styled.div`
     display: grid;
@@ -67,7 +67,7 @@ export function StopwatchSheet({
         note: '',
     });
     type Field = keyof typeof form.data;
-    const watch = useWatch((name, text) => {
+    const watch = useStopwatch((name, text) => {
         form.setData(name, text);
     });
     useSurfaceKeys({

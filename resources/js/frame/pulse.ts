@@ -1,5 +1,5 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import type { FrameProps, GoingProps, PulseProps, TagProps } from '../types/generated/props';
+import type { FrameProps, RunningProps, PulseProps, TagProps } from '../types/generated/props';
 
 /** Milliseconds from an answer to the next question: while a run is followed, while others go, and when all is quiet. */
 const FOLLOWED = 700;
@@ -12,7 +12,7 @@ interface Known {
     tray: readonly TagProps[];
     frame: FrameProps | null;
     /** The run that was asked for, as it stood last; undefined before it was asked for. */
-    going: { run: number; now: GoingProps | null } | undefined;
+    going: { run: number; now: RunningProps | null } | undefined;
 }
 
 let known: Known = { tray: [], frame: null, going: undefined };
@@ -107,7 +107,7 @@ export function useHouse(frame: FrameProps): { tray: readonly TagProps[]; frame:
 }
 
 /** How a run stands by now; `undefined` before it was asked for, `null` when it is over. */
-export function useRun(run: number | null): GoingProps | null | undefined {
+export function useRun(run: number | null): RunningProps | null | undefined {
     const now = useSyncExternalStore(subscribe, () => known);
     useEffect(() => {
         followed = run;

@@ -4,7 +4,7 @@ import { MachineSheet } from '../copy/MachineSheet';
 import { StopwatchSheet } from '../copy/StopwatchSheet';
 import { Margin } from '../frame/Margin';
 import { CardHeading } from '../parts/CardHeading';
-import { GoingSheet } from '../parts/GoingSheet';
+import { RunningSheet } from '../parts/RunningSheet';
 import { Title } from '../parts/Sheet';
 import { useFollow } from '../parts/useFollow';
 import type {
@@ -12,7 +12,7 @@ import type {
     ChainChoicesProps,
     CopyProps,
     CopySlotProps,
-    GoingProps,
+    RunningProps,
     MarginProps,
 } from '../types/generated/props';
 
@@ -22,7 +22,7 @@ interface Props {
     slots: CopySlotProps[];
     folders: string[];
     chain: ChainChoicesProps;
-    going: GoingProps | null;
+    going: RunningProps | null;
     today: string;
     person: string;
     margin: MarginProps;
@@ -54,7 +54,7 @@ export default function Copy({ card, copies, slots, folders, chain, going, today
                         chain={chain}
                     />
                 ) : (
-                    <GoingSheet going={now ?? going} />
+                    <RunningSheet going={now ?? going} />
                 )}
                 {copies.map((copy) => (
                     <CopySheet key={copy.id} copy={copy} />

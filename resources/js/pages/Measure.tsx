@@ -7,7 +7,7 @@ import { OrderPanel } from '../order/OrderPanel';
 import { useOrder, type Order } from '../order/useOrder';
 import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
-import { GoingSheet } from '../parts/GoingSheet';
+import { RunningSheet } from '../parts/RunningSheet';
 import { Sheet, Title } from '../parts/Sheet';
 import { useFollow } from '../parts/useFollow';
 import { RunTable } from '../run/RunTable';
@@ -15,7 +15,7 @@ import type {
     CardProps,
     ClaimLineProps,
     CourseProps,
-    GoingProps,
+    RunningProps,
     MarginProps,
     OrderProps,
     RunProps,
@@ -26,7 +26,7 @@ interface Props {
     claimLine: ClaimLineProps;
     course: CourseProps | null;
     runs: RunProps[];
-    going: GoingProps | null;
+    going: RunningProps | null;
     order: OrderProps;
     margin: MarginProps;
 }
@@ -93,7 +93,7 @@ function Surface({ card, claimLine, course, runs, going, order, margin }: Props)
                 {going === null ? (
                     <OrderPanel kind="speed" order={order} state={state} />
                 ) : (
-                    <GoingSheet going={now ?? going} />
+                    <RunningSheet going={now ?? going} />
                 )}
                 <Other>
                     Measured elsewhere? <Link href={`/measure/${card.tag}/typed`}>Type the figures in</Link>. A real

@@ -6,26 +6,26 @@ import { binarySize, grouped, size } from '../format';
 import { Margin } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
-import { GoingSheet } from '../parts/GoingSheet';
+import { RunningSheet } from '../parts/RunningSheet';
 import { OrderPanel } from '../order/OrderPanel';
 import { useOrder } from '../order/useOrder';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { useFollow } from '../parts/useFollow';
 import { ErasureRows } from '../prove/ErasureRows';
-import { LeftSheet } from '../prove/LeftSheet';
+import { UnfinishedProofSheet } from '../prove/UnfinishedProofSheet';
 import { BadPlaces, Meaning } from '../prove/Meaning';
 import { ReadInSheet } from '../prove/ReadInSheet';
 import { TheirsRows } from '../prove/TheirsRows';
-import { SchoolsSheet } from '../prove/SchoolsSheet';
+import { ProvingWaysSheet } from '../prove/ProvingWaysSheet';
 import type {
     CardProps,
     CoreProps,
     ErasureProps,
-    GoingProps,
-    LeftProps,
+    RunningProps,
+    UnfinishedProofProps,
     MarginProps,
     OrderProps,
-    SchoolsProps,
+    ProvingWaysProps,
     TheirsProps,
 } from '../types/generated/props';
 
@@ -39,13 +39,13 @@ const Papers = styled.p`
 
 interface Props {
     card: CardProps;
-    left: LeftProps | null;
-    schools: SchoolsProps | null;
+    left: UnfinishedProofProps | null;
+    schools: ProvingWaysProps | null;
     erasures: ErasureProps[];
     theirs: TheirsProps[];
     by: string;
     core: CoreProps | null;
-    going: GoingProps | null;
+    going: RunningProps | null;
     order: OrderProps;
     margin: MarginProps;
 }
@@ -86,12 +86,12 @@ function Surface({ card, core, left, schools, erasures, theirs, by, going, order
                         </Button>
                     ) : null}
                 </Title>
-                {going === null ? null : <GoingSheet going={now ?? going} />}
-                {going === null && left !== null && !left.again ? <LeftSheet left={left} /> : null}
+                {going === null ? null : <RunningSheet going={now ?? going} />}
+                {going === null && left !== null && !left.again ? <UnfinishedProofSheet left={left} /> : null}
                 {core === null ? null : <Core core={core} tag={card.tag} />}
-                {going === null && left !== null && left.again ? <LeftSheet left={left} /> : null}
+                {going === null && left !== null && left.again ? <UnfinishedProofSheet left={left} /> : null}
                 {going === null && schools !== null ? (
-                    <SchoolsSheet schools={schools} school={state.school} setSchool={state.setSchool} />
+                    <ProvingWaysSheet schools={schools} school={state.school} setSchool={state.setSchool} />
                 ) : null}
                 {going === null ? <OrderPanel kind="proof" order={order} state={state} /> : null}
                 <ErasureRows erasures={erasures} />

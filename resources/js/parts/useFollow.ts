@@ -1,7 +1,7 @@
 import { router } from '@inertiajs/react';
 import { useEffect, useRef } from 'react';
 import { useRun } from '../frame/pulse';
-import type { GoingProps } from '../types/generated/props';
+import type { RunningProps } from '../types/generated/props';
 
 /** How often what was measured so far is asked for while a run goes on: it is much more than how far it has come. */
 const SO_FAR = 20_000;
@@ -12,7 +12,7 @@ const SO_FAR = 20_000;
  *
  * @returns how it stands by now
  */
-export function useFollow(going: GoingProps | null, only: string[]): GoingProps | null {
+export function useFollow(going: RunningProps | null, only: string[]): RunningProps | null {
     const now = useRun(going?.id ?? null);
     const asked = useRef(0);
     const isOver = going !== null && now === null;

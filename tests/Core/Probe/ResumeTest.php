@@ -13,11 +13,11 @@ use Tally\Device\Fault\UnusablePath;
 use Tally\Device\HostClock;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\Unobserved;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
 use Tally\Probe\Proof\ProofResult;
-use Tally\Probe\Watch\Phase;
-use Tally\Probe\Watch\Unwatched;
 use Tally\StandIn\Medium;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
@@ -176,7 +176,7 @@ final class ResumeTest extends TestCase
             FullProof::on(
                 new StandInDevice(Medium::parse('honest,size=32GB,write=20MB/s,read=84MB/s'), $clock),
                 $clock,
-                new Unwatched(),
+                new Unobserved(),
                 null,
                 false,
                 $keeper,

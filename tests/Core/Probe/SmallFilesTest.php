@@ -11,10 +11,10 @@ use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Files\FolderFiles;
 use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\Unobserved;
 use Tally\Probe\SmallFiles;
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Phase;
-use Tally\Probe\Watch\Unwatched;
 use Tally\Reading\Copy\SmallFilesReading;
 use Tally\Reading\Copy\SmallFilesResult;
 use Tally\StandIn\Medium;
@@ -28,7 +28,7 @@ final class SmallFilesTest extends TestCase
 {
     use TemporaryFolder;
 
-    private static function on(string $medium, float $overhead, Observer $watch = new Unwatched()): SmallFilesResult
+    private static function on(string $medium, float $overhead, Observer $watch = new Unobserved()): SmallFilesResult
     {
         $clock = new StandInClock();
 

@@ -13,14 +13,14 @@ use Tally\Device\FolderDevice;
 use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Pattern\Imprint;
-use Tally\Probe\Order;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\Progress;
+use Tally\Probe\PassOrder;
 use Tally\Probe\SpeedPlan;
 use Tally\Probe\SpeedResult;
 use Tally\Probe\SpeedRun;
 use Tally\Probe\Trace;
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Phase;
-use Tally\Probe\Watch\Progress;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
@@ -173,7 +173,7 @@ final class SpeedRunTest extends TestCase
             $runs,
             Bytes::of($from),
             $block === null ? null : Bytes::of($block),
-            Order::Alternating,
+            PassOrder::Alternating,
             $warmUps,
             Span::seconds($pause),
         );
@@ -191,7 +191,7 @@ final class SpeedRunTest extends TestCase
         $result = self::planned(
             $device,
             $clock,
-            new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, Order::Alternating, 2, Span::seconds(0)),
+            new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, PassOrder::Alternating, 2, Span::seconds(0)),
         );
         self::assertCount(3, $result->writes);
         self::assertCount(3, $result->reads);
@@ -205,7 +205,7 @@ final class SpeedRunTest extends TestCase
         $result = self::planned(
             $device,
             $clock,
-            new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, Order::Alternating, 0, Span::seconds(30)),
+            new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, PassOrder::Alternating, 0, Span::seconds(30)),
         );
         self::assertEqualsWithDelta(120, $clock->now(), 5); // 3 × 20 s, and two pauses
         self::assertEqualsWithDelta(100e6, Summary::of($result->writeRates())->mean, 3e6);
@@ -233,7 +233,7 @@ final class SpeedRunTest extends TestCase
                 return false;
             }
         };
-        $result = (new SpeedRun(new SpeedPlan(Bytes::gigabytes(1), 2, Bytes::of(0), null, Order::WritesFirst, 0, Span::seconds(0))))->on(
+        $result = (new SpeedRun(new SpeedPlan(Bytes::gigabytes(1), 2, Bytes::of(0), null, PassOrder::WritesFirst, 0, Span::seconds(0))))->on(
             $device,
             $clock,
             $watch,
@@ -253,7 +253,7 @@ final class SpeedRunTest extends TestCase
             1,
             Bytes::of($from),
             Bytes::of(4 * Imprint::BLOCK),
-            Order::Alternating,
+            PassOrder::Alternating,
             0,
             Span::seconds(0),
         );

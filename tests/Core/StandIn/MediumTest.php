@@ -19,11 +19,11 @@ use Tally\Pattern\Patch;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\StandIn\Behaviour;
-use Tally\StandIn\Books;
 use Tally\StandIn\Medium;
-use Tally\StandIn\Shelf;
+use Tally\StandIn\StandInChoice;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
+use Tally\StandIn\WrittenRanges;
 
 final class MediumTest extends TestCase
 {
@@ -133,7 +133,7 @@ final class MediumTest extends TestCase
     public function test_books_keep_what_was_written_last(): void
     {
         $imprint = new Imprint(5, Bytes::of(1_000_000));
-        $books = new Books();
+        $books = new WrittenRanges();
         $books->put(0, 4096, 0, $imprint);
         $books->put(1024, 1024, 500_224, $imprint);
         $books->put(1536, 4096, 600_064, $imprint);
@@ -168,7 +168,7 @@ final class MediumTest extends TestCase
             new Label(Form::Cf, Bytes::of(700)),
         ];
         foreach ($labels as $label) {
-            foreach (Shelf::cases() as $shelf) {
+            foreach (StandInChoice::cases() as $shelf) {
                 $medium = $shelf->medium($label, 3);
                 self::assertSame($label->capacity->count, $medium->shown->count);
                 self::assertEquals($medium->true, Medium::parse($medium->line())->true);
@@ -176,9 +176,9 @@ final class MediumTest extends TestCase
             }
         }
         $label = $labels[0];
-        self::assertSame(32_000_000_000, Shelf::Wraps->medium($label, 1)->true->count);
-        self::assertSame(16_000_000_000, Shelf::Drops->medium($label, 1)->true->count);
-        self::assertLessThan(60.0, Shelf::Slow->medium($label, 1)->write->megabytes());
-        self::assertGreaterThan(117.0, Shelf::Honest->medium($label, 1)->write->megabytes());
+        self::assertSame(32_000_000_000, StandInChoice::Wraps->medium($label, 1)->true->count);
+        self::assertSame(16_000_000_000, StandInChoice::Drops->medium($label, 1)->true->count);
+        self::assertLessThan(60.0, StandInChoice::Slow->medium($label, 1)->write->megabytes());
+        self::assertGreaterThan(117.0, StandInChoice::Honest->medium($label, 1)->write->megabytes());
     }
 }

@@ -180,7 +180,7 @@ export interface PulseProps {
     tray: TagProps[];
     cards: number;
     mark: string;
-    going: GoingProps | null;
+    going: RunningProps | null;
 }
 
 export interface StageProps {
@@ -648,12 +648,6 @@ export interface CoreProps {
     really: string | null;
 }
 
-export interface LeftProps {
-    run: number;
-    where: string;
-    again: boolean;
-}
-
 export interface PatchProps {
     class: BlockClass;
     offset: number;
@@ -661,16 +655,16 @@ export interface PatchProps {
     source: number | null;
 }
 
-export interface SchoolProps {
+export interface ProvingWayProps {
     expected: string;
     writes: string;
     proves: string;
     leaves: string;
 }
 
-export interface SchoolsProps {
-    proof: SchoolProps;
-    screen: SchoolProps;
+export interface ProvingWaysProps {
+    proof: ProvingWayProps;
+    screen: ProvingWayProps;
     recommended: string;
     reason: string;
 }
@@ -690,19 +684,15 @@ export interface TraceProps {
     read: [number, number][];
 }
 
+export interface UnfinishedProofProps {
+    run: number;
+    where: string;
+    again: boolean;
+}
+
 export interface FactProps {
     label: string;
     words: string;
-}
-
-export interface GoingProps {
-    id: number;
-    kind: string;
-    waiting: boolean;
-    stopping: boolean;
-    runs: number;
-    progress: ProgressProps | null;
-    away: string | null;
 }
 
 export interface HeatProps {
@@ -719,7 +709,7 @@ export interface LiesProps {
 
 export interface OrderProps {
     slots: SlotProps[];
-    shelf: ShelfProps[];
+    shelf: StandInProps[];
     last: number | null;
     asksReinserted: boolean;
 }
@@ -765,9 +755,14 @@ export interface RunSheetProps {
     void: VoidProps | null;
 }
 
-export interface ShelfProps {
-    key: string;
-    words: string;
+export interface RunningProps {
+    id: number;
+    kind: string;
+    waiting: boolean;
+    stopping: boolean;
+    runs: number;
+    progress: ProgressProps | null;
+    away: string | null;
 }
 
 export interface SlotProps {
@@ -779,6 +774,11 @@ export interface SlotProps {
     chain: string;
     pinch: string;
     expected: string | null;
+}
+
+export interface StandInProps {
+    key: string;
+    words: string;
 }
 
 export interface VoidProps {

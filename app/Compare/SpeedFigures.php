@@ -9,13 +9,13 @@ use App\Models\Run;
 use Tally\Record\RunKind;
 
 /** Every speed run that counts, of every card: voided ones, and those measured beside another, are left out. */
-final readonly class SpeedShelf
+final readonly class SpeedFigures
 {
     /** The newest so many are looked at. */
     private const MOST = 3000;
 
     /**
-     * @param  list<ShelvedSpeed>  $speeds
+     * @param  list<SpeedFigure>  $speeds
      * @param  array<string, array<string, array<string, true>>>  $chains  by reader, chain and kind of slot
      */
     private function __construct(public array $speeds, public int $leftOut, private array $chains) {}
@@ -32,7 +32,7 @@ final readonly class SpeedShelf
             ->reverse();
         $counting = $runs->filter(fn (Run $run): bool => $run->counts());
 
-        $speeds = array_values($counting->map(ShelvedSpeed::of(...))->all());
+        $speeds = array_values($counting->map(SpeedFigure::of(...))->all());
         $chains = [];
         foreach ($speeds as $speed) {
             $chains[$speed->run->reader->tag ?? ''][$speed->chain() ?? ''][$speed->run->card->form->connector()] = true;
@@ -42,7 +42,7 @@ final readonly class SpeedShelf
     }
 
     /** The reader; with the kind of its slot, cable and port where it was used with several, since each is another link. */
-    public function column(ShelvedSpeed $speed): ?string
+    public function column(SpeedFigure $speed): ?string
     {
         $reader = $speed->run->reader?->tag;
         $chain = $speed->chain();
@@ -66,7 +66,7 @@ final readonly class SpeedShelf
         return $cards;
     }
 
-    /** @return array<string, ShelvedSpeed> one for each column */
+    /** @return array<string, SpeedFigure> one for each column */
     public function seats(): array
     {
         $seats = [];
@@ -83,7 +83,7 @@ final readonly class SpeedShelf
     /**
      * Together by card and chain, so that several runs of one thing count as one.
      *
-     * @return array<string, non-empty-list<ShelvedSpeed>>
+     * @return array<string, non-empty-list<SpeedFigure>>
      */
     public function byCardAndReader(): array
     {

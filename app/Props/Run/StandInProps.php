@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Props\Run;
 
 /** A made-up card that can be put into a stand-in slot. */
-final readonly class ShelfProps
+final readonly class StandInProps
 {
     public function __construct(public string $key, public string $words) {}
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Props\Prove;
 
 /** A proof that can go on, or be read once more. */
-final readonly class LeftProps
+final readonly class UnfinishedProofProps
 {
     /**
      * @param  string  $where  how far it came, in words

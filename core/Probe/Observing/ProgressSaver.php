@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\Watch;
+namespace Tally\Probe\Observing;
 
 use Closure;
 
@@ -12,7 +12,7 @@ use Closure;
  *
  * @template T of object
  */
-interface Keeper
+interface ProgressSaver
 {
     /** @param  Closure(): T  $soFar  the result as it would be if the run ended now; only made if it is wanted */
     public function keep(Closure $soFar): void;

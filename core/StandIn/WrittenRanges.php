@@ -9,7 +9,7 @@ use Tally\Pattern\Imprint;
 use Tally\Pattern\Stretch;
 
 /** What lies where on a made-up medium, kept as a short list of ranges instead of bytes. */
-final class Books
+final class WrittenRanges
 {
     /** @var list<array{from: int, to: int, address: int, imprint: Imprint}> in order, without overlap */
     private array $entries = [];

@@ -14,7 +14,7 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
 /** What a page says when it cannot be shown: what happened, and what would do. */
-final readonly class Trouble
+final readonly class ErrorPage
 {
     public static function page(Throwable $fault, Request $request): ?Response
     {

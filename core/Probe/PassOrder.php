@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tally\Probe;
 
 /** In which order a speed run writes and reads. */
-enum Order: string
+enum PassOrder: string
 {
     case Alternating = 'alternating';
     case WritesFirst = 'writes-first';

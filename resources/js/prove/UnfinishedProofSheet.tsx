@@ -3,7 +3,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../parts/Button';
 import { Sheet } from '../parts/Sheet';
-import type { LeftProps } from '../types/generated/props';
+import type { UnfinishedProofProps } from '../types/generated/props';
 
 const Row = styled.div`
     display: flex;
@@ -17,7 +17,7 @@ const Row = styled.div`
 `;
 
 /** A proof that was stopped, crashed or unplugged can go on from where it was. */
-export function LeftSheet({ left }: { left: LeftProps }) {
+export function UnfinishedProofSheet({ left }: { left: UnfinishedProofProps }) {
     const [error, setError] = useState<string | undefined>();
     return (
         <Sheet title={left.again ? 'Once more' : 'A proof was left'} caption={left.where}>

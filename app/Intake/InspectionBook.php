@@ -13,7 +13,7 @@ use Tally\Inspection\Answer;
 use Tally\Inspection\Question;
 
 /** Keeps what was seen on cards, and has the verdicts that it touches derived anew. */
-final readonly class LookBook
+final readonly class InspectionBook
 {
     /** @param  string|null  $code  typed with the answer, where it asks for one */
     public static function enter(Card $card, Question $question, Answer $answer, string $by, ?string $code, ?Reader $reader): void

@@ -18,7 +18,7 @@ use Tally\Origin\Sisters;
 use Tally\Verdict\VerdictKind;
 
 /** What the house already knows that bears on a card: the same codes on other cards, its lot, and what such cards cost. */
-final class Acquaintance
+final class HouseKnowledge
 {
     /** @var array<string, Reference|null> asked for once, however many cards are looked at */
     private array $references = [];

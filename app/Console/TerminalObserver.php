@@ -7,13 +7,13 @@ namespace App\Console;
 use Symfony\Component\Console\Helper\ProgressBar;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use Tally\Probe\Watch\Observer;
-use Tally\Probe\Watch\Progress;
+use Tally\Probe\Observing\Observer;
+use Tally\Probe\Observing\Progress;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 
 /** A progress bar on standard error, so that standard output carries the result alone. */
-final class TerminalWatch implements Observer
+final class TerminalObserver implements Observer
 {
     private ?ProgressBar $bar = null;
 

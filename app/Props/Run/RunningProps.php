@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Props\Run;
 
 /** A run that goes on or waits. */
-final readonly class GoingProps
+final readonly class RunningProps
 {
     /**
      * @param  string  $kind  “speed run” or “full proof”

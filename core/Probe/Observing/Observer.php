@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\Watch;
+namespace Tally\Probe\Observing;
 
 /** Who watches a run. Called after every stretch; it decides for itself how often to tell anybody. */
 interface Observer

@@ -2,7 +2,7 @@ import { RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { Sheet } from '../parts/Sheet';
 import type { School } from '../order/useOrder';
-import type { SchoolProps, SchoolsProps } from '../types/generated/props';
+import type { ProvingWayProps, ProvingWaysProps } from '../types/generated/props';
 
 const Pair = styled(RadioGroup)`
     display: grid;
@@ -62,12 +62,12 @@ const Pair = styled(RadioGroup)`
 const NAMES = { proof: 'Full proof', screen: 'Quick screen' } as const;
 
 /** Both ways of proving a card, with what each takes, proves and leaves open. */
-export function SchoolsSheet({
+export function ProvingWaysSheet({
     schools,
     school,
     setSchool,
 }: {
-    schools: SchoolsProps;
+    schools: ProvingWaysProps;
     school: School;
     setSchool: (school: School) => void;
 }) {
@@ -94,7 +94,7 @@ function Way({
     recommended,
 }: {
     value: School;
-    way: SchoolProps;
+    way: ProvingWayProps;
     chosen: School;
     recommended: string;
 }) {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Props\Prove;
 
 /** Both ways of proving side by side, and which of them suits the card now. */
-final readonly class SchoolsProps
+final readonly class ProvingWaysProps
 {
     /** @param  string  $recommended  proof or screen */
-    public function __construct(public SchoolProps $proof, public SchoolProps $screen, public string $recommended, public string $reason) {}
+    public function __construct(public ProvingWayProps $proof, public ProvingWayProps $screen, public string $recommended, public string $reason) {}
 }

@@ -24,7 +24,7 @@ export function clock(seconds: number): string {
  * A stopwatch with a lap for each thing that "done" may mean. It counts by the page's monotonic clock: setting the
  * time of day does not move it.
  */
-export function useWatch(onLap: (name: LapName, text: string) => void): Watch {
+export function useStopwatch(onLap: (name: LapName, text: string) => void): Watch {
     const [began, setBegan] = useState<number | null>(null);
     const [seconds, setSeconds] = useState(0);
     const [taken, setTaken] = useState(0);

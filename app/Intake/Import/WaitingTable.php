@@ -15,7 +15,7 @@ use RuntimeException;
  * Tables that were sent in and wait to be confirmed, as plain rows, one to a line. Nothing of them is in the books; what
  * nobody confirms within a day is thrown away.
  */
-final readonly class ImportShelf
+final readonly class WaitingTable
 {
     private const SECONDS = 86_400;
 

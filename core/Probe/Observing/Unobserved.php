@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\Watch;
+namespace Tally\Probe\Observing;
 
 /** Nobody watches. */
-final readonly class Unwatched implements Observer
+final readonly class Unobserved implements Observer
 {
     public function progress(Progress $progress): void {}
 

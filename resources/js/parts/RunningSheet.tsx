@@ -2,7 +2,7 @@ import { router } from '@inertiajs/react';
 import { ProgressBar } from 'react-aria-components';
 import styled from 'styled-components';
 import { megabytes, percent, size } from '../format';
-import type { GoingProps } from '../types/generated/props';
+import type { RunningProps } from '../types/generated/props';
 import { Button } from './Button';
 import { Sheet } from './Sheet';
 
@@ -48,7 +48,7 @@ const STOPPED: Record<string, string> = {
 };
 
 /** A run under way: share done, rate now, time left, and what happens when it is stopped. */
-export function GoingSheet({ going }: { going: GoingProps }) {
+export function RunningSheet({ going }: { going: RunningProps }) {
     const { progress } = going;
     const share = progress?.share ?? 0;
     const what =
@@ -89,7 +89,7 @@ export function GoingSheet({ going }: { going: GoingProps }) {
     );
 }
 
-function describe(going: GoingProps): string {
+function describe(going: RunningProps): string {
     const { progress } = going;
     if (progress === null) {
         return '';

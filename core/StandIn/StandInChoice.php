@@ -9,7 +9,7 @@ use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 
 /** The made-up cards on the shelf: each can be had with any label printed on it. */
-enum Shelf: string
+enum StandInChoice: string
 {
     case Honest = 'honest';
     case Slow = 'slow';

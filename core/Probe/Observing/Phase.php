@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\Watch;
+namespace Tally\Probe\Observing;
 
 /** What a run is doing just now. */
 enum Phase: string

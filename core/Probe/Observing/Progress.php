@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\Watch;
+namespace Tally\Probe\Observing;
 
 /** How far a run has come. */
 final readonly class Progress

@@ -8,7 +8,7 @@ use App\Models\Run;
 use Tally\Reading\WayReading;
 
 /** A speed run that counts, with the gear it went over, for holding against others. */
-final readonly class ShelvedSpeed
+final readonly class SpeedFigure
 {
     /**
      * @param  list<float>  $writes  bytes a second; empty where they are not trusted
