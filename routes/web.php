@@ -27,7 +27,7 @@ use App\Http\Controllers\RunNoteController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TagController;
 use App\Http\Controllers\TypedController;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Route;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Compare;
 
-use App\Models\Run;
+use App\Models\Runs\Run;
 use Tally\Reading\WayReading;
 
 /** A speed run that counts, with the gear it went over, for holding against others. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Compare;
 
-use App\Models\Card;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
 use Tally\Record\RunKind;
 
 /** Every speed run that counts, of every card: voided ones, and those measured beside another, are left out. */

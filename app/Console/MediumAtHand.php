@@ -7,7 +7,7 @@ namespace App\Console;
 use App\Erasing\Ledger;
 use App\Erasing\Permit;
 use App\Erasing\RightMedium;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use App\Runs\Conducting\CheckpointFile;
 use App\Runs\Conducting\LaidMedium;
 use App\Stations\StationFolders;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\Card;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
 use App\Runs\Conducting\LaidMedium;
 use App\Runs\Filing\Outcome;
 use App\Runs\Filing\UnfiledResult;

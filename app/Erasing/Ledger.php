@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Erasing;
 
-use App\Models\Card;
-use App\Models\Erasure;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Runs\Erasure;
+use App\Models\Runs\Run;
 use Illuminate\Support\Facades\DB;
 use PDOException;
 use RuntimeException;

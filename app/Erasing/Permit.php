@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Erasing;
 
-use App\Models\Card;
-use App\Models\Slot;
-use App\Models\SlotKind;
-use App\Models\Station;
+use App\Models\Cards\Card;
+use App\Models\Stations\Slot;
+use App\Models\Stations\SlotKind;
+use App\Models\Stations\Station;
 use Illuminate\Database\QueryException;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Raw\Guard;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Erasing;
 
-use App\Models\Card;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
 use Tally\Device\Device;
 use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;

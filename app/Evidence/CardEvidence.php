@@ -6,9 +6,9 @@ namespace App\Evidence;
 
 use App\Gear\ReaderReach;
 use App\Gear\Rig;
-use App\Models\Card;
-use App\Models\Run;
-use App\Models\RunSample;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Runs\RunSample;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Tally\Evidence\Evidence;

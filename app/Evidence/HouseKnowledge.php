@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Evidence;
 
-use App\Models\Card;
-use App\Models\PriceQuote;
+use App\Models\Cards\Card;
+use App\Models\Cards\PriceQuote;
 use Illuminate\Support\Collection;
 use stdClass;
 use Tally\Buying\Quote;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Evidence;
 
-use App\Models\Card;
-use App\Models\Overrule;
+use App\Models\Cards\Card;
+use App\Models\Cards\Overrule;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Tally\Verdict\VerdictKind;

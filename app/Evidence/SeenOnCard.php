@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Evidence;
 
-use App\Models\Card;
-use App\Models\Inspection;
+use App\Models\Cards\Card;
+use App\Models\Cards\Inspection;
 use Illuminate\Support\Collection;
 use Tally\Inspection\Question;
 use Tally\Inspection\Seen;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Evidence;
 
-use App\Models\Card;
+use App\Models\Cards\Card;
 use Illuminate\Support\Collection;
 use stdClass;
 use Tally\Origin\Sisters;

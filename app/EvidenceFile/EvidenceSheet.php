@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\EvidenceFile;
 
 use App\Evidence\CardEvidence;
-use App\Models\Card;
-use App\Models\Inspection;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Cards\Inspection;
+use App\Models\Runs\Run;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
 use Tally\Record\ProofRecord;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\EvidenceFile;
 
 use App\Evidence\CardEvidence;
-use App\Models\Card;
-use App\Models\Erasure;
-use App\Models\Inspection;
-use App\Models\Overrule;
-use App\Models\Run;
-use App\Models\RunSample;
+use App\Models\Cards\Card;
+use App\Models\Cards\Inspection;
+use App\Models\Cards\Overrule;
+use App\Models\Runs\Erasure;
+use App\Models\Runs\Run;
+use App\Models\Runs\RunSample;
 use Tally\Label\Mark;
 use Tally\Record\ChainRecord;
 use Tally\Verdict\Judge;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\EvidenceFile;
 
 use App\Evidence\CardEvidence;
-use App\Models\Card;
-use App\Models\ResultOfOthers;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Cards\ResultOfOthers;
+use App\Models\Runs\Run;
 use App\Runs\Filing\ResultFiling;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Gear;
 
 use App\Evidence\CardEvidence;
-use App\Models\Card;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
 use Illuminate\Support\Collection;
 use Tally\Chain\Ceiling;
 use Tally\Offload\Source;

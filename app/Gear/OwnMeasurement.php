@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Gear;
 
-use App\Models\Cable;
-use App\Models\Port;
-use App\Models\Reader;
-use App\Models\Run;
-use App\Models\SlotKind;
+use App\Models\Kit\Cable;
+use App\Models\Kit\Port;
+use App\Models\Kit\Reader;
+use App\Models\Runs\Run;
+use App\Models\Stations\SlotKind;
 use Illuminate\Database\Eloquent\Builder;
 use Tally\Evidence\SpeedReading;
 use Tally\Quantity\Rate;
@@ -48,8 +48,8 @@ final readonly class OwnMeasurement
     {
         foreach ([Reader::class, Cable::class, Port::class] as $gear) {
             $gear::query()
-                    ->where('measured_run_id', $run->id)
-                    ->update(['measured' => null, 'measured_how' => null, 'measured_run_id' => null]);
+                ->where('measured_run_id', $run->id)
+                ->update(['measured' => null, 'measured_how' => null, 'measured_run_id' => null]);
         }
         Run::query()
             ->with(['card', 'void', 'slot'])

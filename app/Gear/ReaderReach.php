@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Gear;
 
-use App\Models\Card;
-use App\Models\Run;
-use App\Models\SlotKind;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Stations\SlotKind;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use stdClass;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Gear;
 
-use App\Models\Drive;
-use App\Models\Host;
-use App\Models\Port;
-use App\Models\Reader;
-use App\Models\Slot;
+use App\Models\Kit\Drive;
+use App\Models\Kit\Host;
+use App\Models\Kit\Port;
+use App\Models\Kit\Reader;
+use App\Models\Stations\Slot;
 use Tally\Chain\Link;
 use Tally\Chain\Path;
 use Tally\Evidence\Reach;

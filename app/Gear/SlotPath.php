@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Gear;
 
-use App\Models\Card;
-use App\Models\Slot;
-use App\Models\Station;
+use App\Models\Cards\Card;
+use App\Models\Stations\Slot;
+use App\Models\Stations\Station;
 use Tally\Chain\Path;
 
 /** A slot of a station, and what the chain of a card in it gives. */

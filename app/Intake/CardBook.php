@@ -6,9 +6,9 @@ namespace App\Intake;
 
 use App\Evidence\CardEvidence;
 use App\Evidence\HouseKnowledge;
-use App\Models\Card;
-use App\Models\Correction;
-use App\Models\FootageAct;
+use App\Models\Cards\Card;
+use App\Models\Cards\Correction;
+use App\Models\Cards\FootageAct;
 use Illuminate\Validation\ValidationException;
 use Tally\Label\Form;
 use Tally\Verdict\Step;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\Models\Card;
+use App\Models\Cards\Card;
 use Generator;
 use Tally\Label\Mark;
 use Tally\Quantity\Bytes;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\Models\Card;
-use App\Models\FootageAct;
+use App\Models\Cards\Card;
+use App\Models\Cards\FootageAct;
 use Illuminate\Support\Facades\DB;
 use Tally\Quantity\Bytes;
 

@@ -6,9 +6,9 @@ namespace App\Intake;
 
 use App\Evidence\CardEvidence;
 use App\Evidence\SeenOnCard;
-use App\Models\Card;
-use App\Models\Inspection;
-use App\Models\Reader;
+use App\Models\Cards\Card;
+use App\Models\Cards\Inspection;
+use App\Models\Kit\Reader;
 use Tally\Inspection\Answer;
 use Tally\Inspection\Question;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\Models\Card;
+use App\Models\Cards\Card;
 
 /** The house's own series of tags, and the one that comes next. */
 final class NextTag

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
-use App\Models\Card;
-use App\Models\Correction;
+use App\Models\Cards\Card;
+use App\Models\Cards\Correction;
 use Illuminate\Validation\ValidationException;
 
 /**

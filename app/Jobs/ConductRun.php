@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Models\Run;
+use App\Models\Runs\Run;
 use App\Runs\Conducting\RunConductor;
 use App\Runs\RunState;
 use Illuminate\Bus\Queueable;

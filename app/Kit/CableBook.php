@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
-use App\Models\Cable;
-use App\Models\Reader;
+use App\Models\Kit\Cable;
+use App\Models\Kit\Reader;
 use App\Props\Kit\KitFormProps;
 use App\Props\Kit\KitItemProps;
 use App\Props\Kit\KitListProps;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
-use App\Models\Camera;
-use App\Models\CameraSlot;
+use App\Models\Kit\Camera;
+use App\Models\Kit\CameraSlot;
 use App\Props\Kit\KitFieldProps;
 use App\Props\Kit\KitFormProps;
 use App\Props\Kit\KitItemProps;

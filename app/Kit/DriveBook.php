@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
-use App\Models\Drive;
-use App\Models\Host;
+use App\Models\Kit\Drive;
+use App\Models\Kit\Host;
 use App\Props\Kit\KitFieldProps;
 use App\Props\Kit\KitFormProps;
 use App\Props\Kit\KitItemProps;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
-use App\Models\Cable;
-use App\Models\Camera;
-use App\Models\Drive;
-use App\Models\Reader;
+use App\Models\Kit\Cable;
+use App\Models\Kit\Camera;
+use App\Models\Kit\Drive;
+use App\Models\Kit\Reader;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tally\Chain\HostLink;

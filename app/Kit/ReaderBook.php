@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
-use App\Models\Cable;
-use App\Models\Reader;
-use App\Models\ReaderSlot;
+use App\Models\Kit\Cable;
+use App\Models\Kit\Reader;
+use App\Models\Kit\ReaderSlot;
 use App\Props\Kit\CeilingProps;
 use App\Props\Kit\KitFieldProps;
 use App\Props\Kit\KitFormProps;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Photos;
 
-use App\Models\Card;
-use App\Models\Photo;
+use App\Models\Cards\Card;
+use App\Models\Cards\Photo;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Intervention\Image\Encoders\JpegEncoder;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use App\Models\Slot;
-use App\Models\Station;
+use App\Models\Stations\Slot;
+use App\Models\Stations\Station;
 use App\Runs\RunState;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;

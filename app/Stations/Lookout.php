@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use App\Jobs\ConductRun;
-use App\Models\Run;
-use App\Models\Station;
+use App\Models\Runs\Run;
+use App\Models\Stations\Station;
 use App\Runs\Filing\DatabaseAway;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
-use App\Models\Slot;
-use App\Models\SlotKind;
-use App\Models\Station;
+use App\Models\Stations\Slot;
+use App\Models\Stations\SlotKind;
+use App\Models\Stations\Station;
 use App\Runs\Conducting\OneAtATime;
 use App\Runs\RunState;
 use Closure;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Tags;
 
 use App\Evidence\HouseKnowledge;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use Illuminate\Support\Collection;
 use Tally\Verdict\VerdictKind;
 use TCPDF;

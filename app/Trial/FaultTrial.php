@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Trial;
 
-use App\Models\Card;
-use App\Models\Run;
-use App\Models\Slot;
-use App\Models\Station;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Stations\Slot;
+use App\Models\Stations\Station;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\Ordering\RunDesk;
 use App\Runs\Ordering\RunOrder;

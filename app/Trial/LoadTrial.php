@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Trial;
 
 use App\Intake\CardBook;
-use App\Models\Card;
-use App\Models\Run;
-use App\Models\Slot;
-use App\Models\Station;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Stations\Slot;
+use App\Models\Stations\Station;
 use App\People\PeopleBook;
 use App\People\Role;
 use App\Runs\Ordering\RunDesk;

@@ -57,14 +57,18 @@ final class SmallFiles
         ) {
             throw new InvalidArgumentException(
                 "Small files are 2 to 10000, of 512 B to 1 MiB in whole sectors, in 1 to 50 rounds; {$files}, {$each} B ".
-                "and {$rounds} were given.",
+                    "and {$rounds} were given.",
             );
         }
     }
 
     /** @param  ProgressSaver<SmallFilesResult>|null  $keeper */
-    public function on(FileStore $store, Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $keeper = null): SmallFilesResult
-    {
+    public function on(
+        FileStore $store,
+        Clock $clock,
+        Observer $observer = new Unobserved(),
+        ?ProgressSaver $keeper = null,
+    ): SmallFilesResult {
         $beat = new Pacemaker($clock, $observer, 4 * $this->files * $this->each * $this->rounds);
         [$rounds, $stopped, $cutShort] = [[], false, null];
         try {

@@ -24,7 +24,11 @@ final class SpeedCourse
     private ?Trace $trace = null;
 
     /** @param  ProgressSaver<SpeedResult>|null  $keeper */
-    public function __construct(public readonly Bytes $region, private readonly int $warmUps, private readonly ?ProgressSaver $keeper = null) {}
+    public function __construct(
+        public readonly Bytes $region,
+        private readonly int $warmUps,
+        private readonly ?ProgressSaver $keeper = null,
+    ) {}
 
     public function wrote(Passage $passage, Trace $trace, int $run): void
     {

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Gear\Rig;
-use App\Models\Card;
-use App\Models\Run;
-use App\Models\Slot;
-use App\Models\Station;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Stations\Slot;
+use App\Models\Stations\Station;
 use App\Runs\Conducting\RunConductor;
 use App\Runs\RunState;
 use Illuminate\Database\Seeder;

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Models\Cable;
-use App\Models\Camera;
-use App\Models\CameraSlot;
-use App\Models\Drive;
-use App\Models\Host;
-use App\Models\Port;
-use App\Models\Reader;
-use App\Models\ReaderSlot;
-use App\Models\Slot;
-use App\Models\SlotKind;
-use App\Models\Station;
+use App\Models\Kit\Cable;
+use App\Models\Kit\Camera;
+use App\Models\Kit\CameraSlot;
+use App\Models\Kit\Drive;
+use App\Models\Kit\Host;
+use App\Models\Kit\Port;
+use App\Models\Kit\Reader;
+use App\Models\Kit\ReaderSlot;
+use App\Models\Stations\Slot;
+use App\Models\Stations\SlotKind;
+use App\Models\Stations\Station;
 use Illuminate\Database\Seeder;
 use Tally\Chain\HostLink;
 use Tally\Label\Bus;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Evidence\CardEvidence;
-use App\Models\Card;
-use App\Models\Inspection;
-use App\Models\PriceQuote;
-use App\Models\Reader;
+use App\Models\Cards\Card;
+use App\Models\Cards\Inspection;
+use App\Models\Cards\PriceQuote;
+use App\Models\Kit\Reader;
 use Illuminate\Database\Seeder;
 use Tally\Buying\Price;
 use Tally\Inspection\Question;

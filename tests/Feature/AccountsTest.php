@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Run;
+use App\Models\Runs\Run;
 use App\Models\SignIn;
 use App\Models\User;
 use App\People\Ability;
@@ -222,7 +222,7 @@ final class AccountsTest extends TestCase
         $this->people();
         $this->signIn('Moss');
         $this->post('/cards/T-1/footage', ['footage' => '1 GB', 'by' => 'Wren'])->assertSessionHasNoErrors();
-        self::assertSame('Moss', \App\Models\FootageAct::query()->firstOrFail()->recorded_by);
+        self::assertSame('Moss', \App\Models\Cards\FootageAct::query()->firstOrFail()->recorded_by);
         $this->post('/cards/T-1/runs', [
             'kind' => 'speed',
             'slot' => $this->slot('Tray 3')->id,

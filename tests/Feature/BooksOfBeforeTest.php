@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use App\EvidenceFile\ResultReader;
 use App\EvidenceFile\StationKeys;
-use App\Models\Card;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
 use App\SecondOpinion\OpinionFile;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
 use App\Runs\Filing\RunBook;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;

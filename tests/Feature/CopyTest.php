@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
-use App\Models\Drive;
-use App\Models\Port;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Kit\Drive;
+use App\Models\Kit\Port;
+use App\Models\Runs\Run;
 use App\Runs\Conducting\RunConductor;
 use App\Runs\RunState;
 use Illuminate\Testing\TestResponse;

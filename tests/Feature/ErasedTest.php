@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Erasing\Ledger;
-use App\Models\Erasure;
-use App\Pages\ErasedPage;
+use App\Models\Runs\Erasure;
+use App\Pages\House\ErasedPage;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
 use PDOException;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
-use App\Models\Run;
-use App\Models\RunSample;
-use App\Models\Slot;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Runs\RunSample;
+use App\Models\Stations\Slot;
 use App\Runs\Conducting\RunConductor;
 use App\Runs\Conducting\RunProgressSaver;
 use App\Runs\RunState;

@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use App\Evidence\HouseKnowledge;
 use App\Intake\Import\WaitingTable;
-use App\Models\Card;
-use App\Pages\ImportPage;
+use App\Models\Cards\Card;
+use App\Pages\House\ImportPage;
 use App\Tables\TableWriter;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;

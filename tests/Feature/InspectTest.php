@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
-use App\Models\Inspection;
+use App\Models\Cards\Card;
+use App\Models\Cards\Inspection;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tally\Verdict\Step;

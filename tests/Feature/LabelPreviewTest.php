@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
+use App\Models\Cards\Card;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 

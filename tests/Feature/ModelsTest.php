@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Reader;
+use App\Models\Kit\Reader;
 use Illuminate\Database\Eloquent\Attributes\Boot;
 use Illuminate\Database\Eloquent\Attributes\Initialize;
 use Illuminate\Database\Eloquent\Model;
@@ -25,7 +25,7 @@ final class ModelsTest extends TestCase
                 ->name('*.php')
                 ->in(dirname(__DIR__, 2).'/app/Models') as $file
         ) {
-            $class = 'App\\Models\\'.$file->getBasename('.php');
+            $class = 'App\\Models\\'.strtr(substr($file->getRelativePathname(), 0, -4), '/', '\\');
             if (is_subclass_of($class, Model::class) && ! (new ReflectionClass($class))->isAbstract()) {
                 yield $file->getBasename('.php') => [$class];
             }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
-use App\Models\Card;
-use App\Pages\OffloadPage;
+use App\Models\Cards\Card;
+use App\Pages\Card\OffloadPage;
 use Tally\Offload\Route;
 use Tally\Quantity\Bytes;
 use Tests\TestCase;

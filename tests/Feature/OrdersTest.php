@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
 use App\Gear\SlotPath;
-use App\Models\Card;
-use App\Pages\Orders;
+use App\Models\Cards\Card;
+use App\Pages\Card\Orders;
 use App\Props\Run\OrderProps;
 use App\Props\Run\SlotProps;
 use Tally\Quantity\Bytes;

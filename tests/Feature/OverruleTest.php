@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\EvidenceFile\ResultFile;
-use App\Models\Card;
-use App\Models\Overrule;
+use App\Models\Cards\Card;
+use App\Models\Cards\Overrule;
 use Illuminate\Support\Facades\Artisan;
 use Inertia\Testing\AssertableInertia;
 use Opis\JsonSchema\Validator;

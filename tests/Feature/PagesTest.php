@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
-use App\Models\Card;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
 use App\Runs\RunState;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\DB;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
-use App\Models\Photo;
+use App\Models\Cards\Card;
+use App\Models\Cards\Photo;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\ViewErrorBag;
 use PHPUnit\Framework\Attributes\DataProvider;

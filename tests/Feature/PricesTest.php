@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
-use App\Models\PriceQuote;
+use App\Models\Cards\Card;
+use App\Models\Cards\PriceQuote;
 use Illuminate\Support\ViewErrorBag;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;

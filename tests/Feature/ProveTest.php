@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
-use App\Models\Erasure;
-use App\Models\Run;
-use App\Models\Slot;
-use App\Models\SlotKind;
+use App\Models\Cards\Card;
+use App\Models\Runs\Erasure;
+use App\Models\Runs\Run;
+use App\Models\Stations\Slot;
+use App\Models\Stations\SlotKind;
 use App\Runs\Conducting\RunConductor;
 use App\Runs\RunState;
 use Illuminate\Database\Events\QueryExecuted;

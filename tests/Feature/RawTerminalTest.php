@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Erasing\Ledger;
-use App\Models\Erasure;
-use App\Models\Run;
+use App\Models\Runs\Erasure;
+use App\Models\Runs\Run;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Process\Process;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
-use App\Models\Run;
-use App\Models\RunVoid;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Runs\RunVoid;
 use App\Runs\RunState;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -6,9 +6,9 @@ namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
 use App\Jobs\ConductRun;
-use App\Models\Card;
-use App\Models\Run;
-use App\Models\Slot;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Stations\Slot;
 use App\Runs\Conducting\RunConductor;
 use App\Runs\Conducting\RunObserver;
 use App\Runs\RunState;

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Evidence\HouseKnowledge;
 use App\Evidence\SistersAtOnce;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use Tally\Verdict\VerdictKind;
 use Tests\TestCase;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Run;
+use App\Models\Runs\Run;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\Queue;
 use Inertia\Testing\AssertableInertia;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
-use App\Models\FootageAct;
-use App\Models\HeatReading;
-use App\Models\Run;
-use App\Pages\IntakePage;
+use App\Models\Cards\Card;
+use App\Models\Cards\FootageAct;
+use App\Models\Runs\HeatReading;
+use App\Models\Runs\Run;
+use App\Pages\Card\IntakePage;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;

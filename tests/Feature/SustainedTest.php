@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
-use App\Models\RunSample;
+use App\Models\Cards\Card;
+use App\Models\Runs\RunSample;
 use App\Runs\RunState;
 use Inertia\Testing\AssertableInertia;
 use Tally\Verdict\VerdictKind;

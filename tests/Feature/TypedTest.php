@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Card;
-use App\Models\Port;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Kit\Port;
+use App\Models\Runs\Run;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;

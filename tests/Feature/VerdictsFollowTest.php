@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Gear\Rig;
-use App\Models\Card;
-use App\Models\Port;
-use App\Models\Reader;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Kit\Port;
+use App\Models\Kit\Reader;
+use App\Models\Runs\Run;
 use App\Runs\Filing\RunBook;
 use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Stations;
 
-use App\Models\Run;
+use App\Models\Runs\Run;
 use App\Runs\Ordering\RunDesk;
 use App\Runs\RunState;
 

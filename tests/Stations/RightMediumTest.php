@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Stations;
 
 use App\Gear\SlotPath;
-use App\Models\Card;
-use App\Models\Erasure;
-use App\Pages\Orders;
+use App\Models\Cards\Card;
+use App\Models\Runs\Erasure;
+use App\Pages\Card\Orders;
 use App\Props\Run\LiesProps;
 use App\Runs\RunState;
 use Illuminate\Http\Response;

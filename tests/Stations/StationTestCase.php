@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Stations;
 
-use App\Models\Card;
-use App\Models\Run;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use RuntimeException;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Stations;
 
-use App\Models\Port;
-use App\Models\Reader;
-use App\Models\Run;
-use App\Models\Slot;
-use App\Models\Station;
+use App\Models\Kit\Port;
+use App\Models\Kit\Reader;
+use App\Models\Runs\Run;
+use App\Models\Stations\Slot;
+use App\Models\Stations\Station;
 use App\Runs\RunState;
 use App\Stations\BenchBook;
 use Inertia\Testing\AssertableInertia;

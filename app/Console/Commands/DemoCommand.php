@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\Card;
-use App\Models\Host;
+use App\Models\Cards\Card;
+use App\Models\Kit\Host;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Console\Command;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Evidence\CardEvidence;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use App\SecondOpinion\NotAnOpinion;
 use App\SecondOpinion\OpinionFile;
 use Illuminate\Console\Command;

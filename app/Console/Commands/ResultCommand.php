@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use App\Console\MediumAtHand;
 use App\EvidenceFile\NotAResult;
 use App\EvidenceFile\ResultReader;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use Illuminate\Console\Command;
 
 /** Exit codes: 0 it is what it was, 2 it is not, or cannot be used. */

@@ -8,7 +8,7 @@ use App\Console\MediumAtHand;
 use App\Console\RunsOnMedium;
 use App\Console\SpeedOptions;
 use App\Console\TerminalObserver;
-use App\Pages\CoursePage;
+use App\Pages\Card\CoursePage;
 use App\Runs\Conducting\LaidMedium;
 use App\Runs\RunState;
 use InvalidArgumentException;

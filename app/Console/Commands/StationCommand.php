@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\Run;
-use App\Models\SlotKind;
-use App\Models\Station;
+use App\Models\Runs\Run;
+use App\Models\Stations\SlotKind;
+use App\Models\Stations\Station;
 use App\Runs\Filing\ResultFiling;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;

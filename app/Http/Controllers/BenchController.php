@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\SaveSlot;
 use App\Http\Taken;
-use App\Models\Slot;
-use App\Models\Station;
-use App\Pages\BenchPage;
+use App\Models\Stations\Slot;
+use App\Models\Stations\Station;
+use App\Pages\House\BenchPage;
 use App\Stations\BenchBook;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

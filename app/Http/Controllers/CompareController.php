@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Compare\Axis;
-use App\Compare\ComparePage;
-use App\Compare\LimitsPage;
-use App\Compare\TwinsPage;
+use App\Pages\Compare\ComparePage;
+use App\Pages\Compare\LimitsPage;
+use App\Pages\Compare\TwinsPage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Inertia\Inertia;

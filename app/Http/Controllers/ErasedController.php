@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Erasing\Ledger;
-use App\Models\Erasure;
-use App\Pages\ErasedPage;
+use App\Models\Runs\Erasure;
+use App\Pages\House\ErasedPage;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;

@@ -9,7 +9,7 @@ use App\EvidenceFile\NotAResult;
 use App\EvidenceFile\ResultFile;
 use App\EvidenceFile\ResultReader;
 use App\Http\Person;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

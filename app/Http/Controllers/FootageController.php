@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Person;
 use App\Http\Rules\Quantity;
 use App\Intake\FootageBook;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;

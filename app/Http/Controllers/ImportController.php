@@ -10,7 +10,7 @@ use App\Intake\CardEntry;
 use App\Intake\CardTable;
 use App\Intake\Import\ImportReading;
 use App\Intake\Import\WaitingTable;
-use App\Pages\ImportPage;
+use App\Pages\House\ImportPage;
 use App\Tables\NotATable;
 use App\Tables\TableWriter;
 use Illuminate\Http\RedirectResponse;

@@ -9,11 +9,11 @@ use App\Evidence\SeenOnCard;
 use App\Http\Person;
 use App\Http\Requests\AnswerQuestion;
 use App\Intake\InspectionBook;
-use App\Models\Card;
-use App\Models\Inspection;
-use App\Pages\InspectPage;
-use App\Pages\LabelWords;
-use App\Pages\Margin;
+use App\Models\Cards\Card;
+use App\Models\Cards\Inspection;
+use App\Pages\Card\CardHeading;
+use App\Pages\Card\InspectPage;
+use App\Pages\Card\Margin;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -27,7 +27,7 @@ final readonly class InspectController
         $seen = SeenOnCard::of($card);
 
         return Inertia::render('Inspect', [
-            'card' => LabelWords::card($card),
+            'card' => CardHeading::card($card),
             'questions' => InspectPage::questions($card, $seen),
             'history' => InspectPage::history($card, $seen),
             'readers' => InspectPage::readers($card),

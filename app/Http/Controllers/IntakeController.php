@@ -9,11 +9,11 @@ use App\Http\Person;
 use App\Http\Requests\SaveCard;
 use App\Http\Taken;
 use App\Intake\CardBook;
-use App\Models\Card;
-use App\Pages\IntakePage;
-use App\Pages\LabelWords;
-use App\Pages\Margin;
-use App\Pages\MeasurePage;
+use App\Models\Cards\Card;
+use App\Pages\Card\CardHeading;
+use App\Pages\Card\IntakePage;
+use App\Pages\Card\Margin;
+use App\Pages\Card\MeasurePage;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -42,7 +42,7 @@ final readonly class IntakeController
         $runs = CardEvidence::runs($card);
 
         return Inertia::render('Intake', [
-            'card' => LabelWords::card($card),
+            'card' => CardHeading::card($card),
             'values' => IntakePage::of($card),
             'choices' => IntakePage::choices(),
             'margin' => Margin::at('intake', $card, $runs, Person::of($request)),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\PreviewLabel;
-use App\Pages\LabelPreview;
+use App\Pages\Card\LabelPreview;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Tally\Label\Line\LabelReader;

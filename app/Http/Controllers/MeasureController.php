@@ -7,13 +7,13 @@ namespace App\Http\Controllers;
 use App\Evidence\CardEvidence;
 use App\Gear\SlotPath;
 use App\Http\Person;
-use App\Models\Card;
-use App\Models\Station;
-use App\Pages\CoursePage;
-use App\Pages\LabelWords;
-use App\Pages\Margin;
-use App\Pages\MeasurePage;
-use App\Pages\Orders;
+use App\Models\Cards\Card;
+use App\Models\Stations\Station;
+use App\Pages\Card\CardHeading;
+use App\Pages\Card\CoursePage;
+use App\Pages\Card\Margin;
+use App\Pages\Card\MeasurePage;
+use App\Pages\Card\Orders;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -26,7 +26,7 @@ final readonly class MeasureController
         $runs = CardEvidence::runs($card);
 
         return Inertia::render('Measure', [
-            'card' => LabelWords::card($card),
+            'card' => CardHeading::card($card),
             'claimLine' => MeasurePage::claimLine($card, $runs),
             'course' => CoursePage::of($card, $runs),
             'runs' => MeasurePage::table($card, $runs),

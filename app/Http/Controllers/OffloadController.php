@@ -7,10 +7,10 @@ namespace App\Http\Controllers;
 use App\Evidence\CardEvidence;
 use App\Http\Person;
 use App\Http\Rules\Quantity;
-use App\Models\Card;
-use App\Pages\LabelWords;
-use App\Pages\Margin;
-use App\Pages\OffloadPage;
+use App\Models\Cards\Card;
+use App\Pages\Card\CardHeading;
+use App\Pages\Card\Margin;
+use App\Pages\Card\OffloadPage;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -31,7 +31,7 @@ final readonly class OffloadController
         $routes = OffloadPage::routes($card, $runs, $amount);
 
         return Inertia::render('Offload', [
-            'card' => LabelWords::card($card),
+            'card' => CardHeading::card($card),
             'amount' => $amount->exact(),
             'routes' => OffloadPage::props($routes),
             'count' => count($routes->ranked),

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Pages\House\OpinionPage;
 use App\SecondOpinion\NotAnOpinion;
 use App\SecondOpinion\OpinionFile;
-use App\SecondOpinion\OpinionPage;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Evidence\Overruling;
 use App\Http\Person;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;

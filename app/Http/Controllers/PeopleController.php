@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Taken;
 use App\Models\User;
-use App\Pages\PeoplePage;
+use App\Pages\House\PeoplePage;
 use App\People\PeopleBook;
 use App\People\Role;
 use Illuminate\Http\RedirectResponse;

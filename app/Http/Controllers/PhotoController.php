@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Person;
-use App\Models\Card;
-use App\Models\Photo;
+use App\Models\Cards\Card;
+use App\Models\Cards\Photo;
 use App\Photos\NotAPhoto;
 use App\Photos\PhotoStore;
 use Illuminate\Http\RedirectResponse;

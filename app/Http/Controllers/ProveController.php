@@ -7,12 +7,12 @@ namespace App\Http\Controllers;
 use App\Evidence\CardEvidence;
 use App\Gear\SlotPath;
 use App\Http\Person;
-use App\Models\Card;
-use App\Models\Station;
-use App\Pages\LabelWords;
-use App\Pages\Margin;
-use App\Pages\Orders;
-use App\Pages\ProvePage;
+use App\Models\Cards\Card;
+use App\Models\Stations\Station;
+use App\Pages\Card\CardHeading;
+use App\Pages\Card\Margin;
+use App\Pages\Card\Orders;
+use App\Pages\Card\ProvePage;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -26,7 +26,7 @@ final readonly class ProveController
         $paths = SlotPath::each($card, Station::here());
 
         return Inertia::render('Prove', [
-            'card' => LabelWords::card($card),
+            'card' => CardHeading::card($card),
             'core' => ProvePage::core($card, $runs),
             'left' => ProvePage::left($runs),
             'schools' => Orders::schools($card, $paths, $runs),

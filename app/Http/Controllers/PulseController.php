@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\Run;
-use App\Pages\Frame;
-use App\Pages\Orders;
-use App\Pages\Tray;
+use App\Models\Runs\Run;
+use App\Pages\Around\Frame;
+use App\Pages\Around\Tray;
+use App\Pages\Card\Orders;
 use App\Props\Frame\PulseProps;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

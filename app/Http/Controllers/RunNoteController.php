@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Person;
 use App\Http\Rules\Quantity;
-use App\Models\Run;
+use App\Models\Runs\Run;
 use App\Runs\Filing\RunBook;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\PrintTags;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use App\Props\Label\ChoiceProps;
 use App\Props\Tags\TagSheetProps;
 use App\Tags\SheetKind;

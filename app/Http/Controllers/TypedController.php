@@ -7,11 +7,11 @@ namespace App\Http\Controllers;
 use App\Evidence\CardEvidence;
 use App\Http\Person;
 use App\Http\Requests\KeepTyped;
-use App\Models\Card;
-use App\Pages\ChainChoices;
-use App\Pages\LabelWords;
-use App\Pages\Margin;
-use App\Pages\TypedCheck;
+use App\Models\Cards\Card;
+use App\Pages\Card\CardHeading;
+use App\Pages\Card\ChainChoices;
+use App\Pages\Card\Margin;
+use App\Pages\Card\TypedCheck;
 use App\Runs\Filing\RunBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -28,7 +28,7 @@ final readonly class TypedController
     public function create(Request $request, Card $card): Response
     {
         return Inertia::render('Typed', [
-            'card' => LabelWords::card($card),
+            'card' => CardHeading::card($card),
             'chain' => ChainChoices::of($card),
             'today' => Date::now()->format('Y-m-d'),
             'person' => Person::of($request) ?? '',

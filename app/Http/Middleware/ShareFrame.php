@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Pages\Frame;
-use App\Pages\PeoplePage;
+use App\Pages\Around\Frame;
+use App\Pages\House\PeoplePage;
 use App\People\House;
 use App\Props\Frame\FrameProps;
 use App\Props\Frame\WhoProps;

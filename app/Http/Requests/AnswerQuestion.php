@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Card;
-use App\Models\Reader;
+use App\Models\Cards\Card;
+use App\Models\Kit\Reader;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;
 use LogicException;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Gear\Rig;
-use App\Models\Card;
-use App\Models\Port;
-use App\Models\Reader;
+use App\Models\Cards\Card;
+use App\Models\Kit\Port;
+use App\Models\Kit\Reader;
 use Illuminate\Validation\Validator;
 use Tally\Measured\Chain;
 

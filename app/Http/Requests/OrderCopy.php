@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Slot;
-use App\Models\Station;
+use App\Models\Stations\Slot;
+use App\Models\Stations\Station;
 use App\Runs\Ordering\RunOrder;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;

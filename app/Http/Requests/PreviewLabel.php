@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Intake\CardEntry;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use Illuminate\Foundation\Http\FormRequest;
 use Tally\Label\Form;
 

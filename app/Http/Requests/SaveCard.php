@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use App\Intake\CardEntry;
 use App\Intake\TagSeries;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Validator;
 use InvalidArgumentException;

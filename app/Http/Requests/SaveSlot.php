@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Models\Port;
-use App\Models\Slot;
-use App\Models\SlotKind;
-use App\Models\Station;
+use App\Models\Kit\Port;
+use App\Models\Stations\Slot;
+use App\Models\Stations\SlotKind;
+use App\Models\Stations\Station;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;

@@ -7,7 +7,7 @@ namespace App\Intake\Import;
 use App\Intake\CardEntry;
 use App\Intake\CardField;
 use App\Intake\NextTag;
-use App\Models\Card;
+use App\Models\Cards\Card;
 use App\Tables\Neutral;
 use Generator;
 use Tally\Label\Line\LabelReader;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Props\Bench;
 
-use App\Models\SlotKind;
+use App\Models\Stations\SlotKind;
 
 /** A slot of a station, and what it saw in it. */
 final readonly class BenchSlotProps

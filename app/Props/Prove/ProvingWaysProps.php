@@ -8,5 +8,10 @@ namespace App\Props\Prove;
 final readonly class ProvingWaysProps
 {
     /** @param  string  $recommended  proof or screen */
-    public function __construct(public ProvingWayProps $proof, public ProvingWayProps $screen, public string $recommended, public string $reason) {}
+    public function __construct(
+        public ProvingWayProps $proof,
+        public ProvingWayProps $screen,
+        public string $recommended,
+        public string $reason,
+    ) {}
 }

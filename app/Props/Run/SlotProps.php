@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Props\Run;
 
-use App\Models\SlotKind;
+use App\Models\Stations\SlotKind;
 
 /** A slot of this station, as seen from a card. */
 final readonly class SlotProps

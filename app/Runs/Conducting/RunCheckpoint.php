@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Runs\Conducting;
 
 use App\Casts\Json;
-use App\Models\Run;
+use App\Models\Runs\Run;
 use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
@@ -29,8 +29,11 @@ final class RunCheckpoint implements ProgressSaver
     /** @var array<string, mixed>|null */
     private ?array $unkept = null;
 
-    public function __construct(private readonly Run $run, private readonly LaidMedium $bench, private readonly float $every = RunProgressSaver::EVERY)
-    {
+    public function __construct(
+        private readonly Run $run,
+        private readonly LaidMedium $bench,
+        private readonly float $every = RunProgressSaver::EVERY,
+    ) {
         $this->hasKept = $run->checkpoint !== null;
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Runs\Conducting;
 
-use App\Models\Run;
-use App\Models\Station;
+use App\Models\Runs\Run;
+use App\Models\Stations\Station;
 use Illuminate\Database\QueryException;
 use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\DB;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Runs\Conducting;
 
 use App\Casts\Json;
-use App\Models\Run;
-use App\Models\RunSample;
+use App\Models\Runs\Run;
+use App\Models\Runs\RunSample;
 use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Runs\Filing;
 
-use App\Models\Run;
-use App\Models\SlotKind;
+use App\Models\Runs\Run;
+use App\Models\Stations\SlotKind;
 use App\Runs\RunState;
 use Illuminate\Contracts\Database\Eloquent\Builder;
 

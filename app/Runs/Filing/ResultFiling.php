@@ -6,9 +6,9 @@ namespace App\Runs\Filing;
 
 use App\Evidence\CardEvidence;
 use App\Gear\OwnMeasurement;
-use App\Models\Card;
-use App\Models\Run;
-use App\Models\RunSample;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Runs\RunSample;
 use App\Runs\RunState;
 use DateTimeInterface;
 use Illuminate\Support\Facades\DB;

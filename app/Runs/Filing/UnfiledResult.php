@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Runs\Filing;
 
-use App\Models\Card;
-use App\Models\Run;
-use App\Models\RunSample;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Runs\RunSample;
 use App\Runs\Conducting\OneAtATime;
 use App\Runs\RunState;
 use Closure;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Runs\Ordering;
 
-use App\Models\Slot;
+use App\Models\Stations\Slot;
 use Tally\Record\Parameters;
 use Tally\Record\RunKind;
 use Tally\StandIn\StandInChoice;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tally\Probe\Narrowing;
 
 use Tally\Pattern\Imprint;
-use Tally\Probe\Proof\Sample;
-use Tally\Probe\Proof\Spots;
+use Tally\Probe\LookBack\Sample;
+use Tally\Probe\LookBack\Spots;
 
 /**
  * Questions about single blocks, past a cache inside the medium.

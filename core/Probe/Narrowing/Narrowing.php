@@ -6,9 +6,9 @@ namespace Tally\Probe\Narrowing;
 
 use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\BlockClass;
-use Tally\Probe\Proof\Alarm;
-use Tally\Probe\Proof\Sample;
-use Tally\Probe\Proof\Spots;
+use Tally\Probe\LookBack\Alarm;
+use Tally\Probe\LookBack\Sample;
+use Tally\Probe\LookBack\Spots;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
 use Tally\Reading\Diagnosis;

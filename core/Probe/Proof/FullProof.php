@@ -10,6 +10,7 @@ use Tally\Device\Device;
 use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\Imprint;
+use Tally\Probe\LookBack\Alarm;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Pacemaker;
 use Tally\Probe\Observing\ProgressSaver;

@@ -10,6 +10,7 @@ use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
 use Tally\Pattern\Patch;
+use Tally\Probe\LookBack\Spots;
 
 /** Before a proof goes on: whether the card that is in now carries the stamps of its run. */
 final readonly class SameCard

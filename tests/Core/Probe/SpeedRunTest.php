@@ -233,11 +233,9 @@ final class SpeedRunTest extends TestCase
                 return false;
             }
         };
-        $result = (new SpeedRun(new SpeedPlan(Bytes::gigabytes(1), 2, Bytes::of(0), null, PassOrder::WritesFirst, 0, Span::seconds(0))))->on(
-            $device,
-            $clock,
-            $watch,
-        );
+        $result = (new SpeedRun(
+            new SpeedPlan(Bytes::gigabytes(1), 2, Bytes::of(0), null, PassOrder::WritesFirst, 0, Span::seconds(0)),
+        ))->on($device, $clock, $watch);
         self::assertSame(['writing', 'settling', 'writing', 'settling', 'reading'], $watch->phases);
         self::assertCount(2, $result->reads);
         self::assertSame(0, $result->wrong);

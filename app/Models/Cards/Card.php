@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Cards;
+
+use App\Models\Row;
+use App\Models\Runs\Run;
+use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Tally\Buying\Price;
+use Tally\Label\Bus;
+use Tally\Label\Family;
+use Tally\Label\Form;
+use Tally\Label\Label;
+use Tally\Label\Mark;
+use Tally\Origin\Code;
+use Tally\Origin\Origin;
+use Tally\Origin\Provenance;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
+use Tally\Verdict\Step;
+use Tally\Verdict\VerdictKind;
+
+/**
+ * @property int $id
+ * @property string $tag
+ * @property string $name
+ * @property Form $form
+ * @property int $capacity bytes
+ * @property Family|null $family
+ * @property Bus|null $bus
+ * @property Collection<int, Mark> $marks
+ * @property float|null $read bytes a second, as printed
+ * @property float|null $write
+ * @property float|null $sustained
+ * @property float|null $times
+ * @property int|null $contact_rows
+ * @property int $footage bytes to be brought home
+ * @property string|null $serial
+ * @property string|null $serial_key what of it counts when two are compared
+ * @property string|null $back_code
+ * @property string|null $back_code_key
+ * @property string|null $lot
+ * @property string|null $lot_key
+ * @property int|null $price minor units
+ * @property string|null $currency
+ * @property string|null $seller
+ * @property string|null $order_no
+ * @property Carbon|null $bought_on
+ * @property Provenance|null $provenance
+ * @property string|null $stand_in
+ * @property string $line the label in a few words, for the tray
+ * @property VerdictKind $verdict what is derived
+ * @property VerdictKind|null $overruled what a person says instead
+ * @property Step $next_step
+ * @property string|null $recorded_by
+ * @property int $revision counts up with every correction
+ * @property-read Collection<int, Run> $runs
+ * @property-read Collection<int, Inspection> $inspections
+ * @property-read Collection<int, Photo> $photos
+ * @property-read Collection<int, Overrule> $overrules
+ * @property-read int|null $runs_count
+ * @property-read int|null $going_count
+ */
+final class Card extends Row
+{
+    protected $guarded = [];
+
+    public function getRouteKeyName(): string
+    {
+        return 'tag';
+    }
+
+    protected static function booted(): void
+    {
+        self::saving(function (self $card): void {
+            $card->derive();
+        });
+    }
+
+    /** What is kept beside the label so that lists and comparisons are one query: its line, and the keys of its codes. */
+    public function derive(): void
+    {
+        $this->line = $this->label()->line();
+        foreach (['serial', 'back_code', 'lot'] as $code) {
+            $typed = $this->getAttributes()[$code] ?? null;
+            $this->setAttribute("{$code}_key", Code::key(is_string($typed) ? $typed : null));
+        }
+    }
+
+    /** @return HasMany<Run, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(Run::class);
+    }
+
+    /** @return HasMany<Inspection, $this> */
+    public function inspections(): HasMany
+    {
+        return $this->hasMany(Inspection::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Overrule, $this> */
+    public function overrules(): HasMany
+    {
+        return $this->hasMany(Overrule::class)->orderBy('id');
+    }
+
+    /** @return HasMany<FootageAct, $this> */
+    public function footageActs(): HasMany
+    {
+        return $this->hasMany(FootageAct::class)->orderByDesc('id');
+    }
+
+    /** @return HasMany<Photo, $this> without the pictures themselves */
+    public function photos(): HasMany
+    {
+        return $this->hasMany(Photo::class)->select(['id', 'card_id', 'side', 'width', 'height']);
+    }
+
+    public function origin(): Origin
+    {
+        return new Origin(
+            $this->serial,
+            $this->back_code,
+            $this->lot,
+            $this->price === null || $this->currency === null ? null : Price::of($this->price, $this->currency),
+            $this->provenance,
+        );
+    }
+
+    public function label(): Label
+    {
+        return new Label(
+            $this->form,
+            Bytes::of($this->capacity),
+            $this->family,
+            $this->bus,
+            array_values($this->marks->all()),
+            $this->read === null ? null : Rate::bytesPerSecond($this->read),
+            $this->write === null ? null : Rate::bytesPerSecond($this->write),
+            $this->times,
+            $this->contact_rows,
+            $this->sustained === null ? null : Rate::bytesPerSecond($this->sustained),
+        );
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'form' => Form::class,
+            'capacity' => 'integer',
+            'family' => Family::class,
+            'bus' => Bus::class,
+            'marks' => AsEnumCollection::of(Mark::class),
+            'read' => 'float',
+            'write' => 'float',
+            'sustained' => 'float',
+            'times' => 'float',
+            'contact_rows' => 'integer',
+            'footage' => 'integer',
+            'revision' => 'integer',
+            'price' => 'integer',
+            'bought_on' => 'date',
+            'provenance' => Provenance::class,
+            'verdict' => VerdictKind::class,
+            'overruled' => VerdictKind::class,
+            'next_step' => Step::class,
+        ];
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Cards;
+
+use App\Models\Row;
+use Illuminate\Support\Carbon;
+
+/**
+ * That a card carries footage from now on, or was cleared. Lines are only ever added.
+ *
+ * @property int $id
+ * @property int $card_id
+ * @property int $bytes 0 when it was cleared
+ * @property string|null $note
+ * @property string $recorded_by
+ * @property Carbon $created_at
+ */
+final class FootageAct extends Row
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['bytes' => 'integer', 'created_at' => 'datetime'];
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Cards;
+
+use App\Models\Row;
+use Illuminate\Support\Carbon;
+use LogicException;
+use Tally\Buying\Price;
+use Tally\Buying\Quote;
+use Tally\Buying\Tier;
+use Tally\Label\Form;
+use Tally\Quantity\Bytes;
+
+/**
+ * What somebody asked for a card of a certain kind.
+ *
+ * @property int $id
+ * @property Form $form
+ * @property int $tier floor in MB/s
+ * @property int $capacity bytes
+ * @property int $price minor units
+ * @property string $currency
+ * @property Carbon $quoted_on
+ * @property string $source
+ */
+final class PriceQuote extends Row
+{
+    protected $guarded = [];
+
+    protected $casts = ['form' => Form::class, 'tier' => 'integer', 'capacity' => 'integer', 'price' => 'integer', 'quoted_on' => 'date'];
+
+    public function quote(): Quote
+    {
+        return new Quote(
+            $this->form,
+            Tier::tryFrom($this->tier) ?? throw new LogicException("No mark promises {$this->tier} MB/s."),
+            Bytes::of($this->capacity),
+            Price::of($this->price, $this->currency),
+        );
+    }
+}

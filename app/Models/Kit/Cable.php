@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Kit;
+
+use App\Models\Row;
+use Tally\Chain\HostLink;
+
+/**
+ * @property int $id
+ * @property string $tag
+ * @property string $name
+ * @property HostLink $link what it is rated for
+ */
+final class Cable extends Row
+{
+    use MeasuredLink;
+
+    protected $guarded = [];
+
+    protected $casts = ['link' => HostLink::class, 'measured' => 'float'];
+
+    public function kindOfLink(): HostLink
+    {
+        return $this->link;
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Kit;
+
+use App\Models\Row;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Tally\Chain\HostLink;
+
+/**
+ * @property int $id
+ * @property int $host_id
+ * @property string $name
+ * @property HostLink $link
+ * @property string $controller ports with the same one share it
+ * @property-read Host $host
+ */
+final class Port extends Row
+{
+    use MeasuredLink;
+
+    protected $guarded = [];
+
+    protected $casts = ['link' => HostLink::class, 'measured' => 'float'];
+
+    /** @return BelongsTo<Host, $this> */
+    public function host(): BelongsTo
+    {
+        return $this->belongsTo(Host::class);
+    }
+
+    public function kindOfLink(): HostLink
+    {
+        return $this->link;
+    }
+}

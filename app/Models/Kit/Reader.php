@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Kit;
+
+use App\Models\Cards\Inspection;
+use App\Models\Row;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Collection;
+use Tally\Chain\HostLink;
+use Tally\Chain\Link;
+use Tally\Label\Bus;
+
+/**
+ * @property int $id
+ * @property string $tag
+ * @property string $name
+ * @property HostLink $uplink
+ * @property bool $camera whether it is a camera used as its own reader
+ * @property int|null $cable_id the cable it usually hangs on
+ * @property-read Collection<int, ReaderSlot> $slots
+ * @property-read Cable|null $cable
+ * @property-read int|null $troubles_count
+ */
+final class Reader extends Row
+{
+    use MeasuredLink {
+        asLink as private linkOfItsKind;
+    }
+
+    protected $guarded = [];
+
+    protected $attributes = ['camera' => false];
+
+    protected $casts = ['uplink' => HostLink::class, 'measured' => 'float', 'camera' => 'boolean'];
+
+    /** @return HasMany<ReaderSlot, $this> */
+    public function slots(): HasMany
+    {
+        return $this->hasMany(ReaderSlot::class)->orderBy('id');
+    }
+
+    /** @return BelongsTo<Cable, $this> */
+    public function cable(): BelongsTo
+    {
+        return $this->belongsTo(Cable::class);
+    }
+
+    /** @return HasMany<Inspection, $this> what was seen in it and went badly */
+    public function troubles(): HasMany
+    {
+        return $this->hasMany(Inspection::class)->whereNull('withdrawn')->where('answer', '!=', 'found');
+    }
+
+    public function kindOfLink(): HostLink
+    {
+        return $this->uplink;
+    }
+
+    /** @return list<Bus> of all its slots */
+    public function buses(): array
+    {
+        return array_values($this->slots->flatMap(fn (ReaderSlot $slot): array => $slot->buses->all())->unique()->all());
+    }
+
+    /** The house's own measurement wins; without one, a camera gives far less than its port. */
+    public function asLink(): Link
+    {
+        return $this->camera && $this->measured === null ? $this->uplink->ofCamera() : $this->linkOfItsKind();
+    }
+
+    /** Its uplink, or its cable where that is slower. */
+    public function toHost(): Link
+    {
+        return $this->cable === null
+            ? $this->asLink()
+            : Link::slowest(
+                $this->asLink(),
+                new Link("cable {$this->cable->tag} {$this->cable->link->label()}", $this->cable->asLink()->ceiling),
+            );
+    }
+}

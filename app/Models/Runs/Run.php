@@ -1,0 +1,266 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Runs;
+
+use App\Casts\AsChain;
+use App\Casts\AsIdentity;
+use App\Casts\AsParameters;
+use App\Casts\AsResult;
+use App\Casts\Json;
+use App\Models\Cards\Card;
+use App\Models\Kit\Cable;
+use App\Models\Kit\Drive;
+use App\Models\Kit\Port;
+use App\Models\Kit\Reader;
+use App\Models\Row;
+use App\Models\Stations\Slot;
+use App\Models\Stations\SlotKind;
+use App\Models\Stations\Station;
+use App\Runs\RunState;
+use Closure;
+use Illuminate\Database\Eloquent\Casts\AsFluent;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Fluent;
+use Tally\Device\Identity;
+use Tally\Evidence\Source;
+use Tally\Evidence\SpeedReading;
+use Tally\Label\Label;
+use Tally\Measured\Chain;
+use Tally\Measured\Reached;
+use Tally\Record\CopyRecord;
+use Tally\Record\Parameters;
+use Tally\Record\ProofRecord;
+use Tally\Record\Result;
+use Tally\Record\RunKind;
+use Tally\Record\RunSource;
+use Tally\Record\SpeedRecord;
+use Tally\Record\SustainedRecord;
+
+/**
+ * Something done to a card, and what came of it.
+ *
+ * @property int $id
+ * @property int $card_id
+ * @property int|null $station_id
+ * @property int|null $slot_id
+ * @property Identity|null $medium what lay in the slot when it was ordered
+ * @property string|null $medium_serial the medium's own serial number, where it tells one
+ * @property RunKind $kind
+ * @property RunState $state
+ * @property RunSource $source
+ * @property int|null $reader_id
+ * @property int|null $cable_id
+ * @property int|null $port_id
+ * @property int|null $drive_id where a timed copy went
+ * @property Chain $chain as it was measured over
+ * @property Parameters $parameters of its kind
+ * @property Fluent<string, mixed>|null $progress see App\Runs\Conducting\ProgressRecord
+ * @property-read Result|null $result of its kind
+ * @property-write Result|array<mixed>|null $result
+ * @property float|null $carried what its reader was seen to carry, bytes a second
+ * @property float|null $carried_over what the link to the host carries on paper, bytes a second
+ * @property array<string, mixed>|null $origin the file it was read in from: run, hash, made_at, source
+ * @property Fluent<string, mixed>|null $checkpoint where a proof can be taken up again
+ * @property int|null $job_id which job of the queue carries it out
+ * @property int|null $lane which worker of the station carries it out
+ * @property string|null $message
+ * @property string|null $beside what else was going on: such a speed is kept apart
+ * @property bool $stop_requested
+ * @property string|null $recorded_by
+ * @property Carbon|null $started_at
+ * @property Carbon|null $ended_at
+ * @property Carbon $created_at
+ * @property-read Card $card
+ * @property-read Slot|null $slot
+ * @property-read Station|null $station
+ * @property-read RunSample|null $sample
+ * @property-read RunVoid|null $void why it counts no longer
+ * @property-read Collection<int, RunVoid> $voids
+ * @property-read Collection<int, HeatReading> $heat
+ * @property-read Reader|null $reader
+ * @property-read Cable|null $cable
+ * @property-read Port|null $port
+ * @property-read Drive|null $drive
+ */
+final class Run extends Row
+{
+    protected $guarded = [];
+
+    protected $attributes = ['source' => RunSource::Device->value];
+
+    protected $casts = [
+        'kind' => RunKind::class,
+        'medium' => AsIdentity::class,
+        'state' => RunState::class,
+        'source' => RunSource::class,
+        'chain' => AsChain::class,
+        'parameters' => AsParameters::class,
+        'progress' => AsFluent::class,
+        'result' => AsResult::class,
+        'origin' => 'array',
+        'carried' => 'float',
+        'carried_over' => 'float',
+        'checkpoint' => AsFluent::class,
+        'stop_requested' => 'boolean',
+        'started_at' => 'datetime',
+        'ended_at' => 'datetime',
+    ];
+
+    /** @return BelongsTo<Card, $this> */
+    public function card(): BelongsTo
+    {
+        return $this->belongsTo(Card::class);
+    }
+
+    /** @return BelongsTo<Slot, $this> */
+    public function slot(): BelongsTo
+    {
+        return $this->belongsTo(Slot::class);
+    }
+
+    /** @return BelongsTo<Station, $this> */
+    public function station(): BelongsTo
+    {
+        return $this->belongsTo(Station::class);
+    }
+
+    /** @return HasOne<RunSample, $this> */
+    public function sample(): HasOne
+    {
+        return $this->hasOne(RunSample::class);
+    }
+
+    /** @return HasMany<RunVoid, $this> */
+    public function voids(): HasMany
+    {
+        return $this->hasMany(RunVoid::class)->orderBy('id');
+    }
+
+    /** @return HasOne<RunVoid, $this> */
+    public function void(): HasOne
+    {
+        return $this->hasOne(RunVoid::class)->whereNull('withdrawn');
+    }
+
+    /** @return HasMany<HeatReading, $this> */
+    public function heat(): HasMany
+    {
+        return $this->hasMany(HeatReading::class)->orderBy('id');
+    }
+
+    /** @return BelongsTo<Reader, $this> */
+    public function reader(): BelongsTo
+    {
+        return $this->belongsTo(Reader::class);
+    }
+
+    /** @return BelongsTo<Cable, $this> */
+    public function cable(): BelongsTo
+    {
+        return $this->belongsTo(Cable::class);
+    }
+
+    /** @return BelongsTo<Port, $this> */
+    public function port(): BelongsTo
+    {
+        return $this->belongsTo(Port::class);
+    }
+
+    /** @return BelongsTo<Drive, $this> */
+    public function drive(): BelongsTo
+    {
+        return $this->belongsTo(Drive::class);
+    }
+
+    /** Whether it is evidence: something was measured, it has ended, nobody voided it, and nothing else was going on that bears on it. */
+    public function counts(): bool
+    {
+        return $this->result !== null &&
+            ! $this->state->isGoing() &&
+            $this->void === null &&
+            ($this->beside === null || $this->kind->isProof());
+    }
+
+    /** Whether a proof that ended before its end can be taken up again. */
+    public function canContinue(): bool
+    {
+        return $this->kind === RunKind::Proof &&
+            $this->checkpoint !== null &&
+            ! in_array($this->state, [RunState::Done, RunState::Running, RunState::Waiting], true);
+    }
+
+    /** Whether all that a proof wrote still lies on the card, to be read once more: a folder is cleared at its end. */
+    public function canReadAgain(): bool
+    {
+        return $this->kind === RunKind::Proof &&
+            $this->state === RunState::Done &&
+            $this->checkpoint?->get('all_written') === true &&
+            $this->slot?->kind === SlotKind::Raw;
+    }
+
+    public function speeds(): ?SpeedRecord
+    {
+        return $this->result instanceof SpeedRecord ? $this->result : null;
+    }
+
+    public function sustained(): ?SustainedRecord
+    {
+        return $this->result instanceof SustainedRecord ? $this->result : null;
+    }
+
+    public function proof(): ?ProofRecord
+    {
+        return $this->result instanceof ProofRecord ? $this->result : null;
+    }
+
+    public function copied(): ?CopyRecord
+    {
+        return $this->result instanceof CopyRecord ? $this->result : null;
+    }
+
+    /**
+     * What a speed run says of a card with this label, or of its own card.
+     *
+     * @param  list<Reached>|(Closure(): list<Reached>)  $reached  what the house saw its readers carry
+     */
+    public function reading(?Label $label = null, array|Closure $reached = []): ?SpeedReading
+    {
+        $speeds = $this->speeds();
+
+        return $speeds === null
+            ? null
+            : SpeedReading::of($speeds, $this->chain, $label ?? $this->card->label(), $this->isTyped(), $reached);
+    }
+
+    /** Whether somebody typed its figures, here or where it was read in from. */
+    public function isTyped(): bool
+    {
+        return $this->source === RunSource::Typed || ($this->origin['source'] ?? null) === RunSource::Typed->value;
+    }
+
+    /** @return array<mixed>|null the result to the letter, as it is hashed */
+    public function rawResult(): ?array
+    {
+        $raw = $this->getRawOriginal('result');
+
+        return is_string($raw) ? Json::decode($raw) : null;
+    }
+
+    /** As a piece of evidence. */
+    public function asSource(): Source
+    {
+        return new Source($this->name(), $this->ended_at?->utc()->format('Y-m-d\TH:i:s\Z'), $this->source, $this->isTyped());
+    }
+
+    /** The name by which reasons refer to it. */
+    public function name(): string
+    {
+        return "run {$this->id}";
+    }
+}

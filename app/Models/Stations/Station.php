@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Stations;
+
+use App\Models\Kit\Host;
+use App\Models\Row;
+use App\Models\Runs\Run;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * A machine where cards are plugged in. Its runs wait in a queue of its own.
+ *
+ * @property int $id
+ * @property string $name
+ * @property int $host_id
+ * @property Carbon|null $worker_seen_at
+ * @property-read Host $host
+ * @property-read int $going where it was counted
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Slot> $slots
+ */
+final class Station extends Row
+{
+    /** A worker that said nothing for so many seconds is taken to be away. */
+    private const AWAY_AFTER = 15;
+
+    protected $guarded = [];
+
+    protected $casts = ['worker_seen_at' => 'datetime'];
+
+    /** The station of this machine. */
+    public static function here(): ?self
+    {
+        return self::query()->where('name', config('tally.station'))->first();
+    }
+
+    /** Whether it is this machine. */
+    public function isHere(): bool
+    {
+        return $this->name === config('tally.station');
+    }
+
+    /** @throws ValidationException when it is in no book */
+    public static function mustBeHere(): self
+    {
+        return self::here() ??
+            throw ValidationException::withMessages([
+                'slot' => 'This machine is no station in the books. Set TALLY_STATION in .env to one that is.',
+            ]);
+    }
+
+    /**
+     * A slot of it with all that a chain needs.
+     *
+     * @throws ValidationException when it has no such slot
+     */
+    public function slot(int $id): Slot
+    {
+        return $this->slots()
+            ->with(['reader.slots', 'reader.cable', 'port.host'])
+            ->find($id) ??
+            throw ValidationException::withMessages(['slot' => "This slot is not one of {$this->name}’s. Choose one of the list."]);
+    }
+
+    /** @return BelongsTo<Host, $this> */
+    public function host(): BelongsTo
+    {
+        return $this->belongsTo(Host::class);
+    }
+
+    /** @return HasMany<Run, $this> */
+    public function runs(): HasMany
+    {
+        return $this->hasMany(Run::class);
+    }
+
+    /** @return HasMany<Slot, $this> */
+    public function slots(): HasMany
+    {
+        return $this->hasMany(Slot::class)->chaperone('station');
+    }
+
+    public function queue(): string
+    {
+        return 'station-'.Str::slug($this->name);
+    }
+
+    /** Proofs wait apart: several of them may go on at once, and none holds up a speed run. */
+    public function proofQueue(): string
+    {
+        return $this->queue().'-proofs';
+    }
+
+    public function hasWorker(): bool
+    {
+        return $this->worker_seen_at !== null && $this->worker_seen_at->isAfter(now()->subSeconds(self::AWAY_AFTER));
+    }
+}

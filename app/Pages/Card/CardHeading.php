@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Card;
+
+use App\Models\Cards\Card;
+use App\Props\Label\CardProps;
+use Tally\Label\Form;
+
+/** The card that a page is about, in a few words. */
+final readonly class CardHeading
+{
+    public static function card(Card $card): CardProps
+    {
+        return new CardProps(
+            $card->tag,
+            $card->name,
+            str_replace(' · ', ', ', $card->line),
+            $card->capacity,
+            $card->footage,
+            $card->form === Form::MicroSd,
+        );
+    }
+}

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Card;
+
+use App\Evidence\CardEvidence;
+use App\Gear\Rig;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Stations\Slot;
+use App\Models\Stations\SlotKind;
+use App\Models\Stations\Station;
+use App\Props\Copy\CopyCheckProps;
+use App\Props\Copy\CopyProps;
+use App\Props\Copy\CopySlotProps;
+use App\Props\Copy\LapProps;
+use App\Runs\RunState;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Date;
+use InvalidArgumentException;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
+use Tally\Quantity\Span;
+use Tally\Reading\Copy\CopyReading;
+use Tally\Reading\Copy\Lap;
+use Tally\Record\CopyRecord;
+use Tally\Record\RunKind;
+use Tally\Record\RunSource;
+
+/** Timed copies of a card. */
+final readonly class CopyPage
+{
+    /** The newest so many. */
+    private const SHOWN = 30;
+
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return array<string, mixed>
+     */
+    public static function of(Card $card, Collection $runs, ?Station $station): array
+    {
+        $copies = $card
+            ->runs()
+            ->with(['reader', 'drive', 'void'])
+            ->where('kind', RunKind::Copy)
+            ->whereNotIn('state', RunState::going())
+            ->latest('id')
+            ->limit(self::SHOWN)
+            ->get();
+
+        return [
+            'card' => CardHeading::card($card),
+            'copies' => array_values($copies->map(fn (Run $run): CopyProps => self::copy($card, $run, $runs))->all()),
+            'slots' => self::slots($card, $station),
+            'folders' => config()->array('tally.folders'),
+            'chain' => ChainChoices::of($card),
+            'going' => Orders::going($runs),
+            'today' => Date::now()->format('Y-m-d'),
+        ];
+    }
+
+    /** @param  array<mixed>  $given  size, files, copied, verified, previews as typed */
+    public static function check(Card $card, array $given): CopyCheckProps
+    {
+        $text = fn (string $key): string => is_string($given[$key] ?? null) ? trim($given[$key]) : '';
+        if ($text('size') === '') {
+            return new CopyCheckProps([], null, null);
+        }
+        try {
+            $laps = [];
+            foreach (Lap::cases() as $lap) {
+                if ($text($lap->value) !== '') {
+                    $laps[$lap->value] = Span::parse($text($lap->value));
+                }
+            }
+            if ($laps === []) {
+                return new CopyCheckProps([], null, null);
+            }
+            $copy = CopyReading::of(Bytes::parse($text('size'), 'GB'), null, $laps);
+        } catch (InvalidArgumentException $fault) {
+            return new CopyCheckProps([], null, $fault->getMessage());
+        }
+
+        return new CopyCheckProps(self::laps($copy), $copy->bound(self::readSpeed($card, CardEvidence::runs($card), null))->words(), null);
+    }
+
+    /** @param  Collection<int, Run>  $runs */
+    public static function copy(Card $card, Run $run, Collection $runs): CopyProps
+    {
+        $record = $run->copied() ?? new CopyRecord(Bytes::of(0), null, []);
+        $reading = $record->reading();
+        $path = $run->chain->fastest($card->label());
+        $what =
+            $record->files === null
+                ? $record->bytes->decimal()
+                : "{$record->bytes->decimal()} in {$record->files} ".($record->files === 1 ? 'file' : 'files');
+
+        return new CopyProps(
+            $run->id,
+            ucfirst($run->name()).($run->source === RunSource::Device ? '' : ", {$run->source->words()}"),
+            $what.' · '.$run->chain->describe().($run->drive === null ? '' : " → {$run->drive->tag}"),
+            $reading === null ? [] : self::laps($reading),
+            $reading === null
+                ? 'no whole file was copied'
+                : $reading->bound(self::readSpeed($card, $runs, $run->reader?->tag), $path)->words(),
+            array_values(
+                array_filter(
+                    [
+                        $run->void === null ? null : "Voided: {$run->void->reason}",
+                        $run->message,
+                        $run->result === null || $reading === null ? null : "“Done” meant {$reading->done()->words()}.",
+                        $record->differing === 0
+                            ? null
+                            : "{$record->differing} did not read back as they were: ".
+                                implode(', ', array_slice($record->different, 0, 3)).
+                                '. Keep the card, and copy again.',
+                        $record->overhead === null ? null : ucfirst($record->overhead).'.',
+                        $record->skipped === 0 ? null : "{$record->skipped} links or special files were skipped.",
+                        $record->forgot ? null : 'The host could not be made to forget the files first: the times may be its memory’s.',
+                        $record->target === null ? null : "The copy lies in {$record->target}.",
+                    ],
+                    fn (?string $note): bool => $note !== null && $note !== '',
+                ),
+            ),
+            $run->void !== null || $reading?->isTooFast($path) === true,
+        );
+    }
+
+    /**
+     * How fast the card was seen to read: in that reader, else in any.
+     *
+     * @param  Collection<int, Run>  $runs
+     */
+    private static function readSpeed(Card $card, Collection $runs, ?string $reader): ?Rate
+    {
+        $best = null;
+        foreach (CardEvidence::speeds($runs) as $speed) {
+            $read = $speed->reading($card->label())->read;
+            $sameReader = $reader === null || $speed->chain->reader === $reader;
+            if ($read !== null && $read->isTrusted() && $sameReader && ($best === null || $best->isBelow($read->median()))) {
+                $best = $read->median();
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return list<LapProps> */
+    private static function laps(CopyReading $copy): array
+    {
+        $laps = [];
+        foreach ($copy->laps as $name => $span) {
+            $laps[] = new LapProps(
+                Lap::from($name)->words(),
+                $span->seconds,
+                $span->print(),
+                $copy->rate(Lap::from($name))?->print() ?? '',
+            );
+        }
+
+        return $laps;
+    }
+
+    /** @return list<CopySlotProps> */
+    private static function slots(Card $card, ?Station $station): array
+    {
+        $label = $card->label();
+        $slots =
+            $station === null
+                ? []
+                : $station
+                    ->slots()
+                    ->with(['reader.slots', 'reader.cable', 'port.host'])
+                    ->where('kind', SlotKind::Folder)
+                    ->orderBy('id')
+                    ->get()
+                    ->all();
+
+        return array_map(
+            fn (Slot $slot): CopySlotProps => new CopySlotProps(
+                $slot->id,
+                $slot->name,
+                $slot->path ?? '',
+                Rig::chain($label, $slot) === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
+            ),
+            array_values($slots),
+        );
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Card;
+
+use App\Models\Cards\Card;
+use App\Models\Runs\HeatReading;
+use App\Models\Runs\Run;
+use App\Models\Runs\RunSample;
+use App\Props\Measure\CourseProps;
+use App\Runs\RunState;
+use Illuminate\Support\Collection;
+use Tally\Label\Mark;
+use Tally\Quantity\Bytes;
+use Tally\Reading\Course\Course;
+use Tally\Reading\Course\Plateau;
+use Tally\Reading\Course\Warmth;
+use Tally\Record\SustainedRecord;
+
+/** The trace of a card's newest sustained run. */
+final readonly class CoursePage
+{
+    /** @param  Collection<int, Run>  $runs */
+    public static function of(Card $card, Collection $runs): ?CourseProps
+    {
+        $run = $runs->last(fn (Run $run): bool => $run->sustained()?->write->bytes->isZero() === false && $run->counts());
+
+        return $run === null ? null : self::ofRun($card, $run);
+    }
+
+    public static function ofRun(Card $card, Run $run): ?CourseProps
+    {
+        $sample = RunSample::query()->find($run->id);
+        $record = $run->sustained();
+        if ($record === null || $record->write->bytes->isZero() || $sample === null) {
+            return null;
+        }
+        $course = $record->course;
+        [$heat, $noted] = [$sample->traces['heat'] ?? [], self::noted($run)];
+        $warmth = Warmth::along(new Course($sample->traces['write']), [...$heat, ...$noted], $course->longestPlateau());
+        $mark = $card->label()->topMark();
+
+        return new CourseProps(
+            (float) $record->write->bytes->count,
+            array_map(fn (array $point): array => [$point[0], $point[1] / 1e6], $sample->traces['write']),
+            $course->floor?->megabytes(),
+            $course->from,
+            $course->to,
+            array_map(fn (Plateau $one): array => [$one->from, $one->to, $one->rate->megabytes()], $course->plateaus),
+            $course->cliffs(),
+            self::classes($card, $mark),
+            $mark?->floor()->megabytes(),
+            $mark?->value,
+            "{$record->write->bytes->decimal()} written in {$record->write->span->print()}, {$run->name()}".
+                ($run->state === RunState::Done ? '' : " ({$run->state->value})"),
+            trim(self::summary($record).' '.($warmth?->words() ?? '')),
+            $heat,
+            $noted,
+        );
+    }
+
+    /** @return list<array{string, float}> one for each floor */
+    private static function classes(Card $card, ?Mark $own): array
+    {
+        $classes = [];
+        foreach (
+            $card->form->isSecureDigital()
+                ? [Mark::V10, Mark::V30, Mark::V60, Mark::V90]
+                : [Mark::Vpg65, Mark::Vpg130, Mark::Vpg200, Mark::Vpg400] as $mark
+        ) {
+            if ($own === null || $mark->floor()->megabytes() !== $own->floor()->megabytes()) {
+                $classes[] = [$mark->value, $mark->floor()->megabytes()];
+            }
+        }
+
+        return $classes;
+    }
+
+    /** @return list<array{float, float}> bytes from the start, °C: what somebody read off */
+    private static function noted(Run $run): array
+    {
+        $noted = $run->heat()->whereNotNull('at')->orderBy('at')->get();
+
+        return array_values($noted->map(fn (HeatReading $one): array => [(float) $one->at, $one->celsius])->all());
+    }
+
+    public static function summary(SustainedRecord $record): string
+    {
+        $at = fn (float $bytes): string => Bytes::of((int) $bytes)->decimal();
+        $course = $record->course;
+        $plateaus = array_map(fn (Plateau $one): string => "{$one->rate->print()} up to {$at($one->to)}", $course->plateaus);
+        $cliffs = array_map($at, $course->cliffs());
+
+        return implode(
+            ' ',
+            array_filter(
+                [
+                    $course->floor === null
+                        ? 'Too little was written to tell a sustained floor: it takes five seconds at least.'
+                        : "Never under {$course->floor->printDown()} over {$course->window} s, the lowest from {$at($course->from)} to {$at(
+                            $course->to,
+                        )}.",
+                    count($plateaus) < 2 ? null : 'Plateaus: '.implode(', ', $plateaus).'.',
+                    $cliffs === [] ? null : 'It falls at '.implode(' and ', $cliffs).': a cache runs out there.',
+                    $record->faded === null
+                        ? null
+                        : 'It fades by '.
+                            round(100 * $record->faded).
+                            ' % along its longest plateau, as heat does it. A card like that can be too hot to hold.',
+                ],
+                fn (?string $part): bool => $part !== null,
+            ),
+        );
+    }
+}

@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Card;
+
+use App\Evidence\HouseKnowledge;
+use App\Models\Cards\Card;
+use App\Models\Kit\Reader;
+use App\Props\Label\FieldProps;
+use App\Props\Label\LineProps;
+use App\Props\Label\PreviewProps;
+use App\Props\Label\PromiseProps;
+use App\Props\Label\ReachProps;
+use App\Props\Margin\ReasonProps;
+use Tally\Buying\Reference;
+use Tally\Buying\Tier;
+use Tally\Evidence\Evidence;
+use Tally\Evidence\House;
+use Tally\Label\Finding;
+use Tally\Label\Label;
+use Tally\Label\Line\LabelReading;
+use Tally\Label\Mark;
+use Tally\Verdict\VerdictKind;
+
+/** Reads a label while it is typed, for the form and its margin. */
+final readonly class LabelPreview
+{
+    public static function line(LabelReading $reading): LineProps
+    {
+        $values = [
+            'form' => $reading->form?->value,
+            'capacity' => $reading->capacity?->exact(),
+            'family' => $reading->family?->value,
+            'bus' => $reading->bus?->value,
+            'read' => $reading->read?->exact(),
+            'write' => $reading->write?->exact(),
+            'sustained' => $reading->sustained?->exact(),
+            'times' => $reading->times === null ? null : (int) $reading->times.'x',
+        ];
+        $fields = [];
+        foreach ($values as $field => $value) {
+            if ($value !== null) {
+                $fields[] = new FieldProps($field, $value, $reading->from[$field] ?? '');
+            }
+        }
+
+        return new LineProps(
+            $fields,
+            array_map(fn (Mark $mark): string => $mark->value, $reading->marks),
+            $reading->from['marks'] ?? null,
+            $reading->notes,
+            $reading->unknown,
+        );
+    }
+
+    /** @param  Card  $card  perhaps in no book yet */
+    public static function of(Card $card): PreviewProps
+    {
+        $label = $card->label();
+        $house = new HouseKnowledge();
+        $findings = (new Evidence($label, house: new House($house->findings($card))))->findings();
+
+        return new PreviewProps(
+            array_map(
+                fn (Mark $mark): PromiseProps => new PromiseProps(
+                    $mark->value,
+                    $mark->floor()->print(),
+                    round($mark->floor()->megabits()).' Mb/s',
+                ),
+                $label->marks,
+            ),
+            self::silent($label),
+            array_map(self::finding(...), $findings),
+            self::market($label, $house),
+            self::reach($label),
+        );
+    }
+
+    /** @return list<string> */
+    private static function silent(Label $label): array
+    {
+        return array_values(
+            array_filter(
+                [
+                    $label->marks === [] ? 'no speed mark: no writing speed is promised' : null,
+                    $label->bus === null ? 'no bus: how it is connected is open' : null,
+                    $label->readClaim() === null ? 'no read speed' : null,
+                    $label->write === null ? 'no write speed' : null,
+                    $label->sustained === null && $label->topMark() === null ? 'nothing about sustained writing' : null,
+                ],
+                fn (?string $words): bool => $words !== null,
+            ),
+        );
+    }
+
+    /** What a gigabyte of such a card costs, as far as the house knows. */
+    private static function market(Label $label, HouseKnowledge $house): string
+    {
+        $kind = "{$label->form->label()}, ".Tier::of($label)->words();
+        $reference = $house->reference($label, config()->string('tally.currency'));
+
+        return $reference === null
+            ? "no reference for {$kind} of about this size: it takes ".Reference::LEAST_QUOTES.' quotes'
+            : "{$reference->print()}, median of {$reference->quotes} quotes for {$kind}, {$reference->range()}";
+    }
+
+    private static function finding(Finding $finding): ReasonProps
+    {
+        return new ReasonProps(
+            VerdictKind::borneBy($finding->severity),
+            ucfirst($finding->severity->value).'.',
+            $finding->reason,
+            $finding->source,
+        );
+    }
+
+    /** @return list<ReachProps> */
+    private static function reach(Label $label): array
+    {
+        $claim = $label->readClaim();
+        $rows = [];
+        foreach (
+            Reader::query()
+                ->with(['slots', 'cable'])
+                ->orderBy('tag')
+                ->get() as $reader
+        ) {
+            $bus = $label->settleIn($reader->buses());
+            if ($bus === null) {
+                $rows[] = [0.0, new ReachProps("{$reader->tag} {$reader->name}", null, 'does not take it')];
+
+                continue;
+            }
+            $limits = [
+                [$bus->label().' bus', $bus->ceiling()->usable()],
+                [$reader->toHost()->name, $reader->toHost()->ceiling->usable()],
+            ];
+            if ($claim !== null) {
+                array_unshift($limits, ['the card’s own claim', $claim]);
+            }
+            usort($limits, fn (array $a, array $b): int => $a[1]->bytesPerSecond <=> $b[1]->bytesPerSecond);
+            [$why, $rate] = $limits[0];
+            $rows[] = [$rate->bytesPerSecond, new ReachProps("{$reader->tag} {$reader->name}", $rate->print(), "ends at {$why}")];
+        }
+        usort($rows, fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return array_map(fn (array $row): ReachProps => $row[1], $rows);
+    }
+}

@@ -1,0 +1,305 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Card;
+
+use App\Gear\ReaderReach;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Stations\Slot;
+use App\Props\Measure\ClaimLineProps;
+use App\Props\Measure\ClaimWayProps;
+use App\Props\Run\RunProps;
+use App\Runs\RunState;
+use Illuminate\Support\Collection;
+use Tally\Evidence\SpeedReading;
+use Tally\Measured\Blame;
+use Tally\Quantity\Rate;
+use Tally\Reading\Standing;
+use Tally\Reading\Suspicion;
+use Tally\Reading\WayReading;
+use Tally\Record\FilesRecord;
+use Tally\Record\RunKind;
+use Tally\Record\RunSource;
+use Tally\Record\SpeedRecord;
+
+/** The claim line and the table of runs. */
+final readonly class MeasurePage
+{
+    /** @param  Collection<int, Run>  $runs */
+    public static function claimLine(Card $card, Collection $runs): ClaimLineProps
+    {
+        $label = $card->label();
+        $counting = $runs->filter(fn (Run $run): bool => $run->speeds()?->hasSpeeds() === true && $run->counts());
+        // A number that nobody trusts is shown only while there is no other.
+        $run = $counting->last(fn (Run $run): bool => self::isTrusted($run->reading($label))) ?? $counting->last();
+        $reading = $run?->reading($label, fn (): array => ReaderReach::besides($card));
+        $mark = $label->topMark();
+        // Before anything is measured, the wall is the card's own bus, if it says which it has.
+        $path = $reading?->blame->path;
+        $own = $label->bus?->ceiling();
+        $wall = $path === null ? $own?->usable() : $path->usable();
+        $write = self::way(
+            'write',
+            $reading?->write,
+            $label->write,
+            $run?->speeds()?->writes,
+            $mark?->floor(),
+            $mark?->value,
+            $reading?->blame,
+        );
+
+        return new ClaimLineProps(
+            [$write, self::way('read', $reading?->read, $label->readClaim(), $run?->speeds()?->reads, null, null, $reading?->blame)],
+            $wall === null || $wall->megabytes() > 1e6 ? null : $wall->megabytes(),
+            ($path === null ? $own?->least() : $path->practice()?->low)?->megabytes(),
+            $path === null ? "{$label->bus?->label()} bus" : $path->pinch()->name,
+            $run === null || $reading === null ? null : self::caption($run, $reading),
+        );
+    }
+
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return list<RunProps> the newest first
+     */
+    public static function table(Card $card, Collection $runs): array
+    {
+        return array_values(
+            $runs
+                ->reverse()
+                ->reject(fn (Run $run): bool => $run->state->isGoing())
+                ->map(
+                    fn (Run $run): RunProps => match ($run->kind) {
+                        RunKind::Speed => self::speedRow($card, $run),
+                        RunKind::Sustained => self::sustainedRow($run),
+                        RunKind::Files => self::plainRow(
+                            $run,
+                            implode(' ', $run->result instanceof FilesRecord ? array_slice(RunPage::files($run->result->result), 1) : []),
+                        ),
+                        RunKind::Copy => self::copyRow($card, $run),
+                        RunKind::Proof, RunKind::Screen => self::proofRow($run),
+                    },
+                )
+                ->all(),
+        );
+    }
+
+    /** Whether no number of it is under suspicion. */
+    private static function isTrusted(?SpeedReading $reading): bool
+    {
+        return array_filter($reading?->ways() ?? [], fn (WayReading $way): bool => ! $way->isTrusted()) === [];
+    }
+
+    private static function caption(Run $run, SpeedReading $reading): string
+    {
+        [$writes, $reads] = [$reading->write->summary->count ?? 0, $reading->read->summary->count ?? 0];
+        $count = fn (int $times, string $of): string => $times === 0 ? '' : ($times === 1 ? "one {$of}" : "{$times} {$of}s");
+        $times = match (true) {
+            $writes === 1 && $reads === 1 => 'a single look',
+            $writes === $reads => "{$writes} runs each way",
+            default => implode(
+                ', ',
+                array_filter([$count($writes, 'write'), $count($reads, 'read')], fn (string $part): bool => $part !== ''),
+            ),
+        };
+
+        return "{$times}, {$run->speeds()?->covers()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})");
+    }
+
+    /** @param  list<float>|null  $rates  bytes a second */
+    private static function way(
+        string $way,
+        ?WayReading $reading,
+        ?Rate $claim,
+        ?array $rates,
+        ?Rate $floor,
+        ?string $mark,
+        ?Blame $blame,
+    ): ClaimWayProps {
+        return new ClaimWayProps(
+            $way,
+            array_map(fn (float $rate): float => $rate / 1e6, $rates ?? []),
+            $reading?->median()->megabytes(),
+            $claim?->megabytes(),
+            $floor?->megabytes(),
+            $mark,
+            $reading === null || $reading->isTrusted() ? null : $reading->why(),
+            $reading === null || $blame === null ? null : self::untold($reading, $claim, $floor, $blame),
+            $reading?->isLeftOut === true ? $reading->outliers[0] ?? null : null,
+        );
+    }
+
+    /** Why it cannot be told here whose fault a shortfall is; null where nothing falls short, or it is the card's. */
+    private static function untold(WayReading $reading, ?Rate $claim, ?Rate $floor, Blame $blame): ?string
+    {
+        $isClaim = $claim !== null && $reading->standing === Standing::NotJudgedHere;
+        $isFloor = $floor !== null && $reading->median()->isBelow($floor) && ! $blame->isTheCards($reading->median(), $floor);
+
+        return $reading->isTrusted() && ($isClaim || $isFloor) ? $blame->excuse() : null;
+    }
+
+    private static function speedRow(Card $card, Run $run): RunProps
+    {
+        $speeds = $run->speeds()?->hasSpeeds() === true ? $run->speeds() : null;
+        $reading = $speeds === null ? null : $run->reading($card->label());
+        $ways = array_values($reading?->ways() ?? []);
+        $suspect = array_filter($ways, fn (WayReading $way): bool => ! $way->isTrusted());
+        $notes = array_filter(
+            [
+                $run->message,
+                ...array_map(fn (WayReading $way): string => $way->why(), $suspect),
+                $reading?->write?->summary->isSingleLook() === true ? 'a single look' : null,
+                $reading?->write?->summary->isUnsteady() === true ? 'unsteady: run again' : null,
+                ...array_map(fn (WayReading $way): ?string => $way->outliers === [] ? null : $way->apart(), $ways),
+                $run->source === RunSource::Device ? null : $run->source->words(),
+                ...self::standing($run),
+            ],
+            fn (?string $note): bool => $note !== null,
+        );
+
+        return new RunProps(
+            $run->id,
+            $run->kind,
+            $run->kind->label(),
+            $run->state,
+            self::chain($run),
+            $speeds?->covers() ?? '–',
+            $reading?->write?->median()->megabytes(),
+            $reading?->read?->median()->megabytes(),
+            $reading?->write?->summary->variation(),
+            $notes === [] && $speeds !== null && self::isHouseStandard($speeds) ? 'house standard' : implode('; ', $notes),
+            $suspect !== [] || $run->void !== null,
+        );
+    }
+
+    /** Five runs of the first gigabyte. */
+    private static function isHouseStandard(SpeedRecord $speeds): bool
+    {
+        return $speeds->region->count === 1_000_000_000 && count($speeds->writes) === 5;
+    }
+
+    private static function sustainedRow(Run $run): RunProps
+    {
+        $record = $run->sustained();
+
+        return new RunProps(
+            $run->id,
+            $run->kind,
+            $run->kind->label(),
+            $run->state,
+            self::chain($run),
+            $record === null ? '–' : "first {$record->write->bytes->decimal()}",
+            $record?->write->rate()?->megabytes(),
+            null,
+            null,
+            implode(
+                '; ',
+                array_filter(
+                    [
+                        ...self::standing($run),
+                        $run->message,
+                        $record?->course->floor === null
+                            ? null
+                            : "never under {$record->course->floor->printDown()} over {$record->course->window} s",
+                    ],
+                    fn (?string $part): bool => $part !== null,
+                ),
+            ),
+            $run->void !== null,
+        );
+    }
+
+    private static function proofRow(Run $run): RunProps
+    {
+        $record = $run->proof();
+
+        return new RunProps(
+            $run->id,
+            $run->kind,
+            $run->kind->label(),
+            $run->state,
+            self::chain($run),
+            $record === null ? '–' : RunPage::extent($record),
+            $record?->write->rate()?->megabytes(),
+            $record?->read->rate()?->megabytes(),
+            null,
+            implode('; ', [
+                ...self::standing($run),
+                $run->message ?? ($record === null ? '' : "{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong"),
+            ]),
+            $run->void !== null,
+        );
+    }
+
+    private static function copyRow(Card $card, Run $run): RunProps
+    {
+        $reading = $run->copied()?->reading();
+        $isTooFast = $reading?->isTooFast($run->chain->fastest($card->label())) === true;
+
+        return new RunProps(
+            $run->id,
+            $run->kind,
+            $run->kind->label(),
+            $run->state,
+            self::chain($run),
+            $reading === null ? '–' : $reading->bytes->decimal().($reading->files === null ? '' : ", {$reading->files} files"),
+            null,
+            $reading?->rate()?->megabytes(),
+            null,
+            implode(
+                '; ',
+                array_filter(
+                    [
+                        ...self::standing($run),
+                        $run->message,
+                        $run->source === RunSource::Device ? null : $run->source->words(),
+                        $reading === null ? null : "{$reading->total()->print()} until {$reading->done()->words()}",
+                        $isTooFast ? Suspicion::FasterThanPaper->sentence() : null,
+                    ],
+                    fn (?string $part): bool => $part !== null,
+                ),
+            ),
+            $run->void !== null || $isTooFast,
+        );
+    }
+
+    private static function plainRow(Run $run, string $note): RunProps
+    {
+        return new RunProps(
+            $run->id,
+            $run->kind,
+            $run->kind->label(),
+            $run->state,
+            self::chain($run),
+            '–',
+            null,
+            null,
+            null,
+            implode(
+                '; ',
+                array_filter([...self::standing($run), $run->message, $note], fn (?string $part): bool => $part !== null && $part !== ''),
+            ),
+            $run->void !== null,
+        );
+    }
+
+    /** @return list<string> why it counts no longer, or is kept apart */
+    private static function standing(Run $run): array
+    {
+        return array_values(
+            array_filter(
+                [
+                    $run->void === null ? null : "voided: {$run->void->reason}",
+                    $run->beside === null ? null : "measured beside {$run->beside}: kept apart",
+                ],
+                fn (?string $part): bool => $part !== null,
+            ),
+        );
+    }
+
+    private static function chain(Run $run): string
+    {
+        return $run->slot instanceof Slot ? "{$run->slot->name} · {$run->chain->describe()}" : $run->chain->describe();
+    }
+}

@@ -1,0 +1,255 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Card;
+
+use App\Evidence\CardEvidence;
+use App\Gear\Rig;
+use App\Gear\SlotPath;
+use App\Models\Cards\Card;
+use App\Models\Runs\Run;
+use App\Models\Stations\Slot;
+use App\Models\Stations\SlotKind;
+use App\Models\Stations\Station;
+use App\Props\Prove\ProvingWayProps;
+use App\Props\Prove\ProvingWaysProps;
+use App\Props\Run\LiesProps;
+use App\Props\Run\OrderProps;
+use App\Props\Run\ProgressProps;
+use App\Props\Run\RunningProps;
+use App\Props\Run\SlotProps;
+use App\Props\Run\StandInProps;
+use App\Runs\Conducting\ProgressRecord;
+use App\Runs\Ordering\RunOrder;
+use App\Stations\Contents;
+use App\Stations\Part;
+use App\Stations\SlotLook;
+use Illuminate\Support\Collection;
+use Tally\Chain\Path;
+use Tally\Evidence\SpeedEvidence;
+use Tally\Label\Label;
+use Tally\Probe\Forecast;
+use Tally\Probe\Screen\Advice;
+use Tally\Probe\Screen\ScreenPlan;
+use Tally\Probe\SmallFiles;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
+use Tally\Quantity\Span;
+use Tally\Reading\Condition;
+use Tally\Reading\Coverage;
+use Tally\Record\FilesParameters;
+use Tally\Record\ProofParameters;
+use Tally\Record\ProofRecord;
+use Tally\Record\RunKind;
+use Tally\Record\SizeParameters;
+use Tally\Record\SpeedParameters;
+use Tally\StandIn\StandInChoice;
+use Tally\Verdict\Step;
+
+/** What can be ordered for a card, and what is on its way. */
+final readonly class Orders
+{
+    /**
+     * @param  list<SlotPath>  $paths  of the card, the fastest first
+     * @param  Collection<int, Run>  $before  the card's runs so far
+     * @param  Bytes  $size  of each run
+     */
+    public static function for(Card $card, array $paths, Collection $before, Bytes $size, int $runs): OrderProps
+    {
+        $speeds = CardEvidence::speeds($before);
+        $label = $card->label();
+
+        return new OrderProps(
+            array_map(fn (SlotPath $one): SlotProps => self::slot($label, $one->slot, $one->path, $size, $runs, $speeds), $paths),
+            $card->stand_in !== null
+                ? []
+                : array_map(
+                    fn (StandInChoice $shelf): StandInProps => new StandInProps($shelf->value, $shelf->words()),
+                    StandInChoice::cases(),
+                ),
+            $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id,
+            $before->last(fn (Run $run): bool => $run->counts() && $run->proof() !== null)?->proof()?->diagnosis->condition ===
+                Condition::Refuses,
+        );
+    }
+
+    /** @param  Collection<int, Run>  $runs */
+    public static function going(Collection $runs): ?RunningProps
+    {
+        $run = $runs->last(fn (Run $run): bool => $run->state->isGoing());
+        if ($run === null) {
+            return null;
+        }
+        $progress = $run->progress === null ? null : ProgressRecord::unpack($run->progress);
+
+        return new RunningProps(
+            $run->id,
+            $run->kind->label(),
+            $run->started_at === null,
+            $run->stop_requested,
+            $run->parameters->rounds(),
+            $progress === null
+                ? null
+                : new ProgressProps(
+                    $progress->phase,
+                    $progress->run,
+                    $progress->at,
+                    $progress->of,
+                    $progress->share,
+                    $progress->rate,
+                    $progress->left === null ? null : Span::seconds($progress->left)->print(),
+                ),
+            self::away($run),
+        );
+    }
+
+    private static function away(Run $run): ?string
+    {
+        $station = $run->started_at === null ? Station::query()->whereKey($run->station_id)->first() : null;
+
+        return $station === null || $station->hasWorker() ? null : $station->name;
+    }
+
+    /**
+     * @param  Collection<int, Run>  $before
+     * @return string|null in words; null where nothing can be told
+     */
+    public static function expected(Card $card, Collection $before, RunOrder $order): ?string
+    {
+        $label = $card->label();
+        $path = Rig::path($label, $order->slot);
+        if ($path === null) {
+            return null;
+        }
+        $forecast = self::forecast($label, $path, CardEvidence::speeds($before));
+        [$asked, $whole] = [$order->parameters, Bytes::of($card->capacity)];
+
+        $span = match (true) {
+            $asked instanceof SpeedParameters => $forecast->ofSpeed($asked->plan),
+            $asked instanceof FilesParameters => $forecast->ofFiles($asked->files, Bytes::of(SmallFiles::EACH), $asked->times),
+            $asked instanceof SizeParameters => $forecast->ofWriting($asked->size ?? $whole),
+            $asked instanceof ProofParameters && $order->kind === RunKind::Screen => $forecast->ofScreen(
+                new ScreenPlan($asked->size ?? $whole, $asked->points),
+            ),
+            $asked instanceof ProofParameters => $forecast->for($asked->size ?? $whole),
+            default => null,
+        };
+
+        return $span?->print();
+    }
+
+    /**
+     * Both ways of proving side by side, as they would go where the card was last, or where it goes best.
+     *
+     * @param  list<SlotPath>  $paths  of the card, the fastest first
+     * @param  Collection<int, Run>  $before
+     */
+    public static function schools(Card $card, array $paths, Collection $before): ?ProvingWaysProps
+    {
+        $last = $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id;
+        $taking = collect($paths)->filter(fn (SlotPath $one): bool => $one->path !== null);
+        // Where it was last counts before what is fast.
+        $path = ($taking->first(fn (SlotPath $one): bool => $one->slot->id === $last) ?? $taking->first())?->path;
+        if ($path === null) {
+            return null;
+        }
+        $forecast = self::forecast($card->label(), $path, CardEvidence::speeds($before));
+        $size = Bytes::of($card->capacity);
+        $plan = new ScreenPlan($size);
+        [$proof, $screen] = [$forecast->for($size), $forecast->ofScreen($plan)];
+        $proofs = $before
+            ->filter(fn (Run $run): bool => $run->kind->isProof() && $run->counts())
+            ->map(fn (Run $run): ?ProofRecord => $run->proof())
+            ->filter();
+        $newest = $proofs->last(fn (ProofRecord $record): bool => $record->screen === null) ?? $proofs->last();
+        $advice = Advice::of(
+            $proof,
+            $screen,
+            $newest?->diagnosis->nature(),
+            $newest?->isOnlyScreened() === true,
+            $card->next_step === Step::ProveAgain,
+        );
+        $coverage = new Coverage(count($plan->drawn()));
+
+        return new ProvingWaysProps(
+            new ProvingWayProps(
+                $proof->print(),
+                $size->decimal(),
+                'Every block, to the sector: kind, lap and true capacity.',
+                'Nothing of the medium itself. How it ages.',
+            ),
+            new ProvingWayProps(
+                $screen->print(),
+                $plan->total()->decimal(),
+                $coverage->caught(),
+                'Every block that is not stamped, and small bad spots.',
+            ),
+            $advice->screenFirst ? 'screen' : 'proof',
+            $advice->reason,
+        );
+    }
+
+    /** @param  list<SpeedEvidence>  $speeds */
+    private static function slot(Label $label, Slot $slot, ?Path $path, Bytes $size, int $runs, array $speeds): SlotProps
+    {
+        return new SlotProps(
+            $slot->id,
+            $slot->name,
+            $slot->kind,
+            $slot->kind === SlotKind::Raw ? self::lies($slot) : null,
+            $path === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
+            $path?->describe() ?? '',
+            $path?->pinch()->describe() ?? '',
+            $path === null ? null : self::forecast($label, $path, $speeds)->for($size, $runs)->print(),
+        );
+    }
+
+    /** What would be erased. */
+    private static function lies(Slot $slot): LiesProps
+    {
+        $seen = app(SlotLook::class)->shown($slot);
+        $medium = $seen->medium;
+
+        return new LiesProps(
+            $medium === null
+                ? "{$slot->path}: {$seen->refused}"
+                : ($slot->path === $medium->real ? '' : "{$slot->path}, which leads to ").
+                    "{$medium->called()}, {$medium->bytes->decimal()}",
+            $medium?->token(),
+            $medium === null
+                ? []
+                : array_values(
+                    array_filter(
+                        [
+                            $medium->serial === null ? null : "Its own serial number: {$medium->serial}",
+                            $medium->name === null ? null : "Known to the host as {$medium->name}",
+                            ...array_map(fn (Part $part): string => ucfirst(Contents::words($part)), $seen->parts),
+                            $seen->parts === [] ? 'What is on it was not looked at yet.' : null,
+                        ],
+                        is_string(...),
+                    ),
+                ),
+        );
+    }
+
+    /**
+     * From the newest trusted run; before there is one from the label, its claims or else its floor. Never more than the
+     * chain gives.
+     *
+     * @param  list<SpeedEvidence>  $speeds
+     */
+    private static function forecast(Label $label, Path $path, array $speeds): Forecast
+    {
+        $write = $label->write ?? ($label->topMark()?->floor() ?? Rate::megabytesPerSecond(10));
+        $read = $label->readClaim() ?? $path->usable();
+        foreach ($speeds as $speed) {
+            $reading = $speed->reading($label);
+            $write = $reading->write?->isTrusted() === true ? $reading->write->median() : $write;
+            $read = $reading->read?->isTrusted() === true ? $reading->read->median() : $read;
+        }
+        $limit = fn (Rate $rate): Rate => $path->usable()->isBelow($rate) ? $path->usable() : $rate;
+
+        return new Forecast($limit($write), $limit($read));
+    }
+}

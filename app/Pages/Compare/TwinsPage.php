@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Compare;
+
+use App\Compare\SpeedFigure;
+use App\Compare\SpeedFigures;
+use App\Models\Cards\Card;
+use App\Props\Compare\TwinGroupProps;
+use App\Props\Compare\TwinProps;
+use Tally\Buying\Price;
+use Tally\Quantity\Bytes;
+use Tally\Reading\Compare\TwinCandidate;
+use Tally\Reading\Compare\TwinGroup;
+use Tally\Reading\Compare\TwinGroups;
+use Tally\Reading\Limit\HeldBack;
+use Tally\Reading\Limit\Limits;
+use Tally\Reading\Summary;
+
+/** Cards of different labels that do just the same on one chain. */
+final readonly class TwinsPage
+{
+    /** @return list<TwinGroupProps> */
+    public static function groups(): array
+    {
+        $shelf = SpeedFigures::all();
+        $limits = ['write' => Limits::of(LimitsPage::cells($shelf, 'write')), 'read' => Limits::of(LimitsPage::cells($shelf, 'read'))];
+        [$candidates, $cards] = [[], []];
+        foreach (self::byCardAndChain($shelf) as $key => $speeds) {
+            [$tag, $chain] = [...explode("\n", $key, 2), ''];
+            $card = $speeds[0]->run->card;
+            $cards[$tag] = $card;
+            $rates = fn (string $way): array => array_merge(...array_map(fn (SpeedFigure $speed): array => $speed->rates($way), $speeds));
+            $heldBack =
+                HeldBack::is($rates('write'), $speeds[0]->usable, $limits['write']->at($tag, $shelf->column($speeds[0]) ?? '')?->by) ||
+                HeldBack::is($rates('read'), $speeds[0]->usable, $limits['read']->at($tag, $shelf->column($speeds[0]) ?? '')?->by);
+            $candidates[] = new TwinCandidate(
+                $tag,
+                $card->name,
+                $chain,
+                $rates('write'),
+                $rates('read'),
+                $heldBack,
+                $card->back_code,
+                Bytes::of($card->capacity),
+            );
+        }
+
+        return array_map(fn (TwinGroup $group): TwinGroupProps => self::props($group, $cards), TwinGroups::among($candidates));
+    }
+
+    /** @return array<string, non-empty-list<SpeedFigure>> */
+    private static function byCardAndChain(SpeedFigures $shelf): array
+    {
+        $found = [];
+        foreach ($shelf->speeds as $speed) {
+            if ($speed->chain() !== null && $speed->writes !== [] && $speed->reads !== []) {
+                $found["{$speed->run->card->tag}\n{$speed->chain()}"][] = $speed;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param  array<string, Card>  $cards */
+    private static function props(TwinGroup $group, array $cards): TwinGroupProps
+    {
+        $members = array_map(function (TwinCandidate $one) use ($cards): TwinProps {
+            $card = $cards[$one->card];
+
+            return new TwinProps(
+                $one->card,
+                $one->label,
+                $card->seller,
+                $card->price === null || $card->currency === null ? null : Price::of($card->price, $card->currency)->print(),
+                $one->backCode,
+                Summary::of($one->writes)->mean / 1e6,
+                Summary::of($one->reads)->mean / 1e6,
+                count($one->writes),
+            );
+        }, $group->members);
+        $shared = $group->sharedBackCode();
+
+        return new TwinGroupProps(
+            $group->chain,
+            $members,
+            $shared,
+            'Likely the same card under different labels: writing and reading are equal within 5 % on the same chain'.
+                ($shared === null ? '.' : ", and the back code {$shared} is shared.").
+                ' Equal speed alone does not prove it.',
+        );
+    }
+}

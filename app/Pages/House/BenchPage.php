@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\House;
+
+use App\Models\Kit\Host;
+use App\Models\Kit\Port;
+use App\Models\Kit\Reader;
+use App\Models\Runs\Run;
+use App\Models\Stations\Slot;
+use App\Models\Stations\SlotKind;
+use App\Models\Stations\Station;
+use App\Props\Bench\BenchProps;
+use App\Props\Bench\BenchSlotProps;
+use App\Props\Bench\PlaceProps;
+use App\Runs\RunState;
+use App\Stations\SlotLook;
+use Illuminate\Support\Collection;
+
+/** The benches of the house: which are at work, and what lies in their slots. */
+final readonly class BenchPage
+{
+    public function __construct(private SlotLook $look) {}
+
+    /** @return list<BenchProps> this one first */
+    public function benches(): array
+    {
+        $going = Run::query()->with('card')->whereNotNull('slot_id')->whereIn('state', RunState::going())->get()->groupBy('slot_id');
+
+        return array_values(
+            Station::query()
+                ->with(['host.ports', 'slots.reader', 'slots.port'])
+                ->orderBy('name')
+                ->get()
+                ->sortByDesc(fn (Station $station): bool => $station->isHere())
+                ->map(
+                    fn (Station $station): BenchProps => new BenchProps(
+                        $station->id,
+                        $station->name,
+                        $station->host->name,
+                        $station->isHere(),
+                        ! $station->hasWorker(),
+                        self::state($station),
+                        array_values(
+                            $station->slots
+                                ->map(
+                                    fn (Slot $slot): BenchSlotProps => $this->slot(
+                                        $slot->setRelation('station', $station),
+                                        $going->get($slot->id),
+                                    ),
+                                )
+                                ->all(),
+                        ),
+                        array_values(
+                            $station->host->ports->map(fn (Port $port): PlaceProps => new PlaceProps($port->id, $port->name))->all(),
+                        ),
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    /** @return list<PlaceProps> */
+    public static function readers(): array
+    {
+        return array_values(
+            Reader::query()
+                ->orderBy('tag')
+                ->get()
+                ->map(fn (Reader $reader): PlaceProps => new PlaceProps($reader->id, "{$reader->tag} {$reader->name}"))
+                ->all(),
+        );
+    }
+
+    /** @return list<PlaceProps> */
+    public static function hosts(): array
+    {
+        return array_values(
+            Host::query()->orderBy('name')->get()->map(fn (Host $host): PlaceProps => new PlaceProps($host->id, $host->name))->all(),
+        );
+    }
+
+    private static function state(Station $station): string
+    {
+        return match (true) {
+            $station->hasWorker() => 'at work',
+            $station->worker_seen_at === null => 'was never seen; its runs wait',
+            default => "away since {$station->worker_seen_at->format('j M H:i')} UTC; its runs wait, and nobody else takes them",
+        };
+    }
+
+    /** @param  Collection<int, Run>|null  $going */
+    private function slot(Slot $slot, ?Collection $going): BenchSlotProps
+    {
+        $run = $going?->first();
+        $seen = $slot->kind === SlotKind::StandIn ? null : $this->look->shown($slot);
+        $medium = $seen?->medium;
+        $words = match (true) {
+            $seen === null => 'made-up cards that ship with the application',
+            $medium === null => $seen->refused ?? 'not looked into yet',
+            ! $medium->isOfItsOwn() => 'no card: a plain folder of the host’s own disk, which the settings allow',
+            default => "{$medium->called()}, {$medium->bytes->decimal()}".($medium->serial === null ? '' : ", serial {$medium->serial}"),
+        };
+
+        return new BenchSlotProps(
+            $slot->id,
+            $slot->name,
+            $slot->kind,
+            $slot->path ?? '',
+            $slot->reader->id,
+            $slot->port->id,
+            $words,
+            $seen === null || $medium !== null,
+            $run === null ? null : "{$run->name()} of {$run->card->tag}, {$run->state->value}",
+        );
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\House;
+
+use App\Models\Cards\Card;
+use App\Models\Runs\Erasure;
+use App\Props\Erased\ErasureProps;
+use Illuminate\Support\Collection;
+use Tally\Quantity\Bytes;
+
+/** The ledger: what was erased, by whom, when. */
+final readonly class ErasedPage
+{
+    /** Lines a page. */
+    public const AT_ONCE = 200;
+
+    /**
+     * @param  int|null  $before  only lines older than the one of this number
+     * @return list<ErasureProps> the newest first
+     */
+    public static function of(?Card $card, ?int $before = null, int $most = self::AT_ONCE): array
+    {
+        $lines = Erasure::query()->with('card')->orderByDesc('erased_at')->orderByDesc('id')->limit($most);
+        if ($card !== null) {
+            $lines->where('card_id', $card->id);
+        }
+        $from = $before === null ? null : Erasure::query()->find($before);
+        if ($from !== null) {
+            // Lines that were written down while the books were away come in later than they were made.
+            $lines->whereRaw('(erased_at, id) < (?, ?)', [$from->erased_at, $from->id]);
+        }
+
+        return self::words($lines->get());
+    }
+
+    /** The path that was ordered, and what it led to. */
+    private static function device(Erasure $line): string
+    {
+        $medium = $line->medium;
+        if ($medium === null) {
+            return $line->path;
+        }
+        $known = $medium->serial ?? $medium->name;
+
+        return ($medium->real === $line->path ? '' : "{$line->path}, which led to ").
+            $medium->called().
+            ($known === null ? '' : ", {$known}");
+    }
+
+    /**
+     * @param  Collection<int, Erasure>  $lines
+     * @return list<ErasureProps>
+     */
+    private static function words(Collection $lines): array
+    {
+        return array_values(
+            $lines
+                ->map(
+                    fn (Erasure $line): ErasureProps => new ErasureProps(
+                        $line->id,
+                        $line->erased_at->format('j M Y H:i').' UTC',
+                        $line->what,
+                        self::device($line),
+                        Bytes::of($line->bytes)->decimal(),
+                        $line->person,
+                        $line->station,
+                        $line->why,
+                        $line->card?->tag,
+                    ),
+                )
+                ->all(),
+        );
+    }
+}

@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\House;
+
+use App\Evidence\CardEvidence;
+use App\Gear\CardSource;
+use App\Gear\Rig;
+use App\Models\Cards\Card;
+use App\Models\Cards\Inspection;
+use App\Models\Kit\Reader;
+use App\Models\Runs\Run;
+use App\Pages\Card\InspectPage;
+use App\Props\Inspect\SeenProps;
+use App\Props\Kit\FitCellProps;
+use App\Props\Kit\FitRowProps;
+use App\Props\Kit\FitSheetProps;
+use App\Props\Kit\SightingProps;
+use Illuminate\Support\Collection;
+use Tally\Chain\CeilingOrigin;
+use Tally\Offload\CardReach;
+use Tally\Offload\PortGear;
+use Tally\Offload\ReaderGear;
+use Tally\Offload\Source;
+use Tally\Quantity\Bytes;
+use Tally\Record\RunKind;
+use Tally\Verdict\VerdictKind;
+
+/** What fits where, and what is known of a reader. */
+final readonly class KitPage
+{
+    private const CARDS = 60;
+
+    private const SIGHTINGS = 12;
+
+    /** One card: a row for each reader, a column for each host. */
+    public static function ofCard(Card $card): FitSheetProps
+    {
+        $source = CardSource::of($card, CardEvidence::runs($card), Bytes::of($card->capacity));
+        $ports = Rig::ports();
+        $names = Reader::query()->pluck('name', 'tag');
+        $rows = array_map(
+            fn (ReaderGear $reader): FitRowProps => new FitRowProps(
+                $reader->name,
+                "{$reader->name} ".(is_string($names[$reader->name] ?? null) ? $names[$reader->name] : ''),
+                array_map(fn (array $of): FitCellProps => self::cell($source, $reader, $of, false), array_values($ports)),
+            ),
+            Rig::readers(),
+        );
+
+        return self::sheet($card->tag, 'best port of each host', array_keys($ports), $rows);
+    }
+
+    /** All cards: a row for each, a column for each reader, on the host that serves it best. */
+    public static function ofAll(): FitSheetProps
+    {
+        $cards = Card::query()
+            ->whereNotIn('verdict', [VerdictKind::Sham, VerdictKind::Shaky])
+            ->orderBy('tag')
+            ->limit(self::CARDS)
+            ->get();
+        $runs = Run::query()
+            ->with(['slot', 'void'])
+            ->whereIn('card_id', $cards->modelKeys())
+            ->orderBy('id')
+            ->get()
+            ->toBase()
+            ->groupBy('card_id');
+        $readers = Rig::readers();
+        $ports = array_merge(...array_values(Rig::ports()));
+        $rows = array_values(
+            $cards
+                ->map(function (Card $card) use ($runs, $readers, $ports): FitRowProps {
+                    $source = CardSource::of($card, $runs[$card->id] ?? new Collection(), Bytes::of($card->capacity));
+
+                    return new FitRowProps(
+                        $card->tag,
+                        "{$card->tag} {$card->line}",
+                        array_map(fn (ReaderGear $reader): FitCellProps => self::cell($source, $reader, $ports, true), $readers),
+                    );
+                })
+                ->all(),
+        );
+        $more =
+            Card::query()
+                ->whereNotIn('verdict', [VerdictKind::Sham, VerdictKind::Shaky])
+                ->count() - $cards->count();
+
+        return self::sheet(
+            null,
+            'best host of each; struck-out cards are left out'.($more > 0 ? "; {$more} more cards are not shown" : ''),
+            array_map(fn (ReaderGear $reader): string => $reader->name, $readers),
+            $rows,
+        );
+    }
+
+    /** @return list<SightingProps> the fastest of each card, the fastest first */
+    public static function sightings(Reader $reader): array
+    {
+        $runs = Run::query()
+            ->with(['card', 'void'])
+            ->where('kind', RunKind::Speed)
+            ->whereNotNull('result')
+            ->whereNull('beside')
+            ->where('reader_id', $reader->id)
+            ->latest('id')
+            ->limit(200)
+            ->get();
+        $best = [];
+        foreach ($runs as $run) {
+            $reading = $run->counts() ? $run->reading() : null;
+            $write = $reading?->write?->isTrusted() === true ? $reading->write->median()->megabytes() : null;
+            $read = $reading?->read?->isTrusted() === true ? $reading->read->median()->megabytes() : null;
+            $fastest = max($write ?? 0, $read ?? 0);
+            if ($reading !== null && $fastest > ($best[$run->card->tag][0] ?? 0)) {
+                $best[$run->card->tag] = [
+                    $fastest,
+                    new SightingProps($run->card->tag, $run->name(), $write, $read, $run->speeds()?->covers() ?? ''),
+                ];
+            }
+        }
+        usort($best, fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return array_map(fn (array $one): SightingProps => $one[1], array_slice($best, 0, self::SIGHTINGS));
+    }
+
+    /** @return list<SeenProps> the newest first */
+    public static function trouble(Reader $reader): array
+    {
+        return array_values(
+            $reader
+                ->troubles()
+                ->with(['card', 'reader'])
+                ->latest('id')
+                ->limit(50)
+                ->get()
+                ->map(fn (Inspection $one): SeenProps => InspectPage::seen($one->card->tag, $one))
+                ->all(),
+        );
+    }
+
+    /**
+     * @param  list<string>  $columns
+     * @param  list<FitRowProps>  $rows
+     */
+    private static function sheet(?string $card, string $caption, array $columns, array $rows): FitSheetProps
+    {
+        return new FitSheetProps($card, $caption, $columns, $rows);
+    }
+
+    /**
+     * @param  list<PortGear>  $ports
+     * @param  bool  $brief  where many stand side by side: the kind of the figure alone, and the host where it matters
+     */
+    private static function cell(Source $source, ReaderGear $reader, array $ports, bool $brief): FitCellProps
+    {
+        $path = $ports === [] ? null : CardReach::best($source, $reader, $ports);
+        if ($path === null) {
+            return new FitCellProps(null, $ports === [] ? 'no port' : 'does not take it', '', false);
+        }
+        $pinch = $path->pinch();
+        $why = match (true) {
+            $pinch->name === $source->name => 'the card itself',
+            $pinch === $path->links[count($path->links) - 2] => $source->busIn($reader)?->label().' bus',
+            default => $pinch->name,
+        };
+        $ceiling = $pinch->ceiling;
+
+        return new FitCellProps(
+            $path->usable()->megabytes(),
+            $why,
+            $brief ? $ceiling->origin->brief() : "{$ceiling->origin->words()}: {$ceiling->source}",
+            $ceiling->origin === CeilingOrigin::Measurement,
+        );
+    }
+}

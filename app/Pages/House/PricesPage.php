@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\House;
+
+use App\Evidence\HouseKnowledge;
+use App\Models\Cards\Card;
+use App\Models\Cards\PriceQuote;
+use App\Props\Label\ChoiceProps;
+use App\Props\Prices\ForSaleProps;
+use App\Props\Prices\QuoteProps;
+use App\Props\Prices\ReferenceProps;
+use Brick\Math\BigRational;
+use Illuminate\Support\Collection;
+use Tally\Buying\Price;
+use Tally\Buying\Reference;
+use Tally\Buying\Tier;
+use Tally\Label\About;
+use Tally\Label\Finding;
+use Tally\Label\Form;
+use Tally\Origin\OriginFindings;
+use Tally\Origin\Sisters;
+use Tally\Quantity\Bytes;
+
+/** What such cards cost: the house's own quotes, and their median for each kind. */
+final readonly class PricesPage
+{
+    private const CARDS = 40;
+
+    /** @return list<QuoteProps> the newest first */
+    public static function quotes(): array
+    {
+        return array_values(
+            PriceQuote::query()
+                ->orderByDesc('quoted_on')
+                ->orderByDesc('id')
+                ->limit(500)
+                ->get()
+                ->map(
+                    fn (PriceQuote $one): QuoteProps => new QuoteProps(
+                        $one->id,
+                        "{$one->form->label()}, ".(Tier::tryFrom($one->tier)?->words() ?? ''),
+                        Bytes::of($one->capacity)->decimal(),
+                        $one->quote()->price->print(),
+                        Price::printPerGigabyte($one->quote()->perGigabyte(), $one->currency),
+                        $one->quoted_on->format('j M Y'),
+                        $one->source,
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    /** @return list<ReferenceProps> */
+    public static function references(): array
+    {
+        $house = new HouseKnowledge();
+        $cards = Card::query()
+            ->whereNotNull('price')
+            ->orderBy('tag')
+            ->get()
+            ->groupBy(fn (Card $card): string => self::kind($card->form, Tier::of($card->label())->floor, $card->currency ?? ''));
+        $kinds = PriceQuote::query()
+            ->orderBy('form')
+            ->orderBy('tier')
+            ->get()
+            ->groupBy(fn (PriceQuote $one): string => self::kind($one->form, $one->tier, $one->currency));
+
+        return array_values(
+            $kinds
+                ->map(
+                    fn (Collection $quotes, string $kind): ReferenceProps => self::reference(
+                        $quotes,
+                        $cards[$kind] ?? new Collection(),
+                        $house,
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    /** @return list<ChoiceProps> */
+    public static function tiers(): array
+    {
+        $sd = [Form::Sd->value, Form::MicroSd->value];
+        $others = array_values(array_diff(array_map(fn (Form $form): string => $form->value, Form::cases()), $sd));
+
+        return array_map(
+            fn (Tier $tier): ChoiceProps => new ChoiceProps(
+                (string) $tier->floor,
+                $tier->words(),
+                match (true) {
+                    $tier->floor === 0 => [...$sd, ...$others],
+                    ! $tier->isSecureDigital() => $others,
+                    default => $sd,
+                },
+            ),
+            Tier::all(),
+        );
+    }
+
+    private static function kind(Form $form, int $tier, string $currency): string
+    {
+        return "{$form->value} {$tier} {$currency}";
+    }
+
+    /**
+     * @param  Collection<int, PriceQuote>  $quotes  all of one kind
+     * @param  Collection<int, Card>  $cards  of the same kind
+     */
+    private static function reference(Collection $quotes, Collection $cards, HouseKnowledge $house): ReferenceProps
+    {
+        $first = $quotes->firstOrFail();
+        $tier = Tier::tryFrom($first->tier) ?? Tier::all()[0];
+        $prices = array_values($quotes->map(fn (PriceQuote $one): BigRational => $one->quote()->perGigabyte())->all());
+        $median = $prices === [] ? null : Reference::median($prices);
+        $units = fn (?BigRational $minor): float => $minor === null ? 0.0 : $minor->toFloat() / self::minors($first->currency);
+
+        return new ReferenceProps(
+            $first->form->label(),
+            $tier->words(),
+            $first->currency,
+            $units($median),
+            ($median === null ? '' : Price::printPerGigabyte($median, $first->currency).', ').
+                ($quotes->count() === 1 ? 'one quote' : "median of {$quotes->count()} quotes, of all capacities"),
+            array_values($quotes->map(fn (PriceQuote $one): float => $units($one->quote()->perGigabyte()))->all()),
+            array_values(
+                $cards
+                    ->take(self::CARDS)
+                    ->map(function (Card $card) use ($units, $house): ForSaleProps {
+                        $price = $card->origin()->price;
+                        $reference = $house->reference($card->label(), $price->currency ?? '');
+                        $found = array_filter(
+                            OriginFindings::of(Bytes::of($card->capacity), $card->origin(), new Sisters(), $reference),
+                            fn (Finding $finding): bool => $finding->about === About::Price,
+                        );
+
+                        return new ForSaleProps(
+                            $card->tag,
+                            $units($price?->perGigabyte(Bytes::of($card->capacity))),
+                            (array_values($found)[0] ?? null)?->severity->value,
+                        );
+                    })
+                    ->all(),
+            ),
+        );
+    }
+
+    private static function minors(string $currency): int
+    {
+        $one = Price::parse('1', $currency);
+
+        return $one->minor;
+    }
+}
