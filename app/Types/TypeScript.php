@@ -20,6 +20,9 @@ final class TypeScript
     /** @var array<string, string> enums met on the way: name → TypeScript */
     private array $enums = [];
 
+    /** @var array<string, string> short name → class */
+    private array $names = [];
+
     private readonly StringTypeResolver $docs;
 
     private readonly TypeResolver $types;
@@ -36,11 +39,24 @@ final class TypeScript
     /** @param  list<class-string>  $classes */
     public function of(array $classes): string
     {
+        foreach ($classes as $class) {
+            $this->claim($class);
+        }
         $interfaces = array_map($this->interface(...), $classes);
         ksort($this->enums);
 
         return "// Made by `php artisan tally:types` from app/Props. Do not edit.\n\n".
             implode("\n", [...array_values($this->enums), ...$interfaces]);
+    }
+
+    /** In TypeScript the short name is all there is: two classes of one name would be taken for each other. */
+    private function claim(string $class): void
+    {
+        $name = class_basename($class);
+        $before = $this->names[$name] ??= $class;
+        if ($before !== $class) {
+            throw new LogicException("{$before} and {$class} have one name in TypeScript. Rename one of them.");
+        }
     }
 
     /** @param  class-string  $class */
@@ -109,6 +125,7 @@ final class TypeScript
         if (! is_a($class, BackedEnum::class, true)) {
             throw new LogicException("{$class} has no values to send.");
         }
+        $this->claim($class);
         $values = array_map(fn (BackedEnum $case): string => "'{$case->value}'", $class::cases());
         $this->enums[$name] = "export type {$name} = ".implode(' | ', $values).";\n";
 

@@ -49,7 +49,7 @@ final class PagesTest extends TestCase
                 ->where('claimLine.wall', 95)
                 ->has('runs', 1)
                 ->where('runs.0.struck', false)
-                ->where('going', null)
+                ->where('running', null)
                 ->where('margin.next.href', "/prove/{$card->tag}"),
         );
         self::assertSame(1, $this->inTray($card->tag)['runs']);
@@ -87,9 +87,9 @@ final class PagesTest extends TestCase
         ]);
         $this->get("/prove/{$card->tag}")->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
-                ->where('going.waiting', false)
-                ->where('going.progress.share', 0.75)
-                ->where('going.progress.left', '1 min 30 s')
+                ->where('running.waiting', false)
+                ->where('running.progress.share', 0.75)
+                ->where('running.progress.left', '1 min 30 s')
                 ->where('frame.going', 1),
         );
         self::assertTrue($this->inTray($card->tag)['going']);

@@ -93,7 +93,7 @@ final class ProveTest extends TestCase
         $this->get("/prove/{$card->tag}")->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
                 ->where('erasures.0.person', 'Wren')
-                ->where('left.again', true)
+                ->where('unfinished.again', true)
                 ->where('core.leaves.0', fn (string $words): bool => str_contains($words, 'A cache inside the card')),
         );
         // Once more, as after it was taken out and put in.
@@ -217,8 +217,8 @@ final class ProveTest extends TestCase
                     fn (string $words): bool => str_contains($words, 'fewer than 1.17 % of the blocks are bad') &&
                         str_contains($words, 'less than 98.2 %'),
                 )
-                ->where('schools.recommended', 'proof')
-                ->where('schools.reason', fn (string $words): bool => str_contains($words, 'Only a full proof says that every '.
+                ->where('ways.recommended', 'proof')
+                ->where('ways.reason', fn (string $words): bool => str_contains($words, 'Only a full proof says that every '.
                     'block holds')),
         );
     }
@@ -229,10 +229,10 @@ final class ProveTest extends TestCase
         $this->get("/prove/{$card->tag}")->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
                 // Handbook § 5: 1 TB at 11.7/7 MB/s takes 63.4 hours.
-                ->where('schools.proof.expected', fn (string $words): bool => $words === '63.4 h')
-                ->where('schools.recommended', 'screen')
-                ->where('schools.screen.expected', fn (string $words): bool => ! str_contains($words, ' h'))
-                ->where('schools.screen.proves', fn (string $words): bool => str_contains($words, '98.2 %')),
+                ->where('ways.proof.expected', fn (string $words): bool => $words === '63.4 h')
+                ->where('ways.recommended', 'screen')
+                ->where('ways.screen.expected', fn (string $words): bool => ! str_contains($words, ' h'))
+                ->where('ways.screen.proves', fn (string $words): bool => str_contains($words, '98.2 %')),
         );
     }
 
@@ -286,9 +286,9 @@ final class ProveTest extends TestCase
         self::assertTrue($run->canContinue());
         $this->get("/prove/{$card->tag}")->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
-                ->where('left.run', $run->id)
-                ->where('left.again', false)
-                ->where('left.where', fn (string $words): bool => str_contains($words, 'of 32 GB')),
+                ->where('unfinished.run', $run->id)
+                ->where('unfinished.again', false)
+                ->where('unfinished.where', fn (string $words): bool => str_contains($words, 'of 32 GB')),
         );
         DB::table('runs')
             ->where('id', $run->id)

@@ -103,10 +103,10 @@ final class PulseTest extends TestCase
         ]);
         $mark = self::now();
         $answer = $this->getJson('/pulse?since='.urlencode($mark)."&run={$run->id}");
-        self::assertSame(0.75, $answer->json('going.progress.share'));
+        self::assertSame(0.75, $answer->json('running.progress.share'));
         self::assertSame([], $answer->json('tray'));
         self::assertLessThan(1000, strlen((string) $answer->getContent()));
         $run->forceFill(['state' => RunState::Done])->save();
-        self::assertNull($this->getJson("/pulse?run={$run->id}")->json('going'));
+        self::assertNull($this->getJson("/pulse?run={$run->id}")->json('running'));
     }
 }

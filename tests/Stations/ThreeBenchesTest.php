@@ -92,8 +92,8 @@ final class ThreeBenchesTest extends StationTestCase
         self::until(fn (): bool => self::isDone($runs['A']) && self::isDone($runs['B']), 'both benches are done', 60);
         self::assertSame(RunState::Waiting, $runs['C']->refresh()->state);
         // It is told which bench is away, and that nobody else takes what waits for it.
-        $this->getJson("/pulse?run={$runs['C']->id}")->assertJsonPath('going.away', 'Bench C');
-        self::assertNull($this->getJson("/pulse?run={$runs['A']->id}")->json('going'));
+        $this->getJson("/pulse?run={$runs['C']->id}")->assertJsonPath('running.away', 'Bench C');
+        self::assertNull($this->getJson("/pulse?run={$runs['A']->id}")->json('running'));
         // A slot of another bench is not one of this one's.
         config(['tally.station' => 'Bench A']);
         $this->post('/cards/A-1/runs', [

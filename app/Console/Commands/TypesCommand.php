@@ -22,7 +22,9 @@ final class TypesCommand extends Command
         foreach ($paths === false ? [] : $paths as $path) {
             /** @var class-string $class */
             $class = 'App\\Props\\'.basename(dirname($path)).'\\'.basename($path, '.php');
-            $classes[] = $class;
+            if (! interface_exists($class)) {
+                $classes[] = $class;
+            }
         }
         $types = (new TypeScript())->of($classes);
         if ($this->option('check') !== true) {

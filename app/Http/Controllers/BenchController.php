@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Page;
 use App\Http\Requests\SaveSlot;
 use App\Http\Taken;
 use App\Models\Stations\Slot;
 use App\Models\Stations\Station;
 use App\Pages\House\BenchPage;
+use App\Props\Page\BenchPageProps;
 use App\Stations\BenchBook;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Inertia\Inertia;
 use Inertia\Response;
 
 /** The benches of the house and their slots. */
@@ -20,7 +21,7 @@ final readonly class BenchController
 {
     public function show(BenchPage $page): Response
     {
-        return Inertia::render('Bench', ['benches' => $page->benches(), 'readers' => BenchPage::readers(), 'hosts' => BenchPage::hosts()]);
+        return Page::show(new BenchPageProps(benches: $page->benches(), readers: BenchPage::readers(), hosts: BenchPage::hosts()));
     }
 
     public function found(Request $request): RedirectResponse

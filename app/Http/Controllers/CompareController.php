@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Compare\Axis;
+use App\Http\Page;
 use App\Pages\Compare\ComparePage;
 use App\Pages\Compare\LimitsPage;
 use App\Pages\Compare\TwinsPage;
+use App\Props\Page\ComparePageProps;
+use App\Props\Page\LimitsPageProps;
+use App\Props\Page\TwinsPageProps;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Inertia\Inertia;
 use Inertia\Response;
 use InvalidArgumentException;
 use Tally\Reading\Compare\Figures;
@@ -25,25 +28,25 @@ final readonly class CompareController
             ? mb_substr($request->query($name), 0, 60)
             : null;
 
-        return Inertia::render('Compare', [
-            'compare' => ComparePage::of(
+        return Page::show(new ComparePageProps(
+            compare: ComparePage::of(
                 Axis::tryFrom($text('by') ?? '') ?? Axis::Reader,
                 self::way($request),
                 $text('a'),
                 $text('b'),
                 $text('amount') ?? self::OFFLOAD,
             ),
-        ]);
+        ));
     }
 
     public function limits(Request $request): Response
     {
-        return Inertia::render('Limits', ['limits' => LimitsPage::of(self::way($request))]);
+        return Page::show(new LimitsPageProps(limits: LimitsPage::of(self::way($request))));
     }
 
     public function twins(): Response
     {
-        return Inertia::render('Twins', ['groups' => TwinsPage::groups()]);
+        return Page::show(new TwinsPageProps(groups: TwinsPage::groups()));
     }
 
     /** Two figures that were read off somewhere; keeps nothing. */

@@ -5,19 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
+use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\KeepStopwatch;
 use App\Http\Requests\OrderCopy;
 use App\Models\Cards\Card;
 use App\Models\Stations\Station;
 use App\Pages\Card\CopyPage;
-use App\Pages\Card\Margin;
 use App\Runs\Filing\RunBook;
 use App\Runs\Ordering\RunDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Inertia\Inertia;
 use Inertia\Response;
 use Tally\Measured\Chain;
 
@@ -28,11 +27,7 @@ final readonly class CopyController
     {
         $runs = CardEvidence::runs($card);
 
-        return Inertia::render('Copy', [
-            ...CopyPage::of($card, $runs, Station::here()),
-            'person' => Person::of($request) ?? '',
-            'margin' => Margin::at('measure', $card, $runs, Person::of($request)),
-        ]);
+        return Page::show(CopyPage::of($card, $runs, Station::here(), Person::of($request)));
     }
 
     public function order(OrderCopy $request, Card $card, RunDesk $desk): RedirectResponse

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Erasing\Ledger;
+use App\Http\Page;
 use App\Models\Runs\Erasure;
 use App\Pages\House\ErasedPage;
+use App\Props\Page\ErasedPageProps;
 use Illuminate\Http\Request;
-use Inertia\Inertia;
 use Inertia\Response;
 
 final readonly class ErasedController
@@ -19,11 +20,11 @@ final readonly class ErasedController
         $before = $request->integer('before');
         $lines = ErasedPage::of(null, $before > 0 ? $before : null);
 
-        return Inertia::render('Erased', [
-            'lines' => $lines,
-            'count' => Erasure::query()->count(),
-            'older' => count($lines) === ErasedPage::AT_ONCE ? $lines[count($lines) - 1]->id : null,
-            'isNewest' => $before <= 0,
-        ]);
+        return Page::show(new ErasedPageProps(
+            lines: $lines,
+            count: Erasure::query()->count(),
+            older: count($lines) === ErasedPage::AT_ONCE ? $lines[count($lines) - 1]->id : null,
+            isNewest: $before <= 0,
+        ));
     }
 }

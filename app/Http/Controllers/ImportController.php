@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Page;
 use App\Http\Person;
 use App\Intake\CardBook;
 use App\Intake\CardEntry;
@@ -11,6 +12,7 @@ use App\Intake\CardTable;
 use App\Intake\Import\ImportReading;
 use App\Intake\Import\WaitingTable;
 use App\Pages\House\ImportPage;
+use App\Props\Page\ImportPageProps;
 use App\Tables\NotATable;
 use App\Tables\TableWriter;
 use Illuminate\Http\RedirectResponse;
@@ -18,7 +20,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
 use Inertia\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
@@ -26,7 +27,7 @@ final readonly class ImportController
 {
     public function create(): Response
     {
-        return Inertia::render('Import', ['import' => null, 'fields' => []]);
+        return Page::show(new ImportPageProps(import: null, fields: []));
     }
 
     public function store(Request $request): RedirectResponse
@@ -50,10 +51,10 @@ final readonly class ImportController
 
         return $shelf === null
             ? self::gone()
-            : Inertia::render('Import', [
-                'import' => ImportPage::of($shelf, self::chosen($request)),
-                'fields' => ImportPage::fields(),
-            ]);
+            : Page::show(new ImportPageProps(
+                import: ImportPage::of($shelf, self::chosen($request)),
+                fields: ImportPage::fields(),
+            ));
     }
 
     /** Enters every row that can be entered; rows that cannot are left out, as the page said before. */

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
 use App\Evidence\SeenOnCard;
+use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\AnswerQuestion;
 use App\Intake\InspectionBook;
@@ -14,10 +15,10 @@ use App\Models\Cards\Inspection;
 use App\Pages\Card\CardHeading;
 use App\Pages\Card\InspectPage;
 use App\Pages\Card\Margin;
+use App\Props\Page\InspectPageProps;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Inertia\Inertia;
 use Inertia\Response;
 
 final readonly class InspectController
@@ -26,14 +27,14 @@ final readonly class InspectController
     {
         $seen = SeenOnCard::of($card);
 
-        return Inertia::render('Inspect', [
-            'card' => CardHeading::card($card),
-            'questions' => InspectPage::questions($card, $seen),
-            'history' => InspectPage::history($card, $seen),
-            'readers' => InspectPage::readers($card),
-            'person' => Person::of($request) ?? '',
-            'margin' => Margin::at('inspect', $card, CardEvidence::runs($card), Person::of($request)),
-        ]);
+        return Page::show(new InspectPageProps(
+            card: CardHeading::card($card),
+            questions: InspectPage::questions($card, $seen),
+            history: InspectPage::history($card, $seen),
+            readers: InspectPage::readers($card),
+            person: Person::of($request) ?? '',
+            margin: Margin::at('inspect', $card, CardEvidence::runs($card), Person::of($request)),
+        ));
     }
 
     public function store(AnswerQuestion $request, Card $card): RedirectResponse

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
+use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\SaveCard;
 use App\Http\Taken;
@@ -14,44 +15,44 @@ use App\Pages\Card\CardHeading;
 use App\Pages\Card\IntakePage;
 use App\Pages\Card\Margin;
 use App\Pages\Card\MeasurePage;
+use App\Props\Page\IntakePageProps;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Inertia\Inertia;
 use Inertia\Response;
 
 final readonly class IntakeController
 {
     public function create(): Response
     {
-        return Inertia::render('Intake', [
-            'card' => null,
-            'values' => IntakePage::blank(),
-            'choices' => IntakePage::choices(),
-            'margin' => null,
-            'claimLine' => null,
-            'photos' => [],
-            'revision' => null,
-            'footage' => null,
-            'person' => '',
-        ]);
+        return Page::show(new IntakePageProps(
+            card: null,
+            values: IntakePage::blank(),
+            choices: IntakePage::choices(),
+            margin: null,
+            claimLine: null,
+            photos: [],
+            revision: null,
+            footage: null,
+            person: '',
+        ));
     }
 
     public function edit(Request $request, Card $card): Response
     {
         $runs = CardEvidence::runs($card);
 
-        return Inertia::render('Intake', [
-            'card' => CardHeading::card($card),
-            'values' => IntakePage::of($card),
-            'choices' => IntakePage::choices(),
-            'margin' => Margin::at('intake', $card, $runs, Person::of($request)),
-            'claimLine' => MeasurePage::claimLine($card, $runs),
-            'photos' => IntakePage::photos($card),
-            'revision' => $card->revision,
-            'footage' => IntakePage::footage($card),
-            'person' => Person::of($request) ?? '',
-        ]);
+        return Page::show(new IntakePageProps(
+            card: CardHeading::card($card),
+            values: IntakePage::of($card),
+            choices: IntakePage::choices(),
+            margin: Margin::at('intake', $card, $runs, Person::of($request)),
+            claimLine: MeasurePage::claimLine($card, $runs),
+            photos: IntakePage::photos($card),
+            revision: $card->revision,
+            footage: IntakePage::footage($card),
+            person: Person::of($request) ?? '',
+        ));
     }
 
     public function store(SaveCard $request): RedirectResponse

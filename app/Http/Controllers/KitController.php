@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Page;
 use App\Http\Taken;
 use App\Kit\Input;
 use App\Kit\KitKind;
@@ -12,24 +13,26 @@ use App\Models\Cards\Card;
 use App\Models\Kit\Reader;
 use App\Pages\House\KitPage;
 use App\Props\Kit\KitListProps;
+use App\Props\Page\FitsPageProps;
+use App\Props\Page\KitItemPageProps;
+use App\Props\Page\KitPageProps;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
 use Inertia\Response;
 
 final readonly class KitController
 {
     public function index(): Response
     {
-        return Inertia::render('Kit', ['lists' => array_map(fn (KitKind $kind): KitListProps => $kind->book()->list(), KitKind::cases())]);
+        return Page::show(new KitPageProps(lists: array_map(fn (KitKind $kind): KitListProps => $kind->book()->list(), KitKind::cases())));
     }
 
     public function sheet(?Card $card = null): Response
     {
-        return Inertia::render('Fits', ['sheet' => $card?->exists === true ? KitPage::ofCard($card) : KitPage::ofAll()]);
+        return Page::show(new FitsPageProps(sheet: $card?->exists === true ? KitPage::ofCard($card) : KitPage::ofAll()));
     }
 
     public function create(KitKind $kind): Response
@@ -69,13 +72,13 @@ final readonly class KitController
                     ->first()
                 : null;
 
-        return Inertia::render('KitItem', [
-            'form' => ($form = $kind->book()->form($key) ?? abort(404)),
-            'state' => $form->state(),
-            'ceilings' => $reader === null ? [] : ReaderBook::ceilings($reader),
-            'sightings' => $reader === null ? [] : KitPage::sightings($reader),
-            'trouble' => $reader === null ? [] : KitPage::trouble($reader),
-        ]);
+        return Page::show(new KitItemPageProps(
+            form: ($form = $kind->book()->form($key) ?? abort(404)),
+            state: $form->state(),
+            ceilings: $reader === null ? [] : ReaderBook::ceilings($reader),
+            sightings: $reader === null ? [] : KitPage::sightings($reader),
+            trouble: $reader === null ? [] : KitPage::trouble($reader),
+        ));
     }
 
     private function keep(Request $request, KitKind $kind, ?string $key): RedirectResponse

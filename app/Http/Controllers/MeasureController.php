@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
 use App\Gear\SlotPath;
+use App\Http\Page;
 use App\Http\Person;
 use App\Models\Cards\Card;
 use App\Models\Stations\Station;
@@ -14,8 +15,8 @@ use App\Pages\Card\CoursePage;
 use App\Pages\Card\Margin;
 use App\Pages\Card\MeasurePage;
 use App\Pages\Card\Orders;
+use App\Props\Page\MeasurePageProps;
 use Illuminate\Http\Request;
-use Inertia\Inertia;
 use Inertia\Response;
 use Tally\Quantity\Bytes;
 
@@ -25,14 +26,14 @@ final readonly class MeasureController
     {
         $runs = CardEvidence::runs($card);
 
-        return Inertia::render('Measure', [
-            'card' => CardHeading::card($card),
-            'claimLine' => MeasurePage::claimLine($card, $runs),
-            'course' => CoursePage::of($card, $runs),
-            'runs' => MeasurePage::table($card, $runs),
-            'going' => Orders::going($runs),
-            'order' => Orders::for($card, SlotPath::each($card, Station::here()), $runs, Bytes::gigabytes(1), 5),
-            'margin' => Margin::at('measure', $card, $runs, Person::of($request)),
-        ]);
+        return Page::show(new MeasurePageProps(
+            card: CardHeading::card($card),
+            claimLine: MeasurePage::claimLine($card, $runs),
+            course: CoursePage::of($card, $runs),
+            runs: MeasurePage::table($card, $runs),
+            running: Orders::running($runs),
+            order: Orders::for($card, SlotPath::each($card, Station::here()), $runs, Bytes::gigabytes(1), 5),
+            margin: Margin::at('measure', $card, $runs, Person::of($request)),
+        ));
     }
 }

@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
+use App\Http\Page;
 use App\Http\Person;
 use App\Http\Rules\Quantity;
 use App\Models\Cards\Card;
 use App\Pages\Card\CardHeading;
 use App\Pages\Card\Margin;
 use App\Pages\Card\OffloadPage;
+use App\Props\Page\OffloadPageProps;
 use Illuminate\Http\Request;
-use Inertia\Inertia;
 use Inertia\Response;
 use Tally\Quantity\Bytes;
 
@@ -30,13 +31,13 @@ final readonly class OffloadController
         };
         $routes = OffloadPage::routes($card, $runs, $amount);
 
-        return Inertia::render('Offload', [
-            'card' => CardHeading::card($card),
-            'amount' => $amount->exact(),
-            'routes' => OffloadPage::props($routes),
-            'count' => count($routes->ranked),
-            'leftOut' => $routes->leftOut,
-            'margin' => Margin::at('offload', $card, $runs, Person::of($request)),
-        ]);
+        return Page::show(new OffloadPageProps(
+            card: CardHeading::card($card),
+            amount: $amount->exact(),
+            routes: OffloadPage::props($routes),
+            count: count($routes->ranked),
+            leftOut: $routes->leftOut,
+            margin: Margin::at('offload', $card, $runs, Person::of($request)),
+        ));
     }
 }

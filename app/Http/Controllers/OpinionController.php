@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Page;
 use App\Pages\House\OpinionPage;
+use App\Props\Page\OpinionPageProps;
 use App\SecondOpinion\NotAnOpinion;
 use App\SecondOpinion\OpinionFile;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
-use Inertia\Inertia;
 use Inertia\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
@@ -19,7 +20,7 @@ final readonly class OpinionController
 {
     public function show(): Response
     {
-        return Inertia::render('Opinion', ['opinions' => null]);
+        return Page::show(new OpinionPageProps(opinions: null));
     }
 
     public function judge(Request $request): Response|RedirectResponse
@@ -34,7 +35,7 @@ final readonly class OpinionController
             return back()->withErrors(['file' => $fault->getMessage()]);
         }
 
-        return Inertia::render('Opinion', ['opinions' => OpinionPage::of($cases, mb_substr($file->getClientOriginalName(), 0, 80))]);
+        return Page::show(new OpinionPageProps(opinions: OpinionPage::of($cases, mb_substr($file->getClientOriginalName(), 0, 80))));
     }
 
     /** What such a file looks like: an example, and the schema of the format. */

@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Page;
 use App\Http\Taken;
 use App\Models\User;
 use App\Pages\House\PeoplePage;
 use App\People\PeopleBook;
 use App\People\Role;
+use App\Props\Page\PeoplePageProps;
+use App\Props\People\GivenPasswordProps;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use Inertia\Inertia;
 use Inertia\Response;
 
 /** The people of the house, for whoever manages them. */
@@ -20,12 +22,12 @@ final readonly class PeopleController
 {
     public function show(Request $request): Response
     {
-        return Inertia::render('People', [
-            'people' => PeoplePage::people(),
-            'roles' => PeoplePage::roles(),
-            'signIns' => PeoplePage::signIns(),
-            'once' => $request->session()->get('once'),
-        ]);
+        return Page::show(new PeoplePageProps(
+            people: PeoplePage::people(),
+            roles: PeoplePage::roles(),
+            signIns: PeoplePage::signIns(),
+            once: self::given($request->session()->get('once')),
+        ));
     }
 
     public function store(Request $request): RedirectResponse
@@ -70,5 +72,11 @@ final readonly class PeopleController
         PeopleBook::enable($user);
 
         return back();
+    }
+
+    private static function given(mixed $once): ?GivenPasswordProps
+    {
+        return is_array($once) && is_string($once['name'] ?? null) && is_string($once['password'] ?? null)
+            ? new GivenPasswordProps($once['name'], $once['password']) : null;
     }
 }

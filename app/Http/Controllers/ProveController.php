@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
 use App\Gear\SlotPath;
+use App\Http\Page;
 use App\Http\Person;
 use App\Models\Cards\Card;
 use App\Models\Stations\Station;
@@ -13,8 +14,8 @@ use App\Pages\Card\CardHeading;
 use App\Pages\Card\Margin;
 use App\Pages\Card\Orders;
 use App\Pages\Card\ProvePage;
+use App\Props\Page\ProvePageProps;
 use Illuminate\Http\Request;
-use Inertia\Inertia;
 use Inertia\Response;
 use Tally\Quantity\Bytes;
 
@@ -25,17 +26,17 @@ final readonly class ProveController
         $runs = CardEvidence::runs($card);
         $paths = SlotPath::each($card, Station::here());
 
-        return Inertia::render('Prove', [
-            'card' => CardHeading::card($card),
-            'core' => ProvePage::core($card, $runs),
-            'left' => ProvePage::left($runs),
-            'schools' => Orders::schools($card, $paths, $runs),
-            'erasures' => ProvePage::erasures($card, $runs),
-            'theirs' => ProvePage::theirs($card),
-            'by' => Person::of($request) ?? '',
-            'going' => Orders::going($runs),
-            'order' => Orders::for($card, $paths, $runs, Bytes::of($card->capacity), 1),
-            'margin' => Margin::at('prove', $card, $runs, Person::of($request)),
-        ]);
+        return Page::show(new ProvePageProps(
+            card: CardHeading::card($card),
+            core: ProvePage::core($card, $runs),
+            unfinished: ProvePage::unfinished($runs),
+            ways: Orders::provingWays($card, $paths, $runs),
+            erasures: ProvePage::erasures($card, $runs),
+            theirs: ProvePage::theirs($card),
+            by: Person::of($request) ?? '',
+            running: Orders::running($runs),
+            order: Orders::for($card, $paths, $runs, Bytes::of($card->capacity), 1),
+            margin: Margin::at('prove', $card, $runs, Person::of($request)),
+        ));
     }
 }

@@ -30,7 +30,7 @@ final readonly class PulseController
                     : Tray::all(),
                 Tray::size(),
                 $mark,
-                $run === null ? null : Orders::going(collect([$run])),
+                $run === null ? null : Orders::running(collect([$run])),
             ),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
+use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\OrderRun;
 use App\Models\Cards\Card;
@@ -17,14 +18,13 @@ use App\Runs\RunState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Inertia\Inertia;
 use Inertia\Response;
 
 final readonly class RunController
 {
     public function show(Request $request, Run $run): Response
     {
-        return Inertia::render('Run', RunPage::of($run, Person::of($request)));
+        return Page::show(RunPage::of($run, Person::of($request)));
     }
 
     public function store(OrderRun $request, Card $card, RunDesk $desk): RedirectResponse

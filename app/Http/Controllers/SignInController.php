@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Middleware\SignedIn;
+use App\Http\Page;
 use App\Models\User;
 use App\People\House;
 use App\People\PeopleBook;
 use App\People\SignInOutcome;
+use App\Props\Page\PasswordPageProps;
+use App\Props\Page\SignInPageProps;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -16,7 +19,6 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\Rules\Password;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
 use Inertia\Response;
 
 /** Signing in and out, and one's own password. */
@@ -31,7 +33,7 @@ final readonly class SignInController
     {
         return House::isOpen() || Auth::check()
             ? redirect('/intake')
-            : Inertia::render('SignIn', ['to' => self::to($request->query('to'))]);
+            : Page::show(new SignInPageProps(to: self::to($request->query('to'))));
     }
 
     public function in(Request $request): RedirectResponse
@@ -89,7 +91,7 @@ final readonly class SignInController
 
         return $person === null
             ? redirect('/intake')
-            : Inertia::render('Password', ['name' => $person->name, 'must' => $person->must_change, 'least' => self::LEAST]);
+            : Page::show(new PasswordPageProps(name: $person->name, must: $person->must_change, least: self::LEAST));
     }
 
     private const LEAST = 12;

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Page;
 use App\Http\Requests\PrintTags;
 use App\Models\Cards\Card;
 use App\Props\Label\ChoiceProps;
+use App\Props\Page\TagsPageProps;
 use App\Props\Tags\TagSheetProps;
 use App\Tags\SheetKind;
 use App\Tags\TagPick;
@@ -14,19 +16,18 @@ use App\Tags\TagSheet;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
-use Inertia\Inertia;
-use Inertia\Response as Page;
+use Inertia\Response as Shown;
 use Tally\Verdict\Step;
 
 final readonly class TagController
 {
-    public function show(PrintTags $request): Page
+    public function show(PrintTags $request): Shown
     {
         $pick = TagPick::of($request->cards());
         $query = http_build_query(['cards' => $request->cards(), 'sheet' => $request->sheet()->value, 'begin' => $request->begin()]);
 
-        return Inertia::render('Tags', [
-            'sheet' => new TagSheetProps(
+        return Page::show(new TagsPageProps(
+            sheet: new TagSheetProps(
                 $request->cards(),
                 array_values($pick->cards->map(fn (Card $card): string => $card->tag)->all()),
                 $pick->unknown,
@@ -36,11 +37,11 @@ final readonly class TagController
                 $request->begin(),
                 $pick->cards->isEmpty() ? null : "/tags/sheet.pdf?{$query}",
             ),
-            'kinds' => array_map(
+            kinds: array_map(
                 fn (SheetKind $kind): ChoiceProps => new ChoiceProps($kind->value, $kind->words(), []),
                 SheetKind::cases(),
             ),
-        ]);
+        ));
     }
 
     public function pdf(PrintTags $request): Response

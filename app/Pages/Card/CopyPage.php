@@ -15,6 +15,7 @@ use App\Props\Copy\CopyCheckProps;
 use App\Props\Copy\CopyProps;
 use App\Props\Copy\CopySlotProps;
 use App\Props\Copy\LapProps;
+use App\Props\Page\CopyPageProps;
 use App\Runs\RunState;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Date;
@@ -36,9 +37,8 @@ final readonly class CopyPage
 
     /**
      * @param  Collection<int, Run>  $runs
-     * @return array<string, mixed>
      */
-    public static function of(Card $card, Collection $runs, ?Station $station): array
+    public static function of(Card $card, Collection $runs, ?Station $station, ?string $person): CopyPageProps
     {
         $copies = $card
             ->runs()
@@ -49,15 +49,17 @@ final readonly class CopyPage
             ->limit(self::SHOWN)
             ->get();
 
-        return [
-            'card' => CardHeading::card($card),
-            'copies' => array_values($copies->map(fn (Run $run): CopyProps => self::copy($card, $run, $runs))->all()),
-            'slots' => self::slots($card, $station),
-            'folders' => config()->array('tally.folders'),
-            'chain' => ChainChoices::of($card),
-            'going' => Orders::going($runs),
-            'today' => Date::now()->format('Y-m-d'),
-        ];
+        return new CopyPageProps(
+            card: CardHeading::card($card),
+            copies: array_values($copies->map(fn (Run $run): CopyProps => self::copy($card, $run, $runs))->all()),
+            slots: self::slots($card, $station),
+            folders: array_values(array_filter(config()->array('tally.folders'), is_string(...))),
+            chain: ChainChoices::of($card),
+            running: Orders::running($runs),
+            today: Date::now()->format('Y-m-d'),
+            person: $person ?? '',
+            margin: Margin::at('measure', $card, $runs, $person),
+        );
     }
 
     /** @param  array<mixed>  $given  size, files, copied, verified, previews as typed */

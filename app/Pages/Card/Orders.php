@@ -75,7 +75,7 @@ final readonly class Orders
     }
 
     /** @param  Collection<int, Run>  $runs */
-    public static function going(Collection $runs): ?RunningProps
+    public static function running(Collection $runs): ?RunningProps
     {
         $run = $runs->last(fn (Run $run): bool => $run->state->isGoing());
         if ($run === null) {
@@ -145,7 +145,7 @@ final readonly class Orders
      * @param  list<SlotPath>  $paths  of the card, the fastest first
      * @param  Collection<int, Run>  $before
      */
-    public static function schools(Card $card, array $paths, Collection $before): ?ProvingWaysProps
+    public static function provingWays(Card $card, array $paths, Collection $before): ?ProvingWaysProps
     {
         $last = $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id;
         $taking = collect($paths)->filter(fn (SlotPath $one): bool => $one->path !== null);

@@ -73,7 +73,7 @@ final readonly class ProvePage
      *
      * @param  Collection<int, Run>  $runs
      */
-    public static function left(Collection $runs): ?UnfinishedProofProps
+    public static function unfinished(Collection $runs): ?UnfinishedProofProps
     {
         $run = $runs->last(fn (Run $run): bool => $run->kind->isProof());
         if ($run === null || ! ($run->canContinue() || $run->canReadAgain())) {

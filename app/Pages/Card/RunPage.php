@@ -9,6 +9,7 @@ use App\Gear\ReaderReach;
 use App\Models\Runs\HeatReading;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunVoid;
+use App\Props\Page\RunPageProps;
 use App\Props\Run\FactProps;
 use App\Props\Run\HeatProps;
 use App\Props\Run\RunSheetProps;
@@ -33,18 +34,17 @@ use Tally\Record\TypedParameters;
 /** One run, whole: how each figure was got, on which chain, over which region, and what became of it. */
 final readonly class RunPage
 {
-    /** @return array<string, mixed> */
-    public static function of(Run $run, ?string $person): array
+    public static function of(Run $run, ?string $person): RunPageProps
     {
         $run->loadMissing(['card', 'slot', 'reader', 'cable', 'port.host', 'drive', 'voids', 'void', 'heat']);
         $runs = CardEvidence::runs($run->card);
 
-        return [
-            'card' => CardHeading::card($run->card),
-            'run' => self::sheet($run),
-            'person' => $person ?? '',
-            'margin' => Margin::at('measure', $run->card, $runs, $person),
-        ];
+        return new RunPageProps(
+            card: CardHeading::card($run->card),
+            run: self::sheet($run),
+            person: $person ?? '',
+            margin: Margin::at('measure', $run->card, $runs, $person),
+        );
     }
 
     private static function sheet(Run $run): RunSheetProps

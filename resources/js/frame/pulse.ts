@@ -12,10 +12,10 @@ interface Known {
     tray: readonly TagProps[];
     frame: FrameProps | null;
     /** The run that was asked for, as it stood last; undefined before it was asked for. */
-    going: { run: number; now: RunningProps | null } | undefined;
+    running: { run: number; now: RunningProps | null } | undefined;
 }
 
-let known: Known = { tray: [], frame: null, going: undefined };
+let known: Known = { tray: [], frame: null, running: undefined };
 let mark = '';
 let followed: number | null = null;
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -56,7 +56,7 @@ async function ask(): Promise<void> {
         const tray = mark === '' ? said.tray : merge(known.tray, said.tray);
         // A card that was taken out, or tagged anew, is told by nobody: then all of them are asked for once more.
         mark = tray.length === said.cards ? said.mark : '';
-        known = { tray, frame: said.frame, going: run === null ? undefined : { run, now: said.going } };
+        known = { tray, frame: said.frame, running: run === null ? undefined : { run, now: said.running } };
         failed = 0;
         listeners.forEach((listener) => {
             listener();
@@ -118,5 +118,5 @@ export function useRun(run: number | null): RunningProps | null | undefined {
             followed = null;
         };
     }, [run]);
-    return now.going?.run === run ? now.going.now : undefined;
+    return now.running?.run === run ? now.running.now : undefined;
 }

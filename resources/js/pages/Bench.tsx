@@ -6,13 +6,7 @@ import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { BenchProps, BenchSlotProps, PlaceProps, WhoProps } from '../types/generated/props';
-
-interface Props {
-    benches: BenchProps[];
-    readers: PlaceProps[];
-    hosts: PlaceProps[];
-}
+import type { BenchPageProps, BenchProps, BenchSlotProps, PlaceProps, WhoProps } from '../types/generated/props';
 
 const KINDS = [
     { key: 'folder', label: 'folder', detail: 'where its cards are mounted' },
@@ -39,7 +33,7 @@ const Wrong = styled.p`
 `;
 
 /** Which benches are at work, what lies in their slots, and what a slot is. */
-export default function Bench({ benches, readers, hosts }: Props) {
+export default function Bench({ benches, readers, hosts }: BenchPageProps) {
     const { who } = usePage<{ who: WhoProps; [key: string]: unknown }>().props;
     const may = who.may.includes('rules');
     return (

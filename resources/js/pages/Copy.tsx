@@ -7,30 +7,11 @@ import { CardHeading } from '../parts/CardHeading';
 import { RunningSheet } from '../parts/RunningSheet';
 import { Title } from '../parts/Sheet';
 import { useFollow } from '../parts/useFollow';
-import type {
-    CardProps,
-    ChainChoicesProps,
-    CopyProps,
-    CopySlotProps,
-    RunningProps,
-    MarginProps,
-} from '../types/generated/props';
-
-interface Props {
-    card: CardProps;
-    copies: CopyProps[];
-    slots: CopySlotProps[];
-    folders: string[];
-    chain: ChainChoicesProps;
-    going: RunningProps | null;
-    today: string;
-    person: string;
-    margin: MarginProps;
-}
+import type { CopyPageProps } from '../types/generated/props';
 
 /** Real folders, timed: by this program, or by hand where another one does the work. */
-export default function Copy({ card, copies, slots, folders, chain, going, today, person, margin }: Props) {
-    const now = useFollow(going, ['copies']);
+export default function Copy({ card, copies, slots, folders, chain, running, today, person, margin }: CopyPageProps) {
+    const now = useFollow(running, ['copies']);
     return (
         <>
             <Head title={`${card.tag} copied`} />
@@ -45,7 +26,7 @@ export default function Copy({ card, copies, slots, folders, chain, going, today
                     </div>
                 </Title>
                 <StopwatchSheet key={card.tag} tag={card.tag} chain={chain} today={today} person={person} />
-                {going === null ? (
+                {running === null ? (
                     <MachineSheet
                         key={`${card.tag}-machine`}
                         tag={card.tag}
@@ -54,7 +35,7 @@ export default function Copy({ card, copies, slots, folders, chain, going, today
                         chain={chain}
                     />
                 ) : (
-                    <RunningSheet going={now ?? going} />
+                    <RunningSheet running={now ?? running} />
                 )}
                 {copies.map((copy) => (
                     <CopySheet key={copy.id} copy={copy} />

@@ -4,7 +4,7 @@ import { megabytes } from '../format';
 import { MarginLook } from '../frame/Margin';
 import { share } from '../kit/scale';
 import { Sheet, Title } from '../parts/Sheet';
-import type { FitCellProps, FitSheetProps } from '../types/generated/props';
+import type { FitCellProps, FitsPageProps } from '../types/generated/props';
 
 const Grid = styled.div`
     overflow-x: auto;
@@ -66,7 +66,7 @@ const Bar = styled.span`
 `;
 
 /** Which card in which reader on which host, at what best rate, and why less. */
-export default function Fits({ sheet }: { sheet: FitSheetProps }) {
+export default function Fits({ sheet }: FitsPageProps) {
     const { card } = sheet;
     return (
         <>

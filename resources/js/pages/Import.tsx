@@ -8,14 +8,9 @@ import { ColumnTable } from '../import/ColumnTable';
 import { BadRows, GoodRows } from '../import/Rows';
 import { Button, buttonLook } from '../parts/Button';
 import { Sheet, Title } from '../parts/Sheet';
-import type { ChoiceProps, ImportProps } from '../types/generated/props';
+import type { ChoiceProps, ImportPageProps, ImportProps } from '../types/generated/props';
 
 const MOST = 10_000_000;
-
-interface Props {
-    import: ImportProps | null;
-    fields: ChoiceProps[];
-}
 
 const Choose = styled(AriaButton)<{ $quiet?: boolean }>`
     ${buttonLook}
@@ -43,7 +38,7 @@ const Formats = styled.p`
     }
 `;
 
-export default function Import(props: Props) {
+export default function Import(props: ImportPageProps) {
     return props.import === null ? (
         <Choice />
     ) : (

@@ -12,16 +12,7 @@ import { CardHeading } from '../parts/CardHeading';
 import { SelectField, TextField } from '../parts/fields';
 import { NameField } from '../parts/NameField';
 import { Title } from '../parts/Sheet';
-import type { CardProps, ChoiceProps, MarginProps, QuestionProps, SeenProps } from '../types/generated/props';
-
-interface Props {
-    card: CardProps;
-    questions: QuestionProps[];
-    history: SeenProps[];
-    readers: ChoiceProps[];
-    person: string;
-    margin: MarginProps;
-}
+import type { InspectPageProps, QuestionProps } from '../types/generated/props';
 
 const Who = styled.form`
     width: 190px;
@@ -34,7 +25,7 @@ const Extra = styled.form`
     margin-top: 12px;
 `;
 
-export default function Inspect(props: Props) {
+export default function Inspect(props: InspectPageProps) {
     return <Surface key={props.card.tag} {...props} />;
 }
 
@@ -43,7 +34,7 @@ function firstOpen(questions: readonly QuestionProps[], after: number): number {
     return order.find((i) => questions[i]?.given === null) ?? Math.min(after, questions.length - 1);
 }
 
-function Surface({ card, questions, history, readers, person, margin }: Props) {
+function Surface({ card, questions, history, readers, person, margin }: InspectPageProps) {
     const [at, setAt] = useState(() => firstOpen(questions, 0));
     const [by, setBy] = useState(person);
     const [codes, setCodes] = useState<Record<string, string>>({});

@@ -16,29 +16,7 @@ import { CardHeading } from '../parts/CardHeading';
 import { Sheet, Title } from '../parts/Sheet';
 import { both, StaleSheet } from '../parts/StaleSheet';
 import { useAsk } from '../parts/useAsk';
-import type {
-    CardProps,
-    ChoicesProps,
-    ClaimLineProps,
-    FootageProps,
-    IntakeProps,
-    LineProps,
-    MarginProps,
-    PhotoProps,
-    PreviewProps,
-} from '../types/generated/props';
-
-interface Props {
-    card: CardProps | null;
-    values: IntakeProps;
-    choices: ChoicesProps;
-    margin: MarginProps | null;
-    claimLine: ClaimLineProps | null;
-    photos: PhotoProps[];
-    revision: number | null;
-    footage: FootageProps | null;
-    person: string;
-}
+import type { IntakePageProps, IntakeProps, LineProps, PreviewProps } from '../types/generated/props';
 
 const Plain = styled(Link)`
     color: inherit;
@@ -46,11 +24,11 @@ const Plain = styled(Link)`
     margin-right: 14px;
 `;
 
-export default function Intake(props: Props) {
+export default function Intake(props: IntakePageProps) {
     return <Surface key={props.card?.tag ?? 'new'} {...props} />;
 }
 
-function Surface({ card, values, choices, margin, claimLine, photos, revision, footage, person }: Props) {
+function Surface({ card, values, choices, margin, claimLine, photos, revision, footage, person }: IntakePageProps) {
     const form = useForm<Values>({ ...values });
     // What is corrected: the card as it was when this page was loaded, and not as others have saved it since.
     const [base, setBase] = useState({ values, revision });
@@ -91,7 +69,7 @@ function Surface({ card, values, choices, margin, claimLine, photos, revision, f
             form.put(`/cards/${card.tag}`, {
                 preserveScroll: true,
                 onSuccess: ({ props }) => {
-                    const now = props as unknown as Props;
+                    const now = props as unknown as IntakePageProps;
                     take(now.values, { ...now.values }, now.revision);
                 },
             });

@@ -4,7 +4,7 @@ import { Caution, MarginLook } from '../frame/Margin';
 import { Ceilings } from '../kit/Ceilings';
 import { Sheet, Title } from '../parts/Sheet';
 import { buttonLook } from '../parts/Button';
-import type { KitItemProps, KitListProps } from '../types/generated/props';
+import type { KitItemProps, KitPageProps } from '../types/generated/props';
 
 const Item = styled.li`
     display: grid;
@@ -57,7 +57,7 @@ const SheetLink = styled(Link)<{ $quiet?: boolean }>`
 `;
 
 /** Everything the house owns that data passes through, with what each link carries and how that is known. */
-export default function Kit({ lists }: { lists: KitListProps[] }) {
+export default function Kit({ lists }: KitPageProps) {
     return (
         <>
             <Head title="Kit" />

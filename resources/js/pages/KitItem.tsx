@@ -10,16 +10,7 @@ import { sent, start, startParts, type Fields, type Part } from '../kit/values';
 import { Button } from '../parts/Button';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { both, StaleSheet } from '../parts/StaleSheet';
-import type { CeilingProps, KitFormProps, KitPartsProps, SeenProps, SightingProps } from '../types/generated/props';
-
-interface Props {
-    form: KitFormProps;
-    ceilings: CeilingProps[];
-    sightings: SightingProps[];
-    trouble: SeenProps[];
-    /** How it stands in the books, in short. */
-    state: string;
-}
+import type { KitFormProps, KitItemPageProps, KitPartsProps, SeenProps, SightingProps } from '../types/generated/props';
 
 const Row = styled.fieldset`
     border: 0;
@@ -52,11 +43,11 @@ const Wrong = styled.p`
     margin-top: 8px;
 `;
 
-export default function KitItem(props: Props) {
+export default function KitItem(props: KitItemPageProps) {
     return <Surface key={`${props.form.kind} ${props.form.key ?? 'new'}`} {...props} />;
 }
 
-function Surface({ form, ceilings, sightings, trouble, state }: Props) {
+function Surface({ form, ceilings, sightings, trouble, state }: KitItemPageProps) {
     // What is corrected: as it was when this page was loaded, and not as others have saved it since.
     const [base, setBase] = useState({ fields: start(form.fields), parts: JSON.stringify(startParts(form)), state });
     const [fields, setFields] = useState<Fields>(() => start(form.fields));
@@ -79,7 +70,7 @@ function Surface({ form, ceilings, sightings, trouble, state }: Props) {
         },
         onError: setErrors,
         onSuccess: ({ props }: { props: unknown }) => {
-            const now = props as Props;
+            const now = props as KitItemPageProps;
             take(now.form, start(now.form.fields), startParts(now.form), now.state);
         },
     };

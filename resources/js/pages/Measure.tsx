@@ -11,25 +11,7 @@ import { RunningSheet } from '../parts/RunningSheet';
 import { Sheet, Title } from '../parts/Sheet';
 import { useFollow } from '../parts/useFollow';
 import { RunTable } from '../run/RunTable';
-import type {
-    CardProps,
-    ClaimLineProps,
-    CourseProps,
-    RunningProps,
-    MarginProps,
-    OrderProps,
-    RunProps,
-} from '../types/generated/props';
-
-interface Props {
-    card: CardProps;
-    claimLine: ClaimLineProps;
-    course: CourseProps | null;
-    runs: RunProps[];
-    going: RunningProps | null;
-    order: OrderProps;
-    margin: MarginProps;
-}
+import type { MeasurePageProps } from '../types/generated/props';
 
 const Other = styled.p`
     margin-top: 12px;
@@ -40,13 +22,13 @@ const Other = styled.p`
     }
 `;
 
-export default function Measure(props: Props) {
+export default function Measure(props: MeasurePageProps) {
     return <Surface key={props.card.tag} {...props} />;
 }
 
-function Surface({ card, claimLine, course, runs, going, order, margin }: Props) {
+function Surface({ card, claimLine, course, runs, running, order, margin }: MeasurePageProps) {
     const state = useOrder(card.tag, 'speed', order);
-    const now = useFollow(going, ['claimLine', 'course', 'runs', 'order']);
+    const now = useFollow(running, ['claimLine', 'course', 'runs', 'order']);
     const { slot } = state;
     const measured = runs.some((run) => run.write !== null);
 
@@ -66,7 +48,7 @@ function Surface({ card, claimLine, course, runs, going, order, margin }: Props)
                             </p>
                         )}
                     </div>
-                    {going === null ? (
+                    {running === null ? (
                         <Button
                             quiet={measured}
                             data-main=""
@@ -90,10 +72,10 @@ function Surface({ card, claimLine, course, runs, going, order, margin }: Props)
                         <CourseTrace course={course} />
                     </Sheet>
                 )}
-                {going === null ? (
+                {running === null ? (
                     <OrderPanel kind="speed" order={order} state={state} />
                 ) : (
-                    <RunningSheet going={now ?? going} />
+                    <RunningSheet running={now ?? running} />
                 )}
                 <Other>
                     Measured elsewhere? <Link href={`/measure/${card.tag}/typed`}>Type the figures in</Link>. A real

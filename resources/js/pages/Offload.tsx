@@ -9,16 +9,7 @@ import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { usePage } from '@inertiajs/react';
-import type { CardProps, MarginProps, RouteProps } from '../types/generated/props';
-
-interface Props {
-    card: CardProps;
-    amount: string;
-    routes: RouteProps[];
-    count: number;
-    leftOut: string[];
-    margin: MarginProps;
-}
+import type { OffloadPageProps, RouteProps } from '../types/generated/props';
 
 const Ask = styled(Form)`
     display: flex;
@@ -58,11 +49,11 @@ const LeftOut = styled.ul`
     margin-top: 12px;
 `;
 
-export default function Offload(props: Props) {
+export default function Offload(props: OffloadPageProps) {
     return <Surface key={`${props.card.tag} ${props.amount}`} {...props} />;
 }
 
-function Surface({ card, amount, routes, count, leftOut, margin }: Props) {
+function Surface({ card, amount, routes, count, leftOut, margin }: OffloadPageProps) {
     const [asked, setAsked] = useState(amount);
     const [shown, setShown] = useState(0);
     const errors = usePage().props.errors as Record<string, string>;

@@ -6,7 +6,7 @@ import { Caution, MarginLook, Reasons } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { Sheet, Title } from '../parts/Sheet';
 import { VerdictMark } from '../parts/VerdictMark';
-import type { OpinionProps, OpinionsProps } from '../types/generated/props';
+import type { OpinionPageProps, OpinionProps, OpinionsProps } from '../types/generated/props';
 
 const Ask = styled.div`
     display: flex;
@@ -64,7 +64,7 @@ const Case = styled.details`
 `;
 
 /** Figures from anywhere, judged as the house would judge them. Nothing is entered. */
-export default function Opinion({ opinions }: { opinions: OpinionsProps | null }) {
+export default function Opinion({ opinions }: OpinionPageProps) {
     const [error, setError] = useState<string | undefined>();
     const [busy, setBusy] = useState(false);
     return (

@@ -2,9 +2,10 @@ import { Head, useForm } from '@inertiajs/react';
 import { Button } from '../parts/Button';
 import { PasswordField } from '../parts/fields';
 import { Door } from './SignIn';
+import type { PasswordPageProps } from '../types/generated/props';
 
 /** One's own password; one that somebody else gave is changed before anything else. */
-export default function Password({ name, must, least }: { name: string; must: boolean; least: number }) {
+export default function Password({ name, must, least }: PasswordPageProps) {
     const form = useForm({ now: '', password: '', again: '' });
     const field = (key: 'now' | 'password' | 'again') => ({
         name: key,

@@ -5,15 +5,7 @@ import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { PersonProps, RoleProps, SignInProps } from '../types/generated/props';
-
-interface Props {
-    people: PersonProps[];
-    roles: RoleProps[];
-    signIns: SignInProps[];
-    once: { name: string; password: string } | null;
-    errors: Record<string, string>;
-}
+import type { PeoplePageProps } from '../types/generated/props';
 
 const Once = styled.p`
     border: 1.5px solid var(--rust);
@@ -43,7 +35,13 @@ const Acts = styled.td`
 `;
 
 /** Who signs in here, as what, and when they did. */
-export default function People({ people, roles, signIns, once, errors }: Props) {
+export default function People({
+    people,
+    roles,
+    signIns,
+    once,
+    errors,
+}: PeoplePageProps & { errors: Record<string, string> }) {
     const form = useForm({ name: '', role: 'technician' });
     const choices = roles.map((role) => ({ key: role.role, label: role.role, detail: role.may }));
     const act = (path: string) => {

@@ -5,15 +5,7 @@ import { Caution, MarginLook } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { ChoiceProps, QuoteProps, ReferenceProps } from '../types/generated/props';
-
-interface Props {
-    references: ReferenceProps[];
-    quotes: QuoteProps[];
-    forms: ChoiceProps[];
-    tiers: ChoiceProps[];
-    today: string;
-}
+import type { PricesPageProps } from '../types/generated/props';
 
 const Ask = styled.form`
     display: grid;
@@ -40,7 +32,7 @@ const Plain = styled.button`
 `;
 
 /** What such cards cost: the house's own quotes, their median for each kind, and which cards were too good to be true. */
-export default function Prices({ references, quotes, forms, tiers, today }: Props) {
+export default function Prices({ references, quotes, forms, tiers, today }: PricesPageProps) {
     const form = useForm({ form: 'sd', tier: '30', capacity: '', price: '', quoted_on: today, source: '' });
     const text = (field: 'capacity' | 'price' | 'quoted_on' | 'source') => ({
         name: field,

@@ -17,17 +17,7 @@ import { BadPlaces, Meaning } from '../prove/Meaning';
 import { ReadInSheet } from '../prove/ReadInSheet';
 import { TheirsRows } from '../prove/TheirsRows';
 import { ProvingWaysSheet } from '../prove/ProvingWaysSheet';
-import type {
-    CardProps,
-    CoreProps,
-    ErasureProps,
-    RunningProps,
-    UnfinishedProofProps,
-    MarginProps,
-    OrderProps,
-    ProvingWaysProps,
-    TheirsProps,
-} from '../types/generated/props';
+import type { CoreProps, ProvePageProps } from '../types/generated/props';
 
 const Papers = styled.p`
     display: flex;
@@ -37,27 +27,14 @@ const Papers = styled.p`
     margin-top: 12px;
 `;
 
-interface Props {
-    card: CardProps;
-    left: UnfinishedProofProps | null;
-    schools: ProvingWaysProps | null;
-    erasures: ErasureProps[];
-    theirs: TheirsProps[];
-    by: string;
-    core: CoreProps | null;
-    going: RunningProps | null;
-    order: OrderProps;
-    margin: MarginProps;
-}
-
-export default function Prove(props: Props) {
+export default function Prove(props: ProvePageProps) {
     return <Surface key={props.card.tag} {...props} />;
 }
 
-function Surface({ card, core, left, schools, erasures, theirs, by, going, order, margin }: Props) {
-    const usual = schools?.recommended === 'screen' ? 'screen' : 'proof';
+function Surface({ card, core, unfinished, ways, erasures, theirs, by, running, order, margin }: ProvePageProps) {
+    const usual = ways?.recommended === 'screen' ? 'screen' : 'proof';
     const state = useOrder(card.tag, 'proof', order, usual, by);
-    const now = useFollow(going, ['core', 'order', 'left', 'schools', 'erasures']);
+    const now = useFollow(running, ['core', 'order', 'unfinished', 'ways', 'erasures']);
     const { expected } = state;
     const words = WORDS[state.school];
 
@@ -70,9 +47,9 @@ function Surface({ card, core, left, schools, erasures, theirs, by, going, order
                         <CardHeading card={card} />
                         <p>{core?.caption ?? 'Nothing has been written to it and read back yet.'}</p>
                     </div>
-                    {going === null ? (
+                    {running === null ? (
                         <Button
-                            quiet={core !== null || left?.again === false}
+                            quiet={core !== null || unfinished?.again === false}
                             data-main=""
                             isDisabled={state.slot === undefined || state.busy}
                             onPress={state.send}
@@ -86,17 +63,21 @@ function Surface({ card, core, left, schools, erasures, theirs, by, going, order
                         </Button>
                     ) : null}
                 </Title>
-                {going === null ? null : <RunningSheet going={now ?? going} />}
-                {going === null && left !== null && !left.again ? <UnfinishedProofSheet left={left} /> : null}
-                {core === null ? null : <Core core={core} tag={card.tag} />}
-                {going === null && left !== null && left.again ? <UnfinishedProofSheet left={left} /> : null}
-                {going === null && schools !== null ? (
-                    <ProvingWaysSheet schools={schools} school={state.school} setSchool={state.setSchool} />
+                {running === null ? null : <RunningSheet running={now ?? running} />}
+                {running === null && unfinished !== null && !unfinished.again ? (
+                    <UnfinishedProofSheet unfinished={unfinished} />
                 ) : null}
-                {going === null ? <OrderPanel kind="proof" order={order} state={state} /> : null}
+                {core === null ? null : <Core core={core} tag={card.tag} />}
+                {running === null && unfinished !== null && unfinished.again ? (
+                    <UnfinishedProofSheet unfinished={unfinished} />
+                ) : null}
+                {running === null && ways !== null ? (
+                    <ProvingWaysSheet ways={ways} school={state.school} setSchool={state.setSchool} />
+                ) : null}
+                {running === null ? <OrderPanel kind="proof" order={order} state={state} /> : null}
                 <ErasureRows erasures={erasures} />
                 <TheirsRows theirs={theirs} />
-                {going === null ? <ReadInSheet tag={card.tag} /> : null}
+                {running === null ? <ReadInSheet tag={card.tag} /> : null}
             </main>
             <Margin margin={margin} here={`/prove/${card.tag}`} />
         </>

@@ -8,14 +8,7 @@ import { Sheet, Title } from '../parts/Sheet';
 import { HeatSheet } from '../run/HeatSheet';
 import { VoidSheet } from '../run/VoidSheet';
 import { WayDots } from '../run/WayDots';
-import type { CardProps, MarginProps, RunSheetProps, WayProps } from '../types/generated/props';
-
-interface Props {
-    card: CardProps;
-    run: RunSheetProps;
-    person: string;
-    margin: MarginProps;
-}
+import type { RunPageProps, WayProps } from '../types/generated/props';
 
 const Facts = styled.dl`
     display: grid;
@@ -40,7 +33,7 @@ const Words = styled.div`
 `;
 
 /** One run, whole: how each figure was got, on which chain, over which region, and whether it counts. */
-export default function Run({ card, run, person, margin }: Props) {
+export default function Run({ card, run, person, margin }: RunPageProps) {
     return (
         <>
             <Head title={run.title} />

@@ -2,6 +2,7 @@ import { Head, useForm } from '@inertiajs/react';
 import styled from 'styled-components';
 import { Button } from '../parts/Button';
 import { PasswordField, TextField } from '../parts/fields';
+import type { SignInPageProps } from '../types/generated/props';
 
 export const Door = styled.main`
     position: fixed;
@@ -29,7 +30,7 @@ export const Door = styled.main`
     }
 `;
 
-export default function SignIn({ to }: { to: string }) {
+export default function SignIn({ to }: SignInPageProps) {
     const form = useForm({ name: '', password: '', to });
     return (
         <Door>

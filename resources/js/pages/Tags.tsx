@@ -6,12 +6,7 @@ import { buttonLook } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
 import { Sheet, Title } from '../parts/Sheet';
 import { TagSheetPicture } from '../tags/TagSheetPicture';
-import type { ChoiceProps, TagSheetProps } from '../types/generated/props';
-
-interface Props {
-    sheet: TagSheetProps;
-    kinds: ChoiceProps[];
-}
+import type { TagsPageProps } from '../types/generated/props';
 
 const PrintLink = styled.a<{ $quiet?: boolean }>`
     ${buttonLook}
@@ -28,7 +23,7 @@ const Ask = styled.form`
 `;
 
 /** Which tags, on which sheet, from which label on. The address says all of it, so it can be kept. */
-export default function Tags({ sheet, kinds }: Props) {
+export default function Tags({ sheet, kinds }: TagsPageProps) {
     const errors = usePage().props.errors as Record<string, string>;
     const [cards, setCards] = useState(sheet.cards);
     const [begin, setBegin] = useState(String(sheet.begin));

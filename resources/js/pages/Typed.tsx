@@ -7,15 +7,7 @@ import { SelectField, TextField } from '../parts/fields';
 import { NameField } from '../parts/NameField';
 import { Sheet, Title } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
-import type { CardProps, ChainChoicesProps, MarginProps, TypedCheckProps } from '../types/generated/props';
-
-interface Props {
-    card: CardProps;
-    chain: ChainChoicesProps;
-    today: string;
-    person: string;
-    margin: MarginProps;
-}
+import type { TypedCheckProps, TypedPageProps } from '../types/generated/props';
 
 interface Reading extends Record<string, string> {
     way: string;
@@ -59,7 +51,7 @@ const Grid = styled.div`
 `;
 
 /** Figures from elsewhere, in any unit; size, time and speed are held against each other while they are typed. */
-export default function Typed({ card, chain, today, person, margin }: Props) {
+export default function Typed({ card, chain, today, person, margin }: TypedPageProps) {
     const form = useForm({
         readings: [{ ...EMPTY, way: 'write' }, EMPTY] as Reading[],
         reader: '',

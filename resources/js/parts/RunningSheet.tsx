@@ -48,18 +48,18 @@ const STOPPED: Record<string, string> = {
 };
 
 /** A run under way: share done, rate now, time left, and what happens when it is stopped. */
-export function RunningSheet({ going }: { going: RunningProps }) {
-    const { progress } = going;
+export function RunningSheet({ running }: { running: RunningProps }) {
+    const { progress } = running;
     const share = progress?.share ?? 0;
     const what =
-        going.away !== null
-            ? `waiting for ${going.away}, which is away; nobody else takes it`
-            : going.waiting || progress === null
+        running.away !== null
+            ? `waiting for ${running.away}, which is away; nobody else takes it`
+            : running.waiting || progress === null
               ? 'waiting for the station’s worker'
-              : describe(going);
+              : describe(running);
     return (
-        <Sheet title={`A ${going.kind} is going`} caption={what} aside={percent(share)}>
-            <Bar value={100 * share} aria-label={`Progress of the ${going.kind}`}>
+        <Sheet title={`A ${running.kind} is going`} caption={what} aside={percent(share)}>
+            <Bar value={100 * share} aria-label={`Progress of the ${running.kind}`}>
                 <div className="track">
                     <div
                         className={progress?.phase === 'reading' ? 'fill' : 'fill writing'}
@@ -73,27 +73,27 @@ export function RunningSheet({ going }: { going: RunningProps }) {
                         {progress?.rate == null ? '–' : `${megabytes(progress.rate / 1e6)} MB/s now`}
                         {progress?.left == null ? '' : ` · ${progress.left} left`}
                     </span>
-                    <p>{STOPPED[going.kind] ?? 'Stopped, what was measured whole counts.'}</p>
+                    <p>{STOPPED[running.kind] ?? 'Stopped, what was measured whole counts.'}</p>
                 </div>
                 <Button
                     quiet
-                    isDisabled={going.stopping}
+                    isDisabled={running.stopping}
                     onPress={() => {
-                        router.post(`/runs/${going.id}/stop`, {}, { preserveScroll: true });
+                        router.post(`/runs/${running.id}/stop`, {}, { preserveScroll: true });
                     }}
                 >
-                    {going.stopping ? 'Stopping…' : 'Stop this run'}
+                    {running.stopping ? 'Stopping…' : 'Stop this run'}
                 </Button>
             </Row>
         </Sheet>
     );
 }
 
-function describe(going: RunningProps): string {
-    const { progress } = going;
+function describe(running: RunningProps): string {
+    const { progress } = running;
     if (progress === null) {
         return '';
     }
-    const run = going.runs > 1 ? `run ${progress.run} of ${going.runs}, ` : '';
+    const run = running.runs > 1 ? `run ${progress.run} of ${running.runs}, ` : '';
     return `${run}${progress.phase}: ${size(progress.at)} of ${size(progress.of)}`;
 }

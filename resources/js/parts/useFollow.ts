@@ -12,14 +12,14 @@ const SO_FAR = 20_000;
  *
  * @returns how it stands by now
  */
-export function useFollow(going: RunningProps | null, only: string[]): RunningProps | null {
-    const now = useRun(going?.id ?? null);
+export function useFollow(running: RunningProps | null, only: string[]): RunningProps | null {
+    const now = useRun(running?.id ?? null);
     const asked = useRef(0);
-    const isOver = going !== null && now === null;
+    const isOver = running !== null && now === null;
     const phase = `${now?.progress?.phase ?? ''} ${now?.progress?.run ?? 0}`;
     useEffect(() => {
         if (isOver) {
-            router.reload({ only: [...only, 'frame', 'going', 'margin'] });
+            router.reload({ only: [...only, 'frame', 'running', 'margin'] });
         }
         // eslint-disable-next-line react-hooks/exhaustive-deps -- the names are written where this is called, and never change
     }, [isOver]);
@@ -33,5 +33,5 @@ export function useFollow(going: RunningProps | null, only: string[]): RunningPr
         }
         // eslint-disable-next-line react-hooks/exhaustive-deps -- only when it comes to another passage
     }, [phase]);
-    return now ?? going;
+    return now ?? running;
 }

@@ -63,16 +63,16 @@ const NAMES = { proof: 'Full proof', screen: 'Quick screen' } as const;
 
 /** Both ways of proving a card, with what each takes, proves and leaves open. */
 export function ProvingWaysSheet({
-    schools,
+    ways,
     school,
     setSchool,
 }: {
-    schools: ProvingWaysProps;
+    ways: ProvingWaysProps;
     school: School;
     setSchool: (school: School) => void;
 }) {
     return (
-        <Sheet title="Two ways" caption={schools.reason}>
+        <Sheet title="Two ways" caption={ways.reason}>
             <Pair
                 aria-label="How to prove it"
                 value={school}
@@ -80,8 +80,8 @@ export function ProvingWaysSheet({
                     setSchool(key as School);
                 }}
             >
-                <Way value="proof" way={schools.proof} chosen={school} recommended={schools.recommended} />
-                <Way value="screen" way={schools.screen} chosen={school} recommended={schools.recommended} />
+                <Way value="proof" way={ways.proof} chosen={school} recommended={ways.recommended} />
+                <Way value="screen" way={ways.screen} chosen={school} recommended={ways.recommended} />
             </Pair>
         </Sheet>
     );

@@ -17,24 +17,24 @@ const Row = styled.div`
 `;
 
 /** A proof that was stopped, crashed or unplugged can go on from where it was. */
-export function UnfinishedProofSheet({ left }: { left: UnfinishedProofProps }) {
+export function UnfinishedProofSheet({ unfinished }: { unfinished: UnfinishedProofProps }) {
     const [error, setError] = useState<string | undefined>();
     return (
-        <Sheet title={left.again ? 'Once more' : 'A proof was left'} caption={left.where}>
+        <Sheet title={unfinished.again ? 'Once more' : 'Unfinished proof'} caption={unfinished.where}>
             <Row>
                 <div>
-                    {left.again
+                    {unfinished.again
                         ? 'Take the card out, count to ten, put it back, then read.'
                         : 'First it looks for the stamps of that run, so that it goes on with the same card. ' +
                           'A new proof begins at the start and removes what the old one wrote.'}
                     {error === undefined ? null : <p className="wrong">{error}</p>}
                 </div>
                 <Button
-                    quiet={left.again}
+                    quiet={unfinished.again}
                     onPress={() => {
                         router.post(
-                            `/runs/${left.run}/go-on`,
-                            { again: left.again },
+                            `/runs/${unfinished.run}/go-on`,
+                            { again: unfinished.again },
                             {
                                 preserveScroll: true,
                                 onError: (errors) => {
@@ -44,7 +44,7 @@ export function UnfinishedProofSheet({ left }: { left: UnfinishedProofProps }) {
                         );
                     }}
                 >
-                    {left.again ? 'Read it once more' : 'Go on with that proof'}
+                    {unfinished.again ? 'Read it once more' : 'Go on with that proof'}
                 </Button>
             </Row>
         </Sheet>

@@ -180,7 +180,7 @@ export interface PulseProps {
     tray: TagProps[];
     cards: number;
     mark: string;
-    going: RunningProps | null;
+    running: RunningProps | null;
 }
 
 export interface StageProps {
@@ -565,6 +565,171 @@ export interface OpinionsProps {
     count: number;
     expected: number | null;
     differing: number;
+}
+
+export interface BenchPageProps {
+    benches: BenchProps[];
+    readers: PlaceProps[];
+    hosts: PlaceProps[];
+}
+
+export interface ComparePageProps {
+    compare: CompareProps;
+}
+
+export interface CopyPageProps {
+    card: CardProps;
+    copies: CopyProps[];
+    slots: CopySlotProps[];
+    folders: string[];
+    chain: ChainChoicesProps;
+    running: RunningProps | null;
+    today: string;
+    person: string;
+    margin: MarginProps;
+}
+
+export interface ErasedPageProps {
+    lines: ErasureProps[];
+    count: number;
+    older: number | null;
+    isNewest: boolean;
+}
+
+export interface FitsPageProps {
+    sheet: FitSheetProps;
+}
+
+export interface ImportPageProps {
+    import: ImportProps | null;
+    fields: ChoiceProps[];
+}
+
+export interface InspectPageProps {
+    card: CardProps;
+    questions: QuestionProps[];
+    history: SeenProps[];
+    readers: ChoiceProps[];
+    person: string;
+    margin: MarginProps;
+}
+
+export interface IntakePageProps {
+    card: CardProps | null;
+    values: IntakeProps;
+    choices: ChoicesProps;
+    margin: MarginProps | null;
+    claimLine: ClaimLineProps | null;
+    photos: PhotoProps[];
+    revision: number | null;
+    footage: FootageProps | null;
+    person: string;
+}
+
+export interface KitItemPageProps {
+    form: KitFormProps;
+    state: string;
+    ceilings: CeilingProps[];
+    sightings: SightingProps[];
+    trouble: SeenProps[];
+}
+
+export interface KitPageProps {
+    lists: KitListProps[];
+}
+
+export interface LimitsPageProps {
+    limits: LimitsProps;
+}
+
+export interface MeasurePageProps {
+    card: CardProps;
+    claimLine: ClaimLineProps;
+    course: CourseProps | null;
+    runs: RunProps[];
+    running: RunningProps | null;
+    order: OrderProps;
+    margin: MarginProps;
+}
+
+export interface OffloadPageProps {
+    card: CardProps;
+    amount: string;
+    routes: RouteProps[];
+    count: number;
+    leftOut: string[];
+    margin: MarginProps;
+}
+
+export interface OpinionPageProps {
+    opinions: OpinionsProps | null;
+}
+
+export interface PasswordPageProps {
+    name: string;
+    must: boolean;
+    least: number;
+}
+
+export interface PeoplePageProps {
+    people: PersonProps[];
+    roles: RoleProps[];
+    signIns: SignInProps[];
+    once: GivenPasswordProps | null;
+}
+
+export interface PricesPageProps {
+    references: ReferenceProps[];
+    quotes: QuoteProps[];
+    forms: ChoiceProps[];
+    tiers: ChoiceProps[];
+    today: string;
+}
+
+export interface ProvePageProps {
+    card: CardProps;
+    core: CoreProps | null;
+    unfinished: UnfinishedProofProps | null;
+    ways: ProvingWaysProps | null;
+    erasures: ErasureProps[];
+    theirs: TheirsProps[];
+    by: string;
+    running: RunningProps | null;
+    order: OrderProps;
+    margin: MarginProps;
+}
+
+export interface RunPageProps {
+    card: CardProps;
+    run: RunSheetProps;
+    person: string;
+    margin: MarginProps;
+}
+
+export interface SignInPageProps {
+    to: string;
+}
+
+export interface TagsPageProps {
+    sheet: TagSheetProps;
+    kinds: ChoiceProps[];
+}
+
+export interface TwinsPageProps {
+    groups: TwinGroupProps[];
+}
+
+export interface TypedPageProps {
+    card: CardProps;
+    chain: ChainChoicesProps;
+    today: string;
+    person: string;
+    margin: MarginProps;
+}
+
+export interface GivenPasswordProps {
+    name: string;
+    password: string;
 }
 
 export interface PersonProps {

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Page;
+
+use App\Props\Bench\BenchProps;
+use App\Props\Bench\PlaceProps;
+
+/** All that the page Bench shows. */
+final readonly class BenchPageProps implements PageProps
+{
+    /**
+     * @param  list<BenchProps>  $benches
+     * @param  list<PlaceProps>  $readers
+     * @param  list<PlaceProps>  $hosts
+     */
+    public function __construct(
+        public array $benches,
+        public array $readers,
+        public array $hosts,
+    ) {}
+}

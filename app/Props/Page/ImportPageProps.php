@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Page;
+
+use App\Props\Import\ImportProps;
+use App\Props\Label\ChoiceProps;
+
+/** All that the page Import shows. */
+final readonly class ImportPageProps implements PageProps
+{
+    /**
+     * @param  list<ChoiceProps>  $fields
+     */
+    public function __construct(
+        public ?ImportProps $import,
+        public array $fields,
+    ) {}
+}

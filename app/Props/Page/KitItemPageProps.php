@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Page;
+
+use App\Props\Inspect\SeenProps;
+use App\Props\Kit\CeilingProps;
+use App\Props\Kit\KitFormProps;
+use App\Props\Kit\SightingProps;
+
+/** All that the page KitItem shows. */
+final readonly class KitItemPageProps implements PageProps
+{
+    /**
+     * @param  string  $state  how it stands in the books, in short
+     * @param  list<CeilingProps>  $ceilings
+     * @param  list<SightingProps>  $sightings
+     * @param  list<SeenProps>  $trouble
+     */
+    public function __construct(
+        public KitFormProps $form,
+        public string $state,
+        public array $ceilings,
+        public array $sightings,
+        public array $trouble,
+    ) {}
+}

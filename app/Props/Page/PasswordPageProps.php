@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Page;
+
+/** All that the page Password shows. */
+final readonly class PasswordPageProps implements PageProps
+{
+    /**
+     * @param  bool  $must  whether the one in use was given by somebody else
+     * @param  int  $least  characters
+     */
+    public function __construct(
+        public string $name,
+        public bool $must,
+        public int $least,
+    ) {}
+}

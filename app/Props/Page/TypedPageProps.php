@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Page;
+
+use App\Props\Label\CardProps;
+use App\Props\Margin\MarginProps;
+use App\Props\Typed\ChainChoicesProps;
+
+/** All that the page Typed shows. */
+final readonly class TypedPageProps implements PageProps
+{
+    public function __construct(
+        public CardProps $card,
+        public ChainChoicesProps $chain,
+        public string $today,
+        public string $person,
+        public MarginProps $margin,
+    ) {}
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Props\Label\ChoiceProps;
+use App\Types\TypeScript;
+use LogicException;
+use Tests\Support\ChoiceProps as Another;
+use Tests\TestCase;
+
+final class TypeScriptTest extends TestCase
+{
+    public function test_props_become_an_interface(): void
+    {
+        self::assertStringContainsString("export interface ChoiceProps {\n    key: string;\n", (new TypeScript())->of([Another::class]));
+    }
+
+    public function test_two_classes_of_one_name_are_refused(): void
+    {
+        $this->expectException(LogicException::class);
+        $this->expectExceptionMessage('have one name in TypeScript');
+        (new TypeScript())->of([ChoiceProps::class, Another::class]);
+    }
+
+    /** What a page takes is said in PHP alone. */
+    public function test_no_page_types_its_own_props(): void
+    {
+        foreach ((array) glob(resource_path('js/pages/*.tsx')) as $file) {
+            $page = basename((string) $file, '.tsx');
+            $code = (string) file_get_contents((string) $file);
+            self::assertTrue(class_exists("App\\Props\\Page\\{$page}PageProps"), "{$page} has no class of props");
+            self::assertMatchesRegularExpression("/export default function {$page}\\([^)]*\\b{$page}PageProps\\b/", $code, $page);
+        }
+    }
+}
