@@ -48,7 +48,7 @@ final readonly class Ledger
             $json = json_encode($line, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n";
             if (file_put_contents(self::file(), $json, FILE_APPEND | LOCK_EX) !== strlen($json)) {
                 throw new RuntimeException(
-                    'What is to be erased could be written down neither in the books nor in '.self::file().'. Nothing was erased.',
+                    'What is to be erased could be written down neither in the database nor in '.self::file().'. Nothing was erased.',
                 );
             }
         }

@@ -52,7 +52,7 @@ final readonly class ErrorPage
         return match (true) {
             $missing instanceof ModelNotFoundException => [
                 404,
-                'Not in the books',
+                'Not found',
                 'No '.
                 Str::lower(class_basename($missing->getModel())).
                 ' is known as “'.

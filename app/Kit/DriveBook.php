@@ -107,7 +107,7 @@ final readonly class DriveBook implements Book
         $drive = $key === null ? new Drive() : Drive::query()->where('tag', $key)->firstOrFail();
         $host = $input->text('host_id', 20);
         if ($host !== '' && ! Host::query()->whereKey((int) $host)->exists()) {
-            $input->wrong('host_id', 'This host is no longer in the books. Choose another one.');
+            $input->wrong('host_id', 'This host is no longer in the kit. Choose another one.');
         }
         $columns = [
             'tag' => $input->tag(Drive::class, $key),

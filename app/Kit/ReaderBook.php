@@ -115,7 +115,7 @@ final readonly class ReaderBook implements Book
         $reader = $key === null ? new Reader() : Reader::query()->where('tag', $key)->firstOrFail();
         $cable = $input->text('cable_id', 20);
         if ($cable !== '' && ! Cable::query()->whereKey((int) $cable)->exists()) {
-            $input->wrong('cable_id', 'This cable is no longer in the books. Choose another one.');
+            $input->wrong('cable_id', 'This cable is no longer in the kit. Choose another one.');
         }
         $columns = [
             'tag' => $input->tag(Reader::class, $key),

@@ -36,7 +36,7 @@ test('two pages on one card: the later one is told what the other changed, and b
     await other.goto('/intake/QS-027');
     await other.getByLabel('Seller').fill('Quay Street Photo II');
     await other.getByRole('button', { name: /Save the label/ }).click();
-    await expect(other.getByRole('button', { name: /as it stands in the books/ })).toBeVisible();
+    await expect(other.getByRole('button', { name: /as saved/ })).toBeVisible();
     await page.locator('[name=lot]').fill('L-77');
     await page.getByRole('button', { name: /Save the label/ }).click();
     await expect(page.getByText(/Wren changed Seller from/)).toBeVisible();
@@ -45,7 +45,7 @@ test('two pages on one card: the later one is told what the other changed, and b
     await expect(page.getByLabel('Seller')).toHaveValue('Quay Street Photo II');
     await expect(page.locator('[name=lot]')).toHaveValue('L-77');
     await page.getByRole('button', { name: /Save the label/ }).click();
-    await expect(page.getByRole('button', { name: /as it stands in the books/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /as saved/ })).toBeVisible();
     await page.reload();
     await expect(page.locator('[name=lot]')).toHaveValue('L-77');
 });

@@ -20,23 +20,23 @@ test('a table is seen before it is entered, and can be cancelled', async ({ page
         await expect(page.getByRole('heading', { name: 'cards.csv' })).toBeVisible();
     };
     await choose();
-    await expect(page.getByRole('table', { name: 'Rows that cannot be entered' }).getByRole('row')).toHaveCount(3);
+    await expect(page.getByRole('table', { name: 'Rows that cannot be added' }).getByRole('row')).toHaveCount(3);
     await expect(page.getByRole('cell', { name: '“free” is not a price' })).toBeVisible();
     expect(await barriers(page)).toEqual([]);
     await page.getByRole('button', { name: 'Cancel' }).click();
     await expect(page.getByRole('heading', { name: 'Cards from a table' })).toBeVisible();
     await page.goto('/intake/IN-1');
-    await expect(page.getByText('Not in the books')).toBeVisible();
+    await expect(page.getByText('Not found')).toBeVisible();
 
     await choose();
     await page.getByRole('button', { name: /Paid/ }).click();
     await page.getByRole('option', { name: 'left out' }).click();
     await expect(page.getByRole('cell', { name: 'The capacity is empty.' })).toBeVisible();
     await expect(page.getByRole('cell', { name: '“free” is not a price' })).toBeHidden();
-    await page.getByRole('button', { name: 'Enter 1 card' }).click();
+    await page.getByRole('button', { name: 'Add 1 card' }).click();
     await expect(page).toHaveURL('/intake/IN-1');
     await expect(page.getByLabel('Serial')).toHaveValue('IN-SN-1');
-    await expect(page.getByLabel('Price of one')).toHaveValue('');
+    await expect(page.getByLabel('Unit price')).toHaveValue('');
 });
 
 test('what is no table or no photo gets a sentence', async ({ page }) => {
@@ -86,13 +86,13 @@ test('a request of 50 MB is answered with a sentence by the server too', async (
 
 test('a lot is entered at once and its tags are laid out', async ({ page }) => {
     await page.goto('/intake');
-    await page.getByLabel(/The whole line/).fill('Tindle Classic 32GB microSDHC I C10');
+    await page.getByLabel(/whole label line/).fill('Tindle Classic 32GB microSDHC I C10');
     await expect(page.getByLabel('Capacity')).toHaveValue('32 GB');
     await page.getByLabel('Tag', { exact: true }).fill('LOT-08');
-    await page.getByLabel('How many like it').fill('3');
+    await page.getByLabel('How many of these').fill('3');
     await page.getByLabel('Lot', { exact: true }).fill('L 88');
     await page.getByLabel(/Serials/).fill('L88-1\nL88-2');
-    await page.getByRole('button', { name: 'Enter these 3 cards' }).click();
+    await page.getByRole('button', { name: 'Add these 3 cards' }).click();
     await expect(page).toHaveURL('/intake/LOT-08');
     await page.getByRole('link', { name: 'Print the tags of its lot' }).click();
     await expect(page.getByRole('img', { name: '3 tags from label 1 on: LOT-08, LOT-09, LOT-10' })).toBeVisible();
@@ -120,7 +120,7 @@ test('by keyboard: gear behind the menu is changed, and a quote is kept', async 
     await page.goto('/prices');
     await page.getByLabel('Capacity').fill('128 GB');
     await page.getByLabel('Price', { exact: true }).fill('43.00 EUR');
-    await page.getByLabel('Asked by').fill('Lamplight Cameras');
+    await page.getByLabel('Seller').fill('Lamplight Cameras');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('cell', { name: 'Lamplight Cameras', exact: true })).toBeVisible();
 });
@@ -207,7 +207,7 @@ test('by keyboard: a verdict is overruled in writing, both are seen, and it is t
     await page.keyboard.type('Wren');
     await page.keyboard.press('Enter');
     await expect(margin.getByText('No reason was given. Say why the evidence is wrong')).toBeVisible();
-    await margin.getByLabel('Why the evidence is wrong').focus();
+    await margin.getByLabel('Reason').focus();
     await page.keyboard.type('dropped from the ladder');
     await page.keyboard.press('Enter');
     const note = margin.getByRole('note', { name: 'Overruled' });
@@ -216,8 +216,8 @@ test('by keyboard: a verdict is overruled in writing, both are seen, and it is t
     await expect(margin.getByRole('heading', { name: 'Unproven' })).toBeVisible();
     await expect(page.getByRole('option', { name: /^QS-044 Unproven → Shaky/ })).toBeVisible();
 
-    await margin.getByText('Take the overruling back').click();
-    await margin.getByLabel('Why the derived one stands again').fill('it was QS-045');
-    await margin.getByRole('button', { name: 'Let the derived verdict stand' }).click();
+    await margin.getByText('Withdraw the override').click();
+    await margin.getByLabel('Reason for withdrawing it').fill('it was QS-045');
+    await margin.getByRole('button', { name: 'Use the derived verdict' }).click();
     await expect(note).toHaveCount(0);
 });

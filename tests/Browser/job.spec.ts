@@ -25,12 +25,12 @@ test('by mouse: a card that wraps is found out', async ({ page }) => {
     await page.getByLabel('Claims to write').fill('85 MB/s');
     await page.getByLabel('Footage on it').fill('20 GB');
     await page.getByText('one row', { exact: true }).click();
-    await page.getByRole('button', { name: 'Enter this card' }).click();
+    await page.getByRole('button', { name: 'Add this card' }).click();
     await expect(page).toHaveURL(/\/intake\/MOUSE-1/);
     await expect(page.locator('[data-verdict=Unproven]')).toBeVisible();
 
     await page.getByRole('link', { name: 'Look at it before plugging in' }).click();
-    await expect(page.getByLabel('Who looks')).toHaveValue('Wren');
+    await expect(page.getByLabel('Your name')).toHaveValue('Wren');
     for (const answer of [
         /one row/,
         /sharp and as it should be/,
@@ -50,7 +50,7 @@ test('by mouse: a card that wraps is found out', async ({ page }) => {
     await page.getByRole('link', { name: 'Measure its speed' }).click();
     await page.getByRole('button', { name: /Slot/ }).click();
     await page.getByRole('option', { name: /Tray 3/ }).click();
-    await page.getByRole('button', { name: /The made-up card in it/ }).click();
+    await page.getByRole('button', { name: /Simulated card/ }).click();
     await page.getByRole('option', { name: 'has a quarter of the memory and starts over' }).click();
     await page.getByRole('button', { name: 'Measure this card' }).click();
     await measured(page);
@@ -88,7 +88,7 @@ test('by keyboard alone: an honest card is found sound', async ({ page }) => {
     await press('n');
     await expect(page.getByRole('heading', { name: 'A new card' })).toBeVisible();
     // The label's line has the focus; what it says fills the fields.
-    await expect(page.getByLabel(/The whole line/)).toBeFocused();
+    await expect(page.getByLabel(/whole label line/)).toBeFocused();
     await page.keyboard.type('Hallbeck Sea Wall 32GB SDHC I');
     await expect(page.getByLabel('Maker and series')).toHaveValue('Hallbeck Sea Wall');
     let keys = 0;
@@ -116,7 +116,7 @@ test('by keyboard alone: an honest card is found sound', async ({ page }) => {
     // It is looked at first: one question at a time, each answered by a key.
     await press('g');
     await expect(page.getByText('Turn it over.').first()).toBeVisible();
-    await expect(page.getByLabel('Who looks')).toHaveValue('Wren');
+    await expect(page.getByLabel('Your name')).toHaveValue('Wren');
     await press('a');
     await expect(page.getByText('2 of 7', { exact: true })).toBeVisible();
     for (const [key, place] of [
@@ -157,7 +157,7 @@ test('by keyboard alone: an honest card is found sound', async ({ page }) => {
 
     await press('g');
     await expect(page).toHaveURL(/\/offload\/KEYS-1/);
-    await expect(page.getByRole('heading', { name: /home in/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /done in/ })).toBeVisible();
     await expect(page.getByRole('img', { name: /The pinch is/ })).toBeVisible();
 });
 
@@ -165,16 +165,16 @@ test('a real folder is proven and left as it was, and a run can be stopped from 
     await page.goto('/prove/QS-023');
     await page.getByRole('button', { name: /Slot/ }).click();
     await page.getByRole('option', { name: /Bay 2/ }).click();
-    await page.getByLabel('Prove how much').fill('50 MB');
+    await page.getByLabel('Amount to prove').fill('50 MB');
     await page.getByRole('button', { name: 'Prove this card' }).click();
     await expect(page.getByText('All of 50 MB came back as written.')).toBeVisible({ timeout: 20_000 });
     await expect(page.getByText('Proven for 50 MB of 64 GB only.')).toBeVisible();
 
-    await page.getByLabel('Prove how much').fill('fifty');
+    await page.getByLabel('Amount to prove').fill('fifty');
     await page.getByRole('button', { name: 'Prove again' }).click();
     await expect(page.getByText('“fifty” is not a size.')).toBeVisible();
 
-    await page.getByLabel('Prove how much').fill('30 GB');
+    await page.getByLabel('Amount to prove').fill('30 GB');
     await page.getByRole('button', { name: 'Prove again' }).click();
     await page.getByRole('button', { name: 'Stop this run' }).click();
     await expect(page.getByRole('button', { name: 'Prove again' })).toBeVisible({ timeout: 20_000 });

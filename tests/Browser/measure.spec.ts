@@ -14,7 +14,7 @@ test('figures from elsewhere: the unit slip is named while typing, and the figur
     await expect(first).toContainText('315.8 MB/s · 2 526 Mb/s');
     await expect(page.getByLabel('Typed by')).toHaveValue('Wren');
     await page.getByLabel('How it was measured').fill('another program');
-    await page.getByRole('button', { name: 'Keep this figure' }).click();
+    await page.getByRole('button', { name: 'Save this figure' }).click();
     await expect(page).toHaveURL(/\/measure\/QS-033$/);
     await expect(page.getByRole('table', { name: 'Runs' })).toContainText('typed in');
 });
@@ -25,14 +25,14 @@ test('a complaint stands on the row that it is about', async ({ page }) => {
     const second = page.getByRole('group', { name: 'Figure 2' });
     await second.getByLabel('Size').fill('10 GB');
     await expect(page.getByLabel('Typed by')).toHaveValue('Wren');
-    await page.getByRole('button', { name: 'Keep this figure' }).click();
+    await page.getByRole('button', { name: 'Save this figure' }).click();
     await expect(second).toContainText('Give a speed, or a size and a time');
     await expect(page.getByRole('group', { name: 'Figure 1' })).not.toContainText('Give a speed');
 });
 
 test('a copy by stopwatch, all with the space bar', async ({ page }) => {
     await page.goto('/measure/QS-027/copy');
-    await expect(page.getByRole('button', { name: 'Start the watch' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Start the stopwatch' })).toBeVisible();
     await page.keyboard.press('Space');
     await expect(page.getByRole('button', { name: 'Lap: copied' })).toBeVisible();
     await page.waitForTimeout(300);
@@ -41,7 +41,7 @@ test('a copy by stopwatch, all with the space bar', async ({ page }) => {
     await page.keyboard.press('Space');
     await expect(page.getByLabel('Copied after')).toHaveValue(/^0:0\d\.\d$/);
     await expect(page.getByLabel('Verified after')).toHaveValue(/^0:0\d\.\d$/);
-    await page.getByRole('button', { name: 'Stop the watch' }).click();
+    await page.getByRole('button', { name: 'Stop the stopwatch' }).click();
     // While somebody types, the space bar makes a space and no lap.
     await page.getByLabel('Note').fill('');
     await page.getByLabel('Note').press('a');
@@ -50,11 +50,11 @@ test('a copy by stopwatch, all with the space bar', async ({ page }) => {
     await expect(page.getByLabel('Note')).toHaveValue('a b');
     await page.getByLabel('Copied after').fill('1:37');
     await page.getByLabel('Verified after').fill('3:49');
-    await page.getByLabel('How much was copied').fill('20 GB');
+    await page.getByLabel('Amount copied').fill('20 GB');
     await expect(page.getByText('206.2 MB/s')).toBeVisible();
     await expect(page.getByText('87.34 MB/s')).toBeVisible();
-    await expect(page.getByLabel('Who held the watch')).toHaveValue('Wren');
-    await page.getByRole('button', { name: 'Keep these times' }).click();
+    await expect(page.getByLabel('Timed by')).toHaveValue('Wren');
+    await page.getByRole('button', { name: 'Save these times' }).click();
     await expect(page.getByText('“Done” meant copied and verified.')).toBeVisible();
 });
 
@@ -65,16 +65,16 @@ test('a run is voided with a reason, and the verdict follows at once', async ({ 
         .last()
         .click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('speed run');
-    await expect(page.getByLabel('Who says so')).toHaveValue('Wren');
+    await expect(page.getByLabel('Your name')).toHaveValue('Wren');
     await page.getByRole('button', { name: 'Void this run' }).click();
     await expect(page.getByText('No reason was given. Say why this run counts no longer')).toBeVisible();
-    await page.getByLabel('Why it counts no longer').fill('wrong card in the slot');
+    await page.getByLabel('Reason').fill('wrong card in the slot');
     await page.getByRole('button', { name: 'Void this run' }).click();
     await expect(page.getByText('this one is out of every verdict')).toBeVisible();
     await page.getByRole('link', { name: 'All runs of QS-041' }).click();
     await expect(page.getByRole('table', { name: 'Runs' })).toContainText('voided: wrong card in the slot');
     await page.goBack();
-    await page.getByLabel('Why it counts again').fill('it was the right one');
+    await page.getByLabel('Reason for counting it again').fill('it was the right one');
     await page.getByRole('button', { name: 'Count it again' }).click();
     await expect(page.getByText('counts again: it was the right one')).toBeVisible();
 });

@@ -51,7 +51,7 @@ for (const path of PAGES) {
         await expect(page.getByRole('main')).toBeVisible();
         expect(await barriers(page)).toEqual([]);
         // The other theme differs in colours alone.
-        await page.getByRole('button', { name: 'night cart' }).click();
+        await page.getByRole('button', { name: 'dark' }).click();
         await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
         expect(await barriers(page, 'color-contrast')).toEqual([]);
         expect(complaints).toEqual([]);
@@ -119,7 +119,7 @@ test('the theme follows the system until it is switched, and is kept', async ({ 
     await page.emulateMedia({ colorScheme: 'dark' });
     await page.goto('/intake');
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
-    await page.getByRole('button', { name: 'day paper' }).click();
+    await page.getByRole('button', { name: 'light' }).click();
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'day');
     await page.reload();
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'day');
@@ -138,7 +138,7 @@ test('a mistake in the label is answered under its field and nothing typed is lo
 
 test('a label explains itself while it is typed', async ({ page }) => {
     await page.goto('/intake');
-    await page.getByLabel(/The whole line/).fill('Corvane Glide 128GB SDXC I U3 V60 250MB/s');
+    await page.getByLabel(/whole label line/).fill('Corvane Glide 128GB SDXC I U3 V60 250MB/s');
     await expect(page.getByText('V60 cannot stand on a UHS-I card')).toBeVisible();
     await expect(page.getByText('60 MB/s = 480 Mb/s')).toBeVisible();
     await expect(page.getByText('taken as the read claim')).toBeVisible();
@@ -149,7 +149,7 @@ test('a label explains itself while it is typed', async ({ page }) => {
 
     // What the line no longer says is taken back; what was typed by hand stays.
     await page.getByLabel('Footage on it').fill('20 GB');
-    await page.getByLabel(/The whole line/).fill('Corvane Glide 64GB SDXC II U3 V60');
+    await page.getByLabel(/whole label line/).fill('Corvane Glide 64GB SDXC II U3 V60');
     await expect(page.getByLabel('Capacity')).toHaveValue('64 GB');
     await expect(page.getByLabel('Claims to read')).toHaveValue('');
     await expect(page.getByLabel('Footage on it')).toHaveValue('20 GB');

@@ -34,11 +34,15 @@ for (const path of VIEWS) {
         await page.goto(path);
         await expect(page.getByRole('main')).toBeVisible();
         for (const theme of ['day', 'night']) {
-            await page.evaluate((name) => document.documentElement.setAttribute('data-theme', name), theme);
+            await page.evaluate((name) => {
+                document.documentElement.setAttribute('data-theme', name);
+            }, theme);
             for (const width of WIDTHS) {
                 await page.setViewportSize({ width, height: 800 });
                 // A picture is drawn anew once its width is known.
-                await expect(async () => expect(await touching(page)).toEqual([])).toPass({ timeout: 3000 });
+                await expect(async () => {
+                    expect(await touching(page)).toEqual([]);
+                }).toPass({ timeout: 3000 });
             }
         }
     });
@@ -63,7 +67,7 @@ test('with 2,000 cards none touch either, and the line still tells its counts', 
         mimeType: 'text/csv',
         buffer: Buffer.from(['Tag,Label,Footage on it,Price', ...rows].join('\n')),
     });
-    await page.getByRole('button', { name: /Enter 2.?000/ }).click({ timeout: 30_000 });
+    await page.getByRole('button', { name: /Add 2.?000/ }).click({ timeout: 30_000 });
     await page.waitForURL(/intake\/L-0000/, { timeout: 60_000 });
     for (const path of [
         '/intake/L-0000',
@@ -78,7 +82,9 @@ test('with 2,000 cards none touch either, and the line still tells its counts', 
         await expect(page.getByRole('main')).toBeVisible();
         for (const width of WIDTHS) {
             await page.setViewportSize({ width, height: 800 });
-            await expect(async () => expect(await touching(page)).toEqual([])).toPass({ timeout: 3000 });
+            await expect(async () => {
+                expect(await touching(page)).toEqual([]);
+            }).toPass({ timeout: 3000 });
         }
     }
 });

@@ -8,7 +8,7 @@ test('a core sample is looked into by key, button and wheel, down to a bad place
     await expect(where).toHaveText('the whole card');
     await core.focus();
     await page.keyboard.press('b');
-    await expect(where).toHaveText(/^from byte [\d ]+, /);
+    await expect(where).toHaveText(/^from byte [\d\s]+, /);
     await expect(core).toHaveAccessibleName(/bytes scrambled/);
     const first = await where.textContent();
     await page.keyboard.press('b');
@@ -42,8 +42,8 @@ test('a raw card is erased only when its tag and a name are given; then it is in
     await expect(page.getByText('All of 512 MB came back as written.')).toBeVisible({ timeout: 40_000 });
     await expect(page.getByRole('table', { name: 'Erased' })).toContainText('Wren');
     // A cache inside the card could have answered: it can be read once more.
-    await page.getByRole('button', { name: 'Read it once more' }).click();
-    await expect(page.getByRole('button', { name: 'Read it once more' })).toBeVisible({ timeout: 40_000 });
+    await page.getByRole('button', { name: 'Read it again' }).click();
+    await expect(page.getByRole('button', { name: 'Read it again' })).toBeVisible({ timeout: 40_000 });
     expect(await barriers(page)).toEqual([]);
 });
 
@@ -73,8 +73,8 @@ test('a proof that was stopped goes on from its place', async ({ page }) => {
     // As soon as something is written: a stand-in is through in seconds.
     await expect(page.getByRole('progressbar')).toHaveAttribute('aria-valuenow', /[1-9]/);
     await page.getByRole('button', { name: 'Stop this run' }).click();
-    await expect(page.getByRole('button', { name: 'Go on with that proof' })).toBeVisible({ timeout: 20_000 });
-    await page.getByRole('button', { name: 'Go on with that proof' }).click();
+    await expect(page.getByRole('button', { name: 'Continue that proof' })).toBeVisible({ timeout: 20_000 });
+    await page.getByRole('button', { name: 'Continue that proof' }).click();
     await expect(page.getByText(/^All of 63.86 GB came back as written/)).toBeVisible({ timeout: 20_000 });
 });
 
@@ -87,10 +87,10 @@ test('the result file goes out and is read back in, and the sheet is a PDF', asy
     expect(download.suggestedFilename()).toBe('result-QS-026.json');
     const [chooser] = await Promise.all([
         page.waitForEvent('filechooser'),
-        page.getByRole('button', { name: 'Read a result file in' }).click(),
+        page.getByRole('button', { name: 'Import a result file' }).click(),
     ]);
     await chooser.setFiles(await download.path());
-    await expect(page.getByText('Every run of that file is in the books already: nothing was added.')).toBeVisible();
+    await expect(page.getByText('Every run of that file is here already: nothing was added.')).toBeVisible();
     const sheet = await page.request.get('/prove/QS-026/evidence.pdf');
     expect((await sheet.body()).subarray(0, 5).toString()).toBe('%PDF-');
 });

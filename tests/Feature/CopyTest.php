@@ -165,9 +165,9 @@ final class CopyTest extends TestCase
             '“soon” is not a length of time. Write minutes and seconds as 4:42, or 14m51s, 33 min, 3.7 s.',
         ];
         yield 'half a file' => [['files' => '1.5'], 'files', 'The number of files was “1.5”: give a whole number, or leave it empty.'];
-        yield 'an unknown drive' => [['drive' => '9999'], 'drive', 'This drive is in no book. Choose one of the list, or none.'];
+        yield 'an unknown drive' => [['drive' => '9999'], 'drive', 'This drive is not in the kit. Choose one of the list, or none.'];
         yield 'nobody' => [['by' => ''], 'by', 'Nobody is named. Write who held the watch.'];
-        yield 'an unknown port' => [['port' => '9999'], 'port', 'This port is in no book. Choose one of the list.'];
+        yield 'an unknown port' => [['port' => '9999'], 'port', 'This port is not in the kit. Choose one of the list.'];
     }
 
     /** @param  array<string, mixed>  $change */

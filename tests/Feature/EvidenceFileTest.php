@@ -163,7 +163,7 @@ final class EvidenceFileTest extends TestCase
         self::assertSame(3, $card->runs()->count());
         $this->post("/cards/{$card->tag}/results", [
             'result' => UploadedFile::fake()->createWithContent('result.json', $json),
-        ])->assertSessionHasErrors(['result' => 'Every run of that file is in the books already: nothing was added.']);
+        ])->assertSessionHasErrors(['result' => 'Every run of that file is here already: nothing was added.']);
         $this->post("/cards/{$card->tag}/results")->assertSessionHasErrors([
             'result' => 'No result file was given. Choose one that was made here or elsewhere by this program (result-….json).',
         ]);

@@ -178,7 +178,7 @@ final class KitTest extends TestCase
         yield 'a tag that is taken' => ['readers', self::reader(['tag' => 'R1']), 'tag', 'is the tag of another one already'];
         yield 'no name' => ['readers', self::reader(['name' => ' ']), 'name', 'The name is empty'];
         yield 'no such link' => ['readers', self::reader(['uplink' => 'usb9']), 'uplink', 'The link “usb9” is not one of the list'];
-        yield 'a cable nobody has' => ['readers', self::reader(['cable_id' => '999']), 'cable_id', 'no longer in the books'];
+        yield 'a cable nobody has' => ['readers', self::reader(['cable_id' => '999']), 'cable_id', 'no longer in the kit'];
         yield 'no slot' => ['readers', self::reader(['slots' => []]), 'slots', 'reads nothing'];
         yield 'two slots of one name' => [
             'readers',

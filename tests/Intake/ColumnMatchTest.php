@@ -103,10 +103,8 @@ final class ColumnMatchTest extends TestCase
                 self::assertSame($field === 'serials' ? 'serial' : $field, ColumnMatch::guess([$label])->fields[0] ?? null, $label);
             }
         }
-        foreach (
-            ['Speed marks' => 'marks', 'Turn it over: rows of '.
-                'contacts' => 'contact_rows', 'Came by way of' => 'provenance'] as $label => $field
-        ) {
+        $others = ['Speed marks' => 'marks', 'Contact rows (turn it over)' => 'contact_rows', 'Source' => 'provenance'];
+        foreach ($others as $label => $field) {
             self::assertStringContainsString($label, $forms);
             self::assertSame($field, ColumnMatch::guess([$label])->fields[0] ?? null);
         }

@@ -33,8 +33,8 @@ final class JudgeCommand extends Command
         if ($isAll === is_string($path)) {
             return $this->refuse(
                 $isAll
-                    ? '--all judges the cards in the books: leave the file out, or --all.'
-                    : 'Give a file: a case, a list of cases, or a result file. Or say --all for every card in the books.',
+                    ? '--all judges the cards of this house: leave the file out, or --all.'
+                    : 'Give a file: a case, a list of cases, or a result file. Or say --all for every card of this house.',
             );
         }
         try {

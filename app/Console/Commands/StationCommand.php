@@ -44,7 +44,7 @@ final class StationCommand extends Command
             $this->error(
                 'No station is called “'.
                     Str::of(is_string($name = config('tally.station')) ? $name : '').
-                    '” in the books. Set TALLY_STATION in .env to one that is, or run ./start --fresh.',
+                    '” on the list of benches. Set TALLY_STATION in .env to one that is, or run ./start --fresh.',
             );
 
             return self::FAILURE;

@@ -59,7 +59,7 @@ final readonly class EvidenceController
             ? back()->withErrors([
                 'result' => $taken->isApart()
                     ? 'That file is kept here already, apart.'
-                    : 'Every run of that file is in the books already: nothing was added.',
+                    : 'Every run of that file is here already: nothing was added.',
             ])
             : back();
     }

@@ -62,7 +62,7 @@ final class KeepStopwatch extends FormRequest
                     $validator->errors()->add('copied', $fault->getMessage());
                 }
                 if ($this->filled('drive') && $this->drive() === null) {
-                    $validator->errors()->add('drive', 'This drive is in no book. Choose one of the list, or none.');
+                    $validator->errors()->add('drive', 'This drive is not in the kit. Choose one of the list, or none.');
                 }
                 $this->checkDay($validator);
                 $this->checkChain($validator);

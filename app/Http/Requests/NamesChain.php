@@ -35,7 +35,7 @@ trait NamesChain
         if ($this->filled('reader') && $reader === null) {
             $validator->errors()->add('reader', "“{$this->string('reader')}” is no reader of the kit. Choose one of the list.");
         } elseif ($this->filled('port') && $this->port() === null) {
-            $validator->errors()->add('port', 'This port is in no book. Choose one of the list.');
+            $validator->errors()->add('port', 'This port is not in the kit. Choose one of the list.');
         } elseif ($reader !== null && $this->port() === null) {
             $validator
                 ->errors()

@@ -21,7 +21,7 @@ final readonly class ColumnMatch
         'as printed',
         'print',
         'whole line',
-        'the whole line pasted or typed the fields fill themselves',
+        'paste or type the whole label line it fills the fields',
     ];
 
     /** @param  array<int, string>  $fields  column → field, or the line; columns that are left out do not appear */

@@ -50,7 +50,7 @@ final class Station extends Row
     {
         return self::here() ??
             throw ValidationException::withMessages([
-                'slot' => 'This machine is no station in the books. Set TALLY_STATION in .env to one that is.',
+                'slot' => 'This machine is not on the list of benches. Set TALLY_STATION in .env to one that is.',
             ]);
     }
 

@@ -102,14 +102,14 @@ final readonly class RunPage
                     : "{$path->practice()->print()}; the slowest link is {$path->pinch()->name}: {$path->pinch()->ceiling->source}",
             'Slot' => $run->slot?->name,
             'Region' => self::region($run),
-            'How' => $run->parameters instanceof SpeedParameters ? implode(', ', $run->parameters->words()) : null,
+            'Settings' => $run->parameters instanceof SpeedParameters ? implode(', ', $run->parameters->words()) : null,
             'Ended' => $run->state->value.
                 ($run->ended_at === null
                     ? ''
                     : ', '.$run->ended_at->format($run->source === RunSource::Device ? 'j M Y H:i' : 'j M Y').' UTC'),
             'By' => $run->recorded_by,
-            'Beside it' => $run->beside === null ? null : "{$run->beside}: kept apart from speeds that were measured alone",
-            'Said' => $run->message,
+            'At the same time' => $run->beside === null ? null : "{$run->beside}: kept apart from speeds that were measured alone",
+            'Message' => $run->message,
         ];
 
         return array_map(

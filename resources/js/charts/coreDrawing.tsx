@@ -207,7 +207,7 @@ export function Laps({ x, y, core }: { x: ScaleLinear<number, number>; y: number
         chip(
             core.size * 0.3,
             core.size * 0.7,
-            core.points === null ? 'looked at here and there' : `${core.points} places drawn`,
+            core.points === null ? 'sampled here and there' : `${core.points} places drawn`,
         );
     } else if (core.behind === null && core.upTo !== null) {
         chip(0, core.size, core.upTo, true);

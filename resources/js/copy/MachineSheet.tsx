@@ -78,7 +78,7 @@ export function MachineSheet({
                     hint={`below ${folders.join(', ')}`}
                 />
                 <Options
-                    label="Done means"
+                    label="Finished when"
                     value={form.data.verify}
                     onChange={(value) => {
                         form.setData('verify', value);

@@ -101,14 +101,14 @@ export function StopwatchSheet({
                     quiet={watch.began === null}
                 >
                     {watch.began === null
-                        ? 'Start the watch'
+                        ? 'Start the stopwatch'
                         : watch.next === null
                           ? 'All laps taken'
                           : `Lap: ${WORDS[watch.next]}`}
                 </Button>
                 {watch.began === null ? null : (
                     <Button quiet onPress={watch.stop}>
-                        Stop the watch
+                        Stop the stopwatch
                     </Button>
                 )}
                 <p>
@@ -128,7 +128,7 @@ export function StopwatchSheet({
                 }}
             >
                 <Row>
-                    <TextField {...field('size')} label="How much was copied" figures placeholder="14.7 GB" />
+                    <TextField {...field('size')} label="Amount copied" figures placeholder="14.7 GB" />
                     <TextField {...field('files')} label="Files" figures placeholder="600" />
                     <TextField {...field('copied')} label="Copied after" figures placeholder="3:49" />
                     <TextField {...field('verified')} label="Verified after" figures placeholder="not taken" />
@@ -148,7 +148,7 @@ export function StopwatchSheet({
                     <SelectField {...field('port')} label="Port" none="not known" choices={chain.ports} />
                     <SelectField {...field('drive')} label="Drive" none="not known" choices={chain.drives} />
                     <TextField {...field('on')} label="On" figures />
-                    <NameField {...field('by')} label="Who held the watch" />
+                    <NameField {...field('by')} label="Timed by" />
                 </Row>
                 <Row>
                     <div style={{ gridColumn: '1 / span 4' }}>
@@ -156,7 +156,7 @@ export function StopwatchSheet({
                     </div>
                     <div style={{ alignSelf: 'end' }}>
                         <Button type="submit" quiet isDisabled={form.processing}>
-                            Keep these times
+                            Save these times
                         </Button>
                     </div>
                 </Row>

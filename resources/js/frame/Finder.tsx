@@ -56,7 +56,7 @@ export function Finder({
 }) {
     const { contains } = useFilter({ sensitivity: 'base' });
     const targets: Target[] = [
-        { id: '/intake', label: 'Enter a new card' },
+        { id: '/intake', label: 'Add a card' },
         ...HOUSE_PAGES.map((page) => ({ id: page.href, label: page.label })),
         ...frame.stages.map((entry) => ({
             id: tag === null ? `/${entry.key}` : `/${entry.key}/${tag}`,

@@ -70,7 +70,7 @@ function Around({ shown, children }: { shown: FrameProps; children: ReactNode })
                     </span>
                     <span>
                         <HouseMenu who={page.props.who} />
-                        <AriaButton onPress={toggleTheme}>{theme === 'day' ? 'night cart' : 'day paper'}</AriaButton>
+                        <AriaButton onPress={toggleTheme}>{theme === 'day' ? 'dark' : 'light'}</AriaButton>
                         <AriaButton
                             aria-label="All keys"
                             onPress={() => {

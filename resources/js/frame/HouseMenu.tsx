@@ -10,7 +10,7 @@ export const HOUSE_PAGES = [
     { href: '/compare/limits', label: 'Which link was the limit' },
     { href: '/compare/twins', label: 'Twins: one card under two labels' },
     { href: '/prices', label: 'Prices: what such cards cost' },
-    { href: '/tags', label: 'Tags to print' },
+    { href: '/tags', label: 'Print tags' },
     { href: '/opinion', label: 'Second opinion on figures from anywhere' },
     { href: '/erased', label: 'Ledger: what was erased, by whom' },
     { href: '/benches', label: 'Benches and their slots' },

@@ -75,7 +75,7 @@ const KEYS: [string, string][] = [
     ['1 – 5', 'go to a stage'],
     ['/', 'find a card'],
     ['↑ ↓ or j k', 'move in the tray'],
-    ['n', 'enter a new card'],
+    ['n', 'add a card'],
     ['g', 'take the suggested next step'],
     ['m', 'the main action of the page'],
     ['space', 'a lap, while a stopwatch is open'],

@@ -53,7 +53,7 @@ export function OverruleAsk({ margin }: { margin: MarginProps }) {
     const stands = margin.overrule !== null;
     return (
         <Ask>
-            <summary>{stands ? 'Take the overruling back' : 'Overrule this verdict'}</summary>
+            <summary>{stands ? 'Withdraw the override' : 'Overrule this verdict'}</summary>
             <form
                 noValidate
                 onSubmit={(event) => {
@@ -64,7 +64,7 @@ export function OverruleAsk({ margin }: { margin: MarginProps }) {
                 {stands ? null : (
                     <SelectField
                         name="overrule-verdict"
-                        label="What it is instead"
+                        label="Your verdict"
                         value={form.data.verdict}
                         onChange={(value) => {
                             form.setData('verdict', value);
@@ -75,7 +75,7 @@ export function OverruleAsk({ margin }: { margin: MarginProps }) {
                 )}
                 <TextField
                     name="overrule-reason"
-                    label={stands ? 'Why the derived one stands again' : 'Why the evidence is wrong'}
+                    label={stands ? 'Reason for withdrawing it' : 'Reason for overruling'}
                     value={form.data.reason}
                     onChange={(value) => {
                         form.setData('reason', value);
@@ -85,7 +85,7 @@ export function OverruleAsk({ margin }: { margin: MarginProps }) {
                 {stands ? null : (
                     <NameField
                         name="overrule-by"
-                        label="Who overrules it"
+                        label="Overruled by"
                         value={form.data.by}
                         onChange={(value) => {
                             form.setData('by', value);
@@ -94,7 +94,7 @@ export function OverruleAsk({ margin }: { margin: MarginProps }) {
                     />
                 )}
                 <Button type="submit" quiet isDisabled={form.processing}>
-                    {stands ? 'Let the derived verdict stand' : 'Overrule'}
+                    {stands ? 'Use the derived verdict' : 'Overrule'}
                 </Button>
             </form>
         </Ask>

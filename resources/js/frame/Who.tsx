@@ -19,7 +19,7 @@ const Refused = styled.p`
 export function Who({ who }: { who: WhoProps }) {
     if (who.name === null) {
         return (
-            <span title="One person is in the books and only this machine is answered, so nobody signs in.">
+            <span title="One person is on the list and only this machine is answered, so nobody signs in.">
                 open, nobody signs in
             </span>
         );

@@ -32,7 +32,7 @@ export function ColumnTable({
 }) {
     const left = columns.filter((column) => column.field === '').length;
     return (
-        <Sheet title="Columns" caption="what each is taken for" aside={left === 0 ? 'all matched' : `${left} left out`}>
+        <Sheet title="Columns" caption="what each column is" aside={left === 0 ? 'all matched' : `${left} left out`}>
             <Columns>
                 {columns.map((column, i) => (
                     <li key={i}>

@@ -2,14 +2,14 @@ import { grouped } from '../format';
 import { Ruled, Sheet } from '../parts/Sheet';
 import type { BadCellProps, GoodRowProps } from '../types/generated/props';
 
-/** Rows that cannot be entered: which row, which column, and what would do. */
+/** Rows that cannot be added: which row, which column, and what would do. */
 export function BadRows({ bad, rows }: { bad: readonly BadCellProps[]; rows: number }) {
     return (
         <Sheet
-            title={`${grouped(rows)} ${rows === 1 ? 'row' : 'rows'} cannot be entered`}
-            caption={bad.length >= 200 ? 'the first 200 cells' : 'mend them in the table, or leave them out'}
+            title={`${grouped(rows)} ${rows === 1 ? 'row' : 'rows'} cannot be added`}
+            caption={bad.length >= 200 ? 'the first 200 cells' : 'fix them in the table, or leave them out'}
         >
-            <Ruled aria-label="Rows that cannot be entered">
+            <Ruled aria-label="Rows that cannot be added">
                 <thead>
                     <tr>
                         <th className="n">Row</th>
@@ -35,10 +35,10 @@ export function BadRows({ bad, rows }: { bad: readonly BadCellProps[]; rows: num
 export function GoodRows({ rows, good }: { rows: readonly GoodRowProps[]; good: number }) {
     return (
         <Sheet
-            title="As they would be entered"
+            title="As they would be added"
             caption={good > rows.length ? `the first ${rows.length} of ${grouped(good)}` : ''}
         >
-            <Ruled aria-label="Rows as they would be entered">
+            <Ruled aria-label="Rows as they would be added">
                 <thead>
                     <tr>
                         <th className="n">Row</th>

@@ -74,7 +74,7 @@ export function SeenTable({ seen }: { seen: readonly SeenProps[] }) {
                                 >
                                     <TextField
                                         name="reason"
-                                        label={`Why “${one.answer}” counts no longer`}
+                                        label={`Why “${one.answer}” is withdrawn`}
                                         value={reason}
                                         onChange={setReason}
                                         error={error}

@@ -34,7 +34,7 @@ export function FootageSheet({ tag, footage, person }: { tag: string; footage: F
             <Fields>
                 <TextField
                     name="footage"
-                    label="It carries"
+                    label="Footage on the card"
                     value={size}
                     onChange={setSize}
                     error={errors['footage']}
@@ -49,7 +49,7 @@ export function FootageSheet({ tag, footage, person }: { tag: string; footage: F
                             send('footage');
                         }}
                     >
-                        It carries footage
+                        Mark footage on it
                     </Button>
                 </div>
                 {footage.now === null ? null : (
@@ -78,7 +78,7 @@ export function FootageSheet({ tag, footage, person }: { tag: string; footage: F
                 )}
             </Fields>
             {footage.acts.length === 0 ? null : (
-                <Ruled aria-label="What was said of footage on it">
+                <Ruled aria-label="Footage history">
                     <thead>
                         <tr>
                             <th>On</th>

@@ -54,7 +54,7 @@ export function LabelSheet({
                 <div className="whole">
                     <TextField
                         name="line"
-                        label="The whole line, pasted or typed: the fields fill themselves"
+                        label="Paste or type the whole label line: it fills the fields"
                         value={line}
                         onChange={onLine}
                         placeholder="128GB SDXC II U3 V60 250MB/s"
@@ -94,9 +94,9 @@ export function LabelSheet({
                     <div className="whole">
                         <Options
                             {...text('contact_rows')}
-                            label="Turn it over: rows of contacts"
+                            label="Contact rows (turn it over)"
                             options={[
-                                { key: '', label: 'not looked yet' },
+                                { key: '', label: 'not checked yet' },
                                 { key: '1', label: 'one row' },
                                 { key: '2', label: 'two rows' },
                             ]}
@@ -114,7 +114,7 @@ function Left({ reading }: { reading: LineProps }) {
     }
     return (
         <NotUnderstood role="status">
-            {reading.unknown.length === 0 ? null : 'No standard knows: '}
+            {reading.unknown.length === 0 ? null : 'Not understood: '}
             {reading.unknown.map((part) => (
                 <mark key={part}>{part}</mark>
             ))}

@@ -10,17 +10,12 @@ export function OriginSheet({ text, choices, isNew }: { text: Text; choices: Cho
     return (
         <Sheet title="Where it comes from" caption="codes as they stand on the card, the rest from the bill">
             <Fields>
-                {isNew ? <TextField {...text('count')} label="How many like it" figures placeholder="1" /> : null}
+                {isNew ? <TextField {...text('count')} label="How many of these" figures placeholder="1" /> : null}
                 {many ? null : <TextField {...text('serial')} label="Serial" figures placeholder="none seen" />}
                 <TextField {...text('back_code')} label="Code on the back" figures placeholder="none seen" />
                 <TextField {...text('lot')} label="Lot" figures placeholder="not known" />
-                <SelectField
-                    {...text('provenance')}
-                    label="Came by way of"
-                    none="not recorded"
-                    choices={choices.provenances}
-                />
-                <TextField {...text('price')} label="Price of one" figures placeholder="24.90 EUR" />
+                <SelectField {...text('provenance')} label="Source" none="not recorded" choices={choices.provenances} />
+                <TextField {...text('price')} label="Unit price" figures placeholder="24.90 EUR" />
                 <TextField {...text('seller')} label="Seller" placeholder="not known" />
                 <TextField {...text('order_no')} label="Order" figures placeholder="not known" />
                 <TextField {...text('bought_on')} label="Bought on" figures placeholder="2026-11-25" />

@@ -65,7 +65,7 @@ export function MoreFields({ state, kind }: { state: Order; kind: 'speed' | 'sus
                                     { key: 'writes-first', label: 'all writes, then all reads' },
                                 ]}
                             />
-                            <TextField {...text('block')} label="Block" placeholder="what suits it" />
+                            <TextField {...text('block')} label="Block" placeholder="automatic" />
                             <TextField {...text('from')} label="Region begins at" placeholder="the start" />
                             <TextField {...text('warm_ups')} label="Warm-ups, not counted" placeholder="0" />
                             <TextField {...text('pause')} label="Pause to cool after each" placeholder="none" />
@@ -79,7 +79,7 @@ export function MoreFields({ state, kind }: { state: Order; kind: 'speed' | 'sus
                         figures={false}
                         label="Another card at the same time"
                         placeholder="none"
-                        hint="such a speed is kept apart"
+                        hint="such a speed is listed apart"
                     />
                 </div>
             </DisclosurePanel>

@@ -28,7 +28,7 @@ const Row = styled.div`
 export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; order: OrderProps; state: Order }) {
     const what = kind === 'proof' ? state.school : (PRESETS.find((one) => one.key === state.preset)?.kind ?? 'speed');
     return (
-        <Sheet title="Where and how">
+        <Sheet title="Test settings">
             <Row>
                 {kind === 'speed' ? (
                     <div className="whole">
@@ -81,22 +81,22 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                 {what === 'proof' ? (
                     <SelectField
                         name="whole_map"
-                        label="Look back"
+                        label="Stop early on a fake"
                         value={state.wholeMap ? 'no' : 'yes'}
                         onChange={(key) => {
                             state.setWholeMap(key === 'no');
                         }}
                         error={state.errors['whole_map']}
                         choices={[
-                            { key: 'yes', label: 'yes, end early on a fake', detail: 'a fake shows in the first hour' },
-                            { key: 'no', label: 'no, make the whole map', detail: 'every block, fake or not' },
+                            { key: 'yes', label: 'yes', detail: 'a fake shows in the first hour' },
+                            { key: 'no', label: 'no, map the whole card', detail: 'every block, fake or not' },
                         ]}
                     />
                 ) : null}
                 {order.asksReinserted && what === 'proof' ? (
                     <SelectField
                         name="reinserted"
-                        label="Out since the last proof"
+                        label="Taken out since the last proof"
                         value={state.reinserted ? 'yes' : 'no'}
                         onChange={(key) => {
                             state.setReinserted(key === 'yes');
@@ -123,7 +123,7 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                     <div className="whole">
                         <SelectField
                             name="stand_in"
-                            label="The made-up card in it"
+                            label="Simulated card"
                             value={state.standIn}
                             onChange={state.setStandIn}
                             choices={order.shelf.map((entry) => ({ key: entry.key, label: entry.words }))}
@@ -141,9 +141,9 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
 const KINDS = { folder: 'folder', raw: 'raw device', 'stand-in': 'stand-in' } as const;
 
 const LABELS = {
-    proof: 'Prove how much',
-    screen: 'In a file of',
-    sustained: 'Write how much, from the start',
-    speed: 'Write and read each time',
+    proof: 'Amount to prove',
+    screen: 'Test file size',
+    sustained: 'Amount to write',
+    speed: 'Amount per run',
     files: '',
 } as const;

@@ -11,7 +11,7 @@ import type { BenchPageProps, BenchProps, BenchSlotProps, PlaceProps, WhoProps }
 const KINDS = [
     { key: 'folder', label: 'folder', detail: 'where its cards are mounted' },
     { key: 'raw', label: 'raw device', detail: 'without its file system: whatever is in it is erased' },
-    { key: 'stand-in', label: 'stand-ins', detail: 'made-up cards' },
+    { key: 'stand-in', label: 'stand-ins', detail: 'simulated cards' },
 ];
 
 const Text = styled.button`
@@ -82,7 +82,7 @@ function BenchSheet({ bench, readers, may }: { bench: BenchProps; readers: Place
                     <tr>
                         <th>Slot</th>
                         <th>Behind it</th>
-                        <th>What lies in it</th>
+                        <th>Card in it</th>
                         {may ? <th>Do</th> : null}
                     </tr>
                 </thead>
@@ -247,7 +247,7 @@ function NewBench({ hosts }: { hosts: PlaceProps[] }) {
                     />
                     <div style={{ alignSelf: 'end' }}>
                         <Button type="submit" quiet>
-                            Enter this bench
+                            Add this bench
                         </Button>
                     </div>
                 </Fields>

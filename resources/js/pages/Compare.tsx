@@ -61,7 +61,7 @@ export default function Compare({ compare }: ComparePageProps) {
                         <Tabs here="/compare" />
                     </div>
                 </Title>
-                <Sheet title="What against what">
+                <Sheet title="Compare what">
                     <Ask
                         noValidate
                         onSubmit={(event) => {
@@ -116,7 +116,7 @@ export default function Compare({ compare }: ComparePageProps) {
                                 figures
                             />
                             <Button type="submit" quiet>
-                                Reckon
+                                Calculate
                             </Button>
                         </div>
                     </Ask>

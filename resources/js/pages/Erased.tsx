@@ -15,7 +15,7 @@ export default function Erased({ lines, count, older, isNewest }: ErasedPageProp
                         <h1>What was erased</h1>
                         <p>
                             {count === 0
-                                ? 'Nothing yet.'
+                                ? 'Nothing was erased yet.'
                                 : `${count} ${count === 1 ? 'line' : 'lines'}, the newest first. ` +
                                   'Each was written before the first byte went.'}
                         </p>

@@ -83,7 +83,7 @@ function Choice() {
                 <Title>
                     <div>
                         <h1>Cards from a table</h1>
-                        <p>CSV, XLSX or ODS. Nothing is entered before you have seen it and said so.</p>
+                        <p>CSV, XLSX or ODS. Nothing is added until you confirm.</p>
                     </div>
                     <FileTrigger acceptedFileTypes={['.csv', '.tsv', '.txt', '.xlsx', '.ods']} onSelect={send}>
                         <Choose data-main="" isDisabled={busy}>
@@ -100,9 +100,9 @@ function Choice() {
                         up.
                     </p>
                 </Sheet>
-                <Sheet title="The same out again" caption="every card as it stands in the books">
+                <Sheet title="Export" caption="all cards as saved">
                     <Formats>
-                        <a href="/export/cards.csv">Take them out as CSV</a>
+                        <a href="/export/cards.csv">Export as CSV</a>
                         <a href="/export/cards.xlsx">as XLSX</a>
                         <a href="/export/cards.ods">as ODS</a>
                     </Formats>
@@ -124,15 +124,15 @@ function Preview({ table, fields }: { table: ImportProps; fields: ChoiceProps[] 
     };
     return (
         <>
-            <Head title={`${table.name}, not entered yet`} />
+            <Head title={`${table.name}, not added yet`} />
             <main>
                 <Title>
                     <div>
                         <h1>{table.name}</h1>
                         <p>
-                            <b>{grouped(table.good)}</b> {table.good === 1 ? 'row' : 'rows'} can be entered
+                            <b>{grouped(table.good)}</b> {table.good === 1 ? 'row' : 'rows'} can be added
                             {table.badRows === 0 ? '' : `, ${grouped(table.badRows)} cannot and would be left out`}.
-                            Nothing is in the books yet.
+                            Nothing is saved yet.
                         </p>
                     </div>
                     <Actions>
@@ -163,7 +163,7 @@ function Preview({ table, fields }: { table: ImportProps; fields: ChoiceProps[] 
                                 );
                             }}
                         >
-                            {busy ? 'Entering…' : `Enter ${grouped(table.good)} ${table.good === 1 ? 'card' : 'cards'}`}
+                            {busy ? 'Adding…' : `Add ${grouped(table.good)} ${table.good === 1 ? 'card' : 'cards'}`}
                         </Button>
                     </Actions>
                 </Title>
@@ -180,7 +180,7 @@ function Preview({ table, fields }: { table: ImportProps; fields: ChoiceProps[] 
 function Aside() {
     return (
         <MarginLook>
-            <h2 style={{ fontSize: 22 }}>Before it is entered</h2>
+            <h2 style={{ fontSize: 22 }}>Before you add it</h2>
             <Caution
                 caution={{
                     lead: 'A table is somebody’s word.',
@@ -192,7 +192,7 @@ function Aside() {
             </p>
             <p style={{ fontSize: 13 }}>
                 <Link href="/intake" style={{ color: 'inherit' }}>
-                    Enter a single card instead
+                    Add a single card instead
                 </Link>
             </p>
         </MarginLook>

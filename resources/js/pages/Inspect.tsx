@@ -113,7 +113,7 @@ function Surface({ card, questions, history, readers, person, margin }: InspectP
                     >
                         <NameField
                             name="by"
-                            label="Who looks"
+                            label="Your name"
                             value={by}
                             onChange={setBy}
                             error={errors['by']}

@@ -85,7 +85,7 @@ function Surface({ card, values, choices, margin, claimLine, photos, revision, f
                         <div>
                             {card === null ? <h1>A new card</h1> : <CardHeading card={card} />}
                             {card === null ? (
-                                <p>Enter it as it is printed; what is not printed stays empty.</p>
+                                <p>Type it as printed; leave empty what is not printed.</p>
                             ) : (
                                 <p>
                                     <Plain href={`/tags?cards=${card.tag}`}>Print its tag</Plain>
@@ -103,13 +103,13 @@ function Surface({ card, values, choices, margin, claimLine, photos, revision, f
                             data-main=""
                             quiet={card !== null && !form.isDirty}
                             isDisabled={form.processing}
-                            detail={card !== null && !form.isDirty ? 'as it stands in the books' : 'Enter does it too'}
+                            detail={card !== null && !form.isDirty ? 'as saved' : 'Enter does it too'}
                         >
                             {card !== null
                                 ? 'Save the label'
                                 : count > 1
-                                  ? `Enter these ${count} cards`
-                                  : 'Enter this card'}
+                                  ? `Add these ${count} cards`
+                                  : 'Add this card'}
                         </Button>
                     </Title>
                     {stale === undefined ? null : (

@@ -76,10 +76,10 @@ export default function Kit({ lists }: KitPageProps) {
                     <Sheet
                         key={list.kind}
                         title={list.title}
-                        aside={<More href={`/kit/${list.kind}/new`}>Enter a {list.one}</More>}
+                        aside={<More href={`/kit/${list.kind}/new`}>Add a {list.one}</More>}
                     >
                         {list.items.length === 0 ? (
-                            <p style={{ fontSize: 13 }}>None in the books yet.</p>
+                            <p style={{ fontSize: 13 }}>None yet. Add the first.</p>
                         ) : (
                             <List>
                                 {list.items.map((item) => (

@@ -109,7 +109,7 @@ function Surface({ form, ceilings, sightings, trouble, state }: KitItemPageProps
                             </p>
                         </div>
                         <Button type="submit" data-main="" isDisabled={busy}>
-                            {form.key === null ? `Enter this ${form.one}` : `Save this ${form.one}`}
+                            {form.key === null ? `Add this ${form.one}` : `Save this ${form.one}`}
                         </Button>
                     </Title>
                     {errors['state'] === undefined ? null : (
@@ -180,7 +180,7 @@ function Surface({ form, ceilings, sightings, trouble, state }: KitItemPageProps
                                 router.delete(`/kit/${form.kind}/${form.key ?? ''}`, options);
                             }}
                         >
-                            Take it out of the books
+                            Delete it from the kit
                         </Button>
                         {errors['delete'] === undefined ? null : <Wrong role="alert">{errors['delete']}</Wrong>}
                     </>
@@ -261,7 +261,7 @@ function Sightings({ sightings }: { sightings: SightingProps[] }) {
     }
     const figure = (rate: number | null) => (rate === null ? '–' : megabytes(rate));
     return (
-        <Sheet title="Fastest seen here" caption="the best trusted run of each card; on made-up cards too">
+        <Sheet title="Fastest seen here" caption="the best trusted run of each card; on simulated cards too">
             <Ruled aria-label="Fastest seen here">
                 <thead>
                     <tr>

@@ -91,14 +91,14 @@ function Surface({ card, amount, routes, count, leftOut, margin }: OffloadPagePr
                     >
                         <TextField
                             name="amount"
-                            label="How much is on it"
+                            label="Amount to copy"
                             value={asked}
                             onChange={setAsked}
                             error={errors['amount']}
                             figures
                         />
                         <Button type="submit" quiet data-main="">
-                            Find the way
+                            Find the fastest way
                         </Button>
                     </Ask>
                 </Title>
@@ -131,7 +131,7 @@ function heading(struck: boolean, best: RouteProps | undefined): string {
     if (struck) {
         return 'left out of every plan';
     }
-    return best === undefined ? 'no way home' : `home in ${best.total}`;
+    return best === undefined ? 'no way to copy it' : `done in ${best.total}`;
 }
 
 function Table({

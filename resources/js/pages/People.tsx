@@ -112,7 +112,7 @@ export default function People({
                                                 act(`/people/${person.id}/${person.disabled ? 'enable' : 'disable'}`);
                                             }}
                                         >
-                                            {person.disabled ? 'let in again' : 'let in no longer'}
+                                            {person.disabled ? 'enable' : 'disable'}
                                         </button>
                                     </Acts>
                                 </tr>
@@ -132,7 +132,7 @@ export default function People({
                         });
                     }}
                 >
-                    <Sheet title="Somebody new" caption="a password for once is made and shown">
+                    <Sheet title="Add a person" caption="a password for once is made and shown">
                         <Fields>
                             <TextField
                                 name="name"
@@ -155,7 +155,7 @@ export default function People({
                             />
                             <div style={{ alignSelf: 'end' }}>
                                 <Button type="submit" quiet isDisabled={form.processing}>
-                                    Enter this person
+                                    Add this person
                                 </Button>
                             </div>
                         </Fields>
@@ -170,7 +170,7 @@ export default function People({
                                 <tr>
                                     <th>On</th>
                                     <th>Name</th>
-                                    <th>What came of it</th>
+                                    <th>Result</th>
                                     <th>From</th>
                                 </tr>
                             </thead>
@@ -189,7 +189,7 @@ export default function People({
                 </Sheet>
             </main>
             <MarginLook>
-                <h2 style={{ fontSize: 22 }}>Who may what</h2>
+                <h2 style={{ fontSize: 22 }}>Roles</h2>
                 {roles.map((role) => (
                     <p key={role.role} style={{ fontSize: 13 }}>
                         <b>{role.role}</b>: {role.may}.
@@ -197,8 +197,8 @@ export default function People({
                 ))}
                 <Caution
                     caution={{
-                        lead: 'Nobody is taken out.',
-                        rest: 'What somebody did keeps their name, so they are let in no longer instead.',
+                        lead: 'Nobody is deleted.',
+                        rest: 'What somebody did keeps their name, so they are disable instead.',
                     }}
                 />
             </MarginLook>

@@ -53,7 +53,7 @@ export default function Prices({ references, quotes, forms, tiers, today }: Pric
                     </div>
                 </Title>
                 <Sheet
-                    title="For a gigabyte"
+                    title="Per gigabyte"
                     caption="dots are quotes, flags the house’s cards"
                     aside="% of each kind’s median"
                 >
@@ -100,10 +100,10 @@ export default function Prices({ references, quotes, forms, tiers, today }: Pric
                         />
                         <TextField {...text('capacity')} label="Capacity" figures placeholder="128 GB" />
                         <TextField {...text('price')} label="Price" figures placeholder="41.00 EUR" />
-                        <TextField {...text('source')} label="Asked by" placeholder="a shop, a list" />
+                        <TextField {...text('source')} label="Seller" placeholder="a shop, a list" />
                         <TextField {...text('quoted_on')} label="On" figures />
                         <Button type="submit" data-main="" isDisabled={form.processing}>
-                            Keep this quote
+                            Save this quote
                         </Button>
                     </Ask>
                 </Sheet>
@@ -114,9 +114,9 @@ export default function Prices({ references, quotes, forms, tiers, today }: Pric
                                 <th>Kind</th>
                                 <th className="n">Capacity</th>
                                 <th className="n">Price</th>
-                                <th className="n">A gigabyte</th>
+                                <th className="n">Per GB</th>
                                 <th>On</th>
-                                <th>Asked by</th>
+                                <th>Seller</th>
                                 <th>
                                     <span className="sr">Take out</span>
                                 </th>
@@ -134,7 +134,7 @@ export default function Prices({ references, quotes, forms, tiers, today }: Pric
                                     <td>
                                         <Plain
                                             type="button"
-                                            aria-label={`Take out the quote of ${quote.price} by ${quote.source}`}
+                                            aria-label={`Delete the quote of ${quote.price} by ${quote.source}`}
                                             onClick={() => {
                                                 router.delete(`/prices/${quote.id}`, { preserveScroll: true });
                                             }}

@@ -131,7 +131,7 @@ function Core({ core, tag }: { core: CoreProps; tag: string }) {
                     {core.really === null ? null : (
                         <tr>
                             <td>
-                                <b>really has</b>
+                                <b>True capacity</b>
                             </td>
                             <td className="n" title={binarySize(core.capacity)}>
                                 {core.exact ? '' : 'about '}

@@ -60,7 +60,7 @@ export default function Run({ card, run, person, margin }: RunPageProps) {
                 )}
                 {run.copy === null ? null : <CopySheet copy={run.copy} linked={false} />}
                 {run.words.length === 0 ? null : (
-                    <Sheet title="What came of it">
+                    <Sheet title="Result">
                         {run.words.map((words) => (
                             <p key={words} style={{ fontSize: 13 }}>
                                 {words}
@@ -68,7 +68,7 @@ export default function Run({ card, run, person, margin }: RunPageProps) {
                         ))}
                     </Sheet>
                 )}
-                <Sheet title="How it was got">
+                <Sheet title="How it was measured">
                     <Facts>
                         {run.facts.map((fact) => (
                             <div key={fact.label} style={{ display: 'contents' }}>

@@ -38,11 +38,11 @@ export default function Tags({ sheet, kinds }: TagsPageProps) {
 
     return (
         <>
-            <Head title="Tags to print" />
+            <Head title="Print tags" />
             <main>
                 <Title>
                     <div>
-                        <h1>Tags to print</h1>
+                        <h1>Print tags</h1>
                         <p>
                             {count === 0
                                 ? 'Say which cards; the code on each tag opens its card on this machine.'
@@ -65,7 +65,7 @@ export default function Tags({ sheet, kinds }: TagsPageProps) {
                     >
                         <TextField
                             name="cards"
-                            label="Cards (Enter lays them out)"
+                            label="Cards (Enter to preview)"
                             value={cards}
                             onChange={setCards}
                             placeholder="QS-014 QS-021..QS-028"
@@ -97,7 +97,7 @@ export default function Tags({ sheet, kinds }: TagsPageProps) {
                             figures
                         />
                         <button type="submit" className="sr" tabIndex={-1}>
-                            Lay them out
+                            Preview
                         </button>
                     </Ask>
                 </Sheet>

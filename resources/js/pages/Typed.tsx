@@ -111,7 +111,7 @@ export default function Typed({ card, chain, today, person, margin }: TypedPageP
                             </p>
                         </div>
                         <Button type="submit" data-main="" isDisabled={form.processing}>
-                            {filled.length === 1 ? 'Keep this figure' : 'Keep these figures'}
+                            {filled.length === 1 ? 'Save this figure' : 'Save these figures'}
                         </Button>
                     </Title>
                     <Sheet title="Figures" caption="a speed, or a size and a time, or all three" aside="any unit">
@@ -122,7 +122,7 @@ export default function Typed({ card, chain, today, person, margin }: TypedPageP
                                 <Grid key={at} role="group" aria-label={`Figure ${at + 1}`}>
                                     <SelectField
                                         name={`way-${at}`}
-                                        label="Was it"
+                                        label="Written or read"
                                         value={reading.way}
                                         onChange={(value) => {
                                             change(at, 'way', value);
@@ -174,7 +174,7 @@ export default function Typed({ card, chain, today, person, margin }: TypedPageP
                             Add a figure
                         </Button>
                     </Sheet>
-                    <Sheet title="On which chain" caption="without it, nothing is blamed on the card">
+                    <Sheet title="Reader and port" caption="without it, nothing is blamed on the card">
                         <Grid>
                             <SelectField
                                 {...choice('reader')}

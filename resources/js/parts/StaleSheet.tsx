@@ -47,7 +47,7 @@ export function StaleSheet({
                         <tr>
                             <th>Field</th>
                             <th>When this page was loaded</th>
-                            <th>In the books now</th>
+                            <th>Saved now</th>
                             <th>Typed here</th>
                         </tr>
                     </thead>
@@ -68,7 +68,7 @@ export function StaleSheet({
                     Keep both
                 </Button>
                 <Button quiet onPress={onTheirs} detail="what was typed here is dropped">
-                    Take what is in the books
+                    Use the saved version
                 </Button>
             </p>
         </Sheet>

@@ -72,7 +72,7 @@ export function ProvingWaysSheet({
     setSchool: (school: School) => void;
 }) {
     return (
-        <Sheet title="Two ways" caption={ways.reason}>
+        <Sheet title="Full proof or quick screen" caption={ways.reason}>
             <Pair
                 aria-label="How to prove it"
                 value={school}
@@ -106,7 +106,7 @@ function Way({
                         {chosen === value ? '●' : '○'}
                     </span>
                     <b>{NAMES[value]}</b>
-                    {recommended === value ? <em>suits it now</em> : null}
+                    {recommended === value ? <em>Recommended</em> : null}
                 </div>
                 <span className="time">
                     about {way.expected}, writes {way.writes}

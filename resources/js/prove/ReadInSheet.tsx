@@ -44,7 +44,7 @@ export function ReadInSheet({ tag }: { tag: string }) {
                     }
                 }}
             >
-                <Button quiet>Read a result file in</Button>
+                <Button quiet>Import a result file</Button>
             </FileTrigger>
             <span className={error === undefined ? '' : 'wrong'} role={error === undefined ? undefined : 'alert'}>
                 {error ?? 'What was found of this card on another bench; it is checked against its hash first.'}

@@ -5,7 +5,7 @@ import type { TheirsProps } from '../types/generated/props';
 /** What other houses say of the card in files that nobody known here has signed: shown, and part of no verdict. */
 export function TheirsRows({ theirs }: { theirs: readonly TheirsProps[] }) {
     return theirs.length === 0 ? null : (
-        <Sheet title="What others say" caption="kept apart: it bears nothing on the verdict here">
+        <Sheet title="Results of other houses" caption="kept apart: it bears nothing on the verdict here">
             <Ruled aria-label="Results of other houses">
                 <thead>
                     <tr>

@@ -20,7 +20,7 @@ const Row = styled.div`
 export function UnfinishedProofSheet({ unfinished }: { unfinished: UnfinishedProofProps }) {
     const [error, setError] = useState<string | undefined>();
     return (
-        <Sheet title={unfinished.again ? 'Once more' : 'Unfinished proof'} caption={unfinished.where}>
+        <Sheet title={unfinished.again ? 'Read again' : 'Unfinished proof'} caption={unfinished.where}>
             <Row>
                 <div>
                     {unfinished.again
@@ -44,7 +44,7 @@ export function UnfinishedProofSheet({ unfinished }: { unfinished: UnfinishedPro
                         );
                     }}
                 >
-                    {unfinished.again ? 'Read it once more' : 'Go on with that proof'}
+                    {unfinished.again ? 'Read it again' : 'Continue that proof'}
                 </Button>
             </Row>
         </Sheet>

@@ -63,7 +63,7 @@ export function HeatSheet({ run }: { run: RunSheetProps }) {
                     placeholder="30 GB"
                 />
                 <Button type="submit" quiet isDisabled={form.processing}>
-                    Note the temperature
+                    Save the temperature
                 </Button>
             </Ask>
         </Sheet>

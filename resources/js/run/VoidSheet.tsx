@@ -23,7 +23,7 @@ export function VoidSheet({ run, person }: { run: RunSheetProps; person: string 
     const isVoid = run.void !== null;
     return (
         <Sheet
-            title={isVoid ? 'Voided' : 'Does it count?'}
+            title={isVoid ? 'Voided' : 'Count or void'}
             caption={
                 run.void === null
                     ? 'a run stays in the book; voided, it is out of every verdict and comparison'
@@ -49,7 +49,7 @@ export function VoidSheet({ run, person }: { run: RunSheetProps; person: string 
             >
                 <TextField
                     name="reason"
-                    label={isVoid ? 'Why it counts again' : 'Why it counts no longer'}
+                    label={isVoid ? 'Reason for counting it again' : 'Reason'}
                     value={form.data.reason}
                     onChange={(value) => {
                         form.setData('reason', value);
@@ -62,7 +62,7 @@ export function VoidSheet({ run, person }: { run: RunSheetProps; person: string 
                 ) : (
                     <NameField
                         name="by"
-                        label="Who says so"
+                        label="Your name"
                         value={form.data.by}
                         onChange={(value) => {
                             form.setData('by', value);

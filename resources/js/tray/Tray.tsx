@@ -188,7 +188,7 @@ export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; sel
             {shown.length === 0 ? (
                 <Empty>
                     {tags.length === 0
-                        ? 'No cards yet. Press n to enter the first.'
+                        ? 'No cards yet. Press n to add the first.'
                         : `No card matches “${search}”. Try its tag, size or verdict.`}
                 </Empty>
             ) : (
