@@ -207,7 +207,7 @@ test('by keyboard: a verdict is overruled in writing, both are seen, and it is t
     await page.keyboard.type('Wren');
     await page.keyboard.press('Enter');
     await expect(margin.getByText('No reason was given. Say why the evidence is wrong')).toBeVisible();
-    await margin.getByLabel('Reason').focus();
+    await margin.getByLabel('Reason for overruling').focus();
     await page.keyboard.type('dropped from the ladder');
     await page.keyboard.press('Enter');
     const note = margin.getByRole('note', { name: 'Overruled' });
