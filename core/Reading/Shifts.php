@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Reading;
 
+use Brick\Math\BigInteger;
+
 /** How far away the data of echoes belonged, and how many bytes came from each distance. */
 final class Shifts
 {
@@ -56,10 +58,6 @@ final class Shifts
 
     public static function greatestCommonDivisor(int $a, int $b): int
     {
-        while ($b !== 0) {
-            [$a, $b] = [$b, $a % $b];
-        }
-
-        return $a;
+        return BigInteger::of($a)->gcd($b)->toInt();
     }
 }

@@ -158,12 +158,8 @@ final readonly class MeasurePage
             fn (?string $note): bool => $note !== null,
         );
 
-        return new RunProps(
-            $run->id,
-            $run->kind,
-            $run->kind->label(),
-            $run->state,
-            self::chain($run),
+        return self::row(
+            $run,
             $speeds?->covers() ?? '–',
             $reading?->write?->median()->megabytes(),
             $reading?->read?->median()->megabytes(),
@@ -183,12 +179,8 @@ final readonly class MeasurePage
     {
         $record = $run->sustained();
 
-        return new RunProps(
-            $run->id,
-            $run->kind,
-            $run->kind->label(),
-            $run->state,
-            self::chain($run),
+        return self::row(
+            $run,
             $record === null ? '–' : "first {$record->write->bytes->decimal()}",
             $record?->write->rate()?->megabytes(),
             null,
@@ -214,12 +206,8 @@ final readonly class MeasurePage
     {
         $record = $run->proof();
 
-        return new RunProps(
-            $run->id,
-            $run->kind,
-            $run->kind->label(),
-            $run->state,
-            self::chain($run),
+        return self::row(
+            $run,
             $record === null ? '–' : RunPage::extent($record),
             $record?->write->rate()?->megabytes(),
             $record?->read->rate()?->megabytes(),
@@ -237,12 +225,8 @@ final readonly class MeasurePage
         $reading = $run->copied()?->reading();
         $isTooFast = $reading?->isTooFast($run->chain->fastest($card->label())) === true;
 
-        return new RunProps(
-            $run->id,
-            $run->kind,
-            $run->kind->label(),
-            $run->state,
-            self::chain($run),
+        return self::row(
+            $run,
             $reading === null ? '–' : $reading->bytes->decimal().($reading->files === null ? '' : ", {$reading->files} files"),
             null,
             $reading?->rate()?->megabytes(),
@@ -264,14 +248,33 @@ final readonly class MeasurePage
         );
     }
 
+    /**
+     * What every row begins with, and then what it was measured over, how fast, and what is to be said of it.
+     *
+     * @param  float|null  $write  MB/s
+     * @param  float|null  $read  MB/s
+     * @param  float|null  $variation  share
+     */
+    private static function row(
+        Run $run,
+        string $over,
+        ?float $write,
+        ?float $read,
+        ?float $variation,
+        string $note,
+        bool $struck,
+    ): RunProps {
+        $kind = $run->kind;
+
+        return new RunProps(
+            $run->id, $kind, $kind->label(), $run->state, self::chain($run), $over, $write, $read, $variation, $note, $struck,
+        );
+    }
+
     private static function plainRow(Run $run, string $note): RunProps
     {
-        return new RunProps(
-            $run->id,
-            $run->kind,
-            $run->kind->label(),
-            $run->state,
-            self::chain($run),
+        return self::row(
+            $run,
             '–',
             null,
             null,

@@ -2,6 +2,7 @@ import { useForm } from '@inertiajs/react';
 import styled from 'styled-components';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { VerdictMark } from '../parts/VerdictMark';
 import type { MarginProps, OverruleProps } from '../types/generated/props';
@@ -50,6 +51,7 @@ export function Overruled({ overrule }: { overrule: OverruleProps }) {
 /** A verdict is never typed; somebody who knows better says so in writing, and it can be taken back. */
 export function OverruleAsk({ margin }: { margin: MarginProps }) {
     const form = useForm({ verdict: '', reason: '', by: margin.person });
+    const field = formField(form, 'overrule-');
     const stands = margin.overrule !== null;
     return (
         <Ask>
@@ -74,25 +76,10 @@ export function OverruleAsk({ margin }: { margin: MarginProps }) {
                     />
                 )}
                 <TextField
-                    name="overrule-reason"
+                    {...field('reason')}
                     label={stands ? 'Reason for withdrawing it' : 'Reason for overruling'}
-                    value={form.data.reason}
-                    onChange={(value) => {
-                        form.setData('reason', value);
-                    }}
-                    error={form.errors.reason}
                 />
-                {stands ? null : (
-                    <NameField
-                        name="overrule-by"
-                        label="Overruled by"
-                        value={form.data.by}
-                        onChange={(value) => {
-                            form.setData('by', value);
-                        }}
-                        error={form.errors.by}
-                    />
-                )}
+                {stands ? null : <NameField {...field('by')} label="Overruled by" />}
                 <Button type="submit" quiet isDisabled={form.processing}>
                     {stands ? 'Use the derived verdict' : 'Overrule'}
                 </Button>

@@ -1,20 +1,14 @@
 import { Head, useForm } from '@inertiajs/react';
 import { Button } from '../parts/Button';
 import { PasswordField } from '../parts/fields';
+import { formField } from '../parts/formField';
 import { Door } from './SignIn';
 import type { PasswordPageProps } from '../types/generated/props';
 
 /** One's own password; one that somebody else gave is changed before anything else. */
 export default function Password({ name, must, least }: PasswordPageProps) {
     const form = useForm({ now: '', password: '', again: '' });
-    const field = (key: 'now' | 'password' | 'again') => ({
-        name: key,
-        value: form.data[key],
-        error: form.errors[key],
-        onChange: (value: string) => {
-            form.setData(key, value);
-        },
-    });
+    const field = formField(form);
     return (
         <Door>
             <Head title="Password" />

@@ -4,6 +4,7 @@ import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import type { PeoplePageProps } from '../types/generated/props';
 
@@ -43,6 +44,7 @@ export default function People({
     errors,
 }: PeoplePageProps & { errors: Record<string, string> }) {
     const form = useForm({ name: '', role: 'technician' });
+    const field = formField(form);
     const choices = roles.map((role) => ({ key: role.role, label: role.role, detail: role.may }));
     const act = (path: string) => {
         router.post(path, {}, { preserveScroll: true });
@@ -134,25 +136,8 @@ export default function People({
                 >
                     <Sheet title="Add a person" caption="a password for once is made and shown">
                         <Fields>
-                            <TextField
-                                name="name"
-                                label="Name"
-                                value={form.data.name}
-                                onChange={(value) => {
-                                    form.setData('name', value);
-                                }}
-                                error={form.errors.name}
-                            />
-                            <SelectField
-                                name="role"
-                                label="Role"
-                                value={form.data.role}
-                                onChange={(value) => {
-                                    form.setData('role', value);
-                                }}
-                                choices={choices}
-                                error={form.errors.role}
-                            />
+                            <TextField {...field('name')} label="Name" />
+                            <SelectField {...field('role')} label="Role" choices={choices} />
                             <div style={{ alignSelf: 'end' }}>
                                 <Button type="submit" quiet isDisabled={form.processing}>
                                     Add this person

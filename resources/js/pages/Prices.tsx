@@ -4,6 +4,7 @@ import { PriceRows } from '../charts/PriceRows';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import type { PricesPageProps } from '../types/generated/props';
 
@@ -34,14 +35,7 @@ const Plain = styled.button`
 /** What such cards cost: the house's own quotes, their median for each kind, and which cards were too good to be true. */
 export default function Prices({ references, quotes, forms, tiers, today }: PricesPageProps) {
     const form = useForm({ form: 'sd', tier: '30', capacity: '', price: '', quoted_on: today, source: '' });
-    const text = (field: 'capacity' | 'price' | 'quoted_on' | 'source') => ({
-        name: field,
-        value: form.data[field],
-        error: form.errors[field],
-        onChange: (value: string) => {
-            form.setData(field, value);
-        },
-    });
+    const text = formField(form);
     return (
         <>
             <Head title="Prices" />

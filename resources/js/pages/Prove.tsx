@@ -112,7 +112,7 @@ function Core({ core, tag }: { core: CoreProps; tag: string }) {
                         <th>What came back</th>
                         <th className="n">Size</th>
                         <th className="n">Bytes</th>
-                        <th>Means</th>
+                        <th>Meaning</th>
                     </tr>
                 </thead>
                 <tbody>

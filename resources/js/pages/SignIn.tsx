@@ -2,6 +2,7 @@ import { Head, useForm } from '@inertiajs/react';
 import styled from 'styled-components';
 import { Button } from '../parts/Button';
 import { PasswordField, TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
 import type { SignInPageProps } from '../types/generated/props';
 
 export const Door = styled.main`
@@ -32,6 +33,7 @@ export const Door = styled.main`
 
 export default function SignIn({ to }: SignInPageProps) {
     const form = useForm({ name: '', password: '', to });
+    const field = formField(form);
     return (
         <Door>
             <Head title="Sign in" />
@@ -47,27 +49,8 @@ export default function SignIn({ to }: SignInPageProps) {
                 }}
             >
                 <h1>Gritty Tally</h1>
-                <TextField
-                    name="name"
-                    label="Name"
-                    value={form.data.name}
-                    onChange={(value) => {
-                        form.setData('name', value);
-                    }}
-                    error={form.errors.name}
-                    autoFocus
-                    autoComplete="username"
-                />
-                <PasswordField
-                    name="password"
-                    label="Password"
-                    value={form.data.password}
-                    onChange={(value) => {
-                        form.setData('password', value);
-                    }}
-                    error={form.errors.password}
-                    autoComplete="current-password"
-                />
+                <TextField {...field('name')} label="Name" autoFocus autoComplete="username" />
+                <PasswordField {...field('password')} label="Password" autoComplete="current-password" />
                 <Button type="submit" isDisabled={form.processing}>
                     Sign in
                 </Button>

@@ -2,6 +2,7 @@ import { useForm } from '@inertiajs/react';
 import styled from 'styled-components';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { Sheet } from '../parts/Sheet';
 import type { RunSheetProps } from '../types/generated/props';
@@ -20,6 +21,7 @@ const Ask = styled.form`
 /** A run is never deleted: it is voided with a reason, and can be made to count again with another. */
 export function VoidSheet({ run, person }: { run: RunSheetProps; person: string }) {
     const form = useForm({ reason: '', by: person });
+    const field = formField(form);
     const isVoid = run.void !== null;
     return (
         <Sheet
@@ -48,28 +50,11 @@ export function VoidSheet({ run, person }: { run: RunSheetProps; person: string 
                 }}
             >
                 <TextField
-                    name="reason"
+                    {...field('reason')}
                     label={isVoid ? 'Reason for counting it again' : 'Reason'}
-                    value={form.data.reason}
-                    onChange={(value) => {
-                        form.setData('reason', value);
-                    }}
-                    error={form.errors.reason}
                     placeholder={isVoid ? '' : 'wrong card in the slot'}
                 />
-                {isVoid ? (
-                    <span />
-                ) : (
-                    <NameField
-                        name="by"
-                        label="Your name"
-                        value={form.data.by}
-                        onChange={(value) => {
-                            form.setData('by', value);
-                        }}
-                        error={form.errors.by}
-                    />
-                )}
+                {isVoid ? <span /> : <NameField {...field('by')} label="Your name" />}
                 <Button type="submit" quiet isDisabled={form.processing || run.going}>
                     {isVoid ? 'Count it again' : 'Void this run'}
                 </Button>
