@@ -14,9 +14,9 @@ use App\Stations\StationFolders;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Fluent;
 use InvalidArgumentException;
+use LogicException;
 use Symfony\Component\Console\Input\InputInterface;
 use Tally\Device\HeldFolder;
-use Tally\Device\Raw\RawDevice;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Quantity\Bytes;
 use Tally\StandIn\Medium;
@@ -97,7 +97,7 @@ final readonly class MediumAtHand
     /** The keeper of the place where a proof can be taken up again. */
     public function keeper(LaidMedium $bench): CheckpointFile
     {
-        return new CheckpointFile($this->path, $bench->runFolder());
+        return new CheckpointFile($this->path, $bench->device->facts()->folder);
     }
 
     /** Anywhere, at the terminal; but a plain folder only where the station's settings say so. */
@@ -115,15 +115,14 @@ final readonly class MediumAtHand
     {
         $bench = LaidMedium::raw($this->path, Permit::guard($this->path, $this->card, $this->why, null));
         $device = $bench->device;
-        assert($device instanceof RawDevice);
         try {
-            $now = $device->identity();
+            $now = $device->facts()->identity ?? throw new LogicException('A raw medium is something.');
             if ($this->card !== null) {
                 RightMedium::notAnother($this->path, $this->card, $device, $now, $this->why);
             }
             Ledger::enter($what, $this->path, $now, self::person(), $this->card, why: $this->why);
         } catch (Throwable $fault) {
-            $bench->clear();
+            $bench->device->close();
             throw $fault;
         }
 

@@ -25,7 +25,7 @@ abstract class ProofsMedium extends RunsOnMedium
 {
     protected function conclude(MediumAtHand $medium, LaidMedium $bench, RunKind $kind, ProofResult $result): int
     {
-        $record = ProofRecord::of($result, $bench->extent($medium->size), $bench->manner());
+        $record = ProofRecord::of($result, $bench->extent($medium->size), $bench->device->facts()->manner);
         $verdict = Judge::judge(
             new Evidence($this->label($medium, $bench), proofs: [new ProofEvidence(new Source('this run'), Chain::unnamed(), $record)]),
         );

@@ -52,7 +52,7 @@ abstract class RunsOnMedium extends Command
             return self::COULD_NOT_RUN;
         } finally {
             $watch->finish();
-            $bench?->clear();
+            $bench?->device->close();
         }
     }
 

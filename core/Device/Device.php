@@ -39,4 +39,12 @@ interface Device
      * @return bool false where the host cannot be made to forget (a file system in memory): reads then say nothing of the medium
      */
     public function forget(): bool;
+
+    public function facts(): DeviceFacts;
+
+    /** Lets go of the medium, and takes away the files that the run wrote besides others' on it. Safe to call twice. */
+    public function close(): void;
+
+    /** Lets go of it with everything left on it, for the run to be continued. */
+    public function leave(): void;
 }

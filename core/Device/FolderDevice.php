@@ -97,7 +97,7 @@ final class FolderDevice implements Device
             $file->allocate($device->size->count);
             $file->close();
         } catch (HostError $error) {
-            $device->clear();
+            $device->close();
             throw $error->isFull() ? CannotWrite::full(0, $card->given) : UnusablePath::noLargeFile($card->given, $device->size->decimal());
         }
         $device->reserved[0] = true;
@@ -105,16 +105,14 @@ final class FolderDevice implements Device
         return $device;
     }
 
-    /** @return string the name of the folder that holds its files */
-    public function folder(): string
+    public function facts(): DeviceFacts
     {
-        return $this->folder->name;
+        return new DeviceFacts($this->card->identity(), $this->folder->name);
     }
 
-    /** Leaves the files where they are, for the run to be continued. */
     public function leave(): void
     {
-        $this->close();
+        $this->closeFile();
         $this->folder->leave();
         $this->card->letGo();
     }
@@ -171,7 +169,7 @@ final class FolderDevice implements Device
 
     public function forget(): bool
     {
-        $this->close();
+        $this->closeFile();
         foreach ($this->folder->files() as $number) {
             HostCache::forget($this->folder->file($number));
         }
@@ -179,10 +177,9 @@ final class FolderDevice implements Device
         return $this->card->forgetBelow();
     }
 
-    /** Removes all that this device wrote. Safe to call twice. */
-    public function clear(): void
+    public function close(): void
     {
-        $this->close();
+        $this->closeFile();
         $this->folder->remove();
         $this->card->letGo();
     }
@@ -191,7 +188,7 @@ final class FolderDevice implements Device
     private function file(int $number, bool $make = true): OpenFile
     {
         if ($this->open === null || $this->number !== $number) {
-            $this->close();
+            $this->closeFile();
             $this->open = OpenFile::at($this->folder->file($number), Calls::READ_WRITE | ($make ? Calls::CREATE : 0));
             [$this->number, $this->pushed] = [$number, 0];
             if ($make && ! isset($this->reserved[$number]) && ! $this->card->mount->isInMemory()) {
@@ -224,7 +221,7 @@ final class FolderDevice implements Device
         }
     }
 
-    private function close(): void
+    private function closeFile(): void
     {
         $this->open?->close();
         [$this->open, $this->number] = [null, -1];

@@ -8,6 +8,7 @@ use LogicException;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\Device\Addressed;
+use Tally\Device\DeviceFacts;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Thermometer;
@@ -243,4 +244,13 @@ final class StandInDevice implements Addressed, Thermometer
 
         return array_values(array_filter($spoilt, fn (Data $piece): bool => $piece->length() > 0));
     }
+
+    public function facts(): DeviceFacts
+    {
+        return new DeviceFacts();
+    }
+
+    public function close(): void {}
+
+    public function leave(): void {}
 }

@@ -331,7 +331,7 @@ final class ProveTest extends TestCase
         $run->forceFill([
             'state' => RunState::Running,
             'lane' => null,
-            'checkpoint' => [...$checkpoint, 'folder' => $device->folder()],
+            'checkpoint' => [...$checkpoint, 'folder' => $device->facts()->folder],
         ])->save();
         $device->leave();
         DB::table('jobs')->delete();

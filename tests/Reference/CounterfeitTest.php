@@ -180,7 +180,7 @@ final class CounterfeitTest extends TestCase
             }
             $device = FolderDevice::open(HeldFolder::at($point));
             $result = FullProof::on($device, new HostClock());
-            $device->clear();
+            $device->close();
             self::assertTrue($result->forgot);
             self::assertSame([$condition, $lap], [$result->diagnosis->condition, $result->diagnosis->wrap]);
             // What the file system takes for itself is not the files'.

@@ -46,7 +46,7 @@ final class KernelFileSystemsTest extends TestCase
         $before = self::everything($point);
         $device = FolderDevice::open(HeldFolder::at($point), self::region(12));
         $result = (new SpeedRun(SpeedPlan::plain(self::region(12), 3)))->on($device, new HostClock());
-        $device->clear();
+        $device->close();
         self::assertCount(3, $result->writeRates());
         self::assertCount(3, $result->readRates());
         self::assertTrue($result->forgot);
@@ -63,7 +63,7 @@ final class KernelFileSystemsTest extends TestCase
         $free = (int) disk_free_space($point);
         $device = FolderDevice::open(HeldFolder::at($point));
         $result = (new SustainedRun())->on($device, new HostClock());
-        $device->clear();
+        $device->close();
         self::assertNull($result->cutShort);
         self::assertGreaterThan(0.95 * $free, $result->write->bytes->count);
         self::assertEqualsWithDelta($free, disk_free_space($point), self::MEGABYTE);
@@ -107,7 +107,7 @@ final class KernelFileSystemsTest extends TestCase
         $device = FolderDevice::open(HeldFolder::at($point), self::region(10));
         $pull = new Meddle(25 * self::MEGABYTE, fn (): ?string => self::shell("umount -l {$point}"));
         $result = (new SpeedRun(SpeedPlan::plain(self::region(10), 5)))->on($device, new HostClock(), $pull);
-        $device->clear();
+        $device->close();
         self::assertStringContainsString('is gone: the card was pulled out or unmounted', (string) $result->cutShort);
         self::assertCount(1, $result->reads);
         self::assertSame([], self::everything($point));
@@ -123,7 +123,7 @@ final class KernelFileSystemsTest extends TestCase
             fn (): ?string => self::shell("mount -o remount,abort {$point}; mount -o remount,ro {$point}"),
         );
         $result = (new SpeedRun(SpeedPlan::plain(self::region(10), 5)))->on($device, new HostClock(), $revoke);
-        $device->clear();
+        $device->close();
         self::assertStringContainsString('has become read-only while it was used', (string) $result->cutShort);
         self::assertCount(1, $result->reads);
         self::assertLessThan(5, count($result->writes));
@@ -138,7 +138,7 @@ final class KernelFileSystemsTest extends TestCase
             fn (): ?string => self::shell("fallocate -l $(df --output=avail -B1 {$point} | tail -1) {$point}/greedy"),
         );
         $result = (new SpeedRun(SpeedPlan::plain(self::region(40), 2)))->on($device, new HostClock(), $fill);
-        $device->clear();
+        $device->close();
         if ($result->cutShort === null) {
             // Room was found for the whole region before the other came: then nothing is lost.
             self::assertCount(2, $result->writes);

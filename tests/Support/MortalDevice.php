@@ -6,6 +6,7 @@ namespace Tests\Support;
 
 use RuntimeException;
 use Tally\Device\Addressed;
+use Tally\Device\DeviceFacts;
 use Tally\Pattern\Data;
 use Tally\Quantity\Bytes;
 
@@ -68,5 +69,20 @@ final class MortalDevice implements Addressed
         if ($this->step >= $this->dies) {
             throw new RuntimeException('killed');
         }
+    }
+
+    public function facts(): DeviceFacts
+    {
+        return $this->device->facts();
+    }
+
+    public function close(): void
+    {
+        $this->device->close();
+    }
+
+    public function leave(): void
+    {
+        $this->device->leave();
     }
 }

@@ -6,6 +6,7 @@ namespace Tests\Support;
 
 use Closure;
 use Tally\Device\Device;
+use Tally\Device\DeviceFacts;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
@@ -89,5 +90,20 @@ final class TroubledDevice implements Device
         }
 
         return false;
+    }
+
+    public function facts(): DeviceFacts
+    {
+        return $this->device->facts();
+    }
+
+    public function close(): void
+    {
+        $this->device->close();
+    }
+
+    public function leave(): void
+    {
+        $this->device->leave();
     }
 }

@@ -164,7 +164,7 @@ final class EngineBenchCommand extends Command
 
             return ['write' => $write, 'verify' => $clock->now() - $began];
         } finally {
-            $device instanceof FolderDevice ? $device->clear() : $device->close();
+            $device->close();
             @unlink($image);
         }
     }

@@ -61,7 +61,7 @@ final class ProveCommand extends ProofsMedium
         }
         if (! $medium->isRaw && $result->stopped && $this->option('keep') === true) {
             $this->complain('Its files stay in the folder. Go on with --resume; the next run there without it removes them.');
-            $bench->leave();
+            $bench->device->leave();
         }
 
         return $this->conclude($medium, $bench, RunKind::Proof, $result);

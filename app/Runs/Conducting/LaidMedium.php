@@ -11,7 +11,6 @@ use Tally\Device\Device;
 use Tally\Device\FolderDevice;
 use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
-use Tally\Device\Identity;
 use Tally\Device\Raw\Guard;
 use Tally\Device\Raw\RawDevice;
 use Tally\Pattern\Imprint;
@@ -87,22 +86,6 @@ final readonly class LaidMedium
         return new self($device, $clock, $medium->shown, true);
     }
 
-    /** What it is, asked of what is open; null for a made-up medium. */
-    public function identity(): ?Identity
-    {
-        return match (true) {
-            $this->device instanceof RawDevice => $this->device->identity(),
-            $this->device instanceof FolderDevice => $this->device->card->identity(),
-            default => null,
-        };
-    }
-
-    /** @return string|null the folder of the run, where it has one */
-    public function runFolder(): ?string
-    {
-        return $this->device instanceof FolderDevice ? $this->device->folder() : null;
-    }
-
     /**
      * How much there is to prove on it: of a folder only what its file system gave, and that is known where all was asked for.
      *
@@ -113,26 +96,5 @@ final readonly class LaidMedium
         return $this->device instanceof Addressed
             ? new Extent($this->device->size(), false)
             : new Extent($asked === null ? $this->device->size() : null, true);
-    }
-
-    /** How a raw medium is reached; null for any other. */
-    public function manner(): ?string
-    {
-        return $this->device instanceof RawDevice ? $this->device->manner() : null;
-    }
-
-    public function clear(): void
-    {
-        match (true) {
-            $this->device instanceof FolderDevice => $this->device->clear(),
-            $this->device instanceof RawDevice => $this->device->close(),
-            default => null,
-        };
-    }
-
-    /** Lets go of the medium with everything left on it, for the run to be continued. */
-    public function leave(): void
-    {
-        $this->device instanceof FolderDevice ? $this->device->leave() : $this->clear();
     }
 }

@@ -56,7 +56,7 @@ final class RunCheckpoint implements ProgressSaver
             return;
         }
         $checkpoint = $soFar();
-        $place = [...$checkpoint->pack(), 'folder' => $this->bench->runFolder()];
+        $place = [...$checkpoint->pack(), 'folder' => $this->bench->device->facts()->folder];
         $keep = ['checkpoint' => json_encode($place, JSON_THROW_ON_ERROR)];
         if ($checkpoint->read > 0) {
             $parameters = $this->run->parameters;

@@ -23,7 +23,6 @@ use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
-use Tally\Device\Raw\RawDevice;
 use Tally\Probe\Copy\TimedCopy;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Proof\Checkpoint;
@@ -99,10 +98,10 @@ final readonly class RunConductor
     private function on(LaidMedium $bench, Run $run, callable $probe): void
     {
         try {
-            $this->end($run, $probe($run, $bench, $this->watch($run, $bench->isStandIn)), $bench->clear(...));
+            $this->end($run, $probe($run, $bench, $this->watch($run, $bench->isStandIn)), $bench->device->close(...));
         } finally {
             // Also where the probe itself failed; twice does no harm.
-            $bench->clear();
+            $bench->device->close();
         }
     }
 
@@ -187,9 +186,8 @@ final readonly class RunConductor
             fn (): LaidMedium => LaidMedium::raw($path, Permit::guard($path, $run->card, $why, $this->allowed->roots())),
         );
         $device = $bench->device;
-        assert($device instanceof RawDevice);
         try {
-            $now = $device->identity();
+            $now = $device->facts()->identity ?? throw new LogicException('A raw medium is something.');
             RightMedium::asOrdered($slot->name, $run->medium, $now);
             RightMedium::notAnother($slot->name, $run->card, $device, $now, $why);
             $run->forceFill(['medium' => $now, 'medium_serial' => $now->serial])->save();
@@ -203,7 +201,7 @@ final readonly class RunConductor
                 $why,
             );
         } catch (Throwable $fault) {
-            $bench->clear();
+            $bench->device->close();
             throw $fault;
         }
 
@@ -283,15 +281,15 @@ final readonly class RunConductor
         $bench = $from === null ? $this->lay($run) : $this->layOutAgain($run, $from);
         $watch = $this->watch($run, $bench->isStandIn);
         $keeper = new RunCheckpoint($run, $bench);
-        $clear = $bench->clear(...);
+        $clear = $bench->device->close(...);
         try {
             $result =
                 $from === null
                     ? FullProof::on($bench->device, $bench->clock, $watch, $asked->size, ! $asked->wholeMap, $keeper)
                     : FullProof::continued($from, $bench->device, $bench->clock, $watch, $keeper);
             $isOver = ! $result->stopped && $result->cutShort === null;
-            $clear = $isOver || ! $keeper->hasKept() ? $clear : $bench->leave(...);
-            $record = ProofRecord::of($result, $bench->extent($asked->size), $bench->manner(), $asked->reinserted);
+            $clear = $isOver || ! $keeper->hasKept() ? $clear : $bench->device->leave(...);
+            $record = ProofRecord::of($result, $bench->extent($asked->size), $bench->device->facts()->manner, $asked->reinserted);
             $this->end(
                 $run,
                 Outcome::of(
@@ -319,7 +317,7 @@ final readonly class RunConductor
                 : QuickScreen::again($plan, $bench->device, $bench->clock, $watch);
 
         return Outcome::of(
-            ProofRecord::of($result, $bench->extent($asked->size), $bench->manner(), $asked->reinserted),
+            ProofRecord::of($result, $bench->extent($asked->size), $bench->device->facts()->manner, $asked->reinserted),
             ['write' => [], 'read' => []],
             $result->stopped,
             $result->cutShort,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Device\Raw;
 
 use Tally\Device\Addressed;
+use Tally\Device\DeviceFacts;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\EndsRun;
@@ -158,9 +159,20 @@ final class RawDevice implements Addressed
         return ! $this->isInMemory;
     }
 
+    public function facts(): DeviceFacts
+    {
+        return new DeviceFacts($this->identity(), manner: $this->manner());
+    }
+
     public function close(): void
     {
         $this->file->close();
+    }
+
+    /** What was written stays in either case: the whole medium is the run's. */
+    public function leave(): void
+    {
+        $this->close();
     }
 
     /** Whether the path, as it was given, still leads to it; a link is followed anew each time. */

@@ -30,7 +30,7 @@ final class FolderDeviceTest extends TestCase
         $device->settle();
         $device->forget();
         self::assertSame('ab', $device->read(Imprint::BLOCK - 1, 2)->bytes());
-        $device->clear();
+        $device->close();
         self::assertSame(['holiday.jpg'], self::everything($folder));
         self::assertSame('mine', file_get_contents($folder.'/holiday.jpg'));
     }
@@ -45,7 +45,7 @@ final class FolderDeviceTest extends TestCase
         self::assertSame('x', $device->read(1_073_741_824 - 1, 1)->bytes());
         self::assertSame('y', $device->read(1_073_741_824, 1)->bytes());
         self::assertCount(4, self::everything($folder), 'the folder, its marker and two files');
-        $device->clear();
+        $device->close();
     }
 
     public function test_without_a_size_it_takes_the_free_space_but_for_a_reserve(): void
@@ -53,7 +53,7 @@ final class FolderDeviceTest extends TestCase
         $folder = $this->folder();
         $device = FolderDevice::open(HeldFolder::at($folder));
         $free = (int) disk_free_space($folder);
-        $device->clear();
+        $device->close();
         self::assertGreaterThan(0, $device->size()->count);
         self::assertLessThan($free, $device->size()->count);
     }
@@ -68,7 +68,7 @@ final class FolderDeviceTest extends TestCase
         file_put_contents($left[0].'/notes.txt', 'somebody put this here');
         unset($dead);
 
-        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->clear();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->close();
         self::assertSame([basename($left[0]), basename($left[0]).'/notes.txt'], self::everything($folder));
     }
 
@@ -76,7 +76,7 @@ final class FolderDeviceTest extends TestCase
     {
         $folder = $this->folder();
         mkdir($folder.'/gritty-tally-0123456789ab');
-        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->clear();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->close();
         self::assertSame([], self::everything($folder));
     }
 
@@ -88,7 +88,7 @@ final class FolderDeviceTest extends TestCase
         mkdir($folder.'/gritty-tally-notes');
         symlink('/etc', $folder.'/gritty-tally-ba9876543210');
         $before = self::everything($folder);
-        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->clear();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->close();
         self::assertSame($before, self::everything($folder));
     }
 
@@ -99,7 +99,7 @@ final class FolderDeviceTest extends TestCase
         file_put_contents($folder.'/gritty-tally-0123456789ab/about-this-folder.txt', "My own notes\n");
         file_put_contents($folder.'/gritty-tally-0123456789ab/000000.tally', 'mine');
         $before = self::everything($folder);
-        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->clear();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->close();
         self::assertSame($before, self::everything($folder));
     }
 
@@ -113,7 +113,7 @@ final class FolderDeviceTest extends TestCase
         } catch (UnusablePath $fault) {
             self::assertStringContainsString('Another run is using', $fault->getMessage());
         } finally {
-            $first->clear();
+            $first->close();
         }
     }
 
@@ -138,7 +138,7 @@ final class FolderDeviceTest extends TestCase
             $this->expectException(HostRefused::class);
             $device->read(0, Imprint::BLOCK);
         } finally {
-            $device->clear();
+            $device->close();
         }
     }
 
@@ -177,7 +177,7 @@ final class FolderDeviceTest extends TestCase
         $device = FolderDevice::open(HeldFolder::at($this->folder('/dev/shm')), Bytes::of(Imprint::BLOCK));
         $device->write(0, new Literal('x'));
         self::assertFalse($device->forget());
-        $device->clear();
+        $device->close();
     }
 
     public function test_the_mount_of_a_folder_is_the_nearest_one(): void

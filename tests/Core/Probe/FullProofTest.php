@@ -179,7 +179,7 @@ final class FullProofTest extends TestCase
         $folder = $this->folder();
         $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(20 * Imprint::BLOCK + 777));
         $result = FullProof::on($device, new HostClock());
-        $device->clear();
+        $device->close();
         self::assertSame(20 * Imprint::BLOCK + 777, $result->core->bytes(BlockClass::Holds));
         self::assertSame([], self::everything($folder));
     }
@@ -210,7 +210,7 @@ final class FullProofTest extends TestCase
             fclose($handle);
         };
         $result = FullProof::on($troubled, new HostClock());
-        $device->clear();
+        $device->close();
         self::assertSame($at - ($at % 512), $result->core->firstBad());
         self::assertSame(1, $result->core->wrongBits());
         self::assertSame(min(512, 8 * Imprint::BLOCK + 100 - ($at - ($at % 512))), $result->core->bytes(BlockClass::Scrambled));
@@ -315,7 +315,7 @@ final class FullProofTest extends TestCase
             memory_reset_peak_usage();
             $before = memory_get_usage();
             FullProof::on($device, new HostClock());
-            $device->clear();
+            $device->close();
 
             return memory_get_peak_usage() - $before;
         };

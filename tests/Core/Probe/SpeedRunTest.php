@@ -132,7 +132,7 @@ final class SpeedRunTest extends TestCase
         $folder = $this->folder();
         $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(8 * Imprint::BLOCK));
         $result = (new SpeedRun(SpeedPlan::plain(Bytes::of(8 * Imprint::BLOCK), 3)))->on($device, new HostClock());
-        $device->clear();
+        $device->close();
         self::assertCount(3, $result->writeRates());
         self::assertCount(3, $result->readRates());
         self::assertSame(0, $result->wrong);

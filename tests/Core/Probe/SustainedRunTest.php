@@ -143,7 +143,7 @@ final class SustainedRunTest extends TestCase
             self::assertSame(48 * 1024 ** 2, $result->write->bytes->count);
             self::assertGreaterThan(0, $result->write->rate()?->bytesPerSecond);
         } finally {
-            $device->clear();
+            $device->close();
         }
         self::assertSame([], self::everything($folder));
     }
