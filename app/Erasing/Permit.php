@@ -9,6 +9,7 @@ use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
 use Illuminate\Database\QueryException;
+use Tally\Device\Fault\CannotErase;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Raw\Guard;
 use Tally\Quantity\Bytes;
@@ -34,7 +35,7 @@ final readonly class Permit
     {
         if ($card !== null && $card->footage > 0) {
             $footage = Bytes::of($card->footage)->decimal();
-            throw UnusablePath::mustNotErase(
+            throw CannotErase::mustNotErase(
                 $path,
                 "{$card->tag} still carries {$footage} of footage that is not secured. Bring it home first, and clear it on its ".
                 'Intake page.',

@@ -7,6 +7,8 @@ namespace App\Erasing;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use Tally\Device\Device;
+use Tally\Device\Fault\CannotErase;
+use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Identity;
@@ -20,7 +22,7 @@ final readonly class RightMedium
     {
         $difference = $ordered?->difference($now);
         if ($difference !== null) {
-            throw UnusablePath::notAsOrdered($place, $difference);
+            throw CannotOpen::notAsOrdered($place, $difference);
         }
     }
 
@@ -38,7 +40,7 @@ final readonly class RightMedium
         }
         $known = self::bySerial($identity->serial) ?? self::byStamps(Stamps::on($device));
         if ($known !== null && $known[0]->card_id !== $card->id) {
-            throw UnusablePath::mustNotErase(
+            throw CannotErase::mustNotErase(
                 $place,
                 "by {$known[1]} the medium in it is {$known[0]->card->tag} ({$known[0]->name()}), and the order is ".
                 "for {$card->tag}. Put the right card in; if it is the right one and has another tag by now, say why.",

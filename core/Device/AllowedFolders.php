@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Device;
 
+use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Host\RealPath;
 
@@ -36,7 +37,7 @@ final readonly class AllowedFolders
     {
         $real = $this->known($given);
         if (! is_dir($real)) {
-            throw UnusablePath::notAFolder($given);
+            throw CannotOpen::notAFolder($given);
         }
         $this->mustBeAMedium($given, $real, Mount::of($real));
 
@@ -54,7 +55,7 @@ final readonly class AllowedFolders
         $held = HeldFolder::at($given);
         // Asked once more of what is open, and not of its path.
         if (! $this->isAllowed($held->path)) {
-            throw UnusablePath::outside($given, $this->roots());
+            throw CannotOpen::outside($given, $this->roots());
         }
         $this->mustBeAMedium($given, $held->path, $held->mount);
 
@@ -72,10 +73,10 @@ final readonly class AllowedFolders
     {
         $real = $this->known($given);
         if (! is_dir($real)) {
-            throw UnusablePath::notAFolder($given);
+            throw CannotOpen::notAFolder($given);
         }
         if (Mount::of($real)->isHostsOwn() && ! $this->isPlain($real)) {
-            throw UnusablePath::onHostsDisk($given);
+            throw CannotOpen::onHostsDisk($given);
         }
 
         return $real;
@@ -90,15 +91,15 @@ final readonly class AllowedFolders
         }
         // Whether a folder outside exists is not this page's to tell.
         throw $real === null && ($this->roots === null || $this->isBelow($given))
-            ? UnusablePath::missing($given)
-            : UnusablePath::outside($given, $this->roots());
+            ? CannotOpen::missing($given)
+            : CannotOpen::outside($given, $this->roots());
     }
 
     /** @throws UnusablePath */
     private function mustBeAMedium(string $given, string $real, Mount $mount): void
     {
         if (! $mount->beginsAt($real) && ! $this->isPlain($real)) {
-            throw $mount->isHostsOwn() ? UnusablePath::notMounted($given) : UnusablePath::partOfMedium($given, $mount->point);
+            throw $mount->isHostsOwn() ? CannotOpen::notMounted($given) : CannotOpen::partOfMedium($given, $mount->point);
         }
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Device;
 
+use Tally\Device\Fault\CannotOpen;
+use Tally\Device\Fault\CannotResume;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\HostRefused;
 use Tally\Device\Fault\Told;
@@ -64,8 +66,8 @@ final class FolderDevice implements Device
         $size = $asked ?? Bytes::of($most);
         if ($size->count > $most || $size->isZero()) {
             throw RunFolder::holdsAny($card, $kept)
-                ? UnusablePath::heldByProof($card->given, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal())
-                : UnusablePath::tooSmall($card->given, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal());
+                ? CannotResume::heldByProof($card->given, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal())
+                : CannotOpen::tooSmall($card->given, Bytes::of($most)->decimal(), $asked === null ? 'some space' : $size->decimal());
         }
 
         return new self($card, RunFolder::create($card), $size);
@@ -98,7 +100,7 @@ final class FolderDevice implements Device
             $file->close();
         } catch (HostError $error) {
             $device->close();
-            throw $error->isFull() ? CannotWrite::full(0, $card->given) : UnusablePath::noLargeFile($card->given, $device->size->decimal());
+            throw $error->isFull() ? CannotWrite::full(0, $card->given) : CannotOpen::noLargeFile($card->given, $device->size->decimal());
         }
         $device->reserved[0] = true;
 

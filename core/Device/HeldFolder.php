@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Device;
 
+use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Fault\MediumGone;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Host\Calls;
@@ -34,21 +35,21 @@ final readonly class HeldFolder
     public static function at(string $given): self
     {
         if (RealPath::of($given) === null) {
-            throw UnusablePath::missing($given);
+            throw CannotOpen::missing($given);
         }
         try {
             $open = OpenFile::at($given, Calls::READ | Calls::DIRECTORY);
         } catch (HostError $error) {
             throw match ($error->errno) {
-                HostError::ENOTDIR => UnusablePath::notAFolder($given),
-                HostError::ENOENT => UnusablePath::missing($given),
-                HostError::EACCES => UnusablePath::notWritable($given),
-                default => UnusablePath::cannotOpen($given, $error->errno),
+                HostError::ENOTDIR => CannotOpen::notAFolder($given),
+                HostError::ENOENT => CannotOpen::missing($given),
+                HostError::EACCES => CannotOpen::notWritable($given),
+                default => CannotOpen::cannotOpen($given, $error->errno),
             };
         }
         $mount = Mount::ofOpen($open);
         if ($mount->readOnly || ! is_writable($open->held())) {
-            throw UnusablePath::notWritable($given);
+            throw CannotOpen::notWritable($given);
         }
 
         $kernel = new Kernel();

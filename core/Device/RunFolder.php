@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Device;
 
+use Tally\Device\Fault\CannotOpen;
+use Tally\Device\Fault\CannotResume;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Host\Calls;
@@ -73,13 +75,13 @@ final readonly class RunFolder
             $lock = OpenFile::at($open->held().'/'.self::MARKER, Calls::READ_WRITE | Calls::NO_FOLLOW);
             $isOurs = $lock->read(0, 512) === self::FIRST_LINE;
         } catch (HostError) {
-            throw UnusablePath::otherCard('the folder of its run is not on it any more');
+            throw CannotResume::otherCard('the folder of its run is not on it any more');
         }
         if (! $isOurs) {
-            throw UnusablePath::otherCard('the folder of its run was changed');
+            throw CannotResume::otherCard('the folder of its run was changed');
         }
         if (! $lock->lock()) {
-            throw UnusablePath::inUse($parent->given);
+            throw CannotOpen::inUse($parent->given);
         }
 
         return new self($name, $parent, $open, $lock);
@@ -112,7 +114,7 @@ final readonly class RunFolder
             if ($marker === null) {
                 $cleared += self::entries($open->held()) === [] && @rmdir($parent->inside($name)) ? 1 : 0;
             } elseif (! $marker->lock()) {
-                throw UnusablePath::inUse($parent->given);
+                throw CannotOpen::inUse($parent->given);
             } elseif (in_array($marker->read(0, 512), [self::FIRST_LINE, ''], true)) {
                 // The first line may be missing when the disk was full or the plug was pulled at once: an empty marker is ours too.
                 self::removeFrom($parent, $name, $open, $marker);

@@ -5,160 +5,17 @@ declare(strict_types=1);
 namespace Tally\Device\Fault;
 
 use RuntimeException;
-use Tally\Device\Host\HostError;
 
-/** A folder that cannot be measured, and why. */
-final class UnusablePath extends RuntimeException implements DeviceFault
+/** Something that cannot be done at a path: one class for each act that failed, with where and why as data. */
+abstract class UnusablePath extends RuntimeException implements DeviceFault
 {
-    public static function missing(string $given): self
+    /**
+     * @param  string  $path  as it was given; empty where it is the medium itself that is wrong
+     * @param  string  $reason  a word for code to tell reasons apart by: the name of the constructor
+     * @param  string  $message  the sentence for people
+     */
+    final protected function __construct(public readonly string $path, public readonly string $reason, string $message)
     {
-        return new self("There is no folder “{$given}”. Give the folder where the card is mounted.");
-    }
-
-    public static function notAFolder(string $given): self
-    {
-        return new self("“{$given}” is not a folder. Give the folder where the card is mounted.");
-    }
-
-    public static function notWritable(string $given): self
-    {
-        return new self("“{$given}” cannot be written to. Check the card’s lock slider, and that it is not mounted read-only.");
-    }
-
-    public static function inUse(string $given): self
-    {
-        return new self("Another run is using “{$given}” now. Wait for it to end, or stop it.");
-    }
-
-    public static function tooSmall(string $given, string $free, string $asked): self
-    {
-        return new self("“{$given}” has {$free} to write to, after the reserve; {$asked} was asked for. Ask for less, or free some space.");
-    }
-
-    public static function heldByProof(string $given, string $free, string $asked): self
-    {
-        return new self(
-            "“{$given}” has {$free} to write to, and {$asked} was asked for: a proof that can go on keeps the rest of the card. Go ".
-            'on with it, or begin a new proof, which takes away what it had written.',
-        );
-    }
-
-    /** @param  list<string>  $allowed */
-    public static function outside(string $given, array $allowed): self
-    {
-        $where = $allowed === [] ? 'none is allowed yet' : 'allowed are folders below '.implode(', ', $allowed);
-
-        return new self("“{$given}” is outside the folders this station may write to: {$where}.");
-    }
-
-    public static function notMounted(string $given): self
-    {
-        return new self(
-            "No card is mounted at “{$given}”: it is a plain folder on this host’s own disk. Put the card in and mount it there. If ".
-            'a plain folder is meant, whoever looks after the station adds it to TALLY_PLAIN_FOLDERS in .env.',
-        );
-    }
-
-    public static function partOfMedium(string $given, string $point): self
-    {
-        return new self(
-            "“{$given}” is a folder within the medium that is mounted at {$point}. Give that place itself, so that what is measured ".
-            'is the whole medium.',
-        );
-    }
-
-    public static function onHostsDisk(string $given): self
-    {
-        return new self(
-            "“{$given}” lies on this host’s own disk: is the drive mounted? If the host’s disk is meant, whoever looks after the ".
-            'station adds the folder to TALLY_PLAIN_FOLDERS in .env.',
-        );
-    }
-
-    public static function cannotBeNamed(string $name, string $where, string $why): self
-    {
-        return new self(
-            "“{$where}” cannot hold a file of the name “{$name}”: {$why}. Rename it on the card, or choose a drive with another ".
-            'file system. What was copied before stays.',
-        );
-    }
-
-    public static function unreadable(string $given): self
-    {
-        return new self("“{$given}” cannot be read through: a folder in it refuses. Check its permissions.");
-    }
-
-    public static function emptyFolder(string $given): self
-    {
-        return new self("“{$given}” holds no files, so there is nothing to time. Choose a folder with files in it.");
-    }
-
-    public static function taken(string $given): self
-    {
-        return new self("“{$given}” is there already, and nothing is ever overwritten. Choose another folder to copy to, or move it away.");
-    }
-
-    public static function inside(string $target, string $source): self
-    {
-        return new self("“{$target}” lies inside “{$source}”: a folder cannot be copied into itself. Choose one elsewhere.");
-    }
-
-    public static function noMedium(string $given): self
-    {
-        return new self("There is no device or image “{$given}”. Give one such as /dev/sdx, or an image file.");
-    }
-
-    /** @param  int  $error  of the host; source: errno(3) */
-    public static function cannotOpen(string $given, int $error): self
-    {
-        return new self(
-            match ($error) {
-                13, 1 => "“{$given}” may not be opened by this user. Run it as a user who may write to the device.",
-                16 => "“{$given}” is in use by the host: mounted, or part of a volume. Unmount it first.",
-                30 => "“{$given}” is write-protected. Check the card’s lock slider.",
-                123, 6 => "There is no card in “{$given}”.",
-                21 => "“{$given}” is a folder. Leave --raw out to prove a card in its mounted folder.",
-                default => "“{$given}” cannot be opened: ".HostError::word($error).'.',
-            },
-        );
-    }
-
-    public static function turned(string $given): self
-    {
-        return new self(
-            "“{$given}” turned into another medium while it was being checked. Nothing was written. Look at what is plugged in, and ".
-            'begin again.',
-        );
-    }
-
-    /** @param  string  $difference  how it is another, as Identity tells it */
-    public static function notAsOrdered(string $place, string $difference): self
-    {
-        return new self(
-            "{$place} does not hold what it held when the run was ordered: {$difference}. Nothing was written. Look what is in it, ".
-            'and order the run anew.',
-        );
-    }
-
-    /** @param  string  $why  what speaks against erasing it, and what would do */
-    public static function mustNotErase(string $given, string $why): self
-    {
-        return new self("“{$given}” is not erased: {$why}");
-    }
-
-    /** @param  string  $why  how it is told to be another */
-    public static function otherCard(string $why): self
-    {
-        return new self(
-            "This is not the card the proof was begun on, or it was written to since: {$why}. Put the right one in, or begin a new proof.",
-        );
-    }
-
-    public static function noLargeFile(string $given, string $size): self
-    {
-        return new self(
-            "The file system of “{$given}” cannot lay out one file of {$size} beforehand (FAT stops at 4 GB, and some cannot do it ".
-            'at all). Ask for less with a size, prove it in full, or screen the raw card.',
-        );
+        parent::__construct($message);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Device\Raw;
 
+use Tally\Device\Fault\CannotErase;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Host\RealPath;
 use Tally\Quantity\Bytes;
@@ -69,18 +70,18 @@ final readonly class Guard
     {
         match (true) {
             $there->isBlock => $this->isListed($given, $there->path) ||
-                throw UnusablePath::mustNotErase(
+                throw CannotErase::mustNotErase(
                     $given,
                     'it is not on this station’s list of removable media ('.
                         ($this->removable === [] ? 'which is empty' : implode(', ', $this->removable)).
                         '). Whoever looks after the station adds it to TALLY_REMOVABLE in .env.',
                 ),
             $there->isRegular => $this->admitPlace($given, $there->path),
-            $there->isFolder => throw UnusablePath::mustNotErase(
+            $there->isFolder => throw CannotErase::mustNotErase(
                 $given,
                 'it is a folder. Leave raw mode to prove a card in its mounted folder.',
             ),
-            default => throw UnusablePath::mustNotErase($given, 'it is neither a block device nor an image file.'),
+            default => throw CannotErase::mustNotErase($given, 'it is neither a block device nor an image file.'),
         };
     }
 
@@ -94,7 +95,7 @@ final readonly class Guard
                 default => 'it is neither a block device nor an image file.',
             } ?? $this->againstSize($size);
         if ($why !== null) {
-            throw UnusablePath::mustNotErase($given, $why);
+            throw CannotErase::mustNotErase($given, $why);
         }
     }
 
@@ -119,7 +120,7 @@ final readonly class Guard
     {
         foreach (self::NOT_IMAGES as $place) {
             if (str_starts_with($real, "{$place}/") && ! str_starts_with($real, '/dev/shm/')) {
-                throw UnusablePath::mustNotErase($given, "it lies in {$place}, where the host keeps its own files.");
+                throw CannotErase::mustNotErase($given, "it lies in {$place}, where the host keeps its own files.");
             }
         }
         foreach ($this->images ?? [dirname($real)] as $folder) {
@@ -128,7 +129,7 @@ final readonly class Guard
                 return;
             }
         }
-        throw UnusablePath::mustNotErase($given, 'images lie below '.implode(', ', $this->images ?? []).' on this station.');
+        throw CannotErase::mustNotErase($given, 'images lie below '.implode(', ', $this->images ?? []).' on this station.');
     }
 
     private function againstDevice(Target $target): ?string

@@ -6,6 +6,7 @@ namespace Tally\Device\Raw;
 
 use Tally\Device\Addressed;
 use Tally\Device\DeviceFacts;
+use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\EndsRun;
@@ -59,8 +60,8 @@ final class RawDevice implements Addressed
             $seen = OpenFile::at($path, Calls::PATH);
         } catch (HostError $error) {
             throw in_array($error->errno, [HostError::ENOENT, HostError::ENOTDIR, HostError::EINVAL, HostError::ELOOP], true)
-                ? UnusablePath::noMedium($path)
-                : UnusablePath::cannotOpen($path, $error->errno);
+                ? CannotOpen::noMedium($path)
+                : CannotOpen::cannotOpen($path, $error->errno);
         }
         // From here on it is what was seen that is asked and opened, wherever the path may lead a moment later.
         $target = Target::of($seen->real(), $seen->stat());
@@ -69,17 +70,17 @@ final class RawDevice implements Addressed
         try {
             $file = DirectFile::open($seen, $target->isBlock, ! $isInMemory);
         } catch (HostError $error) {
-            throw UnusablePath::cannotOpen($path, $error->errno);
+            throw CannotOpen::cannotOpen($path, $error->errno);
         }
         $target = Target::of($target->path, $file->stat());
         if (! $file->lock()) {
-            throw UnusablePath::inUse($path);
+            throw CannotOpen::inUse($path);
         }
         $size = Bytes::of(max(0, $file->size()));
         $guard->admit($path, $target, $size);
         $device = new self($file, $target, $path, $size, $isInMemory);
         if (! $device->isThere()) {
-            throw UnusablePath::turned($path);
+            throw CannotOpen::turned($path);
         }
 
         return $device;

@@ -8,6 +8,7 @@ use FilesystemIterator;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
+use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Host\RealPath;
 use Tally\Quantity\Bytes;
@@ -28,10 +29,10 @@ final readonly class FileTree
     {
         $root = RealPath::of($path);
         if ($root === null) {
-            throw UnusablePath::missing($path);
+            throw CannotOpen::missing($path);
         }
         if (! is_dir($root)) {
-            throw UnusablePath::notAFolder($path);
+            throw CannotOpen::notAFolder($path);
         }
         [$files, $skipped] = [[], []];
         try {
@@ -51,7 +52,7 @@ final readonly class FileTree
                 }
             }
         } catch (UnexpectedValueException) {
-            throw UnusablePath::unreadable($path);
+            throw CannotOpen::unreadable($path);
         }
         usort($files, fn (array $a, array $b): int => $a['path'] <=> $b['path']);
         sort($skipped);

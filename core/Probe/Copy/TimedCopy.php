@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tally\Probe\Copy;
 
 use Tally\Device\Clock;
+use Tally\Device\Fault\CannotCopy;
+use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\DeviceFault;
@@ -74,18 +76,18 @@ final class TimedCopy
         $tree = FileTree::of($source);
         $drive = HeldFolder::at($into);
         if ($tree->files === []) {
-            throw UnusablePath::emptyFolder($source);
+            throw CannotCopy::emptyFolder($source);
         }
         if ($drive->path === $tree->root || str_starts_with($drive->path, $tree->root.'/')) {
-            throw UnusablePath::inside($into, $source);
+            throw CannotCopy::inside($into, $source);
         }
         $name = basename($tree->root) === '' ? 'copy' : basename($tree->root);
         if (file_exists($drive->inside($name)) || is_link($drive->inside($name))) {
-            throw UnusablePath::taken("{$drive->path}/{$name}");
+            throw CannotCopy::taken("{$drive->path}/{$name}");
         }
         $free = $drive->free(self::RESERVE);
         if ($free < $tree->bytes()->count) {
-            throw UnusablePath::tooSmall($into, Bytes::of($free)->decimal(), $tree->bytes()->decimal());
+            throw CannotOpen::tooSmall($into, Bytes::of($free)->decimal(), $tree->bytes()->decimal());
         }
 
         return new self($tree, $drive, $name, $verify);
@@ -214,7 +216,7 @@ final class TimedCopy
         }
         // A drive that takes upper and lower case for one would lose one of two files here.
         if (file_exists($to) || is_link($to)) {
-            throw UnusablePath::taken($this->shown($to));
+            throw CannotCopy::taken($this->shown($to));
         }
         try {
             $out->sync();
@@ -309,7 +311,7 @@ final class TimedCopy
     private function refused(HostError $error, string $to, int $at): DeviceFault
     {
         return $error->isAboutTheName()
-            ? UnusablePath::cannotBeNamed(FileTree::word(basename($to)), $this->drive->path, $error->getMessage())
+            ? CannotCopy::cannotBeNamed(FileTree::word(basename($to)), $this->drive->path, $error->getMessage())
             : Told::writing($error, $at, $this->shown($to), $this->drive->isThere());
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Probe\Proof;
 
 use Tally\Device\Device;
+use Tally\Device\Fault\CannotResume;
 use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\BlockClass;
@@ -25,7 +26,7 @@ final readonly class SameCard
     public static function mustBe(Device $device, Imprint $imprint, array $places): void
     {
         if ($device->size()->count < $imprint->size->count) {
-            throw UnusablePath::otherCard("it has {$device->size()->decimal()}, and the proof was of {$imprint->size->decimal()}");
+            throw CannotResume::otherCard("it has {$device->size()->decimal()}, and the proof was of {$imprint->size->decimal()}");
         }
         if ($places === []) {
             return;
@@ -40,7 +41,7 @@ final readonly class SameCard
             $ours += array_filter($patches, $isOurs) === [] ? 0 : 1;
         }
         if ($ours === 0) {
-            throw UnusablePath::otherCard('none of the stamps of its run is on it');
+            throw CannotResume::otherCard('none of the stamps of its run is on it');
         }
     }
 }
