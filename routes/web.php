@@ -70,8 +70,7 @@ foreach (['inspect', 'measure', 'prove', 'offload'] as $stage) {
 
 Route::get('/intake', [IntakeController::class, 'create']);
 Route::get('/intake/{card}', [IntakeController::class, 'edit']);
-Route::post('/intake/line', [LabelPreviewController::class, 'line']);
-Route::post('/intake/preview', [LabelPreviewController::class, 'label']);
+Route::post('/intake/preview', LabelPreviewController::class);
 Route::post('/cards', [IntakeController::class, 'store']);
 Route::post('/cards/{card}/footage', [FootageController::class, 'carries']);
 Route::post('/cards/{card}/clear', [FootageController::class, 'clear'])->middleware('may:erase');

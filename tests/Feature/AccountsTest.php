@@ -212,7 +212,7 @@ final class AccountsTest extends TestCase
         self::assertSame(in_array(Ability::Void, $may, true), $run->refresh()->void !== null);
         // Looking is open to all of them, and so is what is asked while somebody types.
         $this->get('/measure/T-1')->assertOk();
-        $this->postJson('/intake/line', ['line' => '64GB'])->assertOk();
+        $this->postJson('/intake/preview', ['line' => '64GB'])->assertOk();
         in_array(Ability::People, $may, true) ? $this->get('/people')->assertOk() : $this->get('/people')->assertSessionHasErrors('may');
     }
 

@@ -12,26 +12,29 @@ final class LabelPreviewTest extends TestCase
 {
     public function test_a_line_comes_back_as_fields_with_what_they_were_read_from(): void
     {
-        $answer = $this->postJson('/intake/line', ['line' => 'Corvane 128GB SDXC II U3 V60 250MB/s 1066x'])->assertOk();
-        $fields = array_column((array) $answer->json('fields'), 'value', 'field');
+        $answer = $this->postJson('/intake/preview', ['line' => 'Corvane 128GB SDXC II U3 V60 250MB/s 1066x'])->assertOk();
+        $fields = array_column((array) $answer->json('line.fields'), 'value', 'field');
         self::assertSame(
             ['form' => 'sd', 'capacity' => '128 GB', 'family' => 'SDXC', 'bus' => 'uhs-ii', 'read' => '250 MB/s', 'times' => '1066x'],
             $fields,
         );
-        self::assertSame(['U3', 'V60'], $answer->json('marks'));
-        self::assertSame(['Corvane'], $answer->json('unknown'));
-        $from = array_column((array) $answer->json('fields'), 'from', 'field');
+        self::assertSame(['U3', 'V60'], $answer->json('line.marks'));
+        self::assertSame(['Corvane'], $answer->json('line.unknown'));
+        $from = array_column((array) $answer->json('line.fields'), 'from', 'field');
         self::assertSame('SDXC II', $from['bus']);
+        // The same answer says what the label promises with the line filled in.
+        self::assertSame(['U3', 'V60'], array_column((array) $answer->json('promises'), 'mark'));
+        self::assertNull($this->postJson('/intake/preview', ['capacity' => '64 GB'])->json('line'));
     }
 
     public function test_the_fields_of_a_line_can_be_saved_as_they_came(): void
     {
-        $answer = $this->postJson('/intake/line', ['line' => '128GB SDXC II U3 V60 R 250MB/s W 1040 Mb/s sustained 62,5 MB/s']);
-        $fields = array_column((array) $answer->json('fields'), 'value', 'field');
+        $answer = $this->postJson('/intake/preview', ['line' => '128GB SDXC II U3 V60 R 250MB/s W 1040 Mb/s sustained 62,5 MB/s']);
+        $fields = array_column((array) $answer->json('line.fields'), 'value', 'field');
         $this->post('/cards', [
             'tag' => 'L-1',
             'name' => 'Corvane',
-            'marks' => $answer->json('marks'),
+            'marks' => $answer->json('line.marks'),
             ...$fields,
         ])->assertSessionHasNoErrors();
         $card = Card::query()->where('tag', 'L-1')->firstOrFail();
@@ -51,7 +54,7 @@ final class LabelPreviewTest extends TestCase
     #[DataProvider('oddities')]
     public function test_odd_lines_are_answered_all_the_same(mixed $line): void
     {
-        $this->post('/intake/line', ['line' => $line])->assertOk();
+        $this->post('/intake/preview', ['line' => $line])->assertOk();
     }
 
     public function test_a_preview_says_what_is_promised_and_what_is_not(): void

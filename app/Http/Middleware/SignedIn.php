@@ -24,7 +24,6 @@ final class SignedIn
 
     /** Questions that are asked while somebody types, and keep nothing. */
     private const ASKING = [
-        'intake/line',
         'intake/preview',
         'typed/check',
         'cards/*/runs/forecast',

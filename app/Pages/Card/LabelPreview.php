@@ -26,7 +26,25 @@ use Tally\Verdict\VerdictKind;
 /** Reads a label while it is typed, for the form and its margin. */
 final readonly class LabelPreview
 {
-    public static function line(LabelReading $reading): LineProps
+    private static function line(string $line, LabelReading $reading): LineProps
+    {
+        $fields = [];
+        foreach (self::values($reading) as $field => $value) {
+            $fields[] = new FieldProps($field, $value, $reading->from[$field] ?? '');
+        }
+
+        return new LineProps(
+            $line,
+            $fields,
+            array_map(fn (Mark $mark): string => $mark->value, $reading->marks),
+            $reading->from['marks'] ?? null,
+            $reading->notes,
+            $reading->unknown,
+        );
+    }
+
+    /** @return array<string, string> field → as it would be typed; only those that are printed */
+    private static function values(LabelReading $reading): array
     {
         $values = [
             'form' => $reading->form?->value,
@@ -38,30 +56,35 @@ final readonly class LabelPreview
             'sustained' => $reading->sustained?->exact(),
             'times' => $reading->times === null ? null : (int) $reading->times.'x',
         ];
-        $fields = [];
-        foreach ($values as $field => $value) {
-            if ($value !== null) {
-                $fields[] = new FieldProps($field, $value, $reading->from[$field] ?? '');
-            }
-        }
 
-        return new LineProps(
-            $fields,
-            array_map(fn (Mark $mark): string => $mark->value, $reading->marks),
-            $reading->from['marks'] ?? null,
-            $reading->notes,
-            $reading->unknown,
-        );
+        return array_filter($values, is_string(...));
     }
 
-    /** @param  Card  $card  perhaps in no book yet */
-    public static function of(Card $card): PreviewProps
+    /**
+     * What is typed with what its line says filled in.
+     *
+     * @param  array<array-key, mixed>  $typed
+     * @return array<array-key, mixed>
+     */
+    public static function filled(array $typed, LabelReading $reading): array
+    {
+        $marks = array_map(fn (Mark $mark): string => $mark->value, $reading->marks);
+
+        return [...$typed, ...self::values($reading), ...$marks === [] ? [] : ['marks' => $marks]];
+    }
+
+    /**
+     * @param  Card  $card  perhaps not entered yet
+     * @param  array{string, LabelReading}|null  $line  as it was typed, and what was read from it
+     */
+    public static function of(Card $card, ?array $line): PreviewProps
     {
         $label = $card->label();
         $house = new HouseKnowledge();
         $findings = (new Evidence($label, house: new House($house->findings($card))))->findings();
 
         return new PreviewProps(
+            $line === null ? null : self::line(...$line),
             array_map(
                 fn (Mark $mark): PromiseProps => new PromiseProps(
                     $mark->value,

@@ -8,6 +8,7 @@ namespace App\Props\Label;
 final readonly class LineProps
 {
     /**
+     * @param  string  $line  as it was given
      * @param  list<FieldProps>  $fields  only those that were printed
      * @param  list<string>  $marks
      * @param  string|null  $marksFrom  the parts the marks were read from
@@ -15,6 +16,7 @@ final readonly class LineProps
      * @param  list<string>  $unknown  parts that were not understood
      */
     public function __construct(
+        public string $line,
         public array $fields,
         public array $marks,
         public ?string $marksFrom,

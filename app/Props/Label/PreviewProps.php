@@ -10,6 +10,7 @@ use App\Props\Margin\ReasonProps;
 final readonly class PreviewProps
 {
     /**
+     * @param  LineProps|null  $line  what was read from the line, where one was given
      * @param  list<PromiseProps>  $promises
      * @param  list<string>  $silent  what the label does not say
      * @param  list<ReasonProps>  $findings
@@ -17,6 +18,7 @@ final readonly class PreviewProps
      * @param  list<ReachProps>  $reach  the best reader first
      */
     public function __construct(
+        public ?LineProps $line,
         public array $promises,
         public array $silent,
         public array $findings,

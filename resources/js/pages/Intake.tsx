@@ -9,14 +9,13 @@ import { LabelSheet } from '../intake/LabelSheet';
 import { NewMargin } from '../intake/NewMargin';
 import { OriginSheet } from '../intake/OriginSheet';
 import { PhotoSheet } from '../intake/PhotoSheet';
-import { useFill } from '../intake/useFill';
+import { useLabelLine } from '../intake/useLabelLine';
 import type { Text, Values } from '../intake/values';
 import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
 import { Sheet, Title } from '../parts/Sheet';
 import { both, StaleSheet } from '../parts/StaleSheet';
-import { useAsk } from '../parts/useAsk';
-import type { IntakePageProps, IntakeProps, LineProps, PreviewProps } from '../types/generated/props';
+import type { IntakePageProps, IntakeProps } from '../types/generated/props';
 
 const Plain = styled(Link)`
     color: inherit;
@@ -33,11 +32,8 @@ function Surface({ card, values, choices, margin, claimLine, photos, revision, f
     // What is corrected: the card as it was when this page was loaded, and not as others have saved it since.
     const [base, setBase] = useState({ values, revision });
     const [line, setLine] = useState('');
-    const reading = useAsk('/intake/line', line.trim() === '' ? null : { line }) as LineProps | null;
-    useFill(reading, values, form.setData);
     const typing = card === null || form.isDirty;
-    const question = typing ? { ...form.data, card: card?.tag ?? null } : null;
-    const preview = useAsk('/intake/preview', question) as PreviewProps | null;
+    const { reading, preview } = useLabelLine(line, form.data, values, form.setData, typing, card?.tag ?? null);
     const from = (field: keyof IntakeProps) =>
         reading?.fields.find((entry) => entry.field === field && entry.value === form.data[field])?.from;
     const text: Text = (field) => {

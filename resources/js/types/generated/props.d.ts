@@ -423,6 +423,7 @@ export interface IntakeProps {
 }
 
 export interface LineProps {
+    line: string;
     fields: FieldProps[];
     marks: string[];
     marksFrom: string | null;
@@ -438,6 +439,7 @@ export interface PhotoProps {
 }
 
 export interface PreviewProps {
+    line: LineProps | null;
     promises: PromiseProps[];
     silent: string[];
     findings: ReasonProps[];
