@@ -49,6 +49,17 @@ enum Mark: string
         );
     }
 
+    /** @return list<string> what stands behind the letters on such marks: `6`, `10`, … for V; the longest first */
+    public static function numbers(string $letters): array
+    {
+        $values = array_map(fn (self $mark): string => $mark->value, self::cases());
+        $those = array_filter($values, fn (string $value): bool => preg_match("/^{$letters}\\d/", $value) === 1);
+        $numbers = array_map(fn (string $value): string => substr($value, strlen($letters)), array_values($those));
+        usort($numbers, fn (string $a, string $b): int => strlen($b) <=> strlen($a));
+
+        return $numbers;
+    }
+
     public function isSecureDigital(): bool
     {
         return ! str_starts_with($this->value, 'VPG');

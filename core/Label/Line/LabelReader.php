@@ -78,22 +78,19 @@ final class LabelReader
 
     private function marks(): void
     {
-        $patterns = [
-            'VPG' => 'VPG[ -]?(20|65|130|200|400)',
-            'V' => '(?:video speed class|V)[ -]?(6|10|30|60|90)',
-            // “UHS-I Class 3” names bus and mark at once; the bus is read from it later.
-            'U' => '(?:UHS[ -](?:'.
-                Vocabulary::SPEED_CLASS.
-                ')|(?:(?<=UHS-I[ ])|(?<=UHS I[ ])|(?<=UHS-II[ ]))(?:'.
-                Vocabulary::SPEED_CLASS.
-                ')|U)[ -]?([13])',
-            'E' => 'E[ -]?(150|300|450|600)',
-            'A' => '(?:app(?:lication)? performance class|A)[ -]?([12])',
-            'C' => '(?:'.Vocabulary::SPEED_CLASS.'|CL|C)[ -]?(10|[246])',
+        // “UHS-I Class 3” names bus and mark at once; the bus is read from it later.
+        $class = '(?:'.Vocabulary::SPEED_CLASS.')';
+        $words = [
+            'VPG' => 'VPG',
+            'V' => '(?:video speed class|V)',
+            'U' => "(?:UHS[ -]{$class}|(?:(?<=UHS-I[ ])|(?<=UHS I[ ])|(?<=UHS-II[ ])){$class}|U)",
+            'E' => 'E',
+            'A' => '(?:app(?:lication)? performance class|A)',
+            'C' => "(?:{$class}|CL|C)",
         ];
         $printed = [];
-        foreach ($patterns as $letter => $pattern) {
-            foreach ($this->strip->takeAll($pattern) as $found) {
+        foreach ($words as $letter => $pattern) {
+            foreach ($this->strip->takeAll("{$pattern}[ -]?(".implode('|', Mark::numbers($letter)).')') as $found) {
                 $mark = Mark::from($letter.($found[1] ?? ''));
                 if (! in_array($mark, $this->marks, true)) {
                     $this->marks[] = $mark;

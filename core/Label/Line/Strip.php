@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Label\Line;
 
+use Tally\Label\Mark;
+
 /** A line of print that is read piece by piece: what has been understood is blanked out, what is left stays visible. */
 final class Strip
 {
@@ -25,9 +27,12 @@ final class Strip
             '*' => ' ',
             '†' => ' ',
         ]);
-        // Marks that were typed without a space: U3V30.
+        // Marks that were typed without a space: U3V30. The longest first, so that V10 is not read as V1 and a nought.
+        $marks = array_map(fn (Mark $mark): string => $mark->value, Mark::cases());
+        usort($marks, fn (string $a, string $b): int => strlen($b) <=> strlen($a));
+        $marks = implode('|', $marks);
         $plain = (string) preg_replace_callback(
-            '/(?<![\p{L}\p{N}])(?:C(?:10|[246])|U[13]|V(?:6|10|30|60|90)(?![0-9])|E(?:150|300|450|600)|A[12]){2,}(?![\p{L}\p{N}])/iu',
+            '/(?<![\p{L}\p{N}])(?:'.$marks.'){2,}(?![\p{L}\p{N}])/iu',
             fn (array $m): string => (string) preg_replace('/(?<=\d)(?=[A-Z])/i', ' ', $m[0]),
             $plain,
         );
