@@ -318,13 +318,16 @@ final class RunTest extends TestCase
         Queue::fake();
         $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id]);
         $run = Run::query()->firstOrFail();
-        $port = config('database.connections.mariadb.port');
-        DB::purge();
-        config(['database.connections.mariadb.port' => 1]);
-        (new RunObserver($run))->progress(new Progress(Phase::Writing, 1, 1, 2, 1, 4, 1.0, 5e6));
-        $this->addToAssertionCount(1);
-        config(['database.connections.mariadb.port' => $port]);
-        DB::purge();
+        $watch = new RunObserver($run);
+        config(['database.connections.away' => [...config()->array('database.connections.mariadb'), 'port' => 1]]);
+        DB::setDefaultConnection('away');
+        $watch->progress(new Progress(Phase::Writing, 1, 1, 2, 1, 4, 1.0, 5e6));
+        DB::setDefaultConnection('mariadb');
+        self::assertNull($run->refresh()->progress);
+        // Once it is back, the next report comes through.
+        usleep(300_000);
+        $watch->progress(new Progress(Phase::Reading, 1, 2, 2, 3, 4, 2.0, 5e6));
+        self::assertSame('reading', $run->refresh()->progress?->get('phase'));
     }
 
     public function test_a_job_that_breaks_leaves_a_sentence(): void

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Jobs\ConductRun;
 use App\Models\Runs\Run;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Symfony\Component\Process\Process;
 use Tally\Measured\Chain;
 use Tally\Record\SizeParameters;
@@ -32,14 +34,8 @@ final class StationTest extends TestCase
     public function test_a_run_whose_worker_died_is_found_at_the_next_start_of_the_worker(): void
     {
         $run = $this->leftRunning();
-        DB::table('jobs')->insert([
-            'queue' => $this->station()->queue(),
-            'payload' => '{}',
-            'attempts' => 1,
-            'reserved_at' => time(),
-            'available_at' => time(),
-            'created_at' => time(),
-        ]);
+        Queue::connection('database')->pushOn($this->station()->queue(), new ConductRun($run->id));
+        DB::table('jobs')->update(['attempts' => 1, 'reserved_at' => time()]);
         $this->command('tally:station', ['--once' => true])->assertSuccessful();
         $run->refresh();
         self::assertSame(RunState::Interrupted, $run->state);
