@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Model;
 use PHPUnit\Framework\Attributes\DataProvider;
 use ReflectionClass;
 use Symfony\Component\Finder\Finder;
+use Tally\Label\Mark;
 use Tests\TestCase;
 
 /** Models are made ready by the names of their traits; what the framework would find by attributes would be left out. */
@@ -50,5 +51,17 @@ final class ModelsTest extends TestCase
     {
         new Reader();
         self::assertTrue(Reader::getEventDispatcher()?->hasListeners('eloquent.saving: '.Reader::class));
+    }
+
+    public function test_the_label_of_a_card_is_made_once_and_follows_its_columns(): void
+    {
+        $card = $this->card(['capacity' => 64_000_000_000, 'marks' => ['U3']]);
+        $label = $card->label();
+        self::assertSame($label, $card->label());
+        $card->capacity = 128_000_000_000;
+        self::assertSame(128_000_000_000, $card->label()->capacity->count);
+        $card->forceFill(['marks' => [Mark::V60]]);
+        self::assertSame(Mark::V60, $card->label()->topMark());
+        self::assertSame(Mark::U3, $card->refresh()->label()->topMark());
     }
 }

@@ -69,6 +69,11 @@ final class Card extends Row
 {
     protected $guarded = [];
 
+    private ?Label $label = null;
+
+    /** @var array<string, mixed>|null the columns that the label was made of */
+    private ?array $labelled = null;
+
     public function getRouteKeyName(): string
     {
         return 'tag';
@@ -132,7 +137,18 @@ final class Card extends Row
         );
     }
 
+    /** Made once for the columns as they stand: a page asks for it a dozen times, an import for thousands. */
     public function label(): Label
+    {
+        if ($this->label === null || $this->labelled !== $this->attributes) {
+            $this->label = $this->labelOfColumns();
+            $this->labelled = $this->attributes;
+        }
+
+        return $this->label;
+    }
+
+    private function labelOfColumns(): Label
     {
         return new Label(
             $this->form,
