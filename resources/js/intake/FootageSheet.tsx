@@ -1,5 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
+import { Nothing } from '../parts/Nothing';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
 import { NameField } from '../parts/NameField';
@@ -77,7 +78,9 @@ export function FootageSheet({ tag, footage, person }: { tag: string; footage: F
                     </>
                 )}
             </Fields>
-            {footage.acts.length === 0 ? null : (
+            {footage.acts.length === 0 ? (
+                <Nothing>No footage was marked yet. Mark it before anybody may erase the card.</Nothing>
+            ) : (
                 <Ruled aria-label="Footage history">
                     <thead>
                         <tr>

@@ -1,6 +1,7 @@
 import { Head, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { Nothing } from '../parts/Nothing';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
@@ -87,6 +88,13 @@ function BenchSheet({ bench, readers, may }: { bench: BenchProps; readers: Place
                     </tr>
                 </thead>
                 <tbody>
+                    {bench.slots.length === 0 ? (
+                        <tr>
+                            <td colSpan={4}>
+                                <Nothing>No slots yet. Add the first one below.</Nothing>
+                            </td>
+                        </tr>
+                    ) : null}
                     {bench.slots.map((slot) => (
                         <tr key={slot.id}>
                             <td style={{ whiteSpace: 'nowrap' }}>{slot.name}</td>

@@ -1,4 +1,5 @@
 import { Head, Link } from '@inertiajs/react';
+import { Nothing } from '../parts/Nothing';
 import { CopySheet } from '../copy/CopySheet';
 import { MachineSheet } from '../copy/MachineSheet';
 import { StopwatchSheet } from '../copy/StopwatchSheet';
@@ -37,6 +38,12 @@ export default function Copy({ card, copies, slots, folders, chain, running, tod
                 ) : (
                     <RunningSheet running={now ?? running} />
                 )}
+                {copies.length === 0 ? (
+                    <Nothing>
+                        No copy was timed yet. Choose a folder on the card and where it goes, or take the time by
+                        stopwatch.
+                    </Nothing>
+                ) : null}
                 {copies.map((copy) => (
                     <CopySheet key={copy.id} copy={copy} />
                 ))}

@@ -1,6 +1,7 @@
 import { Head, router } from '@inertiajs/react';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { Nothing } from '../parts/Nothing';
 import { Margin } from '../frame/Margin';
 import { useSurfaceKeys } from '../frame/useKeys';
 import { ANSWER_KEYS } from '../inspect/answerKeys';
@@ -178,7 +179,11 @@ function Surface({ card, questions, history, readers, person, margin }: InspectP
                         </p>
                     </>
                 )}
-                {history.length === 0 ? null : <SeenTable seen={history} />}
+                {history.length === 0 ? (
+                    <Nothing>Nothing was answered yet. Begin with the first question above.</Nothing>
+                ) : (
+                    <SeenTable seen={history} />
+                )}
             </main>
             <Margin margin={margin} here={`/inspect/${card.tag}`} />
         </>

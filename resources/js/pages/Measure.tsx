@@ -1,5 +1,6 @@
 import { Head, Link } from '@inertiajs/react';
 import styled from 'styled-components';
+import { Nothing } from '../parts/Nothing';
 import { ClaimLine } from '../charts/ClaimLine';
 import { CourseTrace } from '../charts/CourseTrace';
 import { Margin } from '../frame/Margin';
@@ -81,7 +82,11 @@ function Surface({ card, claimLine, course, runs, running, order, margin }: Meas
                     Measured elsewhere? <Link href={`/measure/${card.tag}/typed`}>Type the figures in</Link>. A real
                     folder to a drive? <Link href={`/measure/${card.tag}/copy`}>Time a copy</Link>.
                 </Other>
-                {runs.length === 0 ? null : <RunTable runs={runs} />}
+                {runs.length === 0 ? (
+                    <Nothing>No runs yet. Put the card into a slot, choose it above and measure it.</Nothing>
+                ) : (
+                    <RunTable runs={runs} />
+                )}
             </main>
             <Margin margin={margin} here={`/measure/${card.tag}`} />
         </>

@@ -1,14 +1,14 @@
-import { Head, router } from '@inertiajs/react';
+import { Head, Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { Form } from 'react-aria-components';
 import styled from 'styled-components';
+import { Nothing } from '../parts/Nothing';
 import { ReachMap } from '../charts/ReachMap';
 import { megabytes } from '../format';
 import { Margin } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import { usePage } from '@inertiajs/react';
 import type { OffloadPageProps, RouteProps } from '../types/generated/props';
 
 const Ask = styled(Form)`
@@ -115,7 +115,13 @@ function Surface({ card, amount, routes, count, leftOut, margin }: OffloadPagePr
                         <ReachMap route={route} />
                     </Sheet>
                 )}
-                {routes.length === 0 ? null : <Table routes={routes} shown={shown} onShow={setShown} count={count} />}
+                {routes.length === 0 ? (
+                    <Nothing>
+                        No way was found. <Link href="/kit">Add a reader that takes this card, a port or a drive</Link>.
+                    </Nothing>
+                ) : (
+                    <Table routes={routes} shown={shown} onShow={setShown} count={count} />
+                )}
                 <LeftOut>
                     {leftOut.map((sentence) => (
                         <li key={sentence}>{sentence}</li>
