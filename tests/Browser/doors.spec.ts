@@ -66,6 +66,6 @@ test('people and benches shut nobody out, and a slot is added and taken out agai
     await page.getByRole('option', { name: 'port 2' }).click();
     await page.getByRole('button', { name: 'Add this slot' }).click();
     await expect(page.getByRole('button', { name: 'change Bay 9' })).toBeVisible();
-    await page.getByRole('button', { name: 'take Bay 9 out' }).click();
+    await page.getByRole('button', { name: 'delete Bay 9' }).click();
     await expect(page.getByRole('button', { name: 'change Bay 9' })).toBeHidden();
 });

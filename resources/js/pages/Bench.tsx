@@ -82,9 +82,9 @@ function BenchSheet({ bench, readers, may }: { bench: BenchProps; readers: Place
                 <thead>
                     <tr>
                         <th>Slot</th>
-                        <th>Behind it</th>
+                        <th>Connected as</th>
                         <th>Card in it</th>
-                        {may ? <th>Do</th> : null}
+                        {may ? <th>Actions</th> : null}
                     </tr>
                 </thead>
                 <tbody>
@@ -133,7 +133,7 @@ function BenchSheet({ bench, readers, may }: { bench: BenchProps; readers: Place
                                             });
                                         }}
                                     >
-                                        take {slot.name} out
+                                        delete {slot.name}
                                     </Text>
                                 </td>
                             ) : null}
@@ -197,7 +197,7 @@ function SlotForm({ bench, slot, readers }: { bench: BenchProps; slot: BenchSlot
         >
             <Fields>
                 <TextField {...field('name')} label={slot === null ? 'Another slot' : 'Name'} placeholder="Bay 3" />
-                <SelectField {...field('kind')} label="Behind it" choices={KINDS} />
+                <SelectField {...field('kind')} label="Connected as" choices={KINDS} />
                 {values.kind === 'stand-in' ? null : (
                     <div className="half">
                         <TextField {...field('path')} label="Path" figures placeholder="/media/bay-3" />

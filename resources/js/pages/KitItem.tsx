@@ -215,7 +215,7 @@ function Parts({
                                 onChange(parts.filter((other) => other !== part));
                             }}
                         >
-                            take out {shape.one} {i + 1}
+                            remove {shape.one} {i + 1}
                         </button>
                     </legend>
                     <FieldsLook style={{ clear: 'both' }}>

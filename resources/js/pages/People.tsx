@@ -73,7 +73,7 @@ export default function People({
                                 <th>Name</th>
                                 <th>Role</th>
                                 <th>Since</th>
-                                <th>Do</th>
+                                <th>Actions</th>
                             </tr>
                         </thead>
                         <tbody>

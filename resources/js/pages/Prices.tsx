@@ -133,7 +133,7 @@ export default function Prices({ references, quotes, forms, tiers, today }: Pric
                                                 router.delete(`/prices/${quote.id}`, { preserveScroll: true });
                                             }}
                                         >
-                                            take out
+                                            delete
                                         </Plain>
                                     </td>
                                 </tr>
