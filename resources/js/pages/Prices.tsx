@@ -112,7 +112,7 @@ export default function Prices({ references, quotes, forms, tiers, today }: Pric
                                 <th>On</th>
                                 <th>Seller</th>
                                 <th>
-                                    <span className="sr">Take out</span>
+                                    <span className="sr">Delete</span>
                                 </th>
                             </tr>
                         </thead>
