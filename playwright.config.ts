@@ -37,13 +37,13 @@ export default defineConfig({
     projects: [
         {
             name: 'pages',
-            testMatch: ['pages.spec.ts', 'pictures.spec.ts'],
+            testMatch: 'pages.spec.ts',
             workers: 1,
             use: { baseURL: `http://127.0.0.1:${ports.pages}`, storageState: sitting(ports.pages) },
         },
         {
             name: 'bench',
-            testIgnore: ['pages.spec.ts', 'pictures.spec.ts'],
+            testIgnore: 'pages.spec.ts',
             workers: 1,
             use: { baseURL: `http://127.0.0.1:${ports.bench}`, storageState: sitting(ports.bench) },
         },

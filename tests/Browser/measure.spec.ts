@@ -68,7 +68,7 @@ test('a run is voided with a reason, and the verdict follows at once', async ({ 
     await expect(page.getByLabel('Your name')).toHaveValue('Wren');
     await page.getByRole('button', { name: 'Void this run' }).click();
     await expect(page.getByText('No reason was given. Say why this run counts no longer')).toBeVisible();
-    await page.getByLabel('Reason').fill('wrong card in the slot');
+    await page.getByLabel('Reason', { exact: true }).fill('wrong card in the slot');
     await page.getByRole('button', { name: 'Void this run' }).click();
     await expect(page.getByText('this one is out of every verdict')).toBeVisible();
     await page.getByRole('link', { name: 'All runs of QS-041' }).click();
