@@ -6,6 +6,7 @@ namespace App\Intake\Import;
 
 use App\Intake\CardEntry;
 use App\Intake\CardField;
+use App\Intake\LineFields;
 use App\Intake\NextTag;
 use App\Models\Cards\Card;
 use App\Tables\Neutral;
@@ -94,21 +95,9 @@ final class ImportReading
         $name = implode(' ', array_filter($reading->unknown, fn (string $part): bool => preg_match('/\p{L}/u', $part) === 1));
         $name = mb_substr($name === '' ? trim($line) : $name, 0, 80);
 
-        return array_filter(
-            [
-                'name' => $name,
-                'form' => $reading->form->value ?? '',
-                'capacity' => $reading->capacity?->exact() ?? '',
-                'family' => $reading->family->value ?? '',
-                'bus' => $reading->bus->value ?? '',
-                'marks' => implode(' ', array_map(fn (Mark $mark): string => $mark->value, $reading->marks)),
-                'read' => $reading->read?->exact() ?? '',
-                'write' => $reading->write?->exact() ?? '',
-                'sustained' => $reading->sustained?->exact() ?? '',
-                'times' => $reading->times === null ? '' : (string) $reading->times,
-            ],
-            fn (string $text): bool => $text !== '',
-        );
+        $marks = implode(' ', array_map(fn (Mark $mark): string => $mark->value, $reading->marks));
+
+        return [...LineFields::of($reading), 'name' => $name, ...$marks === '' ? [] : ['marks' => $marks]];
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Card;
 
 use App\Evidence\HouseKnowledge;
+use App\Intake\LineFields;
 use App\Models\Cards\Card;
 use App\Models\Kit\Reader;
 use App\Props\Label\FieldProps;
@@ -29,7 +30,7 @@ final readonly class LabelPreview
     private static function line(string $line, LabelReading $reading): LineProps
     {
         $fields = [];
-        foreach (self::values($reading) as $field => $value) {
+        foreach (LineFields::of($reading) as $field => $value) {
             $fields[] = new FieldProps($field, $value, $reading->from[$field] ?? '');
         }
 
@@ -43,23 +44,6 @@ final readonly class LabelPreview
         );
     }
 
-    /** @return array<string, string> field → as it would be typed; only those that are printed */
-    private static function values(LabelReading $reading): array
-    {
-        $values = [
-            'form' => $reading->form?->value,
-            'capacity' => $reading->capacity?->exact(),
-            'family' => $reading->family?->value,
-            'bus' => $reading->bus?->value,
-            'read' => $reading->read?->exact(),
-            'write' => $reading->write?->exact(),
-            'sustained' => $reading->sustained?->exact(),
-            'times' => $reading->times === null ? null : (int) $reading->times.'x',
-        ];
-
-        return array_filter($values, is_string(...));
-    }
-
     /**
      * What is typed with what its line says filled in.
      *
@@ -70,7 +54,7 @@ final readonly class LabelPreview
     {
         $marks = array_map(fn (Mark $mark): string => $mark->value, $reading->marks);
 
-        return [...$typed, ...self::values($reading), ...$marks === [] ? [] : ['marks' => $marks]];
+        return [...$typed, ...LineFields::of($reading), ...$marks === [] ? [] : ['marks' => $marks]];
     }
 
     /**
