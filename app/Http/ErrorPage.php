@@ -6,6 +6,7 @@ namespace App\Http;
 
 use App\Runs\Filing\DatabaseAway;
 use App\Runs\Filing\UnfiledResult;
+use App\Tables\TooManyCells;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -26,6 +27,7 @@ final readonly class ErrorPage
                 'goes on, and puts its result on the disk of this station until the database is back.'.
                 self::unfiled(),
             ],
+            $fault instanceof TooManyCells => [422, 'Too many cards for a spreadsheet', $fault->getMessage()],
             $fault instanceof HttpExceptionInterface => self::status($fault->getStatusCode(), $fault, $request),
             default => [0, '', ''],
         };

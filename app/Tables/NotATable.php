@@ -6,6 +6,7 @@ namespace App\Tables;
 
 use RuntimeException;
 use Tally\Quantity\Bytes;
+use Throwable;
 
 /** What was sent is no table that can be read; the message says what would be. */
 final class NotATable extends RuntimeException
@@ -33,9 +34,9 @@ final class NotATable extends RuntimeException
         return new self("“{$name}” is neither text nor a spreadsheet, whatever its name says. Send CSV, XLSX or ODS.");
     }
 
-    public static function broken(string $name): self
+    public static function broken(string $name, ?Throwable $cause = null): self
     {
-        return new self("“{$name}” begins like a spreadsheet but cannot be read to its end. Save it again, or as CSV.");
+        return new self("“{$name}” begins like a spreadsheet but cannot be read to its end. Save it again, or as CSV.", previous: $cause);
     }
 
     public static function declares(string $name): self
@@ -51,6 +52,13 @@ final class NotATable extends RuntimeException
     public static function tooManyRows(string $name, int $most): self
     {
         return new self("“{$name}” has more than ".number_format($most, 0, '.', "\u{202F}").' rows. Send it in parts.');
+    }
+
+    public static function tooManyCells(string $name, int $most): self
+    {
+        return new self(
+            "“{$name}” has more than ".number_format($most, 0, '.', "\u{202F}").' filled cells. Save it as CSV, or send it in parts.',
+        );
     }
 
     public static function tooWide(string $name, int $most): self

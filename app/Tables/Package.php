@@ -8,18 +8,41 @@ use XMLReader;
 use ZipArchive;
 
 /**
- * The packed file that a spreadsheet is. Everything in it is unpacked once and counted before any of it is read: a small
- * file can unpack to more than the machine holds, and what it says of its own sizes need not be true.
+ * The packed file that a spreadsheet is, gone through once before a library that holds all of it in memory reads it: a
+ * small file can stand for more than the machine holds, and what it says of its own sizes need not be true.
  */
 final readonly class Package
 {
     private const MOST_ENTRIES = 1000;
 
-    /** @param  array<string, true>  $entries */
-    private function __construct(private string $path, public string $name, private array $entries) {}
+    /** Source: OASIS OpenDocument 1.3 part 3, 19.675–19.679 (repeated columns and rows), 19.763 (repeated spaces). */
+    private const TABLE = 'urn:oasis:names:tc:opendocument:xmlns:table:1.0';
 
-    /** @throws NotATable */
-    public static function open(string $path, string $name): self
+    private const TEXT = 'urn:oasis:names:tc:opendocument:xmlns:text:1.0';
+
+    /**
+     * Whether the file can be read safely, and as what.
+     *
+     * @param  string  $name  as its owner calls it, for sentences
+     *
+     * @throws NotATable it is too much, is broken, or is no spreadsheet
+     */
+    public static function checked(string $path, string $name): SheetKind
+    {
+        $entries = self::unpacked($path, $name);
+        $kind = SheetKind::of($entries) ?? throw NotATable::otherKind($name);
+        $marks = 0;
+        foreach ($entries as $entry) {
+            if (preg_match('/\.(xml|rels)$/i', $entry) === 1) {
+                $marks += self::readThrough($path, $entry, $name, TableLimits::MARKS - $marks);
+            }
+        }
+
+        return $kind;
+    }
+
+    /** @return list<string> names of what is in it, all of which was unpacked once and counted */
+    private static function unpacked(string $path, string $name): array
     {
         $zip = new ZipArchive();
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
@@ -31,7 +54,7 @@ final readonly class Package
         $entries = [];
         $unpacked = 0;
         for ($i = 0; $i < $zip->numFiles; $i++) {
-            $entry = (string) $zip->getNameIndex($i);
+            $entries[] = (string) $zip->getNameIndex($i);
             $stream = $zip->getStreamIndex($i);
             if ($stream === false) {
                 throw NotATable::broken($name);
@@ -47,48 +70,60 @@ final readonly class Package
                 }
             }
             fclose($stream);
-            $entries[$entry] = true;
         }
         $zip->close();
 
-        return new self($path, $name, $entries);
-    }
-
-    public function has(string $entry): bool
-    {
-        return isset($this->entries[$entry]);
-    }
-
-    /** @throws NotATable */
-    public function read(string $entry): XMLReader
-    {
-        $reader = new XMLReader();
-        if (
-            ! $this->has($entry) ||
-            ! $reader->open("zip://{$this->path}#{$entry}", null, LIBXML_NONET | LIBXML_COMPACT | LIBXML_NOERROR | LIBXML_NOWARNING)
-        ) {
-            throw NotATable::broken($this->name);
-        }
-
-        return $reader;
+        return $entries;
     }
 
     /**
-     * One step on. A document type declaration is refused: it could make a few bytes stand for gigabytes.
+     * A document that is whole, declares nothing and stands for no more than it holds. The library would take a half one
+     * for an empty one.
      *
-     * @throws NotATable
+     * @return int elements and attributes in it
      */
-    public function step(XMLReader $reader): bool
+    private static function readThrough(string $path, string $entry, string $name, int $most): int
     {
-        $more = @$reader->read();
-        if ($more && $reader->nodeType === XMLReader::DOC_TYPE) {
-            throw NotATable::declares($this->name);
+        $reader = new XMLReader();
+        if (! $reader->open("zip://{$path}#{$entry}", null, LIBXML_NONET | LIBXML_COMPACT | LIBXML_NOERROR | LIBXML_NOWARNING)) {
+            throw NotATable::broken($name);
         }
-        if (! $more && libxml_get_last_error() !== false) {
+        [$marks, $cells, $rows, $spaces] = [0, 0, 1, 0];
+        libxml_clear_errors();
+        while (@$reader->read()) {
+            if ($reader->nodeType === XMLReader::DOC_TYPE) {
+                throw NotATable::declares($name);
+            }
+            if ($reader->nodeType !== XMLReader::ELEMENT) {
+                continue;
+            }
+            $marks += 1 + $reader->attributeCount;
+            if ($reader->namespaceURI === self::TABLE && $reader->localName === 'table-row') {
+                $rows = self::times($reader, 'number-rows-repeated', self::TABLE);
+            } elseif ($reader->namespaceURI === self::TABLE && ! $reader->isEmptyElement) {
+                $isCell = $reader->localName === 'table-cell';
+                $cells += $isCell ? $rows * self::times($reader, 'number-columns-repeated', self::TABLE) : 0;
+            } elseif ($reader->namespaceURI === self::TEXT && $reader->localName === 's') {
+                $spaces += self::times($reader, 'c', self::TEXT);
+            }
+            if ($marks > $most || $spaces > TableLimits::BYTES) {
+                throw NotATable::unpacksHuge($name, TableLimits::UNPACKED);
+            }
+            if ($cells > TableLimits::CELLS) {
+                throw NotATable::tooManyCells($name, TableLimits::CELLS);
+            }
+        }
+        $reader->close();
+        if (libxml_get_last_error() !== false) {
             libxml_clear_errors();
-            throw NotATable::broken($this->name);
+            throw NotATable::broken($name);
         }
 
-        return $more;
+        return $marks;
+    }
+
+    private static function times(XMLReader $reader, string $attribute, string $space): int
+    {
+        return min(2_000_000, max(1, (int) $reader->getAttributeNs($attribute, $space)));
     }
 }

@@ -9,12 +9,19 @@ final readonly class TableLimits
 {
     public const BYTES = 10_000_000;
 
-    public const UNPACKED = 80_000_000;
-
     public const ROWS = 20_000;
 
     public const COLUMNS = 80;
 
     /** Characters of a cell; what is longer is cut, and found too long where it is used. */
     public const CELL = 500;
+
+    /** Filled cells of a spreadsheet, which is held whole while it is read or written; text is read as a stream and may have more. */
+    public const CELLS = 120_000;
+
+    /** Bytes of a spreadsheet when unpacked. */
+    public const UNPACKED = 32_000_000;
+
+    /** Elements of a spreadsheet, counted by the marks that begin and end them; the memory of a parsed document goes with these. */
+    public const MARKS = 1_500_000;
 }

@@ -25,7 +25,7 @@ final readonly class TableReader
             throw NotATable::tooLarge($name, $size, TableLimits::BYTES);
         }
         $begin = (string) file_get_contents($path, length: 4);
-        $rows = $begin === "PK\x03\x04" ? self::packed($path, $name) : CsvRows::of($path, $name);
+        $rows = $begin === "PK\x03\x04" ? SheetRows::of($path, $name) : CsvRows::of($path, $name);
         $count = 0;
         foreach ($rows as $number => $cells) {
             if (++$count > TableLimits::ROWS + 1) {
@@ -36,17 +36,5 @@ final readonly class TableReader
             }
             yield $number => array_map(fn (string $cell): string => mb_substr(trim($cell), 0, TableLimits::CELL), $cells);
         }
-    }
-
-    /** @return Generator<int, list<string>> */
-    private static function packed(string $path, string $name): Generator
-    {
-        $package = Package::open($path, $name);
-
-        return match (true) {
-            $package->has('xl/workbook.xml') => XlsxRows::of($package),
-            $package->has('content.xml') => OdsRows::of($package),
-            default => throw NotATable::otherKind($name),
-        };
     }
 }

@@ -13,7 +13,11 @@ enum TableWriter: string
     case Xlsx = 'xlsx';
     case Ods = 'ods';
 
-    /** @param  iterable<list<string>>  $rows  the headings first */
+    /**
+     * @param  iterable<list<string>>  $rows  the headings first
+     *
+     * @throws TooManyCells only a spreadsheet; text may be of any length
+     */
     public function write(string $path, iterable $rows): void
     {
         $neutral = (function () use ($rows): iterable {
@@ -23,8 +27,8 @@ enum TableWriter: string
         })();
         match ($this) {
             self::Csv => self::csv($path, $neutral),
-            self::Xlsx => XlsxFile::write($path, $neutral),
-            self::Ods => OdsFile::write($path, $neutral),
+            self::Xlsx => SheetFile::write(SheetKind::Xlsx, $path, $neutral),
+            self::Ods => SheetFile::write(SheetKind::Ods, $path, $neutral),
         };
     }
 

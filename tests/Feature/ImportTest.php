@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Evidence\HouseKnowledge;
+use App\Http\ErrorPage;
 use App\Intake\Import\WaitingTable;
 use App\Models\Cards\Card;
 use App\Pages\House\ImportPage;
 use App\Tables\TableWriter;
+use App\Tables\TooManyCells;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\ViewErrorBag;
@@ -326,7 +328,7 @@ final class ImportTest extends TestCase
         $bomb = $this->packed(['xl/workbook.xml' => '<workbook/>', 'xl/worksheets/sheet1.xml' => str_repeat(' ', 100_000_000)]);
         self::assertLessThan(1_000_000, strlen($bomb));
         memory_reset_peak_usage();
-        self::assertStringContainsString('unpacks to more than 80 MB', $this->complaint($bomb, 'cards.xlsx'));
+        self::assertStringContainsString('unpacks to more than 32 MB', $this->complaint($bomb, 'cards.xlsx'));
         self::assertLessThan(32_000_000, memory_get_peak_usage() - $before);
     }
 
@@ -361,6 +363,19 @@ final class ImportTest extends TestCase
         $answer = $this->call('POST', '/import', server: ['CONTENT_LENGTH' => '200000000']);
         $answer->assertStatus(413);
         self::assertStringContainsString('Photos may be 12 MB, tables 10 MB', (string) $answer->getContent());
+    }
+
+    public function test_more_cells_than_a_spreadsheet_may_hold_are_said_before_it_fills_the_memory(): void
+    {
+        try {
+            TableWriter::Ods->write($this->folder().'/much.ods', [array_fill(0, 120_001, 'a')]);
+            self::fail('It was written.');
+        } catch (TooManyCells $fault) {
+            $page = ErrorPage::page($fault, request());
+            self::assertSame(422, $page?->getStatusCode());
+            self::assertStringContainsString('Take them as CSV', (string) $page->getContent());
+        }
+        self::assertFileDoesNotExist($this->folder().'/much.ods');
     }
 
     public function test_a_table_that_waited_a_day_is_thrown_away(): void

@@ -50,6 +50,17 @@ final class SpreadsheetTest extends TestCase
         self::assertSame($rows, $read['rows']);
     }
 
+    public function test_spaces_line_ends_and_characters_that_xml_cannot_carry(): void
+    {
+        foreach ([TableWriter::Xlsx, TableWriter::Ods] as $writer) {
+            $path = "{$this->folder()}/signs.{$writer->value}";
+            $writer->write($path, [['Tag', 'Note'], ["a\x00\tb\x0B\n\u{1F4BE}\u{FFFE}", "  two\n  lines & more "]]);
+            $expected = ["a\tb\n\u{1F4BE}", "  two\n  lines & more "];
+            self::assertSame($expected, ((array) self::node(['read', $path])['rows'])[1], $writer->name);
+            self::assertSame(array_map(trim(...), $expected), iterator_to_array(TableReader::rows($path, 'signs'))[2], $writer->name);
+        }
+    }
+
     #[DataProvider('formats')]
     public function test_no_cell_we_write_is_a_formula_elsewhere(string $format): void
     {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Tables;
 
 use App\Tables\Neutral;
-use App\Tables\PlainXml;
 use App\Tables\TableReader;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -69,10 +68,5 @@ final class CsvAndNeutralTest extends TestCase
     {
         self::assertSame($out, Neutral::out($kept));
         self::assertSame($kept, Neutral::in($out));
-    }
-
-    public function test_characters_that_xml_cannot_carry_are_left_out(): void
-    {
-        self::assertSame("a\tb\n\u{1F4BE}", PlainXml::text("a\x00\tb\x0B\n\u{1F4BE}\u{FFFE}"));
     }
 }

@@ -30,6 +30,9 @@ final class OdsRowsTest extends TestCase
         $zip = new ZipArchive();
         $zip->open($path, ZipArchive::CREATE);
         $zip->addFromString('mimetype', 'application/vnd.oasis.opendocument.spreadsheet');
+        foreach (['meta', 'styles'] as $part) {
+            $zip->addFromString("{$part}.xml", "<office:document-{$part} {$spaces}/>");
+        }
         $zip->addFromString(
             'content.xml',
             "<office:document-content {$spaces}><office:body><office:spreadsheet><table:table ".
@@ -42,7 +45,7 @@ final class OdsRowsTest extends TestCase
         return iterator_to_array(TableReader::rows($path, 'book.ods'));
     }
 
-    private static function cell(string $text, string $attributes = ''): string
+    private static function cell(string $text, string $attributes = 'office:value-type="string"'): string
     {
         return "<table:table-cell {$attributes}><text:p>{$text}</text:p></table:table-cell>";
     }
@@ -52,7 +55,7 @@ final class OdsRowsTest extends TestCase
     {
         yield 'the first sheet alone' => ['<table:table-row>'.self::cell('one').'</table:table-row>', [1 => ['one']]];
         yield 'repeated cells' => [
-            '<table:table-row>'.self::cell('x', 'table:number-columns-repeated="3"').self::cell('y').'</table:table-row>',
+            '<table:table-row>'.self::cell('x', 'office:value-type="string" table:number-columns-repeated="3"').self::cell('y').'</table:table-row>',
             [1 => ['x', 'x', 'x', 'y']],
         ];
         yield 'empty cells between' => [
@@ -94,7 +97,7 @@ final class OdsRowsTest extends TestCase
             [1 => ['2026-11-25']],
         ];
         yield 'paragraphs are lines' => [
-            '<table:table-row><table:table-cell><text:p>a</text:p><text:p>b</text:p></table:table-cell></table:table-row>',
+            '<table:table-row><table:table-cell office:value-type="string"><text:p>a</text:p><text:p>b</text:p></table:table-cell></table:table-row>',
             [1 => ["a\nb"]],
         ];
         yield 'spaces and tabs' => [
@@ -109,7 +112,7 @@ final class OdsRowsTest extends TestCase
             [1 => ['', 'y']],
         ];
         yield 'remarks are not read' => [
-            '<table:table-row><table:table-cell><office:annotation><text:p>aside</text:p></office:annotation>'.
+            '<table:table-row><table:table-cell office:value-type="string"><office:annotation><text:p>aside</text:p></office:annotation>'.
                 '<text:p>x</text:p></table:table-cell></table:table-row>',
             [1 => ['x']],
         ];

@@ -19,6 +19,18 @@ final class XlsxRowsTest extends TestCase
     private const MAIN = 'xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" '.
         'xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"';
 
+    /** @param  array<string, array{string, string}>  $targets  id → kind of relation, entry */
+    private static function relations(array $targets): string
+    {
+        $all = '';
+        foreach ($targets as $id => [$kind, $entry]) {
+            $type = "http://schemas.openxmlformats.org/officeDocument/2006/relationships/{$kind}";
+            $all .= "<Relationship Id=\"{$id}\" Type=\"{$type}\" Target=\"{$entry}\"/>";
+        }
+
+        return "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">{$all}</Relationships>";
+    }
+
     /** @param  array<string, string>  $more  entries of the package */
     private function workbook(string $rows, array $more = []): string
     {
@@ -26,12 +38,20 @@ final class XlsxRowsTest extends TestCase
         $zip = new ZipArchive();
         $zip->open($path, ZipArchive::CREATE);
         $entries = [
+            '_rels/.rels' => self::relations(['rId1' => ['officeDocument', 'xl/workbook.xml']]),
             'xl/workbook.xml' => '<workbook '.
                 self::MAIN.
                 '><sheets><sheet name="Cards" sheetId="1" r:id="rId7"/><sheet name="Other" sheetId="2" r:id="rId8"/></sheets></workbook>',
-            'xl/_rels/workbook.xml.rels' => '<Relationships><Relationship Id="rId8" Target="worksheets/other.xml"/><Relationship '.
-            'Id="rId7" Target="worksheets/cards.xml"/></Relationships>',
+            'xl/_rels/workbook.xml.rels' => self::relations([
+                'rId8' => ['worksheet', 'worksheets/other.xml'],
+                'rId7' => ['worksheet', 'worksheets/cards.xml'],
+                'rId1' => ['sharedStrings', 'sharedStrings.xml'],
+                'rId2' => ['styles', 'styles.xml'],
+            ]),
             'xl/worksheets/cards.xml' => '<worksheet '.self::MAIN."><sheetData>{$rows}</sheetData></worksheet>",
+            'xl/worksheets/other.xml' => '<worksheet '.self::MAIN.'><sheetData><row r="1"><c r="A1"><v>5</v></c></row></sheetData></worksheet>',
+            'xl/sharedStrings.xml' => '<sst '.self::MAIN.'/>',
+            'xl/styles.xml' => '<styleSheet '.self::MAIN.'/>',
             ...$more,
         ];
         foreach ($entries as $name => $bytes) {
@@ -72,14 +92,14 @@ final class XlsxRowsTest extends TestCase
     public function test_shared_text_may_be_in_several_pieces(): void
     {
         $shared =
-            '<sst><si><t>plain</t></si><si><r><t>two </t></r><r><t>pieces</t></r></si><si><t>word</t><rPh sb="0" '.
+            '<sst '.self::MAIN.'><si><t>plain</t></si><si><r><t>two </t></r><r><t>pieces</t></r></si><si><t>word</t><rPh sb="0" '.
             'eb="1"><t>spoken</t></rPh></si><si/></sst>';
         $rows = $this->rows(
             '<row r="1"><c r="A1" t="s"><v>0</v></c><c r="B1" t="s"><v>1</v></c><c r="C1" t="s"><v>2</v></c><c r="D1" '.
             't="s"><v>9</v></c></row>',
             ['xl/sharedStrings.xml' => $shared],
         );
-        self::assertSame([1 => ['plain', 'two pieces', 'word', '']], $rows);
+        self::assertSame([1 => ['plain', 'two pieces', 'word']], $rows);
     }
 
     public function test_numbers_come_as_they_were_typed(): void
@@ -93,13 +113,13 @@ final class XlsxRowsTest extends TestCase
     public function test_days_are_told_by_the_style_of_their_cell(): void
     {
         $styles =
-            '<styleSheet><numFmts><numFmt numFmtId="164" formatCode="yyyy\-mm\-dd"/><numFmt numFmtId="165" formatCode="0.00 '.
+            '<styleSheet '.self::MAIN.'><numFmts><numFmt numFmtId="164" formatCode="yyyy\-mm\-dd"/><numFmt numFmtId="165" formatCode="0.00 '.
             '&quot;dead&quot;"/></numFmts>'.
             '<cellStyleXfs><xf numFmtId="14"/></cellStyleXfs><cellXfs><xf numFmtId="0"/><xf numFmtId="14"/><xf numFmtId="164"/><xf '.
             'numFmtId="165"/></cellXfs></styleSheet>';
         $cells =
             '<c r="A1" s="0"><v>46351</v></c><c r="B1" s="1"><v>46351</v></c><c r="C1" s="2"><v>46351.75</v></c><c r="D1" '.
-            's="3"><v>46351</v></c><c r="E1" t="d"><v>2026-11-25T00:00:00</v></c><c r="F1" s="1"><v>-3</v></c>';
+            's="3"><v>46351</v></c><c r="E1" s="1" t="d"><v>2026-11-25T00:00:00</v></c><c r="F1" s="1"><v>-3</v></c>';
         // 46351 is 25 November 2026, counted from the end of 1899.
         self::assertSame(
             [1 => ['46351', '2026-11-25', '2026-11-25', '46351', '2026-11-25']],
@@ -116,7 +136,7 @@ final class XlsxRowsTest extends TestCase
             '<workbook '.
             self::MAIN.
             '><workbookPr date1904="1"/><sheets><sheet name="Cards" sheetId="1" r:id="rId7"/></sheets></workbook>';
-        $styles = '<styleSheet><cellXfs><xf numFmtId="14"/></cellXfs></styleSheet>';
+        $styles = '<styleSheet '.self::MAIN.'><cellXfs><xf numFmtId="14"/></cellXfs></styleSheet>';
         self::assertSame(
             [1 => ['2026-11-25']],
             $this->rows('<row r="1"><c r="A1" s="0"><v>44889</v></c></row>', ['xl/workbook.xml' => $book, 'xl/styles.xml' => $styles]),
@@ -126,7 +146,7 @@ final class XlsxRowsTest extends TestCase
     /** @return iterable<string, array{array<string, string>, string}> entries, words of the sentence */
     public static function broken(): iterable
     {
-        yield 'no sheet' => [['xl/_rels/workbook.xml.rels' => '<Relationships/>'], 'cannot be read to its end'];
+        yield 'no sheet' => [['xl/_rels/workbook.xml.rels' => self::relations([])], 'cannot be read to its end'];
         yield 'a sheet that ends early' => [
             ['xl/worksheets/cards.xml' => '<worksheet><sheetData><row><c><v>1</v>'],
             'cannot be read to its end',

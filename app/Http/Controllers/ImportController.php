@@ -15,6 +15,7 @@ use App\Pages\House\ImportPage;
 use App\Props\Page\ImportPageProps;
 use App\Tables\NotATable;
 use App\Tables\TableWriter;
+use App\Tables\TooManyCells;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -94,7 +95,12 @@ final readonly class ImportController
         $writer = TableWriter::tryFrom($format) ?? abort(404);
         $path = tempnam(sys_get_temp_dir(), 'cards');
         abort_if($path === false, 500);
-        $writer->write($path, CardTable::rows());
+        try {
+            $writer->write($path, CardTable::rows());
+        } catch (TooManyCells $fault) {
+            unlink($path);
+            throw $fault;
+        }
 
         return response()
             ->download($path, "cards.{$writer->value}", ['Content-Type' => $writer->type()])
