@@ -27,7 +27,8 @@ final readonly class OdsText
         $zip = new ZipArchive();
         $zip->open($path);
         $xml = (string) $zip->getFromName('content.xml');
-        $zip->addFromString('content.xml', (string) preg_replace_callback('~(?<=<text:p>)[^<]++~', fn (array $m): string => self::elements($m[0]), $xml));
+        $whole = preg_replace_callback('~(?<=<text:p>)[^<]++~', fn (array $text): string => self::elements($text[0]), $xml);
+        $zip->addFromString('content.xml', (string) $whole);
         $zip->close();
     }
 

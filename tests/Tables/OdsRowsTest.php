@@ -55,7 +55,10 @@ final class OdsRowsTest extends TestCase
     {
         yield 'the first sheet alone' => ['<table:table-row>'.self::cell('one').'</table:table-row>', [1 => ['one']]];
         yield 'repeated cells' => [
-            '<table:table-row>'.self::cell('x', 'office:value-type="string" table:number-columns-repeated="3"').self::cell('y').'</table:table-row>',
+            '<table:table-row>'.
+            self::cell('x', 'office:value-type="string" table:number-columns-repeated="3"').
+            self::cell('y').
+            '</table:table-row>',
             [1 => ['x', 'x', 'x', 'y']],
         ];
         yield 'empty cells between' => [
@@ -97,7 +100,7 @@ final class OdsRowsTest extends TestCase
             [1 => ['2026-11-25']],
         ];
         yield 'paragraphs are lines' => [
-            '<table:table-row><table:table-cell office:value-type="string"><text:p>a</text:p><text:p>b</text:p></table:table-cell></table:table-row>',
+            '<table:table-row>'.self::cell('a</text:p><text:p>b').'</table:table-row>',
             [1 => ["a\nb"]],
         ];
         yield 'spaces and tabs' => [

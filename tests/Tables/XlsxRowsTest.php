@@ -49,7 +49,7 @@ final class XlsxRowsTest extends TestCase
                 'rId2' => ['styles', 'styles.xml'],
             ]),
             'xl/worksheets/cards.xml' => '<worksheet '.self::MAIN."><sheetData>{$rows}</sheetData></worksheet>",
-            'xl/worksheets/other.xml' => '<worksheet '.self::MAIN.'><sheetData><row r="1"><c r="A1"><v>5</v></c></row></sheetData></worksheet>',
+            'xl/worksheets/other.xml' => '<worksheet '.self::MAIN.'><sheetData><row><c><v>5</v></c></row></sheetData></worksheet>',
             'xl/sharedStrings.xml' => '<sst '.self::MAIN.'/>',
             'xl/styles.xml' => '<styleSheet '.self::MAIN.'/>',
             ...$more,
@@ -113,8 +113,8 @@ final class XlsxRowsTest extends TestCase
     public function test_days_are_told_by_the_style_of_their_cell(): void
     {
         $styles =
-            '<styleSheet '.self::MAIN.'><numFmts><numFmt numFmtId="164" formatCode="yyyy\-mm\-dd"/><numFmt numFmtId="165" formatCode="0.00 '.
-            '&quot;dead&quot;"/></numFmts>'.
+            '<styleSheet '.self::MAIN.'><numFmts><numFmt numFmtId="164" formatCode="yyyy\-mm\-dd"/><numFmt numFmtId="165" '.
+            'formatCode="0.00 &quot;dead&quot;"/></numFmts>'.
             '<cellStyleXfs><xf numFmtId="14"/></cellStyleXfs><cellXfs><xf numFmtId="0"/><xf numFmtId="14"/><xf numFmtId="164"/><xf '.
             'numFmtId="165"/></cellXfs></styleSheet>';
         $cells =
