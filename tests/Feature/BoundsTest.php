@@ -71,7 +71,7 @@ final class BoundsTest extends TestCase
     /** @return iterable<string, array{string, string}> rows of the sheet, words of the sentence */
     public static function sheets_that_stand_for_more(): iterable
     {
-        $cell = fn (string $text, string $times = ''): string => "<t:table-cell {$times} o:value-type=\"string\"><x:p>{$text}</x:p></t:table-cell>";
+        $cell = fn (string $text, string $times = ''): string => '<t:table-cell o:value-type="string" '.$times.'><x:p>'.$text.'</x:p></t:table-cell>';
         yield 'spaces' => [
             '<t:table-row>'.$cell(str_repeat('<x:s x:c="2000000"/>', 4000)).'</t:table-row>',
             'unpacks to more than',
