@@ -9,12 +9,12 @@ use App\Intake\Day;
 use App\Intake\TagSeries;
 use InvalidArgumentException;
 use PHPUnit\Framework\Attributes\DataProvider;
-use PHPUnit\Framework\TestCase;
 use Tally\Label\Bus;
 use Tally\Label\Family;
 use Tally\Label\Form;
 use Tally\Label\Mark;
 use Tally\Origin\Provenance;
+use Tests\TestCase;
 
 final class CardEntryTest extends TestCase
 {

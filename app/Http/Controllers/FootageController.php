@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Person;
-use App\Http\Rules\Quantity;
 use App\Intake\FootageBook;
 use App\Models\Cards\Card;
+use App\Rules\Quantity;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;

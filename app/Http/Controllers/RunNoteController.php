@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Person;
-use App\Http\Rules\Quantity;
 use App\Models\Runs\Run;
+use App\Rules\Quantity;
 use App\Runs\Filing\RunBook;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Http\Rules\Quantity;
 use App\Models\Stations\Slot;
 use App\Models\Stations\Station;
+use App\Rules\Quantity;
 use App\Runs\Ordering\RunOrder;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;

@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Rules;
+namespace App\Rules;
 
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
+use Tally\Label\Label;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\NotAQuantity;
 use Tally\Quantity\Rate;
@@ -23,6 +24,18 @@ final readonly class Quantity implements ValidationRule
     {
         return new self(
             fn (string $text): Bytes => ($bytes = Bytes::parse($text, 'GB'))->isZero() ? throw NotAQuantity::notPositive($text) : $bytes,
+        );
+    }
+
+    /** A capacity as a label may carry it. */
+    public static function capacity(): self
+    {
+        return new self(
+            fn (string $text): Bytes => match (true) {
+                ($bytes = Bytes::parse($text, 'GB'))->isZero() => throw NotAQuantity::notPositive($text),
+                $bytes->count > Label::MOST => throw NotAQuantity::moreThan($text, Bytes::of(Label::MOST)->decimal()),
+                default => $bytes,
+            },
         );
     }
 
