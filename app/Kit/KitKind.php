@@ -13,14 +13,14 @@ enum KitKind: string
     case Drives = 'drives';
     case Cameras = 'cameras';
 
-    public function book(): Book
+    public function section(): KitSection
     {
         return match ($this) {
-            self::Readers => new ReaderBook(),
-            self::Cables => new CableBook(),
-            self::Hosts => new HostBook(),
-            self::Drives => new DriveBook(),
-            self::Cameras => new CameraBook(),
+            self::Readers => new Readers(),
+            self::Cables => new Cables(),
+            self::Hosts => new Hosts(),
+            self::Drives => new Drives(),
+            self::Cameras => new Cameras(),
         };
     }
 }

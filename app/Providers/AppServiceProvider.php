@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Rules\HouseValidator;
 use App\Runs\Conducting\RunConductor;
 use App\Stations\StationFolders;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\ServiceProvider;
 use PDO;
 use Tally\Device\AllowedFolders;
@@ -42,6 +44,7 @@ final class AppServiceProvider extends ServiceProvider
         // What asks for more than this is a fault, or an attack; without a limit it takes the whole station along.
         $limit = config($this->app->runningInConsole() ? 'tally.memory.terminal' : 'tally.memory.web');
         ini_set('memory_limit', is_string($limit) ? $limit : '256M');
+        Validator::resolver(HouseValidator::of(...));
         // A list that asks once a row is a fault, wherever it happens.
         Model::preventLazyLoading();
         Model::preventAccessingMissingAttributes();

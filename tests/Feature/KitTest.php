@@ -74,7 +74,7 @@ final class KitTest extends TestCase
             '/kit/readers/R1',
             self::reader([
                 'tag' => 'R1',
-                'state' => KitKind::Readers->book()->form('R1')?->state(),
+                'state' => KitKind::Readers->section()->form('R1')?->state(),
                 'slots' => [['name' => 'one', 'lane' => 'A', 'buses' => ['uhs-i']]],
             ]),
         )->assertRedirect('/kit/readers/R1');
@@ -148,7 +148,7 @@ final class KitTest extends TestCase
         $ports = $host->ports
             ->map(fn (Port $port): array => ['id' => $port->id, 'name' => $port->name, 'link' => 'usb2', 'controller' => 'one'])
             ->all();
-        $state = fn (): string => KitKind::Hosts->book()->form((string) $host->id)?->state() ?? '';
+        $state = fn (): string => KitKind::Hosts->section()->form((string) $host->id)?->state() ?? '';
         $this->put("/kit/hosts/{$host->id}", ['name' => 'Cart', 'ports' => $ports, 'state' => $state()])->assertSessionHasNoErrors();
         self::assertSame($host->ports->pluck('id')->all(), Port::query()->where('host_id', $host->id)->orderBy('id')->pluck('id')->all());
         $this->put("/kit/hosts/{$host->id}", ['name' => 'Cart', 'ports' => [], 'state' => $state()])->assertSessionHasErrors('delete');

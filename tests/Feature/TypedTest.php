@@ -195,7 +195,7 @@ final class TypedTest extends TestCase
         yield 'a day to come' => [
             ['on' => '2050-01-01'],
             'on',
-            '“2050-01-01” is not a day up to today. Write it as 2026-11-25 or 25 Nov 2026.',
+            '1 Jan 2050 is still to come. Write a day up to today, such as 2026-11-25 or 25 Nov 2026.',
         ];
         yield 'nobody' => [['by' => ''], 'by', 'Nobody is named. Write who types this: a figure has a name behind it.'];
         yield 'an unknown reader' => [['reader' => 'R99'], 'reader', '“R99” is no reader of the kit. Choose one of the list.'];

@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Http\Page;
 use App\Http\Taken;
-use App\Kit\Input;
 use App\Kit\KitKind;
-use App\Kit\ReaderBook;
+use App\Kit\Readers;
+use App\Kit\TypedGear;
 use App\Models\Cards\Card;
 use App\Models\Kit\Reader;
 use App\Pages\House\KitPage;
@@ -27,7 +27,7 @@ final readonly class KitController
 {
     public function index(): Response
     {
-        return Page::show(new KitPageProps(lists: array_map(fn (KitKind $kind): KitListProps => $kind->book()->list(), KitKind::cases())));
+        return Page::show(new KitPageProps(lists: array_map(fn (KitKind $kind): KitListProps => $kind->section()->list(), KitKind::cases())));
     }
 
     public function sheet(?Card $card = null): Response
@@ -57,7 +57,7 @@ final readonly class KitController
 
     public function delete(KitKind $kind, string $key): RedirectResponse
     {
-        $this->within(fn () => $kind->book()->delete($key));
+        $this->within(fn () => $kind->section()->delete($key));
 
         return redirect('/kit');
     }
@@ -73,9 +73,9 @@ final readonly class KitController
                 : null;
 
         return Page::show(new KitItemPageProps(
-            form: ($form = $kind->book()->form($key) ?? abort(404)),
+            form: ($form = $kind->section()->form($key) ?? abort(404)),
             state: $form->state(),
-            ceilings: $reader === null ? [] : ReaderBook::ceilings($reader),
+            ceilings: $reader === null ? [] : Readers::ceilings($reader),
             sightings: $reader === null ? [] : KitPage::sightings($reader),
             trouble: $reader === null ? [] : KitPage::trouble($reader),
         ));
@@ -85,7 +85,7 @@ final readonly class KitController
     {
         $kept = $this->within(function () use ($request, $kind, $key): string {
             $seen = $request->input('state');
-            if ($key !== null && $seen !== $kind->book()->form($key)?->state()) {
+            if ($key !== null && $seen !== $kind->section()->form($key)?->state()) {
                 throw ValidationException::withMessages([
                     'state' => is_string($seen)
                         ? 'Somebody else saved it after this page was loaded. Nothing of yours was saved yet.'
@@ -94,7 +94,9 @@ final readonly class KitController
                 ]);
             }
 
-            return $kind->book()->save($key, new Input($request->all()));
+            $section = $kind->section();
+
+            return $section->save($key, TypedGear::checked($section, $key, $request->all()));
         });
 
         return redirect("/kit/{$kind->value}/{$kept}");

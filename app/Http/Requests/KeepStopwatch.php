@@ -64,7 +64,6 @@ final class KeepStopwatch extends FormRequest
                 if ($this->filled('drive') && $this->drive() === null) {
                     $validator->errors()->add('drive', 'This drive is not in the kit. Choose one of the list, or none.');
                 }
-                $this->checkDay($validator);
                 $this->checkChain($validator);
             },
         ];

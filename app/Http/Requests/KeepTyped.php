@@ -63,7 +63,6 @@ final class KeepTyped extends FormRequest
                             ->add("readings.{$i}.speed", 'No speed comes of this. Give a speed, or a size and a time above nothing.');
                     }
                 }
-                $this->checkDay($validator);
                 $this->checkChain($validator);
             },
         ];

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Intake\Day;
+use App\Rules\DayUpToToday;
+use App\Rules\PriceText;
 use App\Rules\Quantity;
-use DateTimeImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\Validator;
-use Tally\Buying\NotAPrice;
 use Tally\Buying\Price;
 use Tally\Buying\Tier;
 use Tally\Label\Form;
@@ -26,8 +25,8 @@ final class SaveQuote extends FormRequest
             'form' => ['required', Rule::enum(Form::class)],
             'tier' => ['required', Rule::in(array_map(fn (Tier $tier): string => (string) $tier->floor, Tier::all()))],
             'capacity' => ['required', 'string', 'max:40', Quantity::size()],
-            'price' => ['required', 'string', 'max:40'],
-            'quoted_on' => ['required', 'string', 'max:40'],
+            'price' => ['required', 'string', 'max:40', new PriceText(config()->string('tally.currency'))],
+            'quoted_on' => ['bail', 'required', 'string', 'max:40', new DayUpToToday()],
             'source' => ['required', 'string', 'max:80'],
         ];
     }
@@ -42,34 +41,6 @@ final class SaveQuote extends FormRequest
             'price.required' => 'The price is empty. Write what was asked, such as 24.90 EUR.',
             'quoted_on.required' => 'The day is empty. Write when it was asked, such as 2026-11-25.',
             'source.required' => 'The source is empty. Write who asked that price.',
-            'max' => 'This is longer than it can be. Shorten it.',
-            'string' => 'Text was expected here.',
-        ];
-    }
-
-    /** @return list<callable(Validator): void> */
-    public function after(): array
-    {
-        return [
-            function (Validator $validator): void {
-                if ($validator->errors()->isNotEmpty()) {
-                    return;
-                }
-                try {
-                    $this->price();
-                } catch (NotAPrice $fault) {
-                    $validator->errors()->add('price', $fault->getMessage());
-                }
-                $day = $this->day();
-                if ($day === null || $day > new DateTimeImmutable('tomorrow')) {
-                    $validator
-                        ->errors()
-                        ->add(
-                            'quoted_on',
-                            "“{$this->string('quoted_on')}” is not a day up to today. Write it as 2026-11-25 or 25 Nov 2026.",
-                        );
-                }
-            },
         ];
     }
 
@@ -82,19 +53,13 @@ final class SaveQuote extends FormRequest
             'capacity' => Bytes::parse($this->string('capacity')->value(), 'GB')->count,
             'price' => $this->price()->minor,
             'currency' => $this->price()->currency,
-            'quoted_on' => $this->day()?->format('Y-m-d'),
+            'quoted_on' => Day::read($this->string('quoted_on')->value())?->format('Y-m-d'),
             'source' => trim($this->string('source')->value()),
         ];
     }
 
-    /** @throws NotAPrice */
     private function price(): Price
     {
         return Price::parse($this->string('price')->value(), config()->string('tally.currency'));
-    }
-
-    private function day(): ?DateTimeImmutable
-    {
-        return Day::read($this->string('quoted_on')->value());
     }
 }

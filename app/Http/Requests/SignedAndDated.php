@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Intake\Day;
+use App\Rules\DayUpToToday;
 use DateTimeImmutable;
-use Illuminate\Validation\Validator;
 
 /** Something that was measured by hand: on a day, by somebody, perhaps with a note. */
 trait SignedAndDated
 {
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<mixed>> */
     private function signedRules(): array
     {
         return [
-            'on' => ['required', 'string', 'max:40'],
+            'on' => ['bail', 'required', 'string', 'max:40', new DayUpToToday()],
             'by' => ['required', 'string', 'max:80'],
             'note' => ['nullable', 'string', 'max:300'],
         ];
@@ -26,17 +26,7 @@ trait SignedAndDated
     {
         return [
             'on.required' => 'The day is empty. Write when it was measured, such as 2026-11-25.',
-            'max' => 'This is longer than it can be. Shorten it.',
-            'string' => 'Text was expected here.',
         ];
-    }
-
-    private function checkDay(Validator $validator): void
-    {
-        $day = Day::read($this->string('on')->value());
-        if ($day === null || $day > new DateTimeImmutable('tomorrow')) {
-            $validator->errors()->add('on', "“{$this->string('on')}” is not a day up to today. Write it as 2026-11-25 or 25 Nov 2026.");
-        }
     }
 
     public function day(): DateTimeImmutable

@@ -11,13 +11,14 @@ use App\Props\Kit\KitFormProps;
 use App\Props\Kit\KitItemProps;
 use App\Props\Kit\KitListProps;
 use App\Props\Label\ChoiceProps;
+use App\Rules\NotMoreThan;
 use Tally\Chain\Ceiling;
 use Tally\Chain\Link;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 
 /** Drives: link, steady speeds, a fast cache that runs out, whether they spin, and room. */
-final readonly class DriveBook implements Book
+final readonly class Drives implements KitSection
 {
     public function list(): KitListProps
     {
@@ -102,41 +103,58 @@ final readonly class DriveBook implements Book
             );
     }
 
-    public function save(?string $key, Input $input): string
+    public function rules(?string $key): array
+    {
+        return [
+            'tag' => KitRules::tag('drives', $key),
+            'name' => KitRules::name(),
+            'link' => KitRules::link(),
+            'host_id' => ['bail', 'nullable', 'integer', 'exists:hosts,id'],
+            'spinning' => ['nullable', 'in:0,1'],
+            'write' => KitRules::rate('required'),
+            'read' => KitRules::rate('required'),
+            'cache' => KitRules::size('nullable', 'required_with:cache_write'),
+            'cache_write' => KitRules::rate('nullable', 'required_with:cache'),
+            'capacity' => KitRules::size(),
+            'free' => [...KitRules::size('required'), new NotMoreThan('capacity', 'cannot be free on a drive of')],
+            ...KitRules::measured(),
+        ];
+    }
+
+    public function messages(): array
+    {
+        return [
+            ...KitRules::empty('name', 'The name is empty. Write what it is, such as its maker and model.'),
+            'link' => 'The link “:input” is not one of the list. Choose one.',
+            'host_id' => 'This host is no longer in the kit. Choose another one.',
+            'spinning' => 'Whether it spins was “:input”. Choose one of the list.',
+            'write.required' => 'The steady write is empty. Write what it keeps up once its cache is full, such as 880 MB/s.',
+            'read.required' => 'The read is empty. Write how fast it reads, such as 960 MB/s.',
+            'cache.required_with' => 'A cache has a size and a speed. Give both, or neither.',
+            'cache_write.required_with' => 'A cache has a size and a speed. Give both, or neither.',
+            'free.required' => 'The free space is empty. Write how much is free now, such as 640 GB.',
+        ];
+    }
+
+    public function save(?string $key, TypedGear $typed): string
     {
         $drive = $key === null ? new Drive() : Drive::query()->where('tag', $key)->firstOrFail();
-        $host = $input->text('host_id', 20);
-        if ($host !== '' && ! Host::query()->whereKey((int) $host)->exists()) {
-            $input->wrong('host_id', 'This host is no longer in the kit. Choose another one.');
-        }
-        $columns = [
-            'tag' => $input->tag(Drive::class, $key),
-            'name' => $input->text('name', 80, 'The name is empty. Write what it is, such as its maker and model.'),
-            'link' => $input->link('link'),
-            'host_id' => $host === '' ? null : (int) $host,
-            'spinning' => $input->text('spinning', 1) === '1',
-            'write' => $input->rate('write', 'The steady write is empty. Write what it keeps up once its cache is full, such as 880 MB/s.'),
-            'read' => $input->rate('read', 'The read is empty. Write how fast it reads, such as 960 MB/s.'),
-            'cache' => $input->size('cache'),
-            'cache_write' => $input->rate('cache_write'),
-            'capacity' => $input->size('capacity'),
-            'free' => $input->size('free', 'The free space is empty. Write how much is free now, such as 640 GB.'),
-            ...$input->measured(),
-        ];
-        if (is_int($columns['capacity']) && is_int($columns['free']) && $columns['free'] > $columns['capacity']) {
-            $input->wrong(
-                'free',
-                Bytes::of($columns['free'])->decimal().
-                    ' cannot be free on a drive of '.
-                    Bytes::of($columns['capacity'])->decimal().
-                    '.',
-            );
-        }
-        if (($columns['cache'] === null) !== ($columns['cache_write'] === null)) {
-            $input->wrong($columns['cache'] === null ? 'cache' : 'cache_write', 'A cache has a size and a speed. Give both, or neither.');
-        }
-        $input->check();
-        $drive->forceFill($columns)->save();
+        $drive
+            ->forceFill([
+                'tag' => $typed->tag(),
+                'name' => $typed->text('name'),
+                'link' => $typed->text('link'),
+                'host_id' => $typed->id('host_id'),
+                'spinning' => $typed->isSo('spinning'),
+                'write' => $typed->rate('write'),
+                'read' => $typed->rate('read'),
+                'cache' => $typed->size('cache'),
+                'cache_write' => $typed->rate('cache_write'),
+                'capacity' => $typed->size('capacity'),
+                'free' => $typed->size('free'),
+                ...$typed->measured(),
+            ])
+            ->save();
 
         return $drive->tag;
     }

@@ -12,10 +12,11 @@ use App\Props\Kit\KitItemProps;
 use App\Props\Kit\KitListProps;
 use App\Props\Kit\KitPartsProps;
 use App\Props\Kit\KitRowProps;
+use App\Rules\DifferentNames;
 use Tally\Label\Bus;
 
 /** Cameras: their slots, and the media each accepts. */
-final readonly class CameraBook implements Book
+final readonly class Cameras implements KitSection
 {
     public function list(): KitListProps
     {
@@ -81,27 +82,36 @@ final readonly class CameraBook implements Book
             );
     }
 
-    public function save(?string $key, Input $input): string
+    public function rules(?string $key): array
+    {
+        return [
+            'tag' => KitRules::tag('cameras', $key),
+            'name' => KitRules::name(),
+            'slots' => ['array', 'max:40', new DifferentNames('Two slots have the same name. Tell them apart.')],
+            'slots.*.name' => KitRules::name(60),
+            'slots.*.buses' => KitRules::buses(),
+        ];
+    }
+
+    public function messages(): array
+    {
+        return [
+            ...KitRules::empty('name', 'The name is empty. Write what it is.'),
+            'slots.array' => 'The slots were not sent as a list of at most 40.',
+            'slots.max' => 'The slots were not sent as a list of at most 40.',
+            ...KitRules::empty('slots.*.name', 'The slot has no name. Write which one it is, such as A.'),
+            'slots.*.buses.required' => 'Tick the media that this slot accepts.',
+            'slots.*.buses.array' => 'Tick the media that this slot accepts.',
+        ];
+    }
+
+    public function save(?string $key, TypedGear $typed): string
     {
         $camera = $key === null ? new Camera() : Camera::query()->where('tag', $key)->firstOrFail();
-        $columns = ['tag' => $input->tag(Camera::class, $key), 'name' => $input->text('name', 80, 'The name is empty. Write what it is.')];
-        $slots = [];
-        foreach ($input->parts('slots') as $part) {
-            $slots[] = [
-                'name' => $part->text('name', 60, 'The slot has no name. Write which one it is, such as A.'),
-                'buses' => $part->buses('buses', 'Tick the media that this slot accepts.'),
-            ];
-            $input->takeErrorsOf($part);
-        }
-        $names = array_column($slots, 'name');
-        if (count(array_unique($names)) !== count($names)) {
-            $input->wrong('slots', 'Two slots have the same name. Tell them apart.');
-        }
-        $input->check();
-        $camera->forceFill($columns)->save();
+        $camera->forceFill(['tag' => $typed->tag(), 'name' => $typed->text('name')])->save();
         $camera->slots()->delete();
-        foreach ($slots as $slot) {
-            CameraSlot::query()->create(['camera_id' => $camera->id, ...$slot]);
+        foreach ($typed->parts('slots') as $slot) {
+            $camera->slots()->create(['name' => $slot->text('name'), 'buses' => $slot->several('buses', Bus::class)]);
         }
 
         return $camera->tag;

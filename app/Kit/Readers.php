@@ -15,11 +15,13 @@ use App\Props\Kit\KitListProps;
 use App\Props\Kit\KitPartsProps;
 use App\Props\Kit\KitRowProps;
 use App\Props\Label\ChoiceProps;
+use App\Rules\DifferentNames;
+use App\Rules\Text;
 use Tally\Chain\Link;
 use Tally\Label\Bus;
 
 /** Readers: slots with the buses they speak, the lanes they share, and the link to the host. */
-final readonly class ReaderBook implements Book
+final readonly class Readers implements KitSection
 {
     public function list(): KitListProps
     {
@@ -110,36 +112,61 @@ final readonly class ReaderBook implements Book
         );
     }
 
-    public function save(?string $key, Input $input): string
+    public function rules(?string $key): array
+    {
+        return [
+            'tag' => KitRules::tag('readers', $key),
+            'name' => KitRules::name(),
+            'uplink' => KitRules::link(),
+            'cable_id' => ['bail', 'nullable', 'integer', 'exists:cables,id'],
+            'camera' => ['nullable', 'in:0,1'],
+            ...KitRules::measured(),
+            'slots' => [
+                'bail',
+                'required',
+                'array',
+                'max:40',
+                new DifferentNames('Two slots have the same name. Tell them apart, such as left and right.'),
+            ],
+            'slots.*.name' => KitRules::name(60),
+            'slots.*.buses' => KitRules::buses(),
+            'slots.*.lane' => ['nullable', Text::upTo(20)],
+        ];
+    }
+
+    public function messages(): array
+    {
+        return [
+            ...KitRules::empty('name', 'The name is empty. Write what it is, such as its maker and model.'),
+            'uplink' => 'The link “:input” is not one of the list. Choose one.',
+            'cable_id' => 'This cable is no longer in the kit. Choose another one.',
+            'camera' => 'Whether it is a camera was “:input”. Choose one of the list.',
+            'slots.array' => 'The slots were not sent as a list of at most 40.',
+            'slots.max' => 'The slots were not sent as a list of at most 40.',
+            'slots.required' => 'A reader without a slot reads nothing. Add one.',
+            ...KitRules::empty('slots.*.name', 'The slot has no name. Write which one it is, such as left.'),
+            'slots.*.buses.required' => 'Tick the buses that this slot speaks.',
+            'slots.*.buses.array' => 'Tick the buses that this slot speaks.',
+        ];
+    }
+
+    public function save(?string $key, TypedGear $typed): string
     {
         $reader = $key === null ? new Reader() : Reader::query()->where('tag', $key)->firstOrFail();
-        $cable = $input->text('cable_id', 20);
-        if ($cable !== '' && ! Cable::query()->whereKey((int) $cable)->exists()) {
-            $input->wrong('cable_id', 'This cable is no longer in the kit. Choose another one.');
-        }
-        $columns = [
-            'tag' => $input->tag(Reader::class, $key),
-            'name' => $input->text('name', 80, 'The name is empty. Write what it is, such as its maker and model.'),
-            'uplink' => $input->link('uplink'),
-            'cable_id' => $cable === '' ? null : (int) $cable,
-            'camera' => $input->text('camera', 1) === '1',
-            ...$input->measured(),
-        ];
-        $slots = [];
-        foreach ($input->parts('slots') as $i => $part) {
-            $slots[] = [
-                'name' => $part->text('name', 60, 'The slot has no name. Write which one it is, such as left.'),
-                'buses' => $part->buses('buses', 'Tick the buses that this slot speaks.'),
-                'lane' => ($lane = $part->text('lane', 20)) === '' ? chr(65 + $i) : strtoupper($lane),
-            ];
-            $input->takeErrorsOf($part);
-        }
-        self::checkSlots($input, $slots);
-        $input->check();
-        $reader->forceFill($columns)->save();
+        $reader
+            ->forceFill([
+                'tag' => $typed->tag(),
+                'name' => $typed->text('name'),
+                'uplink' => $typed->text('uplink'),
+                'cable_id' => $typed->id('cable_id'),
+                'camera' => $typed->isSo('camera'),
+                ...$typed->measured(),
+            ])
+            ->save();
         $reader->slots()->delete();
-        foreach ($slots as $slot) {
-            ReaderSlot::query()->create(['reader_id' => $reader->id, ...$slot]);
+        foreach ($typed->parts('slots') as $i => $slot) {
+            $lane = $slot->text('lane') === '' ? chr(65 + $i) : strtoupper($slot->text('lane'));
+            $reader->slots()->create(['name' => $slot->text('name'), 'buses' => $slot->several('buses', Bus::class), 'lane' => $lane]);
         }
 
         return $reader->tag;
@@ -165,17 +192,6 @@ final readonly class ReaderBook implements Book
                 ? []
                 : [Field::ceiling($reader->cable->asLink(), "cable {$reader->cable->tag}, {$reader->cable->link->label()}")],
         ];
-    }
-
-    /** @param  list<array{name: string, buses: list<Bus>, lane: string}>  $slots */
-    private static function checkSlots(Input $input, array $slots): void
-    {
-        $names = array_column($slots, 'name');
-        if ($slots === []) {
-            $input->wrong('slots', 'A reader without a slot reads nothing. Add one.');
-        } elseif (count(array_unique($names)) !== count($names)) {
-            $input->wrong('slots', 'Two slots have the same name. Tell them apart, such as left and right.');
-        }
     }
 
     /** @return list<string> */

@@ -12,11 +12,14 @@ use App\Props\Kit\KitItemProps;
 use App\Props\Kit\KitListProps;
 use App\Props\Kit\KitPartsProps;
 use App\Props\Kit\KitRowProps;
+use App\Rules\DifferentNames;
+use App\Rules\Text;
 use Illuminate\Support\Collection;
+use Illuminate\Validation\Rule;
 use Tally\Chain\HostLink;
 
 /** Hosts and their ports. Ports of one controller share what it carries. */
-final readonly class HostBook implements Book
+final readonly class Hosts implements KitSection
 {
     public function list(): KitListProps
     {
@@ -83,36 +86,50 @@ final readonly class HostBook implements Book
             );
     }
 
-    public function save(?string $key, Input $input): string
+    public function rules(?string $key): array
+    {
+        return [
+            'name' => [...KitRules::name(60), Rule::unique('hosts', 'name')->ignore($key)],
+            'ports' => ['array', 'max:40', new DifferentNames('Two ports have the same name. Tell them apart.')],
+            'ports.*.id' => ['nullable', 'integer'],
+            'ports.*.name' => KitRules::name(60),
+            'ports.*.link' => KitRules::link(),
+            'ports.*.controller' => ['nullable', Text::upTo(60)],
+            ...KitRules::measured('ports.*.'),
+        ];
+    }
+
+    public function messages(): array
+    {
+        return [
+            ...KitRules::empty('name', 'The name is empty. Write what the host is called.'),
+            'name.unique' => 'Another host is called “:input” already. Choose another name.',
+            'ports.array' => 'The ports were not sent as a list of at most 40.',
+            'ports.max' => 'The ports were not sent as a list of at most 40.',
+            'ports.*.id' => 'Which port this was is not a number. Load the page again.',
+            ...KitRules::empty('ports.*.name', 'The port has no name. Write which one it is, such as left.'),
+            'ports.*.link' => 'The link “:input” is not one of the list. Choose one.',
+        ];
+    }
+
+    public function save(?string $key, TypedGear $typed): string
     {
         $host = $key === null ? new Host() : Host::query()->findOrFail((int) $key);
-        $name = $input->text('name', 60, 'The name is empty. Write what the host is called.');
-        if (
-            $name !== '' &&
-            Host::query()->where('name', $name)->when($host->exists, fn ($query) => $query->whereKeyNot($host->id))->exists()
-        ) {
-            $input->wrong('name', "Another host is called “{$name}” already. Choose another name.");
+        $host->forceFill(['name' => $typed->text('name')])->save();
+        $ports = $typed->parts('ports');
+        // Ports keep their number in the books: slots of stations hang on them.
+        $host->ports()->whereKeyNot(array_map(fn (TypedGear $port): ?int => $port->id('id'), $ports))->delete();
+        foreach ($ports as $one) {
+            $port = $host->ports()->find($one->id('id')) ?? new Port(['host_id' => $host->id]);
+            $port
+                ->forceFill([
+                    'name' => $one->text('name'),
+                    'link' => $one->text('link'),
+                    'controller' => $one->text('controller') === '' ? 'controller 1' : $one->text('controller'),
+                    ...$one->measured(),
+                ])
+                ->save();
         }
-        $ports = [];
-        foreach ($input->parts('ports') as $part) {
-            $ports[] = [
-                $part->id(),
-                [
-                    'name' => $part->text('name', 60, 'The port has no name. Write which one it is, such as left.'),
-                    'link' => $part->link('link'),
-                    'controller' => ($controller = $part->text('controller', 60)) === '' ? 'controller 1' : $controller,
-                    ...$part->measured(),
-                ],
-            ];
-            $input->takeErrorsOf($part);
-        }
-        $names = array_map(fn (array $port): string => $port[1]['name'], $ports);
-        if (count(array_unique($names)) !== count($names)) {
-            $input->wrong('ports', 'Two ports have the same name. Tell them apart.');
-        }
-        $input->check();
-        $host->forceFill(['name' => $name])->save();
-        $this->keepPorts($host, $ports);
 
         return (string) $host->id;
     }
@@ -122,20 +139,6 @@ final readonly class HostBook implements Book
         $host = Host::query()->findOrFail((int) $key);
         $host->ports()->delete();
         $host->delete();
-    }
-
-    /**
-     * Ports keep their number in the books: slots of stations hang on them.
-     *
-     * @param  list<array{int, array<string, mixed>}>  $ports
-     */
-    private function keepPorts(Host $host, array $ports): void
-    {
-        $host->ports()->whereKeyNot(array_map(fn (array $port): int => $port[0], $ports))->delete();
-        foreach ($ports as [$id, $columns]) {
-            $port = $host->ports()->find($id) ?? new Port(['host_id' => $host->id]);
-            $port->forceFill($columns)->save();
-        }
     }
 
     /** @return list<KitFieldProps> */

@@ -11,7 +11,7 @@ use App\Props\Kit\KitItemProps;
 use App\Props\Kit\KitListProps;
 
 /** Cables and what they are rated for: a fast device on a slow cable is a slow path. */
-final readonly class CableBook implements Book
+final readonly class Cables implements KitSection
 {
     public function list(): KitListProps
     {
@@ -63,17 +63,25 @@ final readonly class CableBook implements Book
             );
     }
 
-    public function save(?string $key, Input $input): string
+    public function rules(?string $key): array
+    {
+        return ['tag' => KitRules::tag('cables', $key), 'name' => KitRules::name(), 'link' => KitRules::link(), ...KitRules::measured()];
+    }
+
+    public function messages(): array
+    {
+        return [
+            ...KitRules::empty('name', 'The name is empty. Write how it can be told from the others.'),
+            'link' => 'The link “:input” is not one of the list. Choose one.',
+        ];
+    }
+
+    public function save(?string $key, TypedGear $typed): string
     {
         $cable = $key === null ? new Cable() : Cable::query()->where('tag', $key)->firstOrFail();
-        $columns = [
-            'tag' => $input->tag(Cable::class, $key),
-            'name' => $input->text('name', 80, 'The name is empty. Write how it can be told from the others.'),
-            'link' => $input->link('link'),
-            ...$input->measured(),
-        ];
-        $input->check();
-        $cable->forceFill($columns)->save();
+        $cable
+            ->forceFill(['tag' => $typed->tag(), 'name' => $typed->text('name'), 'link' => $typed->text('link'), ...$typed->measured()])
+            ->save();
 
         return $cable->tag;
     }
