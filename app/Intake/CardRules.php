@@ -21,8 +21,6 @@ use Tally\Origin\Provenance;
 /** What may be typed into each field of a card, in a form or in a row of a table. The same rules serve thousands of rows. */
 final class CardRules
 {
-    private const LONGEST = 40;
-
     /** @var array<string, self> */
     private static array $known = [];
 
@@ -66,7 +64,6 @@ final class CardRules
     /** @return array<string, list<mixed>> */
     private function rules(): array
     {
-        $text = Text::upTo(self::LONGEST, self::tooLong(self::LONGEST));
         $printed = fn (int $most): array => [Text::upTo($most, self::tooLong($most))];
 
         return [
@@ -77,26 +74,26 @@ final class CardRules
                 'regex:/^[A-Za-z0-9][A-Za-z0-9-]*$/D',
             ],
             'name' => ['bail', 'required', Text::upTo(80, 'The name is longer than 80 characters. Keep to maker and series.')],
-            'form' => ['bail', 'required', $text, $this->forms],
-            'capacity' => ['bail', 'required', $text, Quantity::capacity()],
-            'family' => ['bail', $text, $this->families],
-            'bus' => ['bail', $text, $this->buses],
-            'footage' => ['bail', $text, Quantity::amount()],
-            'contact_rows' => ['bail', $text, 'in:1,2'],
+            'form' => ['bail', 'required', $this->forms],
+            'capacity' => ['bail', 'required', Quantity::capacity()],
+            'family' => [$this->families],
+            'bus' => [$this->buses],
+            'footage' => [Quantity::amount()],
+            'contact_rows' => ['in:1,2'],
             'marks' => [new MarkList()],
-            'read' => ['bail', $text, Quantity::rate()],
-            'write' => ['bail', $text, Quantity::rate()],
-            'sustained' => ['bail', $text, Quantity::rate()],
+            'read' => [Quantity::rate()],
+            'write' => [Quantity::rate()],
+            'sustained' => [Quantity::rate()],
             'times' => ['bail', Text::upTo(20, self::tooLong(20)), 'regex:/^(?=.*[1-9])[0-9]{1,5}(?:[.,][0-9])?\s*[x×]?$/u'],
             'serial' => $printed(60),
             'back_code' => $printed(60),
             'lot' => $printed(60),
             'seller' => $printed(80),
             'order_no' => $printed(60),
-            'currency' => ['bail', $text, new CurrencyCode()],
-            'price' => ['bail', $text, new PriceText($this->currency)],
-            'bought_on' => ['bail', $text, new DayUpToToday()],
-            'provenance' => ['bail', $text, $this->provenances],
+            'currency' => [new CurrencyCode()],
+            'price' => [new PriceText($this->currency)],
+            'bought_on' => [new DayUpToToday()],
+            'provenance' => [$this->provenances],
         ];
     }
 

@@ -72,13 +72,13 @@ final readonly class KitRules
     /** @return list<mixed> */
     public static function rate(string ...$more): array
     {
-        return ['bail', ...self::orEmpty($more), Text::upTo(40), Quantity::rate()];
+        return ['bail', ...self::orEmpty($more), Quantity::rate()];
     }
 
     /** @return list<mixed> */
     public static function size(string ...$more): array
     {
-        return ['bail', ...self::orEmpty($more), Text::upTo(40), Quantity::amount()];
+        return ['bail', ...self::orEmpty($more), Quantity::amount()];
     }
 
     /**

@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace App\Rules;
 
-use Closure;
-use Illuminate\Contracts\Validation\ValidationRule;
-
 /**
  * One of a list, chosen by a word that means it. Capitals, spaces, dots and hyphens do not count.
  *
  * @template-covariant T of \BackedEnum
  */
-final readonly class Choice implements ValidationRule
+final readonly class Choice extends TypedWord
 {
     /** @var array<string, T> plain word → what it means */
     private array $meanings;
@@ -32,12 +29,9 @@ final readonly class Choice implements ValidationRule
         $this->meanings = $meanings;
     }
 
-    public function validate(string $attribute, mixed $value, Closure $fail): void
+    protected function complaint(string $typed): ?string
     {
-        if ($this->meant($value) === null) {
-            $given = is_scalar($value) ? mb_substr((string) $value, 0, 40) : '';
-            $fail("{$this->what} “{$given}” is not one of the list. Choose one, or none.");
-        }
+        return $this->meant($typed) === null ? "{$this->what} “{$typed}” is not one of the list. Choose one, or none." : null;
     }
 
     /** @return T|null */

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\Rules;
 
-use Closure;
-use Illuminate\Contracts\Validation\ValidationRule;
 use Tally\Buying\NotAPrice;
 use Tally\Buying\Price;
 
 /** A currency by its three letters. */
-final readonly class CurrencyCode implements ValidationRule
+final readonly class CurrencyCode extends TypedWord
 {
-    public function validate(string $attribute, mixed $value, Closure $fail): void
+    protected function complaint(string $typed): ?string
     {
         try {
-            Price::currency(is_scalar($value) ? (string) $value : '');
+            Price::currency($typed);
         } catch (NotAPrice $fault) {
-            $fail($fault->getMessage());
+            return $fault->getMessage();
         }
+
+        return null;
     }
 }

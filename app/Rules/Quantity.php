@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Rules;
 
 use Closure;
-use Illuminate\Contracts\Validation\ValidationRule;
 use Tally\Label\Label;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\NotAQuantity;
@@ -14,7 +13,7 @@ use Tally\Quantity\Span;
 use Tally\Quantity\Temperature;
 
 /** A size or a speed as people type it; the complaint is the core's own sentence. */
-final readonly class Quantity implements ValidationRule
+final readonly class Quantity extends TypedWord
 {
     /** @param  Closure(string): mixed  $parse */
     private function __construct(private Closure $parse) {}
@@ -59,12 +58,14 @@ final readonly class Quantity implements ValidationRule
         return new self(Temperature::parse(...));
     }
 
-    public function validate(string $attribute, mixed $value, Closure $fail): void
+    protected function complaint(string $typed): ?string
     {
         try {
-            ($this->parse)(is_scalar($value) ? (string) $value : '');
+            ($this->parse)($typed);
         } catch (NotAQuantity $fault) {
-            $fail($fault->getMessage());
+            return $fault->getMessage();
         }
+
+        return null;
     }
 }

@@ -19,10 +19,9 @@ final readonly class FootageController
     public function carries(Request $request, Card $card): RedirectResponse
     {
         $request->validate(
-            ['footage' => ['required', 'string', 'max:40', Quantity::size()], 'by' => ['required', 'string', 'max:80']],
+            ['footage' => ['required', Quantity::size()], 'by' => ['required', 'string', 'max:80']],
             [
                 'footage.required' => 'How much is on it was left empty. Write a size, such as 48 GB.',
-                'footage.max' => 'The size is too long to be one. Write it as 48 GB.',
                 'by.required' => 'Nobody is named. Write who says so.',
                 'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
             ],

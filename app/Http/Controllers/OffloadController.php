@@ -21,7 +21,7 @@ final readonly class OffloadController
 {
     public function __invoke(Request $request, Card $card): Response
     {
-        $request->validate(['amount' => ['nullable', 'string', 'max:40', Quantity::size()]]);
+        $request->validate(['amount' => ['nullable', Quantity::size()]]);
         $runs = CardEvidence::runs($card);
         // What was asked for, else the footage on it, else a full card.
         $amount = match (true) {

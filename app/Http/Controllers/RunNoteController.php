@@ -54,13 +54,11 @@ final readonly class RunNoteController
     {
         $request->validate(
             [
-                'at' => ['nullable', 'string', 'max:40', Quantity::amount()],
-                'temperature' => ['required', 'string', 'max:40', Quantity::temperature()],
+                'at' => ['nullable', Quantity::amount()],
+                'temperature' => ['required', Quantity::temperature()],
             ],
             [
                 'temperature.required' => 'The temperature is empty. Write what the thermometer shows, such as 52 °C.',
-                'at.max' => 'The place is too long to be a size. Write how much was written by then, such as 30 GB.',
-                'temperature.max' => 'The temperature is too long to be one. Write it as 52 °C.',
             ],
         );
         $at = $request->filled('at') ? Bytes::parse($request->string('at')->value(), 'GB') : null;

@@ -26,11 +26,11 @@ final class KeepStopwatch extends FormRequest
         return [
             ...$this->chainRules(),
             ...$this->signedRules(),
-            'size' => ['required', 'string', 'max:40', Quantity::size()],
+            'size' => ['required', Quantity::size()],
             'files' => ['nullable', 'integer', 'min:1', 'max:10000000'],
-            'copied' => ['nullable', 'string', 'max:40', Quantity::span()],
-            'verified' => ['nullable', 'string', 'max:40', Quantity::span()],
-            'previews' => ['nullable', 'string', 'max:40', Quantity::span()],
+            'copied' => ['nullable', Quantity::span()],
+            'verified' => ['nullable', Quantity::span()],
+            'previews' => ['nullable', Quantity::span()],
             'drive' => ['nullable', 'integer'],
         ];
     }

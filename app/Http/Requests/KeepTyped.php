@@ -27,9 +27,9 @@ final class KeepTyped extends FormRequest
             'readings' => ['required', 'array', 'list', 'max:'.self::MOST],
             'readings.*' => ['array:way,size,time,speed'],
             'readings.*.way' => ['required', Rule::in(['write', 'read'])],
-            'readings.*.size' => ['nullable', 'string', 'max:40', Quantity::size()],
-            'readings.*.time' => ['nullable', 'string', 'max:40', Quantity::span()],
-            'readings.*.speed' => ['nullable', 'string', 'max:40', Quantity::rate()],
+            'readings.*.size' => ['nullable', Quantity::size()],
+            'readings.*.time' => ['nullable', Quantity::span()],
+            'readings.*.speed' => ['nullable', Quantity::rate()],
             'beside' => ['nullable', 'string', 'max:200'],
         ];
     }
@@ -43,7 +43,6 @@ final class KeepTyped extends FormRequest
             'readings.required' => 'No reading was typed. Give a speed, or a size and a time.',
             'readings' => 'The readings were not sent as a list of at most 50.',
             'readings.*.way' => 'Say whether this was written or read.',
-            'readings.*.*.max' => 'This is too long to be one figure. Shorten it.',
             'by.required' => 'Nobody is named. Write who types this: a figure has a name behind it.',
         ];
     }

@@ -24,9 +24,9 @@ final class SaveQuote extends FormRequest
         return [
             'form' => ['required', Rule::enum(Form::class)],
             'tier' => ['required', Rule::in(array_map(fn (Tier $tier): string => (string) $tier->floor, Tier::all()))],
-            'capacity' => ['required', 'string', 'max:40', Quantity::size()],
-            'price' => ['required', 'string', 'max:40', new PriceText(config()->string('tally.currency'))],
-            'quoted_on' => ['bail', 'required', 'string', 'max:40', new DayUpToToday()],
+            'capacity' => ['required', Quantity::size()],
+            'price' => ['required', new PriceText(config()->string('tally.currency'))],
+            'quoted_on' => ['bail', 'required', new DayUpToToday()],
             'source' => ['required', 'string', 'max:80'],
         ];
     }

@@ -15,7 +15,7 @@ trait SignedAndDated
     private function signedRules(): array
     {
         return [
-            'on' => ['bail', 'required', 'string', 'max:40', new DayUpToToday()],
+            'on' => ['bail', 'required', new DayUpToToday()],
             'by' => ['required', 'string', 'max:80'],
             'note' => ['nullable', 'string', 'max:300'],
         ];

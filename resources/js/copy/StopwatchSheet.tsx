@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { useSurfaceKeys } from '../frame/useKeys';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { Sheet } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
@@ -66,7 +67,6 @@ export function StopwatchSheet({
         by: person,
         note: '',
     });
-    type Field = keyof typeof form.data;
     const watch = useStopwatch((name, text) => {
         form.setData(name, text);
     });
@@ -76,20 +76,9 @@ export function StopwatchSheet({
         },
     });
     const { size, copied, verified, previews } = form.data;
-    const check = useAsk(`/cards/${tag}/stopwatch/check`, {
-        size,
-        copied,
-        verified,
-        previews,
-    }) as CopyCheckProps | null;
-    const field = (name: Field) => ({
-        name,
-        value: form.data[name],
-        error: form.errors[name],
-        onChange: (value: string) => {
-            form.setData(name, value);
-        },
-    });
+    const typed = { size, copied, verified, previews };
+    const check = useAsk(`/cards/${tag}/stopwatch/check`, typed) as CopyCheckProps | null;
+    const field = formField(form);
     return (
         <Sheet title="By stopwatch" caption="where other programs do the work" aside="key: space">
             <Dial>

@@ -1,3 +1,5 @@
+import { HttpResponseError } from '@inertiajs/core';
+import { http } from '@inertiajs/react';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { FrameProps, RunningProps, PulseProps, TagProps } from '../types/generated/props';
 
@@ -43,16 +45,12 @@ async function ask(): Promise<void> {
     const run = followed;
     const query = new URLSearchParams({ since: mark, ...(run === null ? {} : { run: String(run) }) });
     try {
-        const answer = await fetch(`/pulse?${query.toString()}`, { headers: { Accept: 'application/json' } });
-        if (answer.status === 401) {
-            // The sitting is over: the page asks to sign in again.
-            window.location.reload();
-            return;
-        }
-        if (!answer.ok) {
-            throw new Error(`/pulse answered ${answer.status}`);
-        }
-        const said = (await answer.json()) as PulseProps;
+        const answer = await http.getClient().request({
+            method: 'get',
+            url: `/pulse?${query.toString()}`,
+            headers: { Accept: 'application/json' },
+        });
+        const said = JSON.parse(answer.data) as PulseProps;
         const tray = mark === '' ? said.tray : merge(known.tray, said.tray);
         // A card that was taken out, or tagged anew, is told by nobody: then all of them are asked for once more.
         mark = tray.length === said.cards ? said.mark : '';
@@ -61,8 +59,12 @@ async function ask(): Promise<void> {
         listeners.forEach((listener) => {
             listener();
         });
-    } catch {
+    } catch (fault) {
         failed += 1;
+        if (fault instanceof HttpResponseError && fault.response.status === 401) {
+            // The sitting is over: the page asks to sign in again.
+            window.location.reload();
+        }
     } finally {
         asking = false;
         later();

@@ -1,8 +1,9 @@
-import { router } from '@inertiajs/react';
+import { useForm } from '@inertiajs/react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
 import { Ruled } from '../parts/Sheet';
 import type { SeenProps } from '../types/generated/props';
 
@@ -28,24 +29,16 @@ const Plain = styled.button`
 /** All that was seen, the newest first. A mistaken answer is withdrawn with a reason and stays in the books. */
 export function SeenTable({ seen }: { seen: readonly SeenProps[] }) {
     const [open, setOpen] = useState<number | null>(null);
-    const [reason, setReason] = useState('wrong key');
-    const [error, setError] = useState<string | undefined>(undefined);
+    const form = useForm({ reason: 'wrong key' });
+    const field = formField(form);
     const send = (id: number) => {
-        router.post(
-            `/inspections/${id}/withdraw`,
-            { reason },
-            {
-                preserveScroll: true,
-                preserveState: true,
-                onError: (errors) => {
-                    setError(errors['reason']);
-                },
-                onSuccess: () => {
-                    setOpen(null);
-                    setError(undefined);
-                },
+        form.post(`/inspections/${id}/withdraw`, {
+            preserveScroll: true,
+            preserveState: true,
+            onSuccess: () => {
+                setOpen(null);
             },
-        );
+        });
     };
     return (
         <Ruled aria-label="What was seen">
@@ -73,11 +66,8 @@ export function SeenTable({ seen }: { seen: readonly SeenProps[] }) {
                                     }}
                                 >
                                     <TextField
-                                        name="reason"
+                                        {...field('reason')}
                                         label={`Why “${one.answer}” is withdrawn`}
-                                        value={reason}
-                                        onChange={setReason}
-                                        error={error}
                                         autoFocus
                                     />
                                     <Button type="submit" quiet>

@@ -1,8 +1,8 @@
-import { router } from '@inertiajs/react';
-import { useState } from 'react';
+import { useForm } from '@inertiajs/react';
 import { Nothing } from '../parts/Nothing';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { Ruled, Sheet } from '../parts/Sheet';
 import type { FootageProps } from '../types/generated/props';
@@ -10,19 +10,14 @@ import { Fields } from './Fields';
 
 /** That the card carries footage, and that it was cleared: acts of their own, with name and time, that no old page undoes. */
 export function FootageSheet({ tag, footage, person }: { tag: string; footage: FootageProps; person: string }) {
-    const [size, setSize] = useState('');
-    const [by, setBy] = useState(person);
-    const [why, setWhy] = useState('');
-    const [errors, setErrors] = useState<Record<string, string>>({});
+    const form = useForm({ footage: '', by: person, why: '' });
+    const field = formField(form);
     const send = (act: 'footage' | 'clear') => {
-        router.post(`/cards/${tag}/${act}`, act === 'footage' ? { footage: size, by } : { by, why }, {
+        form.post(`/cards/${tag}/${act}`, {
             preserveScroll: true,
             preserveState: true,
-            onError: setErrors,
             onSuccess: () => {
-                setErrors({});
-                setSize('');
-                setWhy('');
+                form.reset('footage', 'why');
             },
         });
     };
@@ -33,16 +28,8 @@ export function FootageSheet({ tag, footage, person }: { tag: string; footage: F
             aside={footage.now ?? 'clear'}
         >
             <Fields>
-                <TextField
-                    name="footage"
-                    label="Footage on the card"
-                    value={size}
-                    onChange={setSize}
-                    error={errors['footage']}
-                    placeholder="48 GB"
-                    figures
-                />
-                <NameField name="footage-by" label="Your name" value={by} onChange={setBy} error={errors['by']} />
+                <TextField {...field('footage')} label="Footage on the card" placeholder="48 GB" figures />
+                <NameField {...field('by')} name="footage-by" label="Your name" />
                 <div style={{ alignSelf: 'end' }}>
                     <Button
                         quiet
@@ -57,11 +44,8 @@ export function FootageSheet({ tag, footage, person }: { tag: string; footage: F
                     <>
                         <div className="half">
                             <TextField
-                                name="why"
+                                {...field('why')}
                                 label="Where the footage is now"
-                                value={why}
-                                onChange={setWhy}
-                                error={errors['why']}
                                 placeholder="on D1 and D3, both read back"
                             />
                         </div>

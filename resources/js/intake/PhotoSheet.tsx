@@ -1,4 +1,4 @@
-import { router } from '@inertiajs/react';
+import { useForm } from '@inertiajs/react';
 import { useState } from 'react';
 import { Button as AriaButton, FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
@@ -50,38 +50,25 @@ const Choose = styled(AriaButton)<{ $quiet?: boolean }>`
 
 /** A picture of each side. What is kept is encoded anew, without place, date or camera. */
 export function PhotoSheet({ tag, photos }: { tag: string; photos: readonly PhotoProps[] }) {
-    const [errors, setErrors] = useState<Record<string, string>>({});
-    const [busy, setBusy] = useState<string | null>(null);
+    const form = useForm<{ side: string; photo: File | null }>({ side: '', photo: null });
+    const [tooLarge, setTooLarge] = useState<Record<string, string>>({});
+    const errors = { ...(form.errors as Record<string, string>), ...tooLarge };
+    const busy = form.processing ? form.data.side : null;
     const send = (side: string, files: FileList | null) => {
         const file = files?.[0];
         if (file === undefined) {
             return;
         }
         if (file.size > MOST) {
-            setErrors({
+            setTooLarge({
                 [`photo_${side}`]: `“${file.name}” is ${size(file.size)}; a photo may be 12 MB at most. Send a smaller one.`,
             });
             return;
         }
-        router.post(
-            `/cards/${tag}/photos`,
-            { side, photo: file },
-            {
-                forceFormData: true,
-                preserveScroll: true,
-                preserveState: true,
-                onStart: () => {
-                    setBusy(side);
-                },
-                onFinish: () => {
-                    setBusy(null);
-                },
-                onError: setErrors,
-                onSuccess: () => {
-                    setErrors({});
-                },
-            },
-        );
+        setTooLarge({});
+        form.setData('side', side);
+        form.transform(() => ({ side, photo: file }));
+        form.post(`/cards/${tag}/photos`, { forceFormData: true, preserveScroll: true, preserveState: true });
     };
 
     return (

@@ -1,4 +1,4 @@
-import { router } from '@inertiajs/react';
+import { useForm } from '@inertiajs/react';
 import { useState } from 'react';
 import { useAsk } from '../parts/useAsk';
 import type { OrderProps, SlotProps } from '../types/generated/props';
@@ -69,8 +69,7 @@ export function useOrder(
     const [wholeMap, setWholeMap] = useState(false);
     const [reinserted, setReinserted] = useState(false);
     const [erasing, erase] = useState<Erasing>({ tag: '', by, why: '' });
-    const [errors, setErrors] = useState<Record<string, string>>({});
-    const [busy, setBusy] = useState(false);
+    const form = useForm({});
     const slot = possible.find((entry) => String(entry.id) === chosen) ?? usual;
     const entry = PRESETS.find((one) => one.key === preset);
     const what = kind === 'proof' ? school : (entry?.kind ?? 'speed');
@@ -123,8 +122,8 @@ export function useOrder(
         more,
         // Before the server has answered, its forecast for the usual order stands.
         expected: answer?.expected ?? (isUsual ? (slot?.expected ?? null) : null),
-        errors,
-        busy,
+        errors: form.errors,
+        busy: form.processing,
         setSlot,
         setSize,
         setRuns,
@@ -139,27 +138,12 @@ export function useOrder(
             change((before) => ({ ...before, [field]: text }));
         },
         send: () => {
-            router.post(
-                `/cards/${tag}/runs`,
-                {
-                    ...asked,
-                    ...(slot?.lies ? { ...erasing, shown: slot.lies.token } : {}),
-                    stand_in: slot?.kind === 'stand-in' && order.shelf.length > 0 ? standIn : null,
-                },
-                {
-                    preserveScroll: true,
-                    onStart: () => {
-                        setBusy(true);
-                    },
-                    onFinish: () => {
-                        setBusy(false);
-                    },
-                    onError: setErrors,
-                    onSuccess: () => {
-                        setErrors({});
-                    },
-                },
-            );
+            form.transform(() => ({
+                ...asked,
+                ...(slot?.lies ? { ...erasing, shown: slot.lies.token } : {}),
+                stand_in: slot?.kind === 'stand-in' && order.shelf.length > 0 ? standIn : null,
+            }));
+            form.post(`/cards/${tag}/runs`, { preserveScroll: true });
         },
     };
 }

@@ -1,4 +1,4 @@
-import { Head, router, usePage } from '@inertiajs/react';
+import { Head, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Nothing } from '../parts/Nothing';
@@ -6,6 +6,7 @@ import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import type { BenchPageProps, BenchProps, BenchSlotProps, PlaceProps, WhoProps } from '../types/generated/props';
 
@@ -75,7 +76,8 @@ export default function Bench({ benches, readers, hosts }: BenchPageProps) {
 
 function BenchSheet({ bench, readers, may }: { bench: BenchProps; readers: PlaceProps[]; may: boolean }) {
     const [open, setOpen] = useState<number | null>(null);
-    const [error, setError] = useState<string | undefined>();
+    const removal = useForm({});
+    const error = (removal.errors as Record<string, string>)['slot'];
     return (
         <Sheet title={bench.name} caption={`at ${bench.host}${bench.here ? ', this machine' : ''}`} aside={bench.state}>
             <Ruled aria-label={`Slots of ${bench.name}`}>
@@ -122,15 +124,7 @@ function BenchSheet({ bench, readers, may }: { bench: BenchProps; readers: Place
                                     <Text
                                         type="button"
                                         onClick={() => {
-                                            router.delete(`/slots/${slot.id}`, {
-                                                preserveScroll: true,
-                                                onError: (errors) => {
-                                                    setError(errors['slot']);
-                                                },
-                                                onSuccess: () => {
-                                                    setError(undefined);
-                                                },
-                                            });
+                                            removal.delete(`/slots/${slot.id}`, { preserveScroll: true });
                                         }}
                                     >
                                         delete {slot.name}
@@ -155,29 +149,20 @@ function BenchSheet({ bench, readers, may }: { bench: BenchProps; readers: Place
 }
 
 function SlotForm({ bench, slot, readers }: { bench: BenchProps; slot: BenchSlotProps | null; readers: PlaceProps[] }) {
-    const [values, setValues] = useState({
+    const form = useForm({
         name: slot?.name ?? '',
         kind: slot?.kind ?? 'folder',
         path: slot?.path ?? '',
         reader: String(slot?.reader ?? ''),
         port: String(slot?.port ?? ''),
     });
-    const [errors, setErrors] = useState<Record<string, string>>({});
-    const field = (name: keyof typeof values) => ({
-        name,
-        value: values[name],
-        error: errors[name],
-        onChange: (value: string) => {
-            setValues({ ...values, [name]: value });
-        },
-    });
+    const field = formField(form);
+    const wrong = (form.errors as Record<string, string>)['slot'];
     const options = {
         preserveScroll: true,
-        onError: setErrors,
         onSuccess: () => {
-            setErrors({});
             if (slot === null) {
-                setValues({ ...values, name: '', path: '' });
+                form.setData((values) => ({ ...values, name: '', path: '' }));
             }
         },
     };
@@ -189,16 +174,16 @@ function SlotForm({ bench, slot, readers }: { bench: BenchProps; slot: BenchSlot
             onSubmit={(event) => {
                 event.preventDefault();
                 if (slot === null) {
-                    router.post(`/benches/${bench.id}/slots`, values, options);
+                    form.post(`/benches/${bench.id}/slots`, options);
                 } else {
-                    router.put(`/slots/${slot.id}`, values, options);
+                    form.put(`/slots/${slot.id}`, options);
                 }
             }}
         >
             <Fields>
                 <TextField {...field('name')} label={slot === null ? 'Another slot' : 'Name'} placeholder="Bay 3" />
                 <SelectField {...field('kind')} label="Connected as" choices={KINDS} />
-                {values.kind === 'stand-in' ? null : (
+                {form.data.kind === 'stand-in' ? null : (
                     <div className="half">
                         <TextField {...field('path')} label="Path" figures placeholder="/media/bay-3" />
                     </div>
@@ -211,22 +196,14 @@ function SlotForm({ bench, slot, readers }: { bench: BenchProps; slot: BenchSlot
                     </Button>
                 </div>
             </Fields>
-            {errors['slot'] === undefined ? null : <Wrong role="alert">{errors['slot']}</Wrong>}
+            {wrong === undefined ? null : <Wrong role="alert">{wrong}</Wrong>}
         </form>
     );
 }
 
 function NewBench({ hosts }: { hosts: PlaceProps[] }) {
-    const [values, setValues] = useState({ station: '', host: '' });
-    const [errors, setErrors] = useState<Record<string, string>>({});
-    const field = (name: keyof typeof values) => ({
-        name,
-        value: values[name],
-        error: errors[name],
-        onChange: (value: string) => {
-            setValues({ ...values, [name]: value });
-        },
-    });
+    const form = useForm({ station: '', host: '' });
+    const field = formField(form);
     return (
         <Sheet
             title="Another bench"
@@ -236,12 +213,10 @@ function NewBench({ hosts }: { hosts: PlaceProps[] }) {
                 noValidate
                 onSubmit={(event) => {
                     event.preventDefault();
-                    router.post('/benches', values, {
+                    form.post('/benches', {
                         preserveScroll: true,
-                        onError: setErrors,
                         onSuccess: () => {
-                            setErrors({});
-                            setValues({ station: '', host: '' });
+                            form.reset();
                         },
                     });
                 }}

@@ -1,4 +1,4 @@
-import { Head, Link, router, usePage } from '@inertiajs/react';
+import { Head, Link, router, useForm, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { Button as AriaButton, FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
@@ -48,9 +48,10 @@ export default function Import(props: ImportPageProps) {
 
 /** Nothing sent yet: choose a table, or take the cards out as one. */
 function Choice() {
-    const errors = usePage().props.errors as Record<string, string>;
+    const page = usePage().props.errors as Record<string, string>;
+    const form = useForm<{ table: File | null }>({ table: null });
     const [local, setLocal] = useState<string | undefined>(undefined);
-    const [busy, setBusy] = useState(false);
+    const busy = form.processing;
     const send = (files: FileList | null) => {
         const file = files?.[0];
         if (file === undefined) {
@@ -61,21 +62,10 @@ function Choice() {
             return;
         }
         setLocal(undefined);
-        router.post(
-            '/import',
-            { table: file },
-            {
-                forceFormData: true,
-                onStart: () => {
-                    setBusy(true);
-                },
-                onFinish: () => {
-                    setBusy(false);
-                },
-            },
-        );
+        form.transform(() => ({ table: file }));
+        form.post('/import', { forceFormData: true });
     };
-    const error = local ?? errors['table'];
+    const error = local ?? form.errors.table ?? page['table'];
     return (
         <>
             <Head title="Cards from a table" />
@@ -114,8 +104,9 @@ function Choice() {
 }
 
 function Preview({ table, fields }: { table: ImportProps; fields: ChoiceProps[] }) {
-    const errors = usePage().props.errors as Record<string, string>;
-    const [busy, setBusy] = useState(false);
+    const form = useForm({});
+    const error = (form.errors as Record<string, string>)['table'];
+    const busy = form.processing;
     const map = table.columns.map((column) => column.field);
     const match = (column: number, field: string) => {
         // A field has one column: chosen anew, it leaves the one it had.
@@ -149,25 +140,15 @@ function Preview({ table, fields }: { table: ImportProps; fields: ChoiceProps[] 
                             isDisabled={busy || table.good === 0}
                             detail={table.badRows === 0 ? 'all of them' : 'the good ones alone'}
                             onPress={() => {
-                                router.post(
-                                    `/import/${table.id}`,
-                                    { map },
-                                    {
-                                        onStart: () => {
-                                            setBusy(true);
-                                        },
-                                        onFinish: () => {
-                                            setBusy(false);
-                                        },
-                                    },
-                                );
+                                form.transform(() => ({ map }));
+                                form.post(`/import/${table.id}`);
                             }}
                         >
                             {busy ? 'Adding…' : `Add ${grouped(table.good)} ${table.good === 1 ? 'card' : 'cards'}`}
                         </Button>
                     </Actions>
                 </Title>
-                {errors['table'] === undefined ? null : <Wrong role="alert">{errors['table']}</Wrong>}
+                {error === undefined ? null : <Wrong role="alert">{error}</Wrong>}
                 <ColumnTable columns={table.columns} fields={fields} onMatch={match} />
                 {table.bad.length === 0 ? null : <BadRows bad={table.bad} rows={table.badRows} />}
                 {table.rows.length === 0 ? null : <GoodRows rows={table.rows} good={table.good} />}

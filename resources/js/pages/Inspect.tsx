@@ -1,4 +1,4 @@
-import { Head, router } from '@inertiajs/react';
+import { Head, useForm } from '@inertiajs/react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { Nothing } from '../parts/Nothing';
@@ -11,6 +11,7 @@ import { QuestionLine } from '../inspect/QuestionLine';
 import { SeenTable } from '../inspect/SeenTable';
 import { CardHeading } from '../parts/CardHeading';
 import { SelectField, TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { Title } from '../parts/Sheet';
 import type { InspectPageProps, QuestionProps } from '../types/generated/props';
@@ -37,42 +38,34 @@ function firstOpen(questions: readonly QuestionProps[], after: number): number {
 
 function Surface({ card, questions, history, readers, person, margin }: InspectPageProps) {
     const [at, setAt] = useState(() => firstOpen(questions, 0));
-    const [by, setBy] = useState(person);
+    const form = useForm({ by: person });
+    const errors = form.errors as Record<string, string>;
     const [codes, setCodes] = useState<Record<string, string>>({});
     const [reader, setReader] = useState(readers[0]?.key ?? '');
-    const [errors, setErrors] = useState<Record<string, string>>({});
-    const [busy, setBusy] = useState(false);
     const question = questions[at];
     const code = question === undefined ? '' : (codes[question.key] ?? question.code);
     const go = (to: number) => {
-        setErrors({});
+        form.clearErrors();
         setAt(Math.min(questions.length - 1, Math.max(0, to)));
     };
     const answer = (key: string) => {
-        if (question === undefined || busy) {
+        if (question === undefined || form.processing) {
             return;
         }
-        router.post(
-            `/cards/${card.tag}/inspections`,
-            { question: question.key, answer: key, by, code, reader: question.inReader ? reader : null },
-            {
-                preserveScroll: true,
-                preserveState: true,
-                onStart: () => {
-                    setBusy(true);
-                },
-                onFinish: () => {
-                    setBusy(false);
-                },
-                onError: setErrors,
-                onSuccess: (page) => {
-                    setErrors({});
-                    // At once with the next question: a key pressed as soon as it is seen must not be lost.
-                    setBusy(false);
-                    setAt(firstOpen(page.props['questions'] as QuestionProps[], at + 1));
-                },
+        form.transform(({ by }) => ({
+            question: question.key,
+            answer: key,
+            by,
+            code,
+            reader: question.inReader ? reader : null,
+        }));
+        form.post(`/cards/${card.tag}/inspections`, {
+            preserveScroll: true,
+            preserveState: true,
+            onSuccess: (page) => {
+                setAt(firstOpen(page.props['questions'] as QuestionProps[], at + 1));
             },
-        );
+        });
     };
     useSurfaceKeys({
         ...Object.fromEntries(
@@ -112,14 +105,7 @@ function Surface({ card, questions, history, readers, person, margin }: InspectP
                             (document.activeElement as HTMLElement | null)?.blur();
                         }}
                     >
-                        <NameField
-                            name="by"
-                            label="Your name"
-                            value={by}
-                            onChange={setBy}
-                            error={errors['by']}
-                            placeholder="a name"
-                        />
+                        <NameField {...formField(form)('by')} label="Your name" placeholder="a name" />
                     </Who>
                 </Title>
                 <QuestionLine questions={questions} at={at} onGo={go} />
@@ -168,7 +154,12 @@ function Surface({ card, questions, history, readers, person, margin }: InspectP
                                 )}
                             </Extra>
                         ) : null}
-                        <Answers answers={question.answers} given={question.given} busy={busy} onAnswer={answer} />
+                        <Answers
+                            answers={question.answers}
+                            given={question.given}
+                            busy={form.processing}
+                            onAnswer={answer}
+                        />
                         <p
                             role="status"
                             style={{ color: 'var(--pencil)', fontSize: 12.5, minHeight: 20, marginTop: 8 }}

@@ -1,4 +1,4 @@
-import { Head, Link, router } from '@inertiajs/react';
+import { Head, Link, useForm } from '@inertiajs/react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { megabytes } from '../format';
@@ -52,23 +52,17 @@ function Surface({ form, ceilings, sightings, trouble, state }: KitItemPageProps
     const [base, setBase] = useState({ fields: start(form.fields), parts: JSON.stringify(startParts(form)), state });
     const [fields, setFields] = useState<Fields>(() => start(form.fields));
     const [parts, setParts] = useState<Part[]>(() => startParts(form));
-    const [errors, setErrors] = useState<Record<string, string>>({});
-    const [busy, setBusy] = useState(false);
+    const sending = useForm({});
+    const errors = sending.errors as Record<string, string>;
+    const busy = sending.processing;
     const take = (stands: KitFormProps, shown: Fields, rows: Part[], of: string) => {
         setBase({ fields: start(stands.fields), parts: JSON.stringify(startParts(stands)), state: of });
         setFields(shown);
         setParts(rows);
-        setErrors({});
+        sending.clearErrors();
     };
     const options = {
         preserveScroll: true,
-        onStart: () => {
-            setBusy(true);
-        },
-        onFinish: () => {
-            setBusy(false);
-        },
-        onError: setErrors,
         onSuccess: ({ props }: { props: unknown }) => {
             const now = props as KitItemPageProps;
             take(now.form, start(now.form.fields), startParts(now.form), now.state);
@@ -82,10 +76,11 @@ function Surface({ form, ceilings, sightings, trouble, state }: KitItemPageProps
                 ? {}
                 : { [shape.name]: parts.map((part) => ({ id: part.id, ...sent(shape.blank, part.fields) })) }),
         };
+        sending.transform(() => (form.key === null ? data : { ...data, state: base.state }));
         if (form.key === null) {
-            router.post(`/kit/${form.kind}`, data, options);
+            sending.post(`/kit/${form.kind}`, options);
         } else {
-            router.put(`/kit/${form.kind}/${form.key}`, { ...data, state: base.state }, options);
+            sending.put(`/kit/${form.kind}/${form.key}`, options);
         }
     };
     return (
@@ -177,7 +172,7 @@ function Surface({ form, ceilings, sightings, trouble, state }: KitItemPageProps
                             quiet
                             isDisabled={busy}
                             onPress={() => {
-                                router.delete(`/kit/${form.kind}/${form.key ?? ''}`, options);
+                                sending.delete(`/kit/${form.kind}/${form.key ?? ''}`, options);
                             }}
                         >
                             Delete it from the kit

@@ -1,5 +1,4 @@
-import { Head, router } from '@inertiajs/react';
-import { useState } from 'react';
+import { Head, useForm } from '@inertiajs/react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { Caution, MarginLook, Reasons } from '../frame/Margin';
@@ -65,8 +64,8 @@ const Case = styled.details`
 
 /** Figures from anywhere, judged as the house would judge them. Nothing is entered. */
 export default function Opinion({ opinions }: OpinionPageProps) {
-    const [error, setError] = useState<string | undefined>();
-    const [busy, setBusy] = useState(false);
+    const form = useForm<{ file: File | null }>({ file: null });
+    const error = form.errors.file;
     return (
         <>
             <Head title="Second opinion" />
@@ -83,30 +82,12 @@ export default function Opinion({ opinions }: OpinionPageProps) {
                         onSelect={(files) => {
                             const file = files?.item(0);
                             if (file != null) {
-                                router.post(
-                                    '/opinion',
-                                    { file },
-                                    {
-                                        forceFormData: true,
-                                        preserveState: true,
-                                        onStart: () => {
-                                            setBusy(true);
-                                        },
-                                        onFinish: () => {
-                                            setBusy(false);
-                                        },
-                                        onError: (errors) => {
-                                            setError(errors['file']);
-                                        },
-                                        onSuccess: () => {
-                                            setError(undefined);
-                                        },
-                                    },
-                                );
+                                form.transform(() => ({ file }));
+                                form.post('/opinion', { forceFormData: true, preserveState: true });
                             }
                         }}
                     >
-                        <Button isDisabled={busy}>Judge a file</Button>
+                        <Button isDisabled={form.processing}>Judge a file</Button>
                     </FileTrigger>
                     <span
                         className={error === undefined ? '' : 'wrong'}

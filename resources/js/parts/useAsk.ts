@@ -1,22 +1,5 @@
-import { useEffect, useState } from 'react';
-
-function token(): string {
-    const cookie = document.cookie.split('; ').find((entry) => entry.startsWith('XSRF-TOKEN='));
-    return decodeURIComponent(cookie?.slice('XSRF-TOKEN='.length) ?? '');
-}
-
-async function ask(url: string, body: string, signal: AbortSignal): Promise<unknown> {
-    const answer = await fetch(url, {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token() },
-        body,
-        signal,
-    });
-    if (!answer.ok) {
-        throw new Error(`${url} answered ${answer.status}`);
-    }
-    return answer.json();
-}
+import { useHttp } from '@inertiajs/react';
+import { useEffect } from 'react';
 
 /**
  * Asks the server a little after the question has stopped changing, and gives its newest answer.
@@ -24,27 +7,22 @@ async function ask(url: string, body: string, signal: AbortSignal): Promise<unkn
  * `null` asks nothing. While an answer is on its way the one before stays, so that nothing jumps.
  */
 export function useAsk(url: string, question: object | null, wait = 200): unknown {
-    const [answer, setAnswer] = useState<unknown>(null);
+    const http = useHttp<Record<string, never>>({});
     const body = question === null ? null : JSON.stringify(question);
     useEffect(() => {
         if (body === null) {
             return undefined;
         }
-        const control = new AbortController();
         const timer = setTimeout(() => {
-            ask(url, body, control.signal).then(
-                (said) => {
-                    setAnswer(said);
-                },
-                () => {
-                    // Cut off by a newer question, or the server is away: what was known stays on the page.
-                },
-            );
+            http.transform(() => JSON.parse(body) as Record<string, never>);
+            // Cut off by a newer question, or the server is away: what was known stays on the page.
+            http.post(url).catch(() => undefined);
         }, wait);
         return () => {
             clearTimeout(timer);
-            control.abort();
+            http.cancel();
         };
+        // eslint-disable-next-line react-hooks/exhaustive-deps -- only another question asks anew, not an answer that came
     }, [url, body, wait]);
-    return question === null ? null : answer;
+    return question === null ? null : http.response;
 }

@@ -1,5 +1,4 @@
-import { router } from '@inertiajs/react';
-import { useState } from 'react';
+import { useForm } from '@inertiajs/react';
 import { FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from '../parts/Button';
@@ -19,7 +18,8 @@ const Row = styled.div`
 
 /** Takes over what was found of this card elsewhere. */
 export function ReadInSheet({ tag }: { tag: string }) {
-    const [error, setError] = useState<string | undefined>();
+    const form = useForm<{ result: File | null }>({ result: null });
+    const error = form.errors.result;
     return (
         <Row>
             <FileTrigger
@@ -27,20 +27,8 @@ export function ReadInSheet({ tag }: { tag: string }) {
                 onSelect={(files) => {
                     const file = files?.item(0);
                     if (file != null) {
-                        router.post(
-                            `/cards/${tag}/results`,
-                            { result: file },
-                            {
-                                preserveScroll: true,
-                                forceFormData: true,
-                                onError: (errors) => {
-                                    setError(errors['result']);
-                                },
-                                onSuccess: () => {
-                                    setError(undefined);
-                                },
-                            },
-                        );
+                        form.transform(() => ({ result: file }));
+                        form.post(`/cards/${tag}/results`, { preserveScroll: true, forceFormData: true });
                     }
                 }}
             >

@@ -1,5 +1,4 @@
-import { router } from '@inertiajs/react';
-import { useState } from 'react';
+import { useForm } from '@inertiajs/react';
 import styled from 'styled-components';
 import { Button } from '../parts/Button';
 import { Sheet } from '../parts/Sheet';
@@ -18,7 +17,8 @@ const Row = styled.div`
 
 /** A proof that was stopped, crashed or unplugged can go on from where it was. */
 export function UnfinishedProofSheet({ unfinished }: { unfinished: UnfinishedProofProps }) {
-    const [error, setError] = useState<string | undefined>();
+    const form = useForm({});
+    const error = Object.values<string>(form.errors)[0];
     return (
         <Sheet title={unfinished.again ? 'Read again' : 'Unfinished proof'} caption={unfinished.where}>
             <Row>
@@ -32,16 +32,8 @@ export function UnfinishedProofSheet({ unfinished }: { unfinished: UnfinishedPro
                 <Button
                     quiet={unfinished.again}
                     onPress={() => {
-                        router.post(
-                            `/runs/${unfinished.run}/go-on`,
-                            { again: unfinished.again },
-                            {
-                                preserveScroll: true,
-                                onError: (errors) => {
-                                    setError(Object.values(errors)[0]);
-                                },
-                            },
-                        );
+                        form.transform(() => ({ again: unfinished.again }));
+                        form.post(`/runs/${unfinished.run}/go-on`, { preserveScroll: true });
                     }}
                 >
                     {unfinished.again ? 'Read it again' : 'Continue that proof'}
