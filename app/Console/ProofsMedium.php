@@ -133,15 +133,15 @@ abstract class ProofsMedium extends RunsOnMedium
         }
         $this->line(
             $record->forgot
-                ? 'The host was made to forget the data before it was read back.'
-                : 'This host could not be made to forget the data first: the reading proves little.',
+                ? 'The host’s cache was cleared before the data was read back.'
+                : 'This host’s cache could not be cleared first: the reading proves little.',
         );
         if ($record->how !== null) {
             $this->line("The medium was reached {$record->how}.");
         }
         $this->line("Proves: {$record->proves()}");
         foreach ($record->leavesOpen() as $open) {
-            $this->line("Leaves open: {$open}");
+            $this->line("Does not prove: {$open}");
         }
     }
 }

@@ -171,8 +171,8 @@ final class EvidenceSheet
             "{$record->write->bytes->decimal()} written with data that names its run and its address (pattern {$record->imprint}) ".
             "in {$record->write->span->print()}, flushed, and {$record->covered()->decimal()} read back in {$record->read->span->print()}.",
             $record->forgot
-                ? 'The host was made to forget the data before it was read.'
-                : 'The host could not be made to forget the data before it was read.',
+                ? 'The host’s cache was cleared before the data was read.'
+                : 'The host’s cache could not be cleared before the data was read.',
             $record->how === null ? '' : "The medium was reached {$record->how}.",
             "Chain: {$run->chain->describe()}.",
             $record->alarmAt === null

@@ -55,7 +55,7 @@ final class CardRules
      */
     public static function of(array $typed, string $houseCurrency): self
     {
-        $form = ($typed['form'] ?? null) === null ? null : (self::$known[''] ??= new self(null, $houseCurrency))->forms->meant($typed['form']);
+        $form = (self::$known[''] ??= new self(null, $houseCurrency))->forms->meant($typed['form'] ?? null);
         $currency = self::currency($typed['currency'] ?? null) ?? $houseCurrency;
 
         return self::$known["{$form?->value} {$currency}"] ??= new self($form, $currency);

@@ -173,7 +173,7 @@ final readonly class Drives implements KitSection
             array_filter(
                 [
                     Bytes::of($drive->free)->decimal()."{$of} free".($drive->host === null ? '' : ", inside {$drive->host->name}"),
-                    $drive->spinning ? 'spinning: two streams at once cost it dear' : null,
+                    $drive->spinning ? 'spinning: two streams at once slow it down a lot' : null,
                     $drive->cache === null || $drive->cache_write === null
                         ? null
                         : 'first '.

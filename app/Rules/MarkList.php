@@ -55,7 +55,8 @@ final class MarkList implements ValidationRule, ValidatorAwareRule
     public static function good(mixed $typed): array
     {
         $given = self::split($typed) ?? [];
-        $marks = array_filter(array_map(self::mark(...), count($given) > self::MOST ? [] : $given), fn (?Mark $mark): bool => $mark !== null);
+        $read = array_map(self::mark(...), count($given) > self::MOST ? [] : $given);
+        $marks = array_filter($read, fn (?Mark $mark): bool => $mark !== null);
 
         return array_values(array_unique($marks, SORT_REGULAR));
     }

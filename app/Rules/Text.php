@@ -23,7 +23,7 @@ final readonly class Text implements ValidationRule
         match (true) {
             ! is_scalar($value) => $fail('Text was expected here.'),
             ! mb_check_encoding((string) $value, 'UTF-8') => $fail(
-                'This is not readable text. Save the table as UTF-8, or type it anew.',
+                'This is not readable text. Save the table as UTF-8, or type it again.',
             ),
             mb_strlen((string) $value) > $this->most => $fail($this->tooLong),
             default => null,

@@ -18,7 +18,7 @@ abstract readonly class TypedWord implements ValidationRule
         $typed = is_scalar($value) ? trim((string) $value) : null;
         $complaint = match (true) {
             $typed === null => 'Text was expected here.',
-            ! mb_check_encoding($typed, 'UTF-8') => 'This is not readable text. Save the table as UTF-8, or type it anew.',
+            ! mb_check_encoding($typed, 'UTF-8') => 'This is not readable text. Save the table as UTF-8, or type it again.',
             mb_strlen($typed) > self::MOST => '“'.mb_substr($typed, 0, self::MOST).'…” is too long to be one figure or word. Shorten it.',
             default => $this->complaint($typed),
         };

@@ -25,7 +25,7 @@ final readonly class BenchBook
             throw ValidationException::withMessages([
                 'station' => $taken
                     ? "A bench of that name is here already, or one so like it that both would be taken for one: “{$name}”."
-                    : 'The name has no letter or digit that could stand for it. Write it otherwise.',
+                    : 'The name has no letter or digit. Write another one.',
             ]);
         }
 
@@ -76,7 +76,7 @@ final readonly class BenchBook
         $locked = Slot::query()->whereKey($slot->id)->lockForUpdate()->firstOrFail();
         if ($locked->runs()->whereIn('state', RunState::going())->exists()) {
             throw ValidationException::withMessages([
-                'slot' => "A run goes on or waits in {$slot->name}: it cannot be {$what} now. Let it end, or stop it.",
+                'slot' => "A run is going or waiting in {$slot->name}: it cannot be {$what} now. Let it end, or stop it.",
             ]);
         }
 

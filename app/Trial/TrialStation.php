@@ -6,7 +6,7 @@ namespace App\Trial;
 
 use Symfony\Component\Process\Process;
 
-/** The workers of a station in a trial: started again when they die, as a superintendent does. */
+/** The workers of a station in a trial: started again when they die, as the keeper does. */
 final class TrialStation
 {
     /** @var array<string, Process> */

@@ -22,7 +22,7 @@ final readonly class Spelling
                 if (levenshtein(strtolower($key), $one) <= self::NEAR) {
                     throw $fields->wrong(
                         $key,
-                        "there is no such field; “{$one}” is meant, perhaps. Known here: ".implode(', ', $known).'.',
+                        "there is no such field; perhaps “{$one}” is meant. Known here: ".implode(', ', $known).'.',
                     );
                 }
             }

@@ -65,7 +65,7 @@ enum Question: string
             self::Shell => 'No crack, no open seam, clean contacts. What is cracked can break off inside a slot: leave it out.',
             self::LockSlider => 'It stands toward the contacts when the card may be written. A loose one locks the card in the '.
                 'middle of a shoot.',
-            self::Serial => 'Type it as it stands. No two cards of one maker carry the same.',
+            self::Serial => 'Type it exactly as it is. No two cards of one maker carry the same.',
             self::BackCode => 'Small print, often beside the place of making. It tells the factory and its lot; the label does not.',
             self::Seating => 'Never force a stiff slot: a forced card snaps. Let a card that was hot cool first. Your local rules '.
                 'and the maker’s instructions come first.',

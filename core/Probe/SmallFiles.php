@@ -62,12 +62,12 @@ final class SmallFiles
         }
     }
 
-    /** @param  ProgressSaver<SmallFilesResult>|null  $keeper */
+    /** @param  ProgressSaver<SmallFilesResult>|null  $saver */
     public function on(
         FileStore $store,
         Clock $clock,
         Observer $observer = new Unobserved(),
-        ?ProgressSaver $keeper = null,
+        ?ProgressSaver $saver = null,
     ): SmallFilesResult {
         $beat = new Pacemaker($clock, $observer, 4 * $this->files * $this->each * $this->rounds);
         [$rounds, $stopped, $cutShort] = [[], false, null];
@@ -77,7 +77,7 @@ final class SmallFiles
                 $stopped = $one === null;
                 if ($one !== null) {
                     $rounds[] = $one;
-                    $keeper?->keep(fn (): SmallFilesResult => $this->result($rounds, true, null));
+                    $saver?->keep(fn (): SmallFilesResult => $this->result($rounds, true, null));
                 }
             }
         } catch (DeviceFault $fault) {

@@ -23,11 +23,11 @@ final class SpeedCourse
 
     private ?Trace $trace = null;
 
-    /** @param  ProgressSaver<SpeedResult>|null  $keeper */
+    /** @param  ProgressSaver<SpeedResult>|null  $saver */
     public function __construct(
         public readonly Bytes $region,
         private readonly int $warmUps,
-        private readonly ?ProgressSaver $keeper = null,
+        private readonly ?ProgressSaver $saver = null,
     ) {}
 
     public function wrote(Passage $passage, Trace $trace, int $run): void
@@ -52,7 +52,7 @@ final class SpeedCourse
 
     private function keep(): void
     {
-        $this->keeper?->keep(fn (): SpeedResult => $this->result(true, null));
+        $this->saver?->keep(fn (): SpeedResult => $this->result(true, null));
     }
 
     public function result(bool $stopped, ?string $cutShort): SpeedResult

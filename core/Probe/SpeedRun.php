@@ -35,11 +35,11 @@ final readonly class SpeedRun
 
     public function __construct(private SpeedPlan $plan) {}
 
-    /** @param  ProgressSaver<SpeedResult>|null  $keeper */
-    public function on(Device $device, Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $keeper = null): SpeedResult
+    /** @param  ProgressSaver<SpeedResult>|null  $saver */
+    public function on(Device $device, Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $saver = null): SpeedResult
     {
         $region = Bytes::of(max(0, min($this->plan->region->count, $device->size()->count - $this->plan->from->count)));
-        $course = new SpeedCourse($region, $this->plan->warmUps, $keeper);
+        $course = new SpeedCourse($region, $this->plan->warmUps, $saver);
         $beat = new Pacemaker($clock, $observer, 2 * $region->count * $this->plan->passages());
         [$stopped, $cutShort] = [false, null];
         try {

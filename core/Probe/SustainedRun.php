@@ -41,8 +41,8 @@ final readonly class SustainedRun
         }
     }
 
-    /** @param  ProgressSaver<SustainedResult>|null  $keeper */
-    public function on(Device $device, Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $keeper = null): SustainedResult
+    /** @param  ProgressSaver<SustainedResult>|null  $saver */
+    public function on(Device $device, Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $saver = null): SustainedResult
     {
         $size = min($this->region->count ?? PHP_INT_MAX, $device->size()->count);
         $imprint = Imprint::random(Bytes::of($size));
@@ -72,7 +72,7 @@ final readonly class SustainedRun
                     $heat->look($at);
                     $seconds += $took;
                     $settled = $at;
-                    $keeper?->keep(
+                    $saver?->keep(
                         fn (): SustainedResult => new SustainedResult(
                             new Passage(Bytes::of($settled), Span::seconds($seconds)),
                             $trace->points(),

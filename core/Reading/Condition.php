@@ -40,7 +40,7 @@ enum Condition: string
     {
         return match ($this) {
             self::Whole => 'Everything that was looked at came back as written.',
-            self::Wraps => 'A fake, not a fault: a medium that is ill does not give back data from exactly one distance further on.',
+            self::Wraps => 'A fake, not a fault: a faulty medium does not give back data from exactly one distance further on.',
             self::Drops => 'A fake, not a fault: everything up to one address holds, and next to nothing behind it does.',
             self::Corrupts => 'A fake, not a fault: everything up to one address holds, and behind it next to nothing comes back as '.
                 'it was written.',

@@ -133,7 +133,7 @@ final readonly class Diagnosis
                 ? []
                 : [
                     Bytes::of($other)->decimal().
-                    ' of it came back wrong in another way: besides starting over it is faulty, or it drops part of what it is given.',
+                    ' of it came back wrong in another way: it starts over and is also faulty, or it drops part of what it is given.',
                 ],
         );
     }
@@ -180,7 +180,7 @@ final readonly class Diagnosis
         }
         $also = [];
         if ($badBefore > 0) {
-            $also[] = Bytes::of($badBefore)->decimal().' of the part it has came back wrong too: besides, it is faulty.';
+            $also[] = Bytes::of($badBefore)->decimal().' of the part it has came back wrong too: it is also faulty.';
         }
         $answered = $behind - $badBehind;
         if ($answered >= Imprint::BLOCK) {

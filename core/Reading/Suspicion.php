@@ -21,7 +21,7 @@ enum Suspicion: string
         return match ($this) {
             self::FasterThanPaper => 'faster than card or chain can carry on paper: the host’s cache answered, or a unit slipped',
             self::Slipped => 'just what a slipped unit makes of the label’s own figure',
-            self::NotForgotten => 'the host could not be made to forget the data first',
+            self::NotForgotten => 'the host’s cache could not be cleared first',
             self::Disagrees => 'size, time and speed as typed do not go together',
             self::Uneven => 'runs of the same test differ more than 1.5 times',
         };

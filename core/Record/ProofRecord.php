@@ -303,7 +303,7 @@ final readonly class ProofRecord implements Result
                         self::MOST_CACHE,
                     )} was written, so one could have answered for all of it. Take the card out, put it back and read it again."
                     : null,
-                $this->forgot ? null : 'Whether it came from the card at all: this host could not be made to forget it.',
+                $this->forgot ? null : 'Whether it came from the card at all: this host’s cache could not be cleared.',
                 'How long it keeps what is on it, and how it does when it is hot or old.',
             ]),
         );

@@ -34,7 +34,7 @@ final readonly class Words
             ReasonId::CapacityProven => ["Holds all of {$this->size('covered')}.", 'Every block came back as written.'],
             ReasonId::CapacityStartsOver => [$this->keeps(), 'It starts over, so new clips overwrite old ones.'],
             ReasonId::CapacityDropped => [$this->keeps(), 'Nothing after that is kept.'],
-            ReasonId::CapacitySpoilt => [$this->keeps(), 'What comes after that is spoilt.'],
+            ReasonId::CapacitySpoilt => [$this->keeps(), 'What comes after that is corrupted.'],
             ReasonId::CapacityShared => $this->is('exact')
                 ? [$this->keeps(), 'Several addresses share one place, so new clips overwrite old ones.']
                 : [
@@ -52,17 +52,17 @@ final readonly class Words
             ],
             ReasonId::CapacityEndsInErrors => [
                 "Answers with errors from {$this->size('keeps')} on.",
-                'Ill or at its end, one look cannot tell: power it down, put it in again, prove it again.',
+                'Faulty or full, one proof cannot tell: power it down, reinsert it, prove it again.',
             ],
             ReasonId::CapacityBadSpots => [
                 "{$this->size('bad')} of {$this->size('covered')} came back wrong.",
                 $this->is('much')
-                    ? 'That much is no spot any more: a dying card, or a fake of a kind that is not told apart. Do not use it.'
+                    ? 'That is too much for bad spots: a dying card, or a kind of fake that is not recognised here. Do not use it.'
                     : 'Bad spots, not a false size: a faulty card. Do not use it.',
             ],
             ReasonId::CapacityNotForgotten => [
                 'Capacity not proven here.',
-                'This host could not be made to forget the data before reading it back.',
+                'This host’s cache could not be cleared before reading the data back.',
             ],
             ReasonId::CapacityScreened => [
                 'Screened, not proven.',

@@ -41,7 +41,7 @@ test('by mouse: a card that wraps is found out', async ({ page }) => {
         await page.getByRole('button', { name: answer }).click();
     }
     await expect(page.getByText('Is there a code on the back?').first()).toBeVisible();
-    await page.getByLabel('The code as it stands').fill('T9 0001');
+    await page.getByLabel('The code').fill('T9 0001');
     await page.getByRole('button', { name: /yes, type it/ }).click();
     await page.getByRole('button', { name: /it seats and is found/ }).click();
     await expect(page.getByText('Every question has an answer')).toBeVisible();
@@ -62,7 +62,7 @@ test('by mouse: a card that wraps is found out', async ({ page }) => {
     await expect(page.locator('[data-verdict=Sham]')).toBeVisible({ timeout: 20_000 });
     await expect(page.getByText('Keeps 16 GB of the 64 GB')).toBeVisible();
     await expect(page.getByText('16 000 000 000')).toBeVisible();
-    await expect(page.getByText('true size 16 GB')).toBeVisible();
+    await expect(page.getByText('true capacity 16 GB')).toBeVisible();
 
     await page.getByRole('link', { name: 'Offload' }).click();
     await expect(page.getByRole('heading', { name: /left out of every plan/ })).toBeVisible();
@@ -128,7 +128,7 @@ test('by keyboard alone: an honest card is found sound', async ({ page }) => {
         await press(key);
         await expect(page.getByText(place, { exact: true })).toBeVisible();
     }
-    await tabTo(page.getByLabel('The code as it stands'));
+    await tabTo(page.getByLabel('The code'));
     await page.keyboard.type('K1 0042');
     await press('Enter');
     await expect(page.getByText('7 of 7', { exact: true })).toBeVisible();

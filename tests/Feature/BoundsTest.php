@@ -68,10 +68,15 @@ final class BoundsTest extends TestCase
         }
     }
 
+    private static function cell(string $text, string $times = ''): string
+    {
+        return '<t:table-cell o:value-type="string" '.$times.'><x:p>'.$text.'</x:p></t:table-cell>';
+    }
+
     /** @return iterable<string, array{string, string}> rows of the sheet, words of the sentence */
     public static function sheets_that_stand_for_more(): iterable
     {
-        $cell = fn (string $text, string $times = ''): string => '<t:table-cell o:value-type="string" '.$times.'><x:p>'.$text.'</x:p></t:table-cell>';
+        $cell = self::cell(...);
         yield 'spaces' => [
             '<t:table-row>'.$cell(str_repeat('<x:s x:c="2000000"/>', 4000)).'</t:table-row>',
             'unpacks to more than',

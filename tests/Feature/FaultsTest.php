@@ -52,7 +52,7 @@ final class FaultsTest extends TestCase
         $run = $this->going($card, 'speed');
         $clock = new StandInClock();
         $plan = SpeedPlan::plain(Bytes::gigabytes(1));
-        $keeper = new RunProgressSaver(
+        $saver = new RunProgressSaver(
             $run,
             fn (SpeedResult $soFar): SpeedRecord => SpeedRecord::of($soFar, $plan),
             fn (SpeedResult $soFar): array => ['write' => $soFar->trace, 'read' => []],
@@ -63,7 +63,7 @@ final class FaultsTest extends TestCase
             new StandInDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock),
             $clock,
             new StopAt(Phase::Reading, 0.5, 4),
-            $keeper,
+            $saver,
         );
         self::assertFalse($run->refresh()->counts());
         $this->command('tally:station', ['--once' => true])
@@ -87,7 +87,7 @@ final class FaultsTest extends TestCase
         $card = $this->card();
         $run = $this->going($card, 'sustained');
         $clock = new StandInClock();
-        $keeper = new RunProgressSaver(
+        $saver = new RunProgressSaver(
             $run,
             SustainedRecord::of(...),
             fn (SustainedResult $soFar): array => ['write' => $soFar->trace, 'read' => [], 'heat' => $soFar->heat],
@@ -97,7 +97,7 @@ final class FaultsTest extends TestCase
             new StandInDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock),
             $clock,
             new StopAt(Phase::Writing, 0.4),
-            $keeper,
+            $saver,
         );
         $this->command('tally:station', ['--once' => true])->assertExitCode(0);
         $record = $run->refresh()->sustained() ?? self::fail('nothing was kept');
@@ -115,14 +115,14 @@ final class FaultsTest extends TestCase
     {
         $run = $this->going($this->card(), 'speed');
         $made = 0;
-        $keeper = new RunProgressSaver($run, function (SpeedResult $soFar) use (&$made): SpeedRecord {
+        $saver = new RunProgressSaver($run, function (SpeedResult $soFar) use (&$made): SpeedRecord {
             $made++;
 
             return SpeedRecord::of($soFar, SpeedPlan::plain(Bytes::gigabytes(1)));
         });
         $result = new SpeedResult(Bytes::gigabytes(1), [], [], true, 0, [], true);
         foreach (range(1, 50) as $i) {
-            $keeper->keep(fn (): SpeedResult => $result);
+            $saver->keep(fn (): SpeedResult => $result);
         }
         self::assertSame(1, $made);
     }

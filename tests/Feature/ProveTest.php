@@ -303,7 +303,7 @@ final class ProveTest extends TestCase
     {
         $run = $this->conduct($this->card(), 'proof', 'Tray 3');
         $this->post("/runs/{$run->id}/go-on")->assertSessionHasErrors([
-            'run' => "There is nothing to go on from: {$run->name()} is done, and no place of it was kept. Begin a new proof.",
+            'run' => "There is nothing to continue: {$run->name()} is done, and no place of it was kept. Begin a new proof.",
         ]);
     }
 
@@ -318,15 +318,15 @@ final class ProveTest extends TestCase
         $run = Run::query()->firstOrFail();
         // As a worker leaves it that dies while it reads back.
         $device = \Tally\Device\FolderDevice::open(\Tally\Device\HeldFolder::at($folder), \Tally\Quantity\Bytes::of(64_000_000));
-        $keeper = new \Tests\Support\CheckpointInHand(1);
+        $saver = new \Tests\Support\CheckpointInHand(1);
         \Tally\Probe\Proof\FullProof::on(
             $device,
             new \Tally\Device\HostClock(),
             new \Tests\Support\StopAt(\Tally\Probe\Observing\Phase::Reading, 0.5),
             lookBack: false,
-            keeper: $keeper,
+            saver: $saver,
         );
-        $checkpoint = json_decode((string) $keeper->json, true);
+        $checkpoint = json_decode((string) $saver->json, true);
         self::assertIsArray($checkpoint);
         $run->forceFill([
             'state' => RunState::Running,
@@ -337,7 +337,7 @@ final class ProveTest extends TestCase
         DB::table('jobs')->delete();
         $this->command('tally:station', ['--once' => true])->assertSuccessful();
         self::assertSame(RunState::Interrupted, $run->refresh()->state);
-        self::assertStringContainsString('It can go on from where it was.', (string) $run->message);
+        self::assertStringContainsString('It can be continued from there.', (string) $run->message);
         $this->post("/runs/{$run->id}/go-on")->assertSessionHasNoErrors();
         $run = $this->carryOut();
         self::assertSame([RunState::Done, 64_000_000], [$run->state, $run->rawResult()['holds'] ?? null]);

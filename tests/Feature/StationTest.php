@@ -9,7 +9,6 @@ use App\Models\Runs\Run;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
-use Symfony\Component\Process\Process;
 use Tally\Measured\Chain;
 use Tally\Record\SizeParameters;
 use Tests\TestCase;
@@ -105,7 +104,7 @@ final class StationTest extends TestCase
         $this->command('tally:station', ['--lane' => '2', '--once' => true])->assertSuccessful();
         $states = fn (): array => array_map(fn (Run $run): RunState => $run->refresh()->state, $runs);
         self::assertSame([RunState::Running, RunState::Running, RunState::Running, RunState::Interrupted], $states());
-        self::assertStringContainsString('It can go on from where it was.', (string) $runs[3]->message);
+        self::assertStringContainsString('It can be continued from there.', (string) $runs[3]->message);
         // The measuring one takes what is of no lane, as it was before there were any.
         $this->command('tally:station', ['--lane' => '0', '--once' => true])->assertSuccessful();
         self::assertSame([RunState::Interrupted, RunState::Interrupted, RunState::Running, RunState::Interrupted], $states());
@@ -122,58 +121,5 @@ final class StationTest extends TestCase
         self::assertSame(RunState::Waiting, Run::query()->firstOrFail()->state, 'the measuring one leaves it');
         $this->command('tally:station', ['--lane' => '1', '--once' => true])->assertSuccessful();
         self::assertSame([RunState::Done, 1], [Run::query()->firstOrFail()->state, Run::query()->firstOrFail()->lane]);
-    }
-
-    public function test_the_superintendent_starts_a_worker_a_lane_and_starts_one_again_that_died(): void
-    {
-        // Real processes, which see only what was put into the database for good: a station that nobody else has.
-        $aside = DB::connectUsing('aside', (array) config('database.connections.'.DB::getDefaultConnection()));
-        $host = $aside->table('hosts')->insertGetId(['name' => 'Host of lanes']);
-        $aside->table('stations')->insert(['name' => 'Bench of lanes', 'host_id' => $host]);
-        $process = new Process(
-            [PHP_BINARY, 'artisan', 'tally:station'],
-            base_path(),
-            ['DB_DATABASE' => DB::connection()->getDatabaseName(), 'TALLY_PROOFS_AT_ONCE' => '2', 'TALLY_STATION' => 'Bench of lanes'],
-            timeout: 60,
-        );
-        try {
-            $process->start();
-            $workers = fn (): array => array_values(
-                array_filter(
-                    explode("\n", (string) shell_exec('pgrep -P '.(int) $process->getPid().' -f -- --lane=')),
-                    fn (string $pid): bool => $pid !== '',
-                ),
-            );
-            self::assertTrue($this->soon(fn (): bool => count($workers()) === 3), 'one measures and two prove');
-            $before = $workers();
-            posix_kill((int) $before[1], SIGKILL);
-            self::assertTrue(
-                $this->soon(fn (): bool => count(array_diff($workers(), $before)) === 1 && count($workers()) === 3),
-                'the one that died is started again',
-            );
-            $last = $workers();
-            $process->signal(SIGTERM);
-            $process->wait();
-            // One that has ended but was not yet asked after still has its number.
-            $alive = fn (string $pid): bool => preg_match('/^State:\s+[^Z]/m', (string) @file_get_contents("/proc/{$pid}/status")) === 1;
-            self::assertTrue($this->soon(fn (): bool => array_filter($last, $alive) === []), 'all of them end with it');
-        } finally {
-            $process->stop(0);
-            $aside->table('stations')->where('name', 'Bench of lanes')->delete();
-            $aside->table('hosts')->where('id', $host)->delete();
-        }
-    }
-
-    /** @param  callable(): bool  $is */
-    private function soon(callable $is): bool
-    {
-        for ($tries = 0; $tries < 150; $tries++) {
-            if ($is()) {
-                return true;
-            }
-            usleep(100_000);
-        }
-
-        return false;
     }
 }

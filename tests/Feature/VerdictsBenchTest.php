@@ -17,7 +17,7 @@ final class VerdictsBenchTest extends TestCase
     public function test_no_card_is_called_what_it_must_never_be(): void
     {
         $this->command('bench:verdicts', ['--seeds' => 300])
-            ->expectsOutputToContain('None was called what it must never be.')
+            ->expectsOutputToContain('None was judged as it must never be.')
             ->expectsOutputToContain('some of which were looked at')
             ->assertExitCode(0);
         $this->command('bench:verdicts', ['--seeds' => 300, '--from' => 700_000])

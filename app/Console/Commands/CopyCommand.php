@@ -97,7 +97,7 @@ final class CopyCommand extends Command
             $this->line("{$record->skipped} links or special files were skipped");
         }
         if (! $record->forgot) {
-            $this->line('This host could not be made to forget the files first: the times may be its memory’s.');
+            $this->line('This host’s cache could not be cleared first: the times may be those of its memory.');
         }
     }
 

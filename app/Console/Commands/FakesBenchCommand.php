@@ -17,7 +17,7 @@ final class FakesBenchCommand extends Command
     protected $signature = 'bench:fakes {--seeds=1000 : How many made-up cards} {--points=256 : Places of a screen} {--from=1 : The '.
         'first seed}';
 
-    protected $description = 'How often fakes are caught and named, by kind';
+    protected $description = 'How often fakes are caught and recognised, by kind';
 
     public function handle(): int
     {
@@ -89,7 +89,7 @@ final class FakesBenchCommand extends Command
             );
         }
         $this->line(
-            sprintf('The screens missed %d; by what is stated of %d places, up to %.1f were to be expected.', $missed, $points, $stated),
+            sprintf('The screens missed %d; by what is stated of %d places, up to %.1f were expected.', $missed, $points, $stated),
         );
         foreach (array_slice($wrongful, 0, 20) as $line) {
             $this->line($line);

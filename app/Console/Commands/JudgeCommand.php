@@ -24,7 +24,7 @@ final class JudgeCommand extends Command
         {--all : Derive the verdict of every card in the books anew, and say what changed and why}
         {--json : Print the answer as JSON}';
 
-    protected $description = 'A second opinion on figures from anywhere; or all verdicts of the house anew';
+    protected $description = 'A second opinion on figures from anywhere; or judge every card of the house again';
 
     public function handle(): int
     {

@@ -15,7 +15,7 @@ final class LoadBenchCommand extends Command
         {--cards=2000 : How many cards are in the books}
         {--seconds=30 : For how long}';
 
-    protected $description = 'Many people at the pages as they are served, while a run goes on';
+    protected $description = 'Many people at the pages as they are served, during a run';
 
     public function handle(): int
     {

@@ -31,7 +31,7 @@ final class ProveCommand extends ProofsMedium
         {--card= : Tag of the card to file the result under}
         {--json : Print the result as JSON}';
 
-    protected $description = 'Fill a card with known data and read all of it back';
+    protected $description = 'Full proof: fill a card with known data and read all of it back';
 
     private ?Checkpoint $from = null;
 
@@ -60,7 +60,7 @@ final class ProveCommand extends ProofsMedium
             $medium->keeper($bench)->put(['checkpoint' => $result->checkpoint()->pack()]);
         }
         if (! $medium->isRaw && $result->stopped && $this->option('keep') === true) {
-            $this->complain('Its files stay in the folder. Go on with --resume; the next run there without it removes them.');
+            $this->complain('Its files stay in the folder. Continue with --resume; the next run there without it removes them.');
             $bench->device->leave();
         }
 
@@ -71,7 +71,7 @@ final class ProveCommand extends ProofsMedium
     private function checkpoint(Fluent $kept): Checkpoint
     {
         if ($kept->array('checkpoint') === []) {
-            throw new InvalidArgumentException('What was last done to this medium was no full proof: there is nothing to go on with.');
+            throw new InvalidArgumentException('The last run on this medium was no full proof: there is nothing to continue.');
         }
         $from = Checkpoint::unpack($kept->array('checkpoint'));
         if ($this->option('again') !== true) {
@@ -80,6 +80,6 @@ final class ProveCommand extends ProofsMedium
 
         return $from->allWritten
             ? $from->readAnew()
-            : throw new InvalidArgumentException('The proof of this medium was not written to its end: go on with --resume first.');
+            : throw new InvalidArgumentException('The proof of this medium was not written to its end: continue it with --resume first.');
     }
 }

@@ -26,7 +26,7 @@ final class ReckonCommand extends Command
         {third? : A speed, to be held against the two}
         {--against= : Another figure of the same kind as the first}';
 
-    protected $description = 'Reckon a speed from size and time or a time from size and speed, spot a unit slip, or compare two figures';
+    protected $description = 'Speed from size and time, time from size and speed, mix-ups of units, two figures compared';
 
     public function handle(): int
     {
@@ -62,7 +62,7 @@ final class ReckonCommand extends Command
     {
         if ($time === null) {
             throw new InvalidArgumentException(
-                'One figure alone comes to nothing. Give a size and a time, such as "20 GB" 3:49, or another figure with --against.',
+                'One figure alone is not enough. Give a size and a time, such as "20 GB" 3:49, or another figure with --against.',
             );
         }
         $bytes = Bytes::parse($size);

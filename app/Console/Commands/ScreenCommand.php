@@ -29,7 +29,7 @@ final class ScreenCommand extends ProofsMedium
         {--card= : Tag of the card to file the result under}
         {--json : Print the result as JSON}';
 
-    protected $description = 'Stamp some places of a card and read them back: minutes instead of hours, and less proven';
+    protected $description = 'Quick screen: write and read back some places of a card, in minutes instead of hours; it proves less';
 
     protected function lay(MediumAtHand $medium): LaidMedium
     {
@@ -46,7 +46,7 @@ final class ScreenCommand extends ProofsMedium
         if ($this->option('again') === true) {
             $kept = CheckpointFile::load($medium->path);
             if ($kept->get('points') === null) {
-                throw new InvalidArgumentException('What was last done to this medium was no quick screen. Run it without --again.');
+                throw new InvalidArgumentException('The last run on this medium was no quick screen. Run it without --again.');
             }
             $plan = new ScreenPlan(Bytes::of($kept->integer('size')), $kept->integer('points'), (int) $kept->string('imprint')->value());
             $result = QuickScreen::again($plan, $bench->device, $bench->clock, $watch);

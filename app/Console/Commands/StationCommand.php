@@ -11,7 +11,6 @@ use App\Runs\Filing\ResultFiling;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
 use App\Stations\Lookout;
-use App\Stations\Superintendent;
 use Illuminate\Console\Command;
 use Illuminate\Queue\QueueManager;
 use Illuminate\Support\Facades\DB;
@@ -30,10 +29,9 @@ final class StationCommand extends Command
     protected $signature = 'tally:station
         {--once : Take one waiting run, then end}
         {--lane= : Be the one worker of this lane; 0 measures, the others prove}
-        {--look : Look into the slots, and file what waits on the disk}
-        {--under= : The process that superintends this worker; without it the worker ends}';
+        {--look : Look into the slots, and file what waits on the disk}';
 
-    protected $description = 'Carry out the runs that wait for this station';
+    protected $description = 'Carry out the runs that wait for this station: all of them one after another, or those of one lane';
 
     private float $seen = 0.0;
 
@@ -63,32 +61,21 @@ final class StationCommand extends Command
 
             return self::FAILURE;
         }
-        $under = $this->option('under');
-        // One whose superintendent is gone makes room for those of the next.
-        $isAlone = fn (): bool => is_string($under) && posix_getppid() !== (int) $under;
         if ($looks) {
             $ended = false;
             $this->trap([SIGTERM, SIGINT, SIGHUP, SIGQUIT], function () use (&$ended): void {
                 $ended = true;
             });
-            $lookout->keep(function () use (&$ended, $isAlone): bool {
-                return $ended || $isAlone();
+            $lookout->keep(function () use (&$ended): bool {
+                return $ended;
             });
 
             return self::SUCCESS;
         }
-        if ($lane === null && $this->option('once') !== true) {
-            return $this->superintend();
-        }
         // Before anything is called interrupted: it may have come to its end, with the books away.
         UnfiledResult::fileAll();
         $this->closeInterrupted($station, $lane);
-        $queue->looping(function () use ($station, $isAlone): void {
-            $this->show($station);
-            if ($isAlone()) {
-                exit(self::SUCCESS);
-            }
-        });
+        $queue->looping(fn () => $this->show($station));
         config(['tally.lane' => $lane]);
         $queues = match ($lane) {
             null => "{$station->queue()},{$station->proofQueue()}",
@@ -109,21 +96,6 @@ final class StationCommand extends Command
                 fn (string|bool $value): bool => $value !== false,
             ),
         );
-    }
-
-    /** A process for each lane, and one that looks into the slots. */
-    private function superintend(): int
-    {
-        $proofs = config('tally.proofs_at_once');
-        $duties = ['look' => ['--look']];
-        foreach (range(self::MEASURING, is_int($proofs) ? $proofs : 1) as $lane) {
-            $duties["lane {$lane}"] = ["--lane={$lane}"];
-        }
-        $superintendent = new Superintendent($duties);
-        $this->trap([SIGTERM, SIGINT, SIGHUP, SIGQUIT], $superintendent->end(...));
-        $superintendent->run();
-
-        return self::SUCCESS;
     }
 
     /**
@@ -168,7 +140,7 @@ final class StationCommand extends Command
         return match (true) {
             $asked instanceof CopyParameters => " What it had copied stays in {$asked->into}, whole files under their names and at ".
                 'most one piece as .gritty-tally-part: look at it and remove it by hand, since a copy goes into a new folder only.',
-            $run->kind->isProof() && $run->checkpoint !== null => ' It can go on from where it was.',
+            $run->kind->isProof() && $run->checkpoint !== null => ' It can be continued from there.',
             $run->slot?->kind === SlotKind::Folder => ' What it wrote is removed when that card is next used here.',
             default => '',
         };

@@ -65,7 +65,7 @@ final class VerdictsBenchCommand extends Command
                 ', '.
                 ($from > self::TUNED_ON ? 'which nothing was tuned on.' : 'some of which were looked at while the rules were written.'),
         );
-        $this->line($wrong === [] ? 'None was called what it must never be.' : count($wrong).' were called what they must never be:');
+        $this->line($wrong === [] ? 'None was judged as it must never be.' : count($wrong).' were judged as they must never be:');
         foreach (array_slice($wrong, 0, self::SHOWN) as $line) {
             $this->line($line);
         }

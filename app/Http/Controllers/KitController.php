@@ -27,7 +27,9 @@ final readonly class KitController
 {
     public function index(): Response
     {
-        return Page::show(new KitPageProps(lists: array_map(fn (KitKind $kind): KitListProps => $kind->section()->list(), KitKind::cases())));
+        $lists = array_map(fn (KitKind $kind): KitListProps => $kind->section()->list(), KitKind::cases());
+
+        return Page::show(new KitPageProps(lists: $lists));
     }
 
     public function sheet(?Card $card = null): Response

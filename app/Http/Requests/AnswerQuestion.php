@@ -35,7 +35,7 @@ final class AnswerQuestion extends FormRequest
             'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
             'question' => 'No question was answered. Choose one of the list.',
             'answer' => 'No answer was given. Choose one of the list.',
-            'code.max' => 'The code is longer than 60 characters. Type it as it stands on the card.',
+            'code.max' => 'The code is longer than 60 characters. Type it exactly as it is on the card.',
             'reader' => 'The reader was not sent as a tag. Choose one of the list.',
         ];
     }
@@ -60,7 +60,7 @@ final class AnswerQuestion extends FormRequest
                         ->errors()
                         ->add('answer', "“{$this->string('answer')}” is no answer to this question. Choose one of the list.");
                 } elseif ($answer->asksCode && trim($this->string('code')->value()) === '') {
-                    $validator->errors()->add('code', 'No code was typed. Type it as it stands on the card, or choose another answer.');
+                    $validator->errors()->add('code', 'No code was typed. Type it exactly as it is on the card, or choose another answer.');
                 } elseif ($question->isInReader() && $this->reader() === null) {
                     $validator->errors()->add('reader', 'Say in which reader: trouble is kept for the card and for the reader.');
                 }

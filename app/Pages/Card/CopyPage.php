@@ -119,7 +119,7 @@ final readonly class CopyPage
                                 '. Keep the card, and copy again.',
                         $record->overhead === null ? null : ucfirst($record->overhead).'.',
                         $record->skipped === 0 ? null : "{$record->skipped} links or special files were skipped.",
-                        $record->forgot ? null : 'The host could not be made to forget the files first: the times may be its memory’s.',
+                        $record->forgot ? null : 'The host’s cache could not be cleared first: the times may be those of its memory.',
                         $record->target === null ? null : "The copy lies in {$record->target}.",
                     ],
                     fn (?string $note): bool => $note !== null && $note !== '',

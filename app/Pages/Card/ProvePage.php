@@ -182,7 +182,7 @@ final readonly class ProvePage
 
         return match ($record->diagnosis->condition) {
             Condition::Whole => $record->isOnlyScreened() ? 'not proven' : "proven {$size}",
-            Condition::Wraps, Condition::Drops, Condition::Corrupts => "true size {$about}{$size}",
+            Condition::Wraps, Condition::Drops, Condition::Corrupts => "true capacity {$about}{$size}",
             Condition::Aliases => ($record->diagnosis->exact ? '' : 'at most about ')."{$size} holds, mixed up",
             Condition::Refuses => "errors from {$about}{$size} on",
             Condition::Faulty => "{$about}{$size} holds, not all",

@@ -239,11 +239,11 @@ final readonly class RunPage
                     Rate::bytesPerSecond($reading->many->mean)->print().
                     ' as small files, '.
                     Rate::bytesPerSecond($reading->one->mean)->print().
-                    " as one. Each file costs {$ms(max(0, $reading->overhead->mean))} ms{$spread} besides its bytes.";
+                    " as one. Each file costs {$ms(max(0, $reading->overhead->mean))} ms{$spread} on top of its bytes.";
             }
         }
         if (! $record->forgot) {
-            $words[] = 'The host could not be made to forget the files: reading says nothing of the card.';
+            $words[] = 'The host’s cache could not be cleared: reading says nothing about the card.';
         }
 
         return $words;

@@ -54,7 +54,7 @@ final class CheckpointFile implements ProgressSaver
             ! fclose($handle) ||
             ! rename("{$file}.new", $file)
         ) {
-            throw new RuntimeException("The place to go on from could not be kept in {$file}: is its disk full?");
+            throw new RuntimeException("The checkpoint could not be written to {$file}: is its disk full?");
         }
     }
 
@@ -73,7 +73,7 @@ final class CheckpointFile implements ProgressSaver
         }
         if (! is_array($kept)) {
             throw new InvalidArgumentException(
-                "There is nothing to go on from for “{$path}” on this machine: no checkpoint was reached, or it was begun ".
+                "There is nothing to continue for “{$path}” on this machine: no checkpoint was reached, or it was begun ".
                 'elsewhere. Run it without --resume and --again.',
             );
         }

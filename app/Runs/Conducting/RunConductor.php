@@ -280,15 +280,15 @@ final readonly class RunConductor
         $from = $from !== null && $asked->again ? $from->readAnew() : $from;
         $bench = $from === null ? $this->lay($run) : $this->layOutAgain($run, $from);
         $watch = $this->watch($run, $bench->isStandIn);
-        $keeper = new RunCheckpoint($run, $bench);
+        $saver = new RunCheckpoint($run, $bench);
         $clear = $bench->device->close(...);
         try {
             $result =
                 $from === null
-                    ? FullProof::on($bench->device, $bench->clock, $watch, $asked->size, ! $asked->wholeMap, $keeper)
-                    : FullProof::continued($from, $bench->device, $bench->clock, $watch, $keeper);
+                    ? FullProof::on($bench->device, $bench->clock, $watch, $asked->size, ! $asked->wholeMap, $saver)
+                    : FullProof::continued($from, $bench->device, $bench->clock, $watch, $saver);
             $isOver = ! $result->stopped && $result->cutShort === null;
-            $clear = $isOver || ! $keeper->hasKept() ? $clear : $bench->device->leave(...);
+            $clear = $isOver || ! $saver->hasKept() ? $clear : $bench->device->leave(...);
             $record = ProofRecord::of($result, $bench->extent($asked->size), $bench->device->facts()->manner, $asked->reinserted);
             $this->end(
                 $run,
@@ -298,7 +298,7 @@ final readonly class RunConductor
                     $result->stopped,
                     $result->cutShort,
                     $result->note,
-                    $result->checkpoint()?->pack() ?? $keeper->unkept(),
+                    $result->checkpoint()?->pack() ?? $saver->unkept(),
                 ),
                 $clear,
             );
@@ -336,12 +336,12 @@ final readonly class RunConductor
             ? LaidFolder::standIn($this->medium($run), $this->chain($run))
             : LaidFolder::folder($this->card($run, $slot), self::kept($run));
         try {
-            $keeper = new RunProgressSaver($run, fn (SmallFilesResult $soFar): FilesRecord => new FilesRecord($soFar));
+            $saver = new RunProgressSaver($run, fn (SmallFilesResult $soFar): FilesRecord => new FilesRecord($soFar));
             $result = (new SmallFiles($asked->files, $asked->times))->on(
                 $bench->store,
                 $bench->clock,
                 $this->watch($run, $isStandIn),
-                $keeper,
+                $saver,
             );
             $this->end(
                 $run,

@@ -98,7 +98,7 @@ final readonly class UnfiledResult
                 if (DatabaseAway::is($fault)) {
                     throw $fault;
                 }
-                Log::error("The result in {$file} is not taken by the books: {$fault->getMessage()}");
+                Log::error("The result in {$file} could not be saved: {$fault->getMessage()}");
                 @rename($file, "{$file}.refused");
             }
         }

@@ -96,7 +96,7 @@ final readonly class RunDesk
             if (! ($again ? $run->canReadAgain() : $run->canContinue()) || $station === null) {
                 throw $this->refuse(
                     'run',
-                    "There is nothing to go on from: {$run->name()} is {$run->state->value}, and no place of it was kept. Begin a ".
+                    "There is nothing to continue: {$run->name()} is {$run->state->value}, and no place of it was kept. Begin a ".
                     'new proof.',
                 );
             }

@@ -124,7 +124,7 @@ final class CannotOpen extends UnusablePath
             $place,
             'notAsOrdered',
             "{$place} does not hold what it held when the run was ordered: {$difference}. Nothing was written. Look what is in it, ".
-                'and order the run anew.',
+                'and order the run again.',
         );
     }
 

@@ -98,15 +98,15 @@ final class TimedCopy
         return $this->tree->bytes();
     }
 
-    /** @param  ProgressSaver<CopyResult>|null  $keeper */
-    public function run(Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $keeper = null): CopyResult
+    /** @param  ProgressSaver<CopyResult>|null  $saver */
+    public function run(Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $saver = null): CopyResult
     {
         $beat = new Pacemaker($clock, $observer, $this->bytes()->count * ($this->verify ? 2 : 1));
         $this->forget($this->tree->root);
         $began = $clock->now();
         [$copied, $verified, $different, $done, $cutShort] = [0.0, null, [], false, null];
         try {
-            $done = $this->copy($clock, $beat, $keeper);
+            $done = $this->copy($clock, $beat, $saver);
             $copied = $clock->now() - $began;
             if ($done && $this->verify) {
                 $this->forget($this->target());
@@ -141,12 +141,12 @@ final class TimedCopy
     }
 
     /**
-     * @param  ProgressSaver<CopyResult>|null  $keeper
+     * @param  ProgressSaver<CopyResult>|null  $saver
      * @return bool false when it was stopped
      *
      * @throws DeviceFault
      */
-    private function copy(Clock $clock, Pacemaker $beat, ?ProgressSaver $keeper): bool
+    private function copy(Clock $clock, Pacemaker $beat, ?ProgressSaver $saver): bool
     {
         $start = $clock->now();
         $this->makeFolder($this->target());
@@ -170,7 +170,7 @@ final class TimedCopy
             @touch($to, $file['changed']);
             $this->sums[$file['path']] = $sum;
             $this->times[] = [$file['size'], $clock->now() - $began];
-            $keeper?->keep(fn (): CopyResult => $this->result($clock->now() - $start, null, [], true, null));
+            $saver?->keep(fn (): CopyResult => $this->result($clock->now() - $start, null, [], true, null));
         }
 
         return true;

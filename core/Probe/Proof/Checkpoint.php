@@ -79,7 +79,7 @@ final readonly class Checkpoint
             return is_numeric($value) && $value >= 0
                 ? (int) $value
                 : throw new InvalidArgumentException(
-                    "The checkpoint is not one of ours: its “{$key}” is missing or no number. Begin the proof anew.",
+                    "The checkpoint is not one of ours: its “{$key}” is missing or no number. Start a new proof.",
                 );
         };
         $refused = [];

@@ -35,14 +35,14 @@ final class FullProof
 
     private bool $forgot = false;
 
-    /** @param  ProgressSaver<Checkpoint>|null  $keeper */
+    /** @param  ProgressSaver<Checkpoint>|null  $saver */
     private function __construct(
         private readonly Device $device,
         Clock $clock,
         private readonly Pacemaker $beat,
         private readonly Imprint $imprint,
         private readonly Checkpoint $from,
-        private readonly ?ProgressSaver $keeper,
+        private readonly ?ProgressSaver $saver,
     ) {
         $this->writing = new WritePass($device, $clock, $beat, $imprint, $from);
         $this->reading = new ReadBack($device, $clock, $beat, $imprint, $from, new Refused($from->refused));
@@ -54,7 +54,7 @@ final class FullProof
     /**
      * @param  Bytes|null  $upTo  how much of the medium, from its start; null for all of it
      * @param  bool  $lookBack  whether the write pass looks back and ends early on a fake; without it the whole map is made
-     * @param  ProgressSaver<Checkpoint>|null  $keeper
+     * @param  ProgressSaver<Checkpoint>|null  $saver
      */
     public static function on(
         Device $device,
@@ -62,15 +62,15 @@ final class FullProof
         Observer $observer = new Unobserved(),
         ?Bytes $upTo = null,
         bool $lookBack = true,
-        ?ProgressSaver $keeper = null,
+        ?ProgressSaver $saver = null,
     ): ProofResult {
         $size = Bytes::of(min($device->size()->count, $upTo->count ?? PHP_INT_MAX));
 
-        return self::from(new Checkpoint(Imprint::random($size)->run, $size, lookBack: $lookBack), $device, $clock, $observer, $keeper);
+        return self::from(new Checkpoint(Imprint::random($size)->run, $size, lookBack: $lookBack), $device, $clock, $observer, $saver);
     }
 
     /**
-     * @param  ProgressSaver<Checkpoint>|null  $keeper
+     * @param  ProgressSaver<Checkpoint>|null  $saver
      *
      * @throws UnusablePath|EndsRun when the card is not the one the proof was begun on
      */
@@ -79,11 +79,11 @@ final class FullProof
         Device $device,
         Clock $clock,
         Observer $observer = new Unobserved(),
-        ?ProgressSaver $keeper = null,
+        ?ProgressSaver $saver = null,
     ): ProofResult {
         SameCard::mustBe($device, new Imprint($from->imprint, $from->size), self::written($from));
 
-        return self::from($from, $device, $clock, $observer, $keeper);
+        return self::from($from, $device, $clock, $observer, $saver);
     }
 
     /** @return list<int> addresses that were surely written: the first, the last, and others in between */
@@ -96,12 +96,12 @@ final class FullProof
             : array_values(array_unique(array_map(fn (int $i): int => Imprint::BLOCK * intdiv($i * ($blocks - 1), 16), range(0, 16))));
     }
 
-    /** @param  ProgressSaver<Checkpoint>|null  $keeper */
-    private static function from(Checkpoint $from, Device $device, Clock $clock, Observer $observer, ?ProgressSaver $keeper): ProofResult
+    /** @param  ProgressSaver<Checkpoint>|null  $saver */
+    private static function from(Checkpoint $from, Device $device, Clock $clock, Observer $observer, ?ProgressSaver $saver): ProofResult
     {
         $beat = new Pacemaker($clock, $observer, 2 * $from->size->count, $from->written + $from->read);
 
-        return (new self($device, $clock, $beat, new Imprint($from->imprint, $from->size), $from, $keeper))->run();
+        return (new self($device, $clock, $beat, new Imprint($from->imprint, $from->size), $from, $saver))->run();
     }
 
     private function run(): ProofResult
@@ -144,7 +144,7 @@ final class FullProof
         if ($written === 0) {
             return;
         }
-        $this->keeper?->keep(fn (): Checkpoint => $this->checkpoint($written, $allWritten, $read));
+        $this->saver?->keep(fn (): Checkpoint => $this->checkpoint($written, $allWritten, $read));
     }
 
     private function checkpoint(int $written, bool $allWritten, int $read): Checkpoint

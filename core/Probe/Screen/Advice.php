@@ -26,11 +26,11 @@ final readonly class Advice
         return match (true) {
             $isAskedAgain => new self(
                 false,
-                'It ended in errors. Where it ends the next time, put in again, tells whether it is ill or has no more.',
+                'It ended in errors. Reinsert it and prove it again: where it ends then tells a faulty card from a small one.',
             ),
             $known === Nature::Fake, $known === Nature::Faulty => new self(
                 true,
-                'It is found out already. Another run only helps if you doubt that one.',
+                'Already identified as a fake. Another run only helps if you doubt that one.',
             ),
             $known === Nature::Whole && ! $isScreened => new self(
                 true,

@@ -59,10 +59,10 @@ final readonly class FileOverhead
     public function words(): string
     {
         return $this->perFile->seconds <= 0
-            ? 'small files cost nothing besides their bytes'
+            ? 'small files cost nothing on top of their bytes'
             : 'each file costs '.
                     number_format(1000 * $this->perFile->seconds, 1).
-                    " ms besides its bytes, which go at {$this->rate->print()} (told by {$this->small} smaller ".
+                    " ms on top of its bytes, which go at {$this->rate->print()} (from {$this->small} smaller ".
                     "against {$this->large} larger files)";
     }
 }

@@ -48,7 +48,7 @@ export default function Erased({ lines, count, older, isNewest }: ErasedPageProp
                 <Caution
                     caution={{
                         lead: 'Lines are only ever added.',
-                        rest: 'Where the books were out of reach, a line waits in a file of its station until they are back.',
+                        rest: 'Where the database was out of reach, a line waits in a file of its station until it is back.',
                     }}
                 />
             </MarginLook>

@@ -94,7 +94,7 @@ function Surface({ card, questions, history, readers, person, margin }: InspectP
                         <CardHeading card={card} />
                         <p>
                             {open === 0
-                                ? 'Every question has an answer; any of them can be answered anew.'
+                                ? 'Every question has an answer; any of them can be answered again.'
                                 : `Look before plugging in: ${open} of ${questions.length} questions open.`}
                         </p>
                     </div>
@@ -141,8 +141,8 @@ function Surface({ card, questions, history, readers, person, margin }: InspectP
                                         name="code"
                                         label={
                                             question.key === 'serial'
-                                                ? 'The serial as it stands'
-                                                : 'The code as it stands'
+                                                ? 'The serial number'
+                                                : 'The code'
                                         }
                                         value={code}
                                         onChange={(value) => {

@@ -56,7 +56,7 @@ export default function People({
                 <Title>
                     <div>
                         <h1>People</h1>
-                        <p>Whoever is in here signs in, and what they do carries their name.</p>
+                        <p>Everybody listed here can sign in, and what they do carries their name.</p>
                     </div>
                 </Title>
                 {once === null ? null : (

@@ -43,7 +43,7 @@ const Row = styled.div`
 
 const STOPPED: Record<string, string> = {
     'full proof':
-        'Stopped or unplugged, it keeps its place and can go on from there; what it wrote stays on the card. What was read back counts.',
+        'Stopped or unplugged, it keeps its place and can be continued; what it wrote stays on the card. What was read back counts.',
     'quick screen': 'Stopped, it proves nothing, and is quickly run again.',
 };
 

@@ -36,7 +36,7 @@ export function Meaning({ core }: { core: CoreProps }) {
             )}
             <h2>What it proves</h2>
             <p>{core.proves}</p>
-            <h2>What it leaves open</h2>
+            <h2>What it does not prove</h2>
             <ul>
                 {core.leaves.map((sentence) => (
                     <li key={sentence}>{sentence}</li>

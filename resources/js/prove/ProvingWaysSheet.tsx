@@ -112,7 +112,7 @@ function Way({
                     about {way.expected}, writes {way.writes}
                 </span>
                 <span>{way.proves}</span>
-                <span className="open">Leaves open: {way.leaves}</span>
+                <span className="open">Does not prove: {way.leaves}</span>
             </RadioButton>
         </RadioField>
     );

@@ -25,7 +25,7 @@ export function UnfinishedProofSheet({ unfinished }: { unfinished: UnfinishedPro
                 <div>
                     {unfinished.again
                         ? 'Take the card out, count to ten, put it back, then read.'
-                        : 'First it looks for the stamps of that run, so that it goes on with the same card. ' +
+                        : 'First it looks for the stamps of that run, to be sure that it is the same card. ' +
                           'A new proof begins at the start and removes what the old one wrote.'}
                     {error === undefined ? null : <p className="wrong">{error}</p>}
                 </div>

@@ -53,18 +53,18 @@ final class ResumeTest extends TestCase
         $chance = new Randomizer(new Xoshiro256StarStar(crc32($line)));
         $clock = new StandInClock();
         $device = new MortalDevice(new StandInDevice(Medium::parse($line), $clock));
-        $keeper = new CheckpointInHand($chance->getInt(1, 40));
+        $saver = new CheckpointInHand($chance->getInt(1, 40));
         $result = null;
         $killed = 0;
         while ($result === null) {
             // After fifty it is let live.
             $device->dies = $killed < 50 ? $device->step + $chance->getInt(1, 400) : PHP_INT_MAX;
             try {
-                $from = self::loaded($keeper->json);
+                $from = self::loaded($saver->json);
                 $result =
                     $from === null
-                        ? FullProof::on($device, $clock, lookBack: false, keeper: $keeper)
-                        : FullProof::continued($from, $device, $clock, keeper: $keeper);
+                        ? FullProof::on($device, $clock, lookBack: false, saver: $saver)
+                        : FullProof::continued($from, $device, $clock, saver: $saver);
             } catch (RuntimeException $death) {
                 self::assertSame('killed', $death->getMessage());
                 $killed++;
@@ -108,29 +108,29 @@ final class ResumeTest extends TestCase
 
     public function test_what_is_kept_comes_back_as_it_was(): void
     {
-        $keeper = new CheckpointInHand(1);
+        $saver = new CheckpointInHand(1);
         $clock = new StandInClock();
         FullProof::on(
             new StandInDevice(Medium::parse('patchy,size=3GB,patches=7'), $clock),
             $clock,
             new StopAt(Phase::Reading, 0.6),
-            keeper: $keeper,
+            saver: $saver,
         );
-        $checkpoint = self::loaded($keeper->json);
+        $checkpoint = self::loaded($saver->json);
         self::assertNotNull($checkpoint);
-        self::assertSame($keeper->json, json_encode($checkpoint->pack()));
+        self::assertSame($saver->json, json_encode($checkpoint->pack()));
         self::assertTrue($checkpoint->allWritten);
         self::assertEqualsWithDelta(0.6, $checkpoint->read / 3e9, 0.01);
     }
 
     public function test_looking_back_goes_on_after_it_was_continued(): void
     {
-        $keeper = new CheckpointInHand(1);
+        $saver = new CheckpointInHand(1);
         $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse('wraps,size=64GB,true=16GB'), $clock);
-        $stopped = FullProof::on($device, $clock, new StopAt(Phase::Writing, 0.0015), keeper: $keeper);
+        $stopped = FullProof::on($device, $clock, new StopAt(Phase::Writing, 0.0015), saver: $saver);
         self::assertTrue($stopped->stopped);
-        $from = self::loaded($keeper->json);
+        $from = self::loaded($saver->json);
         self::assertNotNull($from);
         $result = FullProof::continued($from, $device, $clock);
         self::assertNotNull($result->alarmAt);
@@ -139,15 +139,15 @@ final class ResumeTest extends TestCase
 
     public function test_another_card_is_not_continued_on(): void
     {
-        $keeper = new CheckpointInHand(1);
+        $saver = new CheckpointInHand(1);
         $clock = new StandInClock();
         FullProof::on(
             new StandInDevice(Medium::parse('honest,size=3GB'), $clock),
             $clock,
             new StopAt(Phase::Writing, 0.5),
-            keeper: $keeper,
+            saver: $saver,
         );
-        $from = self::loaded($keeper->json);
+        $from = self::loaded($saver->json);
         self::assertNotNull($from);
         foreach (
             ['honest,size=3GB' => 'none of the stamps of its run is on it', 'honest,size=2GB' => 'it has 2 GB, and the proof was '.
@@ -171,7 +171,7 @@ final class ResumeTest extends TestCase
     public function test_checkpoints_take_less_than_a_hundredth_of_the_time(): void
     {
         $took = [];
-        foreach ([new CheckpointInHand(1), null] as $keeper) {
+        foreach ([new CheckpointInHand(1), null] as $saver) {
             $clock = new StandInClock();
             FullProof::on(
                 new StandInDevice(Medium::parse('honest,size=32GB,write=20MB/s,read=84MB/s'), $clock),
@@ -179,7 +179,7 @@ final class ResumeTest extends TestCase
                 new Unobserved(),
                 null,
                 false,
-                $keeper,
+                $saver,
             );
             $took[] = $clock->now();
         }
@@ -188,11 +188,11 @@ final class ResumeTest extends TestCase
 
     public function test_what_was_read_back_before_counts_and_the_rest_is_read(): void
     {
-        $keeper = new CheckpointInHand(1);
+        $saver = new CheckpointInHand(1);
         $clock = new StandInClock();
         $device = new MortalDevice(new StandInDevice(Medium::parse('honest,size=3GB'), $clock));
-        FullProof::on($device, $clock, new StopAt(Phase::Reading, 0.5), lookBack: false, keeper: $keeper);
-        $from = self::loaded($keeper->json);
+        FullProof::on($device, $clock, new StopAt(Phase::Reading, 0.5), lookBack: false, saver: $saver);
+        $from = self::loaded($saver->json);
         self::assertNotNull($from);
         $device->reads = [];
         $result = FullProof::continued($from, $device, new HostClock());
