@@ -90,14 +90,14 @@ final readonly class MediumAtHand
         return match (true) {
             $this->isStandIn() => LaidMedium::standIn($this->medium(), null, $from),
             $this->isRaw => $this->erased('full proof, continued'),
-            default => LaidMedium::folderTakenUp($this->folder(), $kept->string('folder')->value(), $from->size),
+            default => LaidMedium::folderContinued($this->folder(), $kept->string('folder')->value(), $from->size),
         };
     }
 
     /** The keeper of the place where a proof can be taken up again. */
-    public function keeper(LaidMedium $bench): CheckpointFile
+    public function checkpointFile(LaidMedium $laid): CheckpointFile
     {
-        return new CheckpointFile($this->path, $bench->device->facts()->folder);
+        return new CheckpointFile($this->path, $laid->device->facts()->folder);
     }
 
     /** Anywhere, at the terminal; but a plain folder only where the station's settings say so. */
@@ -113,8 +113,8 @@ final readonly class MediumAtHand
 
     private function erased(string $what): LaidMedium
     {
-        $bench = LaidMedium::raw($this->path, Permit::guard($this->path, $this->card, $this->why, null));
-        $device = $bench->device;
+        $laid = LaidMedium::raw($this->path, Permit::guard($this->path, $this->card, $this->why, null));
+        $device = $laid->device;
         try {
             $now = $device->facts()->identity ?? throw new LogicException('A raw medium is something.');
             if ($this->card !== null) {
@@ -122,11 +122,11 @@ final readonly class MediumAtHand
             }
             Ledger::enter($what, $this->path, $now, self::person(), $this->card, why: $this->why);
         } catch (Throwable $fault) {
-            $bench->device->close();
+            $laid->device->close();
             throw $fault;
         }
 
-        return $bench;
+        return $laid;
     }
 
     /** Who sits at the terminal: also behind sudo. */

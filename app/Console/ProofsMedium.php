@@ -23,11 +23,11 @@ use Tally\Verdict\Verdict;
 /** What both ways of proving have in common at the terminal: what they tell, as words or JSON, and how they end. */
 abstract class ProofsMedium extends RunsOnMedium
 {
-    protected function conclude(MediumAtHand $medium, LaidMedium $bench, RunKind $kind, ProofResult $result): int
+    protected function conclude(MediumAtHand $medium, LaidMedium $laid, RunKind $kind, ProofResult $result): int
     {
-        $record = ProofRecord::of($result, $bench->extent($medium->size), $bench->device->facts()->manner);
+        $record = ProofRecord::of($result, $laid->extent($medium->size), $laid->device->facts()->manner);
         $verdict = Judge::judge(
-            new Evidence($this->label($medium, $bench), proofs: [new ProofEvidence(new Source('this run'), Chain::unnamed(), $record)]),
+            new Evidence($this->label($medium, $laid), proofs: [new ProofEvidence(new Source('this run'), Chain::unnamed(), $record)]),
         );
         if ($this->option('json') === true) {
             $this->json([

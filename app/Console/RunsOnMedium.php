@@ -40,19 +40,19 @@ abstract class RunsOnMedium extends Command
         foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
             pcntl_signal($signal, $watch->stop(...));
         }
-        $bench = null;
+        $laid = null;
         try {
             $medium = MediumAtHand::from($this->input);
-            $bench = $this->lay($medium);
+            $laid = $this->lay($medium);
 
-            return $this->conduct($medium, $bench, $watch);
+            return $this->conduct($medium, $laid, $watch);
         } catch (DeviceFault|InvalidArgumentException $fault) {
             $this->complain($fault->getMessage());
 
             return self::COULD_NOT_RUN;
         } finally {
             $watch->finish();
-            $bench?->device->close();
+            $laid?->device->close();
         }
     }
 
@@ -60,7 +60,7 @@ abstract class RunsOnMedium extends Command
     abstract protected function lay(MediumAtHand $medium): LaidMedium;
 
     /** @throws DeviceFault|InvalidArgumentException */
-    abstract protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch): int;
+    abstract protected function conduct(MediumAtHand $medium, LaidMedium $laid, TerminalObserver $watch): int;
 
     protected function complain(string $sentence): void
     {
@@ -75,9 +75,9 @@ abstract class RunsOnMedium extends Command
     }
 
     /** The card's label; without a card, a label that claims no more than the size of the medium. */
-    protected function label(MediumAtHand $medium, LaidMedium $bench): Label
+    protected function label(MediumAtHand $medium, LaidMedium $laid): Label
     {
-        return $medium->card?->label() ?? new Label(Form::Ssd, $bench->whole);
+        return $medium->card?->label() ?? new Label(Form::Ssd, $laid->whole);
     }
 
     /** @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces */

@@ -348,11 +348,11 @@ final class ImportTest extends TestCase
             $table .= sprintf("B-%05d,%s 128GB SDXC II U3 V60 250MB/s,S%d\n", $i, $i % 10 === 0 ? '128 Gb' : 'Marrowick', $i);
         }
         $address = $this->waiting($table);
-        $shelf = WaitingTable::find(basename($address));
-        self::assertNotNull($shelf);
+        $waiting = WaitingTable::find(basename($address));
+        self::assertNotNull($waiting);
         $before = memory_get_usage();
         memory_reset_peak_usage();
-        $page = ImportPage::of($shelf, null);
+        $page = ImportPage::of($waiting, null);
         self::assertLessThan(16_000_000, memory_get_peak_usage() - $before);
         self::assertSame(5000, $page->good + $page->badRows);
         self::assertLessThanOrEqual(212, count($page->bad) + count($page->rows));

@@ -48,23 +48,23 @@ final class ProveCommand extends ProofsMedium
         return $medium->layOutAgain($this->from, $kept);
     }
 
-    protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch): int
+    protected function conduct(MediumAtHand $medium, LaidMedium $laid, TerminalObserver $watch): int
     {
-        $keeper = $medium->isStandIn() ? null : $medium->keeper($bench);
+        $saver = $medium->isStandIn() ? null : $medium->checkpointFile($laid);
         $result =
             $this->from === null
-                ? FullProof::on($bench->device, $bench->clock, $watch, $medium->size, $this->option('whole-map') !== true, $keeper)
-                : FullProof::continued($this->from, $bench->device, $bench->clock, $watch, $keeper);
+                ? FullProof::on($laid->device, $laid->clock, $watch, $medium->size, $this->option('whole-map') !== true, $saver)
+                : FullProof::continued($this->from, $laid->device, $laid->clock, $watch, $saver);
         $watch->finish();
         if ($medium->isRaw && $result->checkpoint() !== null) {
-            $medium->keeper($bench)->put(['checkpoint' => $result->checkpoint()->pack()]);
+            $medium->checkpointFile($laid)->put(['checkpoint' => $result->checkpoint()->pack()]);
         }
         if (! $medium->isRaw && $result->stopped && $this->option('keep') === true) {
             $this->complain('Its files stay in the folder. Continue with --resume; the next run there without it removes them.');
-            $bench->device->leave();
+            $laid->device->leave();
         }
 
-        return $this->conclude($medium, $bench, RunKind::Proof, $result);
+        return $this->conclude($medium, $laid, RunKind::Proof, $result);
     }
 
     /** @param  Fluent<string, mixed>  $kept */

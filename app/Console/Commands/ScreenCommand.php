@@ -41,7 +41,7 @@ final class ScreenCommand extends ProofsMedium
         return $medium->layForScreen();
     }
 
-    protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch): int
+    protected function conduct(MediumAtHand $medium, LaidMedium $laid, TerminalObserver $watch): int
     {
         if ($this->option('again') === true) {
             $kept = CheckpointFile::load($medium->path);
@@ -49,18 +49,18 @@ final class ScreenCommand extends ProofsMedium
                 throw new InvalidArgumentException('The last run on this medium was no quick screen. Run it without --again.');
             }
             $plan = new ScreenPlan(Bytes::of($kept->integer('size')), $kept->integer('points'), (int) $kept->string('imprint')->value());
-            $result = QuickScreen::again($plan, $bench->device, $bench->clock, $watch);
+            $result = QuickScreen::again($plan, $laid->device, $laid->clock, $watch);
         } else {
-            $result = QuickScreen::on($bench->device, $bench->clock, $watch, $this->points());
+            $result = QuickScreen::on($laid->device, $laid->clock, $watch, $this->points());
             if ($medium->isRaw) {
                 $medium
-                    ->keeper($bench)
+                    ->checkpointFile($laid)
                     ->put(['size' => $result->size->count, 'points' => $this->points(), 'imprint' => (string) $result->imprint]);
             }
         }
         $watch->finish();
 
-        return $this->conclude($medium, $bench, RunKind::Screen, $result);
+        return $this->conclude($medium, $laid, RunKind::Screen, $result);
     }
 
     private function points(): int

@@ -61,19 +61,19 @@ final class SpeedCommand extends RunsOnMedium
         return $medium->lay($plan->region);
     }
 
-    protected function conduct(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch): int
+    protected function conduct(MediumAtHand $medium, LaidMedium $laid, TerminalObserver $watch): int
     {
         return $this->option('sustained') === true
-            ? $this->sustained($medium, $bench, $watch)
-            : $this->speed($medium, $bench, $watch, SpeedOptions::plan($this->input, $medium->size ?? Bytes::gigabytes(1)));
+            ? $this->sustained($medium, $laid, $watch)
+            : $this->speed($medium, $laid, $watch, SpeedOptions::plan($this->input, $medium->size ?? Bytes::gigabytes(1)));
     }
 
-    private function speed(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch, SpeedPlan $plan): int
+    private function speed(MediumAtHand $medium, LaidMedium $laid, TerminalObserver $watch, SpeedPlan $plan): int
     {
-        $result = (new SpeedRun($plan))->on($bench->device, $bench->clock, $watch);
+        $result = (new SpeedRun($plan))->on($laid->device, $laid->clock, $watch);
         $watch->finish();
         $record = SpeedRecord::of($result, $plan);
-        $reading = SpeedReading::of($record, Chain::unnamed(), $this->label($medium, $bench));
+        $reading = SpeedReading::of($record, Chain::unnamed(), $this->label($medium, $laid));
         if ($this->option('json') === true) {
             $this->json([
                 ...$record->pack(),
@@ -106,9 +106,9 @@ final class SpeedCommand extends RunsOnMedium
         return $record->wrong === 0 ? self::HOLDS : self::DOES_NOT_HOLD;
     }
 
-    private function sustained(MediumAtHand $medium, LaidMedium $bench, TerminalObserver $watch): int
+    private function sustained(MediumAtHand $medium, LaidMedium $laid, TerminalObserver $watch): int
     {
-        $result = (new SustainedRun($medium->size))->on($bench->device, $bench->clock, $watch);
+        $result = (new SustainedRun($medium->size))->on($laid->device, $laid->clock, $watch);
         $watch->finish();
         $record = SustainedRecord::of($result);
         if ($this->option('json') === true) {

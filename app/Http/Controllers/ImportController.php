@@ -38,22 +38,22 @@ final readonly class ImportController
             throw ValidationException::withMessages(['table' => 'No whole table arrived. Choose a CSV, XLSX or ODS of at most 10 MB.']);
         }
         try {
-            $shelf = WaitingTable::put($file->getPathname(), $file->getClientOriginalName());
+            $table = WaitingTable::put($file->getPathname(), $file->getClientOriginalName());
         } catch (NotATable $fault) {
             throw ValidationException::withMessages(['table' => $fault->getMessage()]);
         }
 
-        return redirect("/import/{$shelf->id}");
+        return redirect("/import/{$table->id}");
     }
 
     public function show(Request $request, string $import): Response|RedirectResponse
     {
-        $shelf = WaitingTable::find($import);
+        $table = WaitingTable::find($import);
 
-        return $shelf === null
+        return $table === null
             ? self::gone()
             : Page::show(new ImportPageProps(
-                import: ImportPage::of($shelf, self::chosen($request)),
+                import: ImportPage::of($table, self::chosen($request)),
                 fields: ImportPage::fields(),
             ));
     }
@@ -61,14 +61,14 @@ final readonly class ImportController
     /** Enters every row that can be entered; rows that cannot are left out, as the page said before. */
     public function confirm(Request $request, string $import): RedirectResponse
     {
-        $shelf = WaitingTable::find($import);
-        if ($shelf === null) {
+        $table = WaitingTable::find($import);
+        if ($table === null) {
             return self::gone();
         }
-        $headings = $shelf->headings();
-        $match = ImportPage::match($shelf, self::chosen($request));
+        $headings = $table->headings();
+        $match = ImportPage::match($table, self::chosen($request));
         $cards = [];
-        foreach (ImportReading::of($headings, $match, $shelf->body()) as $read) {
+        foreach (ImportReading::of($headings, $match, $table->body()) as $read) {
             if ($read instanceof CardEntry) {
                 $cards[] = $read->columns;
             }
@@ -77,7 +77,7 @@ final readonly class ImportController
             throw ValidationException::withMessages(['table' => 'No row of this table can be entered yet. Match its columns first.']);
         }
         DB::transaction(fn () => CardBook::enter($cards, Person::of($request)));
-        $shelf->drop();
+        $table->drop();
         $first = $cards[0]['tag'] ?? '';
 
         return redirect('/intake/'.(is_string($first) ? $first : ''));

@@ -31,11 +31,11 @@ final readonly class WaitingTable
     {
         self::tidy();
         $name = Str::limit($called, 60);
-        $shelf = new self(Str::lower((string) Str::ulid()));
+        $table = new self(Str::lower((string) Str::ulid()));
         Storage::makeDirectory('imports');
-        $out = fopen($shelf->path(), 'w');
+        $out = fopen($table->path(), 'w');
         if ($out === false) {
-            throw new RuntimeException("{$shelf->path()} cannot be written.");
+            throw new RuntimeException("{$table->path()} cannot be written.");
         }
         fwrite($out, json_encode($name, JSON_THROW_ON_ERROR)."\n");
         $rows = 0;
@@ -48,13 +48,13 @@ final readonly class WaitingTable
                 throw NotATable::empty($name);
             }
         } catch (NotATable $fault) {
-            $shelf->drop();
+            $table->drop();
             throw $fault;
         } finally {
             fclose($out);
         }
 
-        return $shelf;
+        return $table;
     }
 
     /** @return self|null null when it was confirmed, cancelled or thrown away */

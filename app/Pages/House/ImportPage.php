@@ -28,12 +28,12 @@ final readonly class ImportPage
     private const SAMPLES = 20;
 
     /** @param  array<array-key, mixed>|null  $chosen  column → field, as on the page; null for a first look */
-    public static function of(WaitingTable $shelf, ?array $chosen): ImportProps
+    public static function of(WaitingTable $table, ?array $chosen): ImportProps
     {
-        $headings = $shelf->headings();
-        $match = self::match($shelf, $chosen);
+        $headings = $table->headings();
+        $match = self::match($table, $chosen);
         [$good, $badRows, $shown, $bad] = [0, 0, [], []];
-        foreach (ImportReading::of($headings, $match, $shelf->body()) as $number => $read) {
+        foreach (ImportReading::of($headings, $match, $table->body()) as $number => $read) {
             if ($read instanceof CardEntry) {
                 $good++;
                 if (count($shown) < self::ROWS) {
@@ -46,9 +46,9 @@ final readonly class ImportPage
         }
 
         return new ImportProps(
-            $shelf->id,
-            $shelf->name(),
-            self::columns($headings, $match, $shelf),
+            $table->id,
+            $table->name(),
+            self::columns($headings, $match, $table),
             $good,
             $badRows,
             $shown,
@@ -57,12 +57,12 @@ final readonly class ImportPage
     }
 
     /** @param  array<array-key, mixed>|null  $chosen */
-    public static function match(WaitingTable $shelf, ?array $chosen): ColumnMatch
+    public static function match(WaitingTable $table, ?array $chosen): ColumnMatch
     {
-        $headings = $shelf->headings();
+        $headings = $table->headings();
 
         return $chosen === null
-            ? ColumnMatch::guess($headings, $shelf->samples(self::SAMPLES))
+            ? ColumnMatch::guess($headings, $table->samples(self::SAMPLES))
             : ColumnMatch::chosen($chosen, count($headings));
     }
 
@@ -79,9 +79,9 @@ final readonly class ImportPage
      * @param  list<string>  $headings
      * @return list<ColumnProps>
      */
-    private static function columns(array $headings, ColumnMatch $match, WaitingTable $shelf): array
+    private static function columns(array $headings, ColumnMatch $match, WaitingTable $table): array
     {
-        $samples = $shelf->samples(3);
+        $samples = $table->samples(3);
 
         return array_map(
             fn (string $heading, int $column): ColumnProps => new ColumnProps(

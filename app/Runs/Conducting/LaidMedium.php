@@ -58,7 +58,7 @@ final readonly class LaidMedium
      *
      * @throws \Tally\Device\Fault\DeviceFault
      */
-    public static function folderTakenUp(HeldFolder $card, string $name, Bytes $size): self
+    public static function folderContinued(HeldFolder $card, string $name, Bytes $size): self
     {
         $device = FolderDevice::reopen($card, $name, $size);
 

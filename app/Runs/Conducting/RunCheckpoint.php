@@ -31,7 +31,7 @@ final class RunCheckpoint implements ProgressSaver
 
     public function __construct(
         private readonly Run $run,
-        private readonly LaidMedium $bench,
+        private readonly LaidMedium $medium,
         private readonly float $every = RunProgressSaver::EVERY,
     ) {
         $this->hasKept = $run->checkpoint !== null;
