@@ -103,6 +103,21 @@ abstract class TestCase extends FrameworkTestCase
         return $this->carryOut();
     }
 
+    /** A card as small as the media of these tests, with a label that does not contradict itself. */
+    protected function smallCard(int $bytes, string $tag = 'T-1'): Card
+    {
+        return $this->card([
+            'tag' => $tag,
+            'capacity' => $bytes,
+            'family' => 'SD',
+            'bus' => null,
+            'marks' => [],
+            'read' => null,
+            'write' => null,
+            'stand_in' => null,
+        ]);
+    }
+
     /** Carries out the run that was ordered last. */
     protected function carryOut(): Run
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Intake\CardField;
 use App\Tables\NotATable;
 use App\Tables\TableLimits;
 use App\Tables\TableReader;
@@ -145,22 +146,7 @@ final class BoundsTest extends TestCase
         $card = $this->card();
         // Every field of every form that writes, whatever it is called.
         $fields = [
-            'tag',
-            'name',
-            'form',
-            'capacity',
-            'family',
-            'bus',
-            'read',
-            'write',
-            'sustained',
-            'times',
-            'contact_rows',
-            'footage',
-            'serial',
-            'price',
-            'currency',
-            'bought_on',
+            ...array_map(fn (CardField $field): string => $field->value, CardField::cases()),
             'count',
             'revision',
             'size',

@@ -204,13 +204,8 @@ final class CopyTest extends TestCase
             'verify' => true,
             ...$with,
         ])->assertSessionHasNoErrors();
-        $run = Run::query()
-            ->with(['card', 'slot', 'station'])
-            ->latest('id')
-            ->firstOrFail();
-        (new RunConductor($this->app->make(AllowedFolders::class), 0))->conduct($run);
 
-        return $run->refresh();
+        return $this->carryOut();
     }
 
     public function test_a_real_folder_is_copied_timed_and_read_back(): void

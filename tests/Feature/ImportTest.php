@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Evidence\HouseKnowledge;
 use App\Http\ErrorPage;
+use App\Intake\CardField;
 use App\Intake\Import\WaitingTable;
 use App\Models\Cards\Card;
 use App\Pages\House\ImportPage;
@@ -225,25 +226,10 @@ final class ImportTest extends TestCase
             'sustained' => 1.4e9,
             'footage' => 7,
         ]);
-        $columns = [
-            'tag',
-            'name',
-            'form',
-            'capacity',
-            'family',
-            'bus',
-            'read',
-            'write',
-            'sustained',
-            'times',
-            'contact_rows',
-            'footage',
-            'serial',
-            'price',
-            'currency',
-            'seller',
-            'provenance',
-        ];
+        $columns = array_diff(
+            array_map(fn (CardField $field): string => $field->value, CardField::cases()),
+            ['marks', 'bought_on'], // read apart below
+        );
         $before = Card::query()
             ->orderBy('tag')
             ->toBase()

@@ -51,19 +51,6 @@ final class ProveTest extends TestCase
         ]);
     }
 
-    private function small(): Card
-    {
-        return $this->card([
-            'capacity' => 32_000_000,
-            'family' => 'SD',
-            'bus' => null,
-            'marks' => [],
-            'read' => null,
-            'write' => null,
-            'stand_in' => null,
-        ]);
-    }
-
     /**
      * @param  array<string, mixed>  $with
      * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
@@ -81,7 +68,7 @@ final class ProveTest extends TestCase
 
     public function test_a_raw_card_is_proven_and_that_is_in_the_ledger(): void
     {
-        [$card, $slot] = [$this->small(), $this->rawSlot()];
+        [$card, $slot] = [$this->smallCard(32_000_000), $this->rawSlot()];
         $this->orderRaw($card, $slot)->assertSessionHasNoErrors();
         $run = $this->carryOut();
         self::assertSame([RunState::Done, VerdictKind::Sound], [$run->state, $card->refresh()->verdict]);
@@ -167,7 +154,7 @@ final class ProveTest extends TestCase
     #[DataProvider('sizes')]
     public function test_a_medium_of_another_size_than_the_label_is_only_erased_for_a_reason(int $bytes, string $words): void
     {
-        [$card, $slot] = [$this->small(), $this->rawSlot($bytes)];
+        [$card, $slot] = [$this->smallCard(32_000_000), $this->rawSlot($bytes)];
         $this->orderRaw($card, $slot)->assertSessionHasNoErrors();
         $run = $this->carryOut();
         self::assertSame(RunState::Failed, $run->state);
@@ -183,7 +170,7 @@ final class ProveTest extends TestCase
 
     public function test_footage_that_came_between_order_and_run_stops_the_run(): void
     {
-        [$card, $slot] = [$this->small(), $this->rawSlot()];
+        [$card, $slot] = [$this->smallCard(32_000_000), $this->rawSlot()];
         $this->orderRaw($card, $slot)->assertSessionHasNoErrors();
         $card->forceFill(['footage' => 5_000_000])->save();
         self::assertStringContainsString('footage that is not secured', (string) $this->carryOut()->message);
@@ -192,7 +179,7 @@ final class ProveTest extends TestCase
 
     public function test_an_image_that_turns_into_a_link_after_the_order_is_refused_by_the_worker(): void
     {
-        [$card, $slot] = [$this->small(), $this->rawSlot()];
+        [$card, $slot] = [$this->smallCard(32_000_000), $this->rawSlot()];
         $outside = $this->folder().'/footage.bin';
         file_put_contents($outside, str_repeat('f', 32_000_000));
         $this->orderRaw($card, $slot)->assertSessionHasNoErrors();

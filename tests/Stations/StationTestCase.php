@@ -48,21 +48,6 @@ abstract class StationTestCase extends TestCase
         $this->unmountAll();
     }
 
-    /** A card as small as the media of these tests, with a label that does not contradict itself. */
-    protected function smallCard(int $bytes, string $tag = 'T-1'): Card
-    {
-        return $this->card([
-            'tag' => $tag,
-            'capacity' => $bytes,
-            'family' => 'SD',
-            'bus' => null,
-            'marks' => [],
-            'read' => null,
-            'write' => null,
-            'stand_in' => null,
-        ]);
-    }
-
     /**
      * A bay of the station, at a place of the host.
      *

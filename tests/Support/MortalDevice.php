@@ -6,13 +6,13 @@ namespace Tests\Support;
 
 use RuntimeException;
 use Tally\Device\Addressed;
-use Tally\Device\DeviceFacts;
 use Tally\Pattern\Data;
-use Tally\Quantity\Bytes;
 
 /** Remembers at which step each place was written and read, and dies at one of them as a killed program does. */
 final class MortalDevice implements Addressed
 {
+    use InFrontOfDevice;
+
     /** @var array<int, int> the step at which each place was written last */
     public array $written = [];
 
@@ -24,16 +24,6 @@ final class MortalDevice implements Addressed
     public int $dies = PHP_INT_MAX;
 
     public function __construct(private readonly Addressed $device) {}
-
-    public function size(): Bytes
-    {
-        return $this->device->size();
-    }
-
-    public function stretch(): int
-    {
-        return $this->device->stretch();
-    }
 
     public function write(int $offset, Data $data): void
     {
@@ -69,20 +59,5 @@ final class MortalDevice implements Addressed
         if ($this->step >= $this->dies) {
             throw new RuntimeException('killed');
         }
-    }
-
-    public function facts(): DeviceFacts
-    {
-        return $this->device->facts();
-    }
-
-    public function close(): void
-    {
-        $this->device->close();
-    }
-
-    public function leave(): void
-    {
-        $this->device->leave();
     }
 }

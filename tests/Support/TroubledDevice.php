@@ -6,17 +6,17 @@ namespace Tests\Support;
 
 use Closure;
 use Tally\Device\Device;
-use Tally\Device\DeviceFacts;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\MediumGone;
 use Tally\Pattern\Data;
-use Tally\Quantity\Bytes;
 
 /** A device with one kind of trouble put in front of it. */
 final class TroubledDevice implements Device
 {
+    use InFrontOfDevice;
+
     /** @var list<array{int, int}> ranges that cannot be read */
     public array $unreadable = [];
 
@@ -37,16 +37,6 @@ final class TroubledDevice implements Device
     public int $reads = 0;
 
     public function __construct(private readonly Device $device) {}
-
-    public function size(): Bytes
-    {
-        return $this->device->size();
-    }
-
-    public function stretch(): int
-    {
-        return $this->device->stretch();
-    }
 
     public function write(int $offset, Data $data): void
     {
@@ -90,20 +80,5 @@ final class TroubledDevice implements Device
         }
 
         return false;
-    }
-
-    public function facts(): DeviceFacts
-    {
-        return $this->device->facts();
-    }
-
-    public function close(): void
-    {
-        $this->device->close();
-    }
-
-    public function leave(): void
-    {
-        $this->device->leave();
     }
 }

@@ -6,11 +6,9 @@ namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
 use Tally\Probe\SustainedRun;
-use Tally\Reading\Compare\TwinGroups;
-use Tally\Reading\Compare\Twins;
 use Tally\Reading\Course\CourseReading;
-use Tally\Reading\Limit\LimitedBy;
 use Tally\StandIn\Grid;
+use Tally\StandIn\GridScore;
 use Tally\StandIn\Scenario;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
@@ -83,43 +81,17 @@ final class ReadingsBenchCommand extends Command
 
     private function grids(int $count): void
     {
-        $limit = ['right' => 0, 'wrong' => 0, 'undecided' => 0];
-        $twins = [
-            'pairs found' => 0,
-            'of them false (over 5 % apart)' => 0,
-            'twins on a chain that held neither back' => 0,
-            'of them found' => 0,
-        ];
+        $score = new GridScore();
         for ($seed = 1; $seed <= $count; $seed++) {
-            $grid = Grid::seeded($seed);
-            foreach (['write', 'read'] as $way) {
-                foreach ($grid->limits($way)->rulings as $ruling) {
-                    $limit[
-                        match ($ruling->by) {
-                            LimitedBy::Undecided => 'undecided',
-                            $grid->truth($ruling->cell->card, $ruling->cell->reader, $way) => 'right',
-                            default => 'wrong',
-                        }
-                    ]++;
-                }
-            }
-            $candidates = $grid->candidates();
-            foreach ($candidates as $i => $one) {
-                foreach (array_slice($candidates, $i + 1) as $other) {
-                    $isFound = TwinGroups::arePair($one, $other);
-                    $isTrue =
-                        $one->chain === $other->chain &&
-                        ! $one->isHeldBack &&
-                        ! $other->isHeldBack &&
-                        $grid->areTwins($one->card, $other->card);
-                    $twins['pairs found'] += $isFound ? 1 : 0;
-                    $twins['of them false (over 5 % apart)'] +=
-                        $isFound && $grid->areApart($one->card, $other->card, Twins::MARGIN) ? 1 : 0;
-                    $twins['twins on a chain that held neither back'] += $isTrue ? 1 : 0;
-                    $twins['of them found'] += $isTrue && $isFound ? 1 : 0;
-                }
-            }
+            $score->add(Grid::seeded($seed));
         }
+        $limit = ['right' => $score->right, 'wrong' => $score->wrong, 'undecided' => $score->undecided];
+        $twins = [
+            'pairs found' => $score->pairs,
+            'of them false (over 5 % apart)' => $score->false,
+            'twins on a chain that held neither back' => $score->twins,
+            'of them found' => $score->found,
+        ];
         $decided = max(1, $limit['right'] + $limit['wrong']);
         $this->table(
             ['limiting link, of '.array_sum($limit).' figures', '', ''],

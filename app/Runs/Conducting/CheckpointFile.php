@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Runs\Conducting;
 
+use App\Runs\WholeFile;
 use Closure;
 use Illuminate\Support\Fluent;
 use InvalidArgumentException;
@@ -43,17 +44,9 @@ final class CheckpointFile implements ProgressSaver
     /** @param  array<string, mixed>  $what  a checkpoint, or the plan of a screen */
     public function put(array $what): void
     {
-        @mkdir(dirname(self::file($this->path)), 0700, true);
         $file = self::file($this->path);
-        $handle = @fopen("{$file}.new", 'wb');
         $json = json_encode(['path' => $this->path, 'folder' => $this->folder, ...$what], JSON_THROW_ON_ERROR);
-        if (
-            $handle === false ||
-            fwrite($handle, $json) !== strlen($json) ||
-            ! fsync($handle) ||
-            ! fclose($handle) ||
-            ! rename("{$file}.new", $file)
-        ) {
+        if (! WholeFile::put($file, $json)) {
             throw new RuntimeException("The checkpoint could not be written to {$file}: is its disk full?");
         }
     }

@@ -9,6 +9,7 @@ use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
 use App\Runs\Conducting\OneAtATime;
 use App\Runs\RunState;
+use App\Runs\WholeFile;
 use Closure;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -46,18 +47,10 @@ final readonly class UnfiledResult
         if ($outcome->checkpoint !== null) {
             $entry['attributes']['checkpoint'] = json_encode($outcome->checkpoint, JSON_THROW_ON_ERROR);
         }
-        @mkdir(self::folder(), 0700, true);
         $file =
             self::folder().sprintf('/%s-%06d-%s.json', now()->utc()->format('Ymd-His-u'), getmypid(), $run->exists ? $run->id : 'new');
         $json = json_encode($entry, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-        $handle = @fopen("{$file}.new", 'xb');
-        if (
-            $handle === false ||
-            fwrite($handle, $json) !== strlen($json) ||
-            ! fsync($handle) ||
-            ! fclose($handle) ||
-            ! rename("{$file}.new", $file)
-        ) {
+        if (! WholeFile::put($file, $json)) {
             throw new RuntimeException("The result could not be put down in {$file}: is the disk of this station full?");
         }
 

@@ -1,8 +1,9 @@
 import { scaleLinear } from 'd3-scale';
-import { grouped, reached, size } from '../format';
+import { reached, size } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { CourseProps } from '../types/generated/props';
-import { roundScale, rulerTicks } from './axis';
+import { roundScale } from './axis';
+import { TraceAxes } from './TraceAxes';
 
 const HEIGHT = 168;
 const LEFT = 44;
@@ -30,25 +31,7 @@ export function CourseTrace({ course }: { course: CourseProps }) {
     return (
         <div ref={ref}>
             <svg width={width} height={HEIGHT + 26} role="img" aria-label={course.summary}>
-                {y.ticks(4).map((tick) => (
-                    <g key={tick}>
-                        <path d={`M${LEFT} ${y(tick)}H${width - RIGHT}`} stroke="var(--faint)" />
-                        <text className="figure pencil" x={LEFT - 6} y={y(tick) + 4} textAnchor="end">
-                            {grouped(tick)}
-                        </text>
-                    </g>
-                ))}
-                {rulerTicks(course.size, width - LEFT - RIGHT).map((tick) => (
-                    <text
-                        key={tick.at}
-                        className="figure pencil"
-                        x={x(tick.at)}
-                        y={HEIGHT + 18}
-                        textAnchor={tick.at === 0 ? 'start' : 'middle'}
-                    >
-                        {tick.label}
-                    </text>
-                ))}
+                <TraceAxes x={x} y={y} size={course.size} height={HEIGHT} />
                 {course.floor === null ? null : (
                     <rect
                         x={x(course.floorFrom)}

@@ -1,8 +1,9 @@
 import { scaleLinear } from 'd3-scale';
-import { grouped, megabytes, size } from '../format';
+import { megabytes, size } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { TraceProps } from '../types/generated/props';
-import { roundScale, rulerTicks } from './axis';
+import { roundScale } from './axis';
+import { TraceAxes } from './TraceAxes';
 
 const HEIGHT = 104;
 const LEFT = 40;
@@ -30,25 +31,7 @@ export function Trace({ trace }: { trace: TraceProps }) {
     return (
         <div ref={ref}>
             <svg width={width} height={HEIGHT + 26} role="img" aria-label={words}>
-                {y.ticks(4).map((tick) => (
-                    <g key={tick}>
-                        <path d={`M${LEFT} ${y(tick)}H${width - 64}`} stroke="var(--faint)" />
-                        <text className="figure pencil" x={LEFT - 6} y={y(tick) + 4} textAnchor="end">
-                            {grouped(tick)}
-                        </text>
-                    </g>
-                ))}
-                {rulerTicks(trace.size, width - 64 - LEFT).map((tick) => (
-                    <text
-                        key={tick.at}
-                        className="figure pencil"
-                        x={x(tick.at)}
-                        y={HEIGHT + 18}
-                        textAnchor={tick.at === 0 ? 'start' : 'middle'}
-                    >
-                        {tick.label}
-                    </text>
-                ))}
+                <TraceAxes x={x} y={y} size={trace.size} height={HEIGHT} />
                 <path d={`M${LEFT} ${HEIGHT}H${width - 64}`} stroke="var(--ink)" strokeWidth="1.2" />
                 <path d={path(trace.write)} fill="none" stroke="var(--ink)" strokeWidth="1.4" />
                 <path d={path(trace.read)} fill="none" stroke="var(--tarn)" strokeWidth="1.4" strokeDasharray="5 3" />

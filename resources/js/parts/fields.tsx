@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import {
     Button,
     FieldError,
@@ -80,30 +81,29 @@ export interface FieldProps {
     hint?: string | undefined;
 }
 
-export function TextField({
+interface TextProps extends FieldProps {
+    value: string;
+    onChange: (value: string) => void;
+    name: string;
+    figures?: boolean;
+    autoFocus?: boolean;
+    readOnly?: boolean;
+}
+
+/** A label, what is typed into, and under it what it is for, or what is wrong. */
+function Typed({
     label,
     error,
     hint,
     value,
     onChange,
+    name,
     figures = false,
     autoFocus = false,
-    name,
-    placeholder = '',
     readOnly = false,
-    autoComplete = 'off',
     type = 'text',
-}: FieldProps & {
-    value: string;
-    onChange: (value: string) => void;
-    figures?: boolean;
-    autoFocus?: boolean;
-    name: string;
-    placeholder?: string;
-    readOnly?: boolean;
-    autoComplete?: string;
-    type?: 'text' | 'password';
-}) {
+    children,
+}: TextProps & { type?: 'text' | 'password'; children: ReactNode }) {
     return (
         <TextLook
             value={value}
@@ -116,10 +116,22 @@ export function TextField({
             {...(figures ? { 'data-figures': '' } : {})}
         >
             <Label>{label}</Label>
-            <Input placeholder={placeholder} autoComplete={autoComplete} spellCheck={false} />
+            {children}
             {hint === undefined || error !== undefined ? null : <Text slot="description">{hint}</Text>}
             <FieldError>{error}</FieldError>
         </TextLook>
+    );
+}
+
+export function TextField({
+    placeholder = '',
+    autoComplete = 'off',
+    ...props
+}: TextProps & { placeholder?: string; autoComplete?: string; type?: 'text' | 'password' }) {
+    return (
+        <Typed {...props}>
+            <Input placeholder={placeholder} autoComplete={autoComplete} spellCheck={false} />
+        </Typed>
     );
 }
 
@@ -129,28 +141,11 @@ export function PasswordField(props: Omit<Parameters<typeof TextField>[0], 'type
 }
 
 /** Several lines. */
-export function TextArea({
-    label,
-    error,
-    hint,
-    value,
-    onChange,
-    figures = false,
-    name,
-}: FieldProps & { value: string; onChange: (value: string) => void; figures?: boolean; name: string }) {
+export function TextArea(props: TextProps) {
     return (
-        <TextLook
-            value={value}
-            onChange={onChange}
-            isInvalid={error !== undefined}
-            name={name}
-            {...(figures ? { 'data-figures': '' } : {})}
-        >
-            <Label>{label}</Label>
+        <Typed {...props}>
             <AriaTextArea spellCheck={false} />
-            {hint === undefined || error !== undefined ? null : <Text slot="description">{hint}</Text>}
-            <FieldError>{error}</FieldError>
-        </TextLook>
+        </Typed>
     );
 }
 
