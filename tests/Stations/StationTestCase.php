@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Stations;
 
-use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;

@@ -56,12 +56,12 @@ final class RunCheckpoint implements ProgressSaver
             return;
         }
         $checkpoint = $soFar();
-        $place = [...$checkpoint->pack(), 'folder' => $this->bench->device->facts()->folder];
+        $place = [...$checkpoint->pack(), 'folder' => $this->medium->device->facts()->folder];
         $keep = ['checkpoint' => json_encode($place, JSON_THROW_ON_ERROR)];
         if ($checkpoint->read > 0) {
             $parameters = $this->run->parameters;
             $asked = $parameters instanceof ProofParameters ? $parameters : new ProofParameters();
-            $keep['result'] = Json::of(ProofRecord::soFar($checkpoint, $this->bench->extent($asked->size), $asked->reinserted)->pack());
+            $keep['result'] = Json::of(ProofRecord::soFar($checkpoint, $this->medium->extent($asked->size), $asked->reinserted)->pack());
         }
         $this->hasKept = true;
         try {

@@ -139,11 +139,7 @@ function Surface({ card, questions, history, readers, person, margin }: InspectP
                                     <TextField
                                         key={question.key}
                                         name="code"
-                                        label={
-                                            question.key === 'serial'
-                                                ? 'The serial number'
-                                                : 'The code'
-                                        }
+                                        label={question.key === 'serial' ? 'The serial number' : 'The code'}
                                         value={code}
                                         onChange={(value) => {
                                             setCodes({ ...codes, [question.key]: value });
