@@ -56,7 +56,10 @@ final class StartTest extends TestCase
 
     private function pid(string $name): int
     {
-        return (int) strtok((string) @file_get_contents("{$this->run}/{$name}.pid"), ' ');
+        $pid = (int) strtok((string) @file_get_contents("{$this->run}/{$name}.pid"), ' ');
+
+        // No file, no process: never the number that means whoever asks.
+        return $pid > 0 ? $pid : PHP_INT_MAX >> 33;
     }
 
     /** @return array{int, string, string} status, headers and body */
@@ -90,7 +93,7 @@ final class StartTest extends TestCase
         $other->start();
         self::assertSame([0, 0], [$one->wait(), $other->wait()], $one->getErrorOutput().$other->getErrorOutput());
         self::assertStringContainsString('already running', $one->getOutput().$other->getOutput());
-        foreach (['keeper', 'guard', 'station', 'web', 'fpm'] as $name) {
+        foreach (['keeper', 'guard', 'lookout', 'lane-0', 'lane-1', 'web', 'fpm'] as $name) {
             self::assertTrue(posix_kill($this->pid($name), 0), "{$name} is not the one its file names");
         }
 
@@ -106,7 +109,7 @@ final class StartTest extends TestCase
         self::assertStringContainsString("127.0.0.1:{$this->port}/sign-in", $this->get('/intake')[1]);
 
         // Whatever is killed comes back, the keeper too.
-        $before = ['station' => $this->pid('station'), 'web' => $this->pid('web'), 'keeper' => $this->pid('keeper')];
+        $before = ['lane-1' => $this->pid('lane-1'), 'web' => $this->pid('web'), 'keeper' => $this->pid('keeper')];
         foreach ($before as $pid) {
             posix_kill($pid, SIGKILL);
         }
@@ -121,13 +124,13 @@ final class StartTest extends TestCase
         self::until(fn (): bool => $this->get('/sign-in')[0] === 200, 'the pages answer again');
 
         // With the database down, a start ends nothing that goes on.
-        $station = $this->pid('station');
+        $worker = $this->pid('lane-0');
         posix_kill((int) file_get_contents("{$this->run}/db/mysql.pid"), SIGKILL);
         self::assertSame(0, $this->start('--detach')->run());
-        self::assertSame($station, $this->pid('station'));
+        self::assertSame($worker, $this->pid('lane-0'));
         self::until(fn (): bool => $this->get('/sign-in')[0] === 200, 'the database is back');
 
-        $pids = array_map($this->pid(...), ['keeper', 'guard', 'station', 'web', 'fpm']);
+        $pids = array_map($this->pid(...), ['keeper', 'guard', 'lookout', 'lane-0', 'lane-1', 'web', 'fpm']);
         $stop = $this->start('--stop');
         self::assertSame(0, $stop->run());
         self::assertStringContainsString('Gritty Tally is stopped.', $stop->getOutput());
