@@ -12,7 +12,6 @@ use Illuminate\Database\QueryException;
 use Tally\Device\Fault\CannotErase;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Raw\Guard;
-use Tally\Quantity\Bytes;
 
 /** Who may erase what on this station: the rules of the device, and those of the card in hand. */
 final readonly class Permit
@@ -27,14 +26,14 @@ final readonly class Permit
     {
         self::mustBeSecured($path, $card);
 
-        return new Guard(self::removable(), $card === null ? null : Bytes::of($card->capacity), $why, $images);
+        return new Guard(self::removable(), $card === null ? null : $card->capacity, $why, $images);
     }
 
     /** @throws UnusablePath */
     public static function mustBeSecured(string $path, ?Card $card): void
     {
-        if ($card !== null && $card->footage > 0) {
-            $footage = Bytes::of($card->footage)->decimal();
+        if ($card !== null && ! $card->footage->isZero()) {
+            $footage = $card->footage->decimal();
             throw CannotErase::mustNotErase(
                 $path,
                 "{$card->tag} still carries {$footage} of footage that is not secured. Bring it home first, and clear it on its ".

@@ -97,12 +97,12 @@ final class EvidenceSheet
     {
         $card = $this->card;
         $this->paper->heading('What its label says');
-        $this->paper->pair('Label', $card->line.' ('.Bytes::of($card->capacity)->decimal().')');
+        $this->paper->pair('Label', $card->line.' ('.$card->capacity->decimal().')');
         $claims = array_filter(
             [
-                $card->read === null ? null : 'read '.round($card->read / 1e6).' MB/s',
-                $card->write === null ? null : 'write '.round($card->write / 1e6).' MB/s',
-                $card->sustained === null ? null : 'sustained '.round($card->sustained / 1e6).' MB/s',
+                $card->read === null ? null : 'read '.round($card->read->megabytes()).' MB/s',
+                $card->write === null ? null : 'write '.round($card->write->megabytes()).' MB/s',
+                $card->sustained === null ? null : 'sustained '.round($card->sustained->megabytes()).' MB/s',
             ],
             fn (?string $claim): bool => $claim !== null,
         );
@@ -155,7 +155,7 @@ final class EvidenceSheet
     private function core(Run $run, ProofRecord $record): void
     {
         $this->paper->heading("Core sample: {$run->kind->label()}, {$run->name()}");
-        CoreStrip::draw($this->paper, $record, Bytes::of($this->card->capacity));
+        CoreStrip::draw($this->paper, $record, $this->card->capacity);
         $lap = $record->diagnosis->wrap;
         $over =
             $lap === null

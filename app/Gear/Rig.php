@@ -20,8 +20,6 @@ use Tally\Offload\DriveGear;
 use Tally\Offload\PortGear;
 use Tally\Offload\ReaderGear;
 use Tally\Offload\RouteFinder;
-use Tally\Quantity\Bytes;
-use Tally\Quantity\Rate;
 
 /** The gear in the books, in the terms of the core. */
 final readonly class Rig
@@ -136,9 +134,9 @@ final readonly class Rig
         return new DriveGear(
             $drive->tag,
             $drive->asLink(),
-            Rate::bytesPerSecond($drive->write),
-            Rate::bytesPerSecond($drive->read),
-            Bytes::of($drive->free),
+            $drive->write,
+            $drive->read,
+            $drive->free,
             $drive->host?->name,
         );
     }

@@ -39,8 +39,8 @@ final readonly class CardBook
                     ]);
                     $card->derive();
                     [$tags[], $serials[]] = [$card->tag, $card->serial_key];
-                    if ($card->footage > 0) {
-                        $laden[$card->tag] = $card->footage;
+                    if (! $card->footage->isZero()) {
+                        $laden[$card->tag] = $card->footage->count;
                     }
 
                     return $card->getAttributes();

@@ -7,8 +7,6 @@ namespace App\Intake;
 use App\Models\Cards\Card;
 use Generator;
 use Tally\Label\Mark;
-use Tally\Quantity\Bytes;
-use Tally\Quantity\Rate;
 
 /** All cards as rows of a table that can be read in again and gives the same cards. */
 final readonly class CardTable
@@ -31,23 +29,22 @@ final readonly class CardTable
     /** A field of a card as the table shows it, and as a correction is written down. */
     public static function cell(Card $card, CardField $field): string
     {
-        $rate = fn (?float $rate): string => $rate === null ? '' : Rate::bytesPerSecond($rate)->exact();
         $price = $card->origin()->price;
 
         return match ($field) {
             CardField::Tag => $card->tag,
             CardField::Name => $card->name,
             CardField::Form => $card->form->label(),
-            CardField::Capacity => Bytes::of($card->capacity)->exact(),
+            CardField::Capacity => $card->capacity->exact(),
             CardField::Family => $card->family->value ?? '',
             CardField::Bus => $card->bus?->label() ?? '',
             CardField::Marks => $card->marks->map(fn (Mark $mark): string => $mark->value)->implode(' '),
-            CardField::Read => $rate($card->read),
-            CardField::Write => $rate($card->write),
-            CardField::Sustained => $rate($card->sustained),
+            CardField::Read => $card->read?->exact() ?? '',
+            CardField::Write => $card->write?->exact() ?? '',
+            CardField::Sustained => $card->sustained?->exact() ?? '',
             CardField::Times => $card->times === null ? '' : "{$card->times}x",
             CardField::ContactRows => (string) $card->contact_rows,
-            CardField::Footage => $card->footage === 0 ? '' : Bytes::of($card->footage)->exact(),
+            CardField::Footage => $card->footage->isZero() ? '' : $card->footage->exact(),
             CardField::Serial => $card->serial ?? '',
             CardField::BackCode => $card->back_code ?? '',
             CardField::Price => $price?->printAmount() ?? '',

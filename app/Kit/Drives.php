@@ -14,8 +14,6 @@ use App\Props\Label\ChoiceProps;
 use App\Rules\NotMoreThan;
 use Tally\Chain\Ceiling;
 use Tally\Chain\Link;
-use Tally\Quantity\Bytes;
-use Tally\Quantity\Rate;
 
 /** Drives: link, steady speeds, a fast cache that runs out, whether they spin, and room. */
 final readonly class Drives implements KitSection
@@ -40,10 +38,10 @@ final readonly class Drives implements KitSection
                             [
                                 Field::ceiling($drive->asLink()),
                                 Field::ceiling(
-                                    new Link('steady writing', Ceiling::claimed(Rate::bytesPerSecond($drive->write), 'its owner’s figure')),
+                                    new Link('steady writing', Ceiling::claimed($drive->write, 'its owner’s figure')),
                                 ),
                                 Field::ceiling(
-                                    new Link('reading', Ceiling::claimed(Rate::bytesPerSecond($drive->read), 'its owner’s figure')),
+                                    new Link('reading', Ceiling::claimed($drive->read, 'its owner’s figure')),
                                 ),
                             ],
                             0,
@@ -167,19 +165,19 @@ final readonly class Drives implements KitSection
     /** @return list<string> */
     private static function lines(Drive $drive): array
     {
-        $of = $drive->capacity === null ? '' : ' of '.Bytes::of($drive->capacity)->decimal();
+        $of = $drive->capacity === null ? '' : ' of '.$drive->capacity->decimal();
 
         return array_values(
             array_filter(
                 [
-                    Bytes::of($drive->free)->decimal()."{$of} free".($drive->host === null ? '' : ", inside {$drive->host->name}"),
+                    $drive->free->decimal()."{$of} free".($drive->host === null ? '' : ", inside {$drive->host->name}"),
                     $drive->spinning ? 'spinning: two streams at once slow it down a lot' : null,
                     $drive->cache === null || $drive->cache_write === null
                         ? null
                         : 'first '.
-                            Bytes::of($drive->cache)->decimal().
+                            $drive->cache->decimal().
                             ' at '.
-                            Rate::bytesPerSecond($drive->cache_write)->print().
+                            $drive->cache_write->print().
                             ', then steady',
                 ],
                 fn (?string $line): bool => $line !== null,

@@ -27,14 +27,14 @@ final readonly class Field
         return new KitFieldProps($name, $label, 'figures', [$value], placeholder: $placeholder);
     }
 
-    public static function rate(string $name, string $label, ?float $rate, string $placeholder = ''): KitFieldProps
+    public static function rate(string $name, string $label, ?Rate $rate, string $placeholder = ''): KitFieldProps
     {
-        return self::figures($name, $label, $rate === null ? '' : Rate::bytesPerSecond($rate)->exact(), $placeholder);
+        return self::figures($name, $label, $rate?->exact() ?? '', $placeholder);
     }
 
-    public static function size(string $name, string $label, ?int $bytes, string $placeholder = ''): KitFieldProps
+    public static function size(string $name, string $label, ?Bytes $size, string $placeholder = ''): KitFieldProps
     {
-        return self::figures($name, $label, $bytes === null ? '' : Bytes::of($bytes)->exact(), $placeholder);
+        return self::figures($name, $label, $size?->exact() ?? '', $placeholder);
     }
 
     public static function link(string $name, string $label, ?HostLink $link): KitFieldProps
@@ -61,7 +61,7 @@ final readonly class Field
     }
 
     /** @return list<KitFieldProps> the house's own figure, and how it was got */
-    public static function measured(?float $rate, ?string $how): array
+    public static function measured(?Rate $rate, ?string $how): array
     {
         return [
             self::rate('measured', 'Own measurement', $rate, 'none'),

@@ -208,7 +208,7 @@ final class AccountsTest extends TestCase
             $answer = $this->{$method}($path, $data); // @phpstan-ignore method.dynamicName
             in_array($ability, $may, true) ? $answer->assertSessionHasNoErrors() : $answer->assertSessionHasErrors('may');
         }
-        self::assertSame(in_array(Ability::Erase, $may, true) ? 0 : 5, $card->refresh()->footage);
+        self::assertSame(in_array(Ability::Erase, $may, true) ? 0 : 5, $card->refresh()->footage->count);
         self::assertSame(in_array(Ability::Void, $may, true), $run->refresh()->void !== null);
         // Looking is open to all of them, and so is what is asked while somebody types.
         $this->get('/measure/T-1')->assertOk();

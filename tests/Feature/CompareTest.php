@@ -267,7 +267,7 @@ final class CompareTest extends TestCase
             ->expectsOutputToContain('looks like GiB read as GB')
             ->assertExitCode(1);
         $this->command('tally:reckon', ['first' => '20 GB'])
-            ->expectsOutputToContain('One figure alone comes to nothing')
+            ->expectsOutputToContain('One figure alone is not enough')
             ->assertExitCode(2);
         $this->command('tally:reckon', ['first' => 'much', 'second' => '3:49'])
             ->expectsOutputToContain('“much” is not a size')

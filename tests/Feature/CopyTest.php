@@ -221,8 +221,8 @@ final class CopyTest extends TestCase
                 ->where('copies.0.laps.1.words', 'copied and verified')
                 ->where(
                     'copies.0.notes',
-                    fn (mixed $notes): bool => str_contains((string) json_encode($notes), 'ms besides its bytes') ||
-                        str_contains((string) json_encode($notes), 'nothing besides'),
+                    fn (mixed $notes): bool => str_contains((string) json_encode($notes), 'ms on top of its bytes') ||
+                        str_contains((string) json_encode($notes), 'nothing on top'),
                 )
                 ->where(
                     'copies.0.notes',

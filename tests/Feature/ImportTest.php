@@ -91,7 +91,7 @@ final class ImportTest extends TestCase
         $card = Card::query()->where('tag', 'A-3')->firstOrFail();
         self::assertSame(
             [64_000_000_000, 95e6, 990, 'GBP', 'SN3', 'L1'],
-            [$card->capacity, $card->read, $card->price, $card->currency, $card->serial_key, $card->lot_key],
+            [$card->capacity->count, $card->read?->bytesPerSecond, $card->price, $card->currency, $card->serial_key, $card->lot_key],
         );
         self::assertSame(VerdictKind::Unproven, $card->verdict);
         self::assertSame([], Storage::allFiles('imports'));
@@ -159,7 +159,7 @@ final class ImportTest extends TestCase
         $card = Card::query()->where('tag', 'L-1')->firstOrFail();
         self::assertSame(
             ['Osker', Form::CFexpressB, 512_000_000_000, 1.7e9, 1.2e9],
-            [$card->name, $card->form, $card->capacity, $card->read, $card->write],
+            [$card->name, $card->form, $card->capacity->count, $card->read?->bytesPerSecond, $card->write?->bytesPerSecond],
         );
         // Without maker and series, the line itself names the card.
         self::assertSame('128GB SDXC II U3 V60 250MB/s', Card::query()->where('tag', 'L-2')->value('name'));

@@ -40,8 +40,8 @@ final class IntakeTest extends TestCase
     {
         $this->post('/cards', self::label())->assertRedirect('/intake/QS-100');
         $card = Card::query()->where('tag', 'QS-100')->firstOrFail();
-        self::assertSame(128_000_000_000, $card->capacity);
-        self::assertSame(130e6, $card->write);
+        self::assertSame(128_000_000_000, $card->capacity->count);
+        self::assertSame(130e6, $card->write?->bytesPerSecond);
         self::assertSame([Mark::U3, Mark::V60], $card->marks->all());
         self::assertSame(VerdictKind::Unproven, $card->verdict);
         self::assertNull($card->times);
@@ -144,7 +144,7 @@ final class IntakeTest extends TestCase
         self::assertInstanceOf(\App\Props\Label\IntakeProps::class, $values);
         $this->put("/cards/{$card->tag}", [...get_object_vars($values), 'revision' => 0])->assertSessionHasNoErrors();
         $again = $card->fresh();
-        self::assertSame([31_914_983_424, 94_371_840.0, 633.5], [$again?->capacity, $again?->read, $again?->times]);
+        self::assertSame([31_914_983_424, 94_371_840.0, 633.5], [$again?->capacity->count, $again?->read?->bytesPerSecond, $again?->times]);
     }
 
     public function test_where_it_comes_from_is_kept_and_opened_again_the_same(): void

@@ -102,7 +102,7 @@ final class KitTest extends TestCase
             ],
         ]);
         $host = Host::query()->with('ports')->where('name', 'Skiff two')->firstOrFail();
-        self::assertSame([2.6e9, 'controller 1'], [$host->ports[0]?->measured, $host->ports[0]?->controller]);
+        self::assertSame([2.6e9, 'controller 1'], [$host->ports[0]?->measured?->bytesPerSecond, $host->ports[0]?->controller]);
         $this->post('/kit/drives', [
             'tag' => 'D9',
             'name' => 'box',
@@ -118,7 +118,13 @@ final class KitTest extends TestCase
         $drive = Drive::query()->where('tag', 'D9')->firstOrFail();
         self::assertSame(
             [true, 180e6, 200e6, 20_000_000_000, 4_000_000_000_000],
-            [$drive->spinning, $drive->write, $drive->read, $drive->cache, $drive->capacity],
+            [
+                $drive->spinning,
+                $drive->write->bytesPerSecond,
+                $drive->read->bytesPerSecond,
+                $drive->cache?->count,
+                $drive->capacity?->count,
+            ],
         );
         $this->post('/kit/cameras', [
             'tag' => 'C9',
@@ -302,7 +308,7 @@ final class KitTest extends TestCase
         // USB at 480 Mb/s gives 40 MB/s in practice and 60 on paper.
         OwnMeasurement::note($this->runInBay([44e6, 44e6, 44e6]));
         $reader = Reader::query()->where('tag', 'R1')->firstOrFail();
-        self::assertSame(44e6, $reader->measured);
+        self::assertSame(44e6, $reader->measured?->bytesPerSecond);
         self::assertSame(CeilingOrigin::Measurement, $reader->asLink()->ceiling->origin);
         self::assertStringContainsString('first 1 GB', (string) $reader->measured_how);
         self::assertNull(Port::query()->where('name', 'port 3')->firstOrFail()->measured);
@@ -316,7 +322,7 @@ final class KitTest extends TestCase
         [$less, $most] = [$this->runInBay([42e6, 42e6, 42e6]), $this->runInBay([44e6, 44e6, 44e6])];
         OwnMeasurement::note($less);
         OwnMeasurement::note($most);
-        $measured = fn (): ?float => Reader::query()->where('tag', 'R1')->firstOrFail()->measured;
+        $measured = fn (): ?float => Reader::query()->where('tag', 'R1')->firstOrFail()->measured?->bytesPerSecond;
         self::assertSame(44e6, $measured());
         RunBook::void($most, 'another cable', 'Wren');
         self::assertSame(42e6, $measured());

@@ -38,7 +38,9 @@ final class LabelPreviewTest extends TestCase
             ...$fields,
         ])->assertSessionHasNoErrors();
         $card = Card::query()->where('tag', 'L-1')->firstOrFail();
-        self::assertSame([250e6, 130e6, 62.5e6], [$card->read, $card->write, $card->sustained]);
+        self::assertSame(250e6, $card->read?->bytesPerSecond);
+        self::assertSame(130e6, $card->write?->bytesPerSecond);
+        self::assertSame(62.5e6, $card->sustained?->bytesPerSecond);
     }
 
     /** @return iterable<string, array{mixed}> */

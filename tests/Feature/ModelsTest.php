@@ -12,6 +12,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use ReflectionClass;
 use Symfony\Component\Finder\Finder;
 use Tally\Label\Mark;
+use Tally\Quantity\Bytes;
 use Tests\TestCase;
 
 /** Models are made ready by the names of their traits; what the framework would find by attributes would be left out. */
@@ -58,7 +59,7 @@ final class ModelsTest extends TestCase
         $card = $this->card(['capacity' => 64_000_000_000, 'marks' => ['U3']]);
         $label = $card->label();
         self::assertSame($label, $card->label());
-        $card->capacity = 128_000_000_000;
+        $card->capacity = Bytes::gigabytes(128);
         self::assertSame(128_000_000_000, $card->label()->capacity->count);
         $card->forceFill(['marks' => [Mark::V60]]);
         self::assertSame(Mark::V60, $card->label()->topMark());

@@ -120,10 +120,10 @@ final class RawTerminalTest extends TestCase
             '--points was “2”: give a whole number from 16 to 4096.',
         ];
         yield 'places that are none' => [['tally:screen', 'PATH', '--raw', '--erase=PATH', '--points=many'], '--points was “many”'];
-        yield 'nothing to go on from' => [['tally:prove', 'PATH', '--raw', '--erase=PATH', '--resume'], 'There is nothing to go on from'];
+        yield 'nothing to continue' => [['tally:prove', 'PATH', '--raw', '--erase=PATH', '--resume'], 'There is nothing to continue'];
         yield 'nothing to look at again' => [
             ['tally:screen', 'PATH', '--raw', '--erase=PATH', '--again'],
-            'There is nothing to go on from',
+            'There is nothing to continue',
         ];
         yield 'the host’s own' => [['tally:prove', '/etc/passwd', '--raw', '--erase=/etc/passwd'], 'the host keeps its own files'];
         yield 'a folder' => [['tally:prove', '/tmp', '--raw', '--erase=/tmp'], 'it is a folder'];

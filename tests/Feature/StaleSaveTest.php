@@ -65,7 +65,7 @@ final class StaleSaveTest extends TestCase
         $this->post('/cards/T-1/footage', ['footage' => '20 GB', 'by' => 'Wren'])->assertSessionHasNoErrors();
         self::assertSame('', $before['footage']);
         $this->put('/cards/T-1', $before)->assertSessionHasNoErrors();
-        self::assertSame(['Tindle Classic II', 20_000_000_000], [$card->refresh()->name, $card->footage]);
+        self::assertSame(['Tindle Classic II', 20_000_000_000], [$card->refresh()->name, $card->footage->count]);
         $this->post('/cards/T-1/runs', [
             'kind' => 'proof',
             'slot' => $this->slot('Raw 1')->id,
@@ -76,7 +76,7 @@ final class StaleSaveTest extends TestCase
             $this->post('/cards/T-1/clear', $half)->assertSessionHasErrors();
         }
         $this->post('/cards/T-1/clear', ['by' => 'Moss', 'why' => 'on D1 and D3, both read back'])->assertSessionHasNoErrors();
-        self::assertSame(0, $card->refresh()->footage);
+        self::assertSame(0, $card->refresh()->footage->count);
         self::assertSame(
             [['Wren', 20_000_000_000], ['Moss', 0]],
             FootageAct::query()->orderBy('id')->get()->map(fn (FootageAct $act): array => [$act->recorded_by, $act->bytes])->all(),

@@ -90,7 +90,7 @@ final class DatabaseAwayTest extends StationTestCase
         self::until(fn (): bool => $this->state($run) === RunState::Done, 'the result is filed');
         $worker->wait();
         self::assertSame([], $this->unfiled());
-        self::assertSame($card->capacity, Run::query()->findOrFail($run->id)->proof()?->read->bytes->count);
+        self::assertSame($card->capacity->count, Run::query()->findOrFail($run->id)->proof()?->read->bytes->count);
         self::assertSame(0, DB::table('jobs')->count());
     }
 

@@ -37,7 +37,8 @@ final class KeeperTest extends TestCase
         $pids = fn (): array => array_map(fn (string $name): int => (int) @file_get_contents("{$folder}/{$name}.pid"), $workers);
         try {
             $process->start();
-            self::assertTrue($this->soon(fn (): bool => array_filter($pids(), self::lives(...)) === $pids()), 'one looks, one measures, two prove');
+            $all = fn (): bool => array_filter($pids(), self::lives(...)) === $pids();
+            self::assertTrue($this->soon($all), 'one looks, one measures, two prove');
             self::assertFileDoesNotExist("{$folder}/lane-3.pid");
             $before = $pids();
             posix_kill($before[2], SIGKILL);

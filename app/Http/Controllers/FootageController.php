@@ -27,8 +27,8 @@ final readonly class FootageController
             ],
         );
         $footage = Bytes::parse($request->string('footage')->value(), 'GB');
-        if ($footage->count > $card->capacity) {
-            $capacity = Bytes::of($card->capacity)->decimal();
+        if ($footage->count > $card->capacity->count) {
+            $capacity = $card->capacity->decimal();
             throw ValidationException::withMessages(['footage' => "{$footage->decimal()} of footage cannot be on a card of {$capacity}."]);
         }
         FootageBook::carries($card, $footage, trim($request->string('by')->value()));

@@ -26,8 +26,8 @@ final readonly class OffloadController
         // What was asked for, else the footage on it, else a full card.
         $amount = match (true) {
             $request->filled('amount') => Bytes::parse($request->string('amount')->value(), 'GB'),
-            $card->footage > 0 => Bytes::of($card->footage),
-            default => Bytes::of($card->capacity),
+            ! $card->footage->isZero() => $card->footage,
+            default => $card->capacity,
         };
         $routes = OffloadPage::routes($card, $runs, $amount);
 

@@ -17,7 +17,6 @@ use App\Pages\Card\ProvePage;
 use App\Props\Page\ProvePageProps;
 use Illuminate\Http\Request;
 use Inertia\Response;
-use Tally\Quantity\Bytes;
 
 final readonly class ProveController
 {
@@ -35,7 +34,7 @@ final readonly class ProveController
             theirs: ProvePage::theirs($card),
             by: Person::of($request) ?? '',
             running: Orders::running($runs),
-            order: Orders::for($card, $paths, $runs, Bytes::of($card->capacity), 1),
+            order: Orders::for($card, $paths, $runs, $card->capacity, 1),
             margin: Margin::at('prove', $card, $runs, Person::of($request)),
         ));
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models\Cards;
 
+use App\Models\Casts\AsBytes;
+use App\Models\Casts\AsRate;
 use App\Models\Row;
 use App\Models\Runs\Run;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
@@ -29,16 +31,16 @@ use Tally\Verdict\VerdictKind;
  * @property string $tag
  * @property string $name
  * @property Form $form
- * @property int $capacity bytes
+ * @property Bytes $capacity
  * @property Family|null $family
  * @property Bus|null $bus
  * @property Collection<int, Mark> $marks
- * @property float|null $read bytes a second, as printed
- * @property float|null $write
- * @property float|null $sustained
+ * @property Rate|null $read as printed
+ * @property Rate|null $write
+ * @property Rate|null $sustained
  * @property float|null $times
  * @property int|null $contact_rows
- * @property int $footage bytes to be brought home
+ * @property Bytes $footage to be brought home
  * @property string|null $serial
  * @property string|null $serial_key what of it counts when two are compared
  * @property string|null $back_code
@@ -152,15 +154,15 @@ final class Card extends Row
     {
         return new Label(
             $this->form,
-            Bytes::of($this->capacity),
+            $this->capacity,
             $this->family,
             $this->bus,
             array_values($this->marks->all()),
-            $this->read === null ? null : Rate::bytesPerSecond($this->read),
-            $this->write === null ? null : Rate::bytesPerSecond($this->write),
+            $this->read,
+            $this->write,
             $this->times,
             $this->contact_rows,
-            $this->sustained === null ? null : Rate::bytesPerSecond($this->sustained),
+            $this->sustained,
         );
     }
 
@@ -169,16 +171,16 @@ final class Card extends Row
     {
         return [
             'form' => Form::class,
-            'capacity' => 'integer',
+            'capacity' => AsBytes::class,
             'family' => Family::class,
             'bus' => Bus::class,
             'marks' => AsEnumCollection::of(Mark::class),
-            'read' => 'float',
-            'write' => 'float',
-            'sustained' => 'float',
+            'read' => AsRate::class,
+            'write' => AsRate::class,
+            'sustained' => AsRate::class,
             'times' => 'float',
             'contact_rows' => 'integer',
-            'footage' => 'integer',
+            'footage' => AsBytes::class,
             'revision' => 'integer',
             'price' => 'integer',
             'bought_on' => 'date',

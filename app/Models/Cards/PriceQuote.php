@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Cards;
 
+use App\Models\Casts\AsBytes;
 use App\Models\Row;
 use Illuminate\Support\Carbon;
 use LogicException;
@@ -19,7 +20,7 @@ use Tally\Quantity\Bytes;
  * @property int $id
  * @property Form $form
  * @property int $tier floor in MB/s
- * @property int $capacity bytes
+ * @property Bytes $capacity
  * @property int $price minor units
  * @property string $currency
  * @property Carbon $quoted_on
@@ -29,14 +30,20 @@ final class PriceQuote extends Row
 {
     protected $guarded = [];
 
-    protected $casts = ['form' => Form::class, 'tier' => 'integer', 'capacity' => 'integer', 'price' => 'integer', 'quoted_on' => 'date'];
+    protected $casts = [
+        'form' => Form::class,
+        'tier' => 'integer',
+        'capacity' => AsBytes::class,
+        'price' => 'integer',
+        'quoted_on' => 'date',
+    ];
 
     public function quote(): Quote
     {
         return new Quote(
             $this->form,
             Tier::tryFrom($this->tier) ?? throw new LogicException("No mark promises {$this->tier} MB/s."),
-            Bytes::of($this->capacity),
+            $this->capacity,
             Price::of($this->price, $this->currency),
         );
     }

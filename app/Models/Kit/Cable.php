@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Kit;
 
+use App\Models\Casts\AsRate;
 use App\Models\Row;
 use Tally\Chain\HostLink;
 
@@ -19,7 +20,7 @@ final class Cable extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['link' => HostLink::class, 'measured' => 'float'];
+    protected $casts = ['link' => HostLink::class, 'measured' => AsRate::class];
 
     public function kindOfLink(): HostLink
     {

@@ -4,22 +4,26 @@ declare(strict_types=1);
 
 namespace App\Models\Kit;
 
+use App\Models\Casts\AsBytes;
+use App\Models\Casts\AsRate;
 use App\Models\Row;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Tally\Chain\HostLink;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
 
 /**
  * @property int $id
  * @property string $tag
  * @property string $name
  * @property HostLink $link
- * @property int|null $capacity bytes
+ * @property Bytes|null $capacity
  * @property bool $spinning
- * @property int|null $cache bytes it takes fast before it falls to its steady speed
- * @property float|null $cache_write bytes a second while they last
- * @property float $write bytes a second, steady
- * @property float $read bytes a second
- * @property int $free bytes
+ * @property Bytes|null $cache what it takes fast before it falls to its steady speed
+ * @property Rate|null $cache_write while that lasts
+ * @property Rate $write steady
+ * @property Rate $read
+ * @property Bytes $free
  * @property int|null $host_id the host it is built into
  * @property-read Host|null $host
  */
@@ -31,14 +35,14 @@ final class Drive extends Row
 
     protected $casts = [
         'link' => HostLink::class,
-        'measured' => 'float',
-        'write' => 'float',
-        'read' => 'float',
-        'free' => 'integer',
-        'capacity' => 'integer',
+        'measured' => AsRate::class,
+        'write' => AsRate::class,
+        'read' => AsRate::class,
+        'free' => AsBytes::class,
+        'capacity' => AsBytes::class,
         'spinning' => 'boolean',
-        'cache' => 'integer',
-        'cache_write' => 'float',
+        'cache' => AsBytes::class,
+        'cache_write' => AsRate::class,
     ];
 
     /** @return BelongsTo<Host, $this> */

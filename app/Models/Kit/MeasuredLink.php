@@ -11,7 +11,7 @@ use Tally\Quantity\Rate;
 /**
  * Gear with a link whose ceiling the house may have measured itself.
  *
- * @property float|null $measured bytes a second
+ * @property Rate|null $measured
  * @property string|null $measured_how
  */
 trait MeasuredLink
@@ -37,7 +37,7 @@ trait MeasuredLink
             ? $link
             : new Link(
                 $link->name,
-                $link->ceiling->measuredAs(Rate::bytesPerSecond($this->measured), $this->measured_how ?? 'measured here'),
+                $link->ceiling->measuredAs($this->measured, $this->measured_how ?? 'measured here'),
             );
     }
 }

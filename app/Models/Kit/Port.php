@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Kit;
 
+use App\Models\Casts\AsRate;
 use App\Models\Row;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Tally\Chain\HostLink;
@@ -22,7 +23,7 @@ final class Port extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['link' => HostLink::class, 'measured' => 'float'];
+    protected $casts = ['link' => HostLink::class, 'measured' => AsRate::class];
 
     /** @return BelongsTo<Host, $this> */
     public function host(): BelongsTo

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Kit;
 
 use App\Models\Cards\Inspection;
+use App\Models\Casts\AsRate;
 use App\Models\Row;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -34,7 +35,7 @@ final class Reader extends Row
 
     protected $attributes = ['camera' => false];
 
-    protected $casts = ['uplink' => HostLink::class, 'measured' => 'float', 'camera' => 'boolean'];
+    protected $casts = ['uplink' => HostLink::class, 'measured' => AsRate::class, 'camera' => 'boolean'];
 
     /** @return HasMany<ReaderSlot, $this> */
     public function slots(): HasMany

@@ -17,8 +17,8 @@ final readonly class CardHeading
             $card->tag,
             $card->name,
             str_replace(' · ', ', ', $card->line),
-            $card->capacity,
-            $card->footage,
+            $card->capacity->count,
+            $card->footage->count,
             $card->form === Form::MicroSd,
         );
     }

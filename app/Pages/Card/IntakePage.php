@@ -22,7 +22,6 @@ use Tally\Label\Form;
 use Tally\Label\Mark;
 use Tally\Origin\Provenance;
 use Tally\Quantity\Bytes;
-use Tally\Quantity\Rate;
 
 /** The label form. */
 final readonly class IntakePage
@@ -61,22 +60,20 @@ final readonly class IntakePage
 
     public static function of(Card $card): IntakeProps
     {
-        $rate = fn (?float $rate): string => $rate === null ? '' : Rate::bytesPerSecond($rate)->exact();
-
         return new IntakeProps(
             $card->tag,
             $card->name,
             $card->form->value,
-            Bytes::of($card->capacity)->exact(),
+            $card->capacity->exact(),
             $card->family->value ?? '',
             $card->bus->value ?? '',
             array_values($card->marks->map(fn (Mark $mark): string => $mark->value)->all()),
-            $rate($card->read),
-            $rate($card->write),
-            $rate($card->sustained),
+            $card->read?->exact() ?? '',
+            $card->write?->exact() ?? '',
+            $card->sustained?->exact() ?? '',
             $card->times === null ? '' : rtrim(rtrim(number_format($card->times, 1, '.', ''), '0'), '.').'x',
             $card->contact_rows === null ? '' : (string) $card->contact_rows,
-            $card->footage === 0 ? '' : Bytes::of($card->footage)->exact(),
+            $card->footage->isZero() ? '' : $card->footage->exact(),
             $card->serial ?? '',
             $card->back_code ?? '',
             $card->origin()->price?->print() ?? '',
@@ -93,7 +90,7 @@ final readonly class IntakePage
     public static function footage(Card $card): FootageProps
     {
         return new FootageProps(
-            $card->footage === 0 ? null : Bytes::of($card->footage)->decimal(),
+            $card->footage->isZero() ? null : $card->footage->decimal(),
             array_values(
                 $card
                     ->footageActs()

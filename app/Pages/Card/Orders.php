@@ -65,7 +65,7 @@ final readonly class Orders
             $card->stand_in !== null
                 ? []
                 : array_map(
-                    fn (StandInChoice $shelf): StandInProps => new StandInProps($shelf->value, $shelf->words()),
+                    fn (StandInChoice $one): StandInProps => new StandInProps($one->value, $one->words()),
                     StandInChoice::cases(),
                 ),
             $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id,
@@ -123,7 +123,7 @@ final readonly class Orders
             return null;
         }
         $forecast = self::forecast($label, $path, CardEvidence::speeds($before));
-        [$asked, $whole] = [$order->parameters, Bytes::of($card->capacity)];
+        [$asked, $whole] = [$order->parameters, $card->capacity];
 
         $span = match (true) {
             $asked instanceof SpeedParameters => $forecast->ofSpeed($asked->plan),
@@ -155,7 +155,7 @@ final readonly class Orders
             return null;
         }
         $forecast = self::forecast($card->label(), $path, CardEvidence::speeds($before));
-        $size = Bytes::of($card->capacity);
+        $size = $card->capacity;
         $plan = new ScreenPlan($size);
         [$proof, $screen] = [$forecast->for($size), $forecast->ofScreen($plan)];
         $proofs = $before

@@ -40,7 +40,7 @@ final readonly class ProvePage
 
         return new CoreProps(
             $record->size->count,
-            $card->capacity,
+            $card->capacity->count,
             $record->diagnosis->capacity->count,
             $record->diagnosis->wrap,
             $record->diagnosis->condition,

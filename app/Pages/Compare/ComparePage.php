@@ -24,9 +24,9 @@ final readonly class ComparePage
 {
     public static function of(Axis $by, string $way, ?string $a, ?string $b, string $amount): CompareProps
     {
-        $shelf = SpeedFigures::all();
+        $figures = SpeedFigures::all();
         $sides = [];
-        foreach ($shelf->speeds as $speed) {
+        foreach ($figures->speeds as $speed) {
             $name = $by->of($speed);
             if ($name !== null && $speed->rates($way) !== []) {
                 $sides[$name][] = $speed;
@@ -44,7 +44,7 @@ final readonly class ComparePage
             return new CompareProps($by->value, $way, $a, $b, $choices, null, null, [], $why, [], '', $amount, null);
         }
 
-        return self::compare($by, $way, $a, $b, $choices, $sides[$a], $sides[$b], $amount, $shelf->leftOut);
+        return self::compare($by, $way, $a, $b, $choices, $sides[$a], $sides[$b], $amount, $figures->leftOut);
     }
 
     /**

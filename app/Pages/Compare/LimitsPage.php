@@ -21,12 +21,12 @@ final readonly class LimitsPage
 {
     public static function of(string $way): LimitsProps
     {
-        $shelf = SpeedFigures::all();
-        $limits = Limits::of(self::cells($shelf, $way));
+        $figures = SpeedFigures::all();
+        $limits = Limits::of(self::cells($figures, $way));
         $names = [];
-        foreach ($shelf->speeds as $speed) {
+        foreach ($figures->speeds as $speed) {
             $names[$speed->run->card->tag] = $speed->run->card->name;
-            $names[$shelf->column($speed) ?? ''] = $speed->run->reader->name ?? '';
+            $names[$figures->column($speed) ?? ''] = $speed->run->reader->name ?? '';
         }
         $edge = fn (Bound $bound): LimitEdgeProps => new LimitEdgeProps(
             $bound->name,
@@ -34,8 +34,8 @@ final readonly class LimitsPage
             $bound->rate / 1e6,
             $bound->margin === null ? null : $bound->margin / 1e6,
         );
-        $cards = $shelf->cards();
-        $seats = $shelf->seats();
+        $cards = $figures->cards();
+        $seats = $figures->seats();
         $next = $limits->next(
             fn (string $card, string $reader): bool => isset($cards[$card], $seats[$reader]) &&
                 $cards[$card]->form->connector() === $seats[$reader]->run->card->form->connector() &&
@@ -74,15 +74,15 @@ final readonly class LimitsPage
                         ($next['settles'] === 1 ? 'figure' : 'figures').
                         ": {$next['card']} was never in {$next['reader']}.",
                 ),
-            $shelf->leftOut,
+            $figures->leftOut,
         );
     }
 
     /** @return list<Cell> */
-    public static function cells(SpeedFigures $shelf, string $way): array
+    public static function cells(SpeedFigures $figures, string $way): array
     {
         $cells = [];
-        foreach ($shelf->byCardAndReader() as $key => $speeds) {
+        foreach ($figures->byCardAndReader() as $key => $speeds) {
             $rates = array_merge(...array_map(fn (SpeedFigure $speed): array => $speed->rates($way), $speeds));
             if ($rates !== []) {
                 [$card, $reader] = [...explode("\n", $key, 2), ''];

@@ -10,7 +10,6 @@ use App\Models\Cards\Card;
 use App\Props\Compare\TwinGroupProps;
 use App\Props\Compare\TwinProps;
 use Tally\Buying\Price;
-use Tally\Quantity\Bytes;
 use Tally\Reading\Compare\TwinCandidate;
 use Tally\Reading\Compare\TwinGroup;
 use Tally\Reading\Compare\TwinGroups;
@@ -24,17 +23,17 @@ final readonly class TwinsPage
     /** @return list<TwinGroupProps> */
     public static function groups(): array
     {
-        $shelf = SpeedFigures::all();
-        $limits = ['write' => Limits::of(LimitsPage::cells($shelf, 'write')), 'read' => Limits::of(LimitsPage::cells($shelf, 'read'))];
+        $figures = SpeedFigures::all();
+        $limits = ['write' => Limits::of(LimitsPage::cells($figures, 'write')), 'read' => Limits::of(LimitsPage::cells($figures, 'read'))];
         [$candidates, $cards] = [[], []];
-        foreach (self::byCardAndChain($shelf) as $key => $speeds) {
+        foreach (self::byCardAndChain($figures) as $key => $speeds) {
             [$tag, $chain] = [...explode("\n", $key, 2), ''];
             $card = $speeds[0]->run->card;
             $cards[$tag] = $card;
             $rates = fn (string $way): array => array_merge(...array_map(fn (SpeedFigure $speed): array => $speed->rates($way), $speeds));
             $heldBack =
-                HeldBack::is($rates('write'), $speeds[0]->usable, $limits['write']->at($tag, $shelf->column($speeds[0]) ?? '')?->by) ||
-                HeldBack::is($rates('read'), $speeds[0]->usable, $limits['read']->at($tag, $shelf->column($speeds[0]) ?? '')?->by);
+                HeldBack::is($rates('write'), $speeds[0]->usable, $limits['write']->at($tag, $figures->column($speeds[0]) ?? '')?->by) ||
+                HeldBack::is($rates('read'), $speeds[0]->usable, $limits['read']->at($tag, $figures->column($speeds[0]) ?? '')?->by);
             $candidates[] = new TwinCandidate(
                 $tag,
                 $card->name,
@@ -43,7 +42,7 @@ final readonly class TwinsPage
                 $rates('read'),
                 $heldBack,
                 $card->back_code,
-                Bytes::of($card->capacity),
+                $card->capacity,
             );
         }
 
@@ -51,10 +50,10 @@ final readonly class TwinsPage
     }
 
     /** @return array<string, non-empty-list<SpeedFigure>> */
-    private static function byCardAndChain(SpeedFigures $shelf): array
+    private static function byCardAndChain(SpeedFigures $figures): array
     {
         $found = [];
-        foreach ($shelf->speeds as $speed) {
+        foreach ($figures->speeds as $speed) {
             if ($speed->chain() !== null && $speed->writes !== [] && $speed->reads !== []) {
                 $found["{$speed->run->card->tag}\n{$speed->chain()}"][] = $speed;
             }

@@ -23,7 +23,6 @@ use Tally\Offload\CardReach;
 use Tally\Offload\PortGear;
 use Tally\Offload\ReaderGear;
 use Tally\Offload\Source;
-use Tally\Quantity\Bytes;
 use Tally\Record\RunKind;
 use Tally\Verdict\VerdictKind;
 
@@ -37,7 +36,7 @@ final readonly class KitPage
     /** One card: a row for each reader, a column for each host. */
     public static function ofCard(Card $card): FitSheetProps
     {
-        $source = CardSource::of($card, CardEvidence::runs($card), Bytes::of($card->capacity));
+        $source = CardSource::of($card, CardEvidence::runs($card), $card->capacity);
         $ports = Rig::ports();
         $names = Reader::query()->pluck('name', 'tag');
         $rows = array_map(
@@ -72,7 +71,7 @@ final readonly class KitPage
         $rows = array_values(
             $cards
                 ->map(function (Card $card) use ($runs, $readers, $ports): FitRowProps {
-                    $source = CardSource::of($card, $runs[$card->id] ?? new Collection(), Bytes::of($card->capacity));
+                    $source = CardSource::of($card, $runs[$card->id] ?? new Collection(), $card->capacity);
 
                     return new FitRowProps(
                         $card->tag,

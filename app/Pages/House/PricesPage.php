@@ -21,7 +21,6 @@ use Tally\Label\Finding;
 use Tally\Label\Form;
 use Tally\Origin\OriginFindings;
 use Tally\Origin\Sisters;
-use Tally\Quantity\Bytes;
 
 /** What such cards cost: the house's own quotes, and their median for each kind. */
 final readonly class PricesPage
@@ -41,7 +40,7 @@ final readonly class PricesPage
                     fn (PriceQuote $one): QuoteProps => new QuoteProps(
                         $one->id,
                         "{$one->form->label()}, ".(Tier::tryFrom($one->tier)?->words() ?? ''),
-                        Bytes::of($one->capacity)->decimal(),
+                        $one->capacity->decimal(),
                         $one->quote()->price->print(),
                         Price::printPerGigabyte($one->quote()->perGigabyte(), $one->currency),
                         $one->quoted_on->format('j M Y'),
@@ -132,13 +131,13 @@ final readonly class PricesPage
                         $price = $card->origin()->price;
                         $reference = $house->reference($card->label(), $price->currency ?? '');
                         $found = array_filter(
-                            OriginFindings::of(Bytes::of($card->capacity), $card->origin(), new Sisters(), $reference),
+                            OriginFindings::of($card->capacity, $card->origin(), new Sisters(), $reference),
                             fn (Finding $finding): bool => $finding->about === About::Price,
                         );
 
                         return new ForSaleProps(
                             $card->tag,
-                            $units($price?->perGigabyte(Bytes::of($card->capacity))),
+                            $units($price?->perGigabyte($card->capacity)),
                             (array_values($found)[0] ?? null)?->severity->value,
                         );
                     })

@@ -96,7 +96,7 @@ final readonly class CopyReading
      *
      * @param  Rate|null  $card  how fast the card was seen to read
      */
-    public function bound(?Rate $card = null, ?Path $chain = null): Bound
+    public function bound(?Rate $card = null, ?Path $chain = null): CopyLimit
     {
         $copied = $this->laps[Lap::Copied->value] ?? null;
         $previews = $this->laps[Lap::Previews->value] ?? null;
@@ -105,15 +105,15 @@ final readonly class CopyReading
         $isMixed = $copied === null && isset($this->laps[Lap::Verified->value]);
 
         return match (true) {
-            $chain !== null && $this->isTooFast($chain) => Bound::TooFast,
-            $copied !== null && $previews !== null && $previews->seconds > (1 + self::WITH) * $copied->seconds => Bound::Previews,
-            $rate === null || $card === null => Bound::Open,
-            $this->isSpare($card, $rate) && $previews !== null => Bound::Previews,
-            $this->isSpare($card, $rate) && $isMixed => Bound::Open,
-            $this->isSpare($card, $rate) => Bound::NotTheCard,
+            $chain !== null && $this->isTooFast($chain) => CopyLimit::TooFast,
+            $copied !== null && $previews !== null && $previews->seconds > (1 + self::WITH) * $copied->seconds => CopyLimit::Previews,
+            $rate === null || $card === null => CopyLimit::Open,
+            $this->isSpare($card, $rate) && $previews !== null => CopyLimit::Previews,
+            $this->isSpare($card, $rate) && $isMixed => CopyLimit::Open,
+            $this->isSpare($card, $rate) => CopyLimit::NotTheCard,
             // A card that was never seen to read that fast was not what set the pace either: the two do not go together.
-            $rate->over($card) > self::ABOVE => Bound::Open,
-            default => Bound::Card,
+            $rate->over($card) > self::ABOVE => CopyLimit::Open,
+            default => CopyLimit::Card,
         };
     }
 
@@ -123,16 +123,16 @@ final readonly class CopyReading
      * @param  Rate  $card  how fast the card of this copy reads
      * @param  Rate  $otherCard  how fast that of the other does
      */
-    public function boundBeside(self $other, Rate $card, Rate $otherCard): Bound
+    public function boundBeside(self $other, Rate $card, Rate $otherCard): CopyLimit
     {
         $time = $this->total()->seconds / $other->total()->seconds;
         $sameWork = $this->bytes->count === $other->bytes->count && $this->done() === $other->done();
         $speed = max($card->over($otherCard), $otherCard->over($card));
         if (! $sameWork || abs($time - 1) > self::WITH || $speed < self::SPARE) {
-            return Bound::Open;
+            return CopyLimit::Open;
         }
 
-        return $this->done() === Lap::Previews ? Bound::Previews : Bound::NotTheCard;
+        return $this->done() === Lap::Previews ? CopyLimit::Previews : CopyLimit::NotTheCard;
     }
 
     private function isSpare(Rate $card, Rate $rate): bool

@@ -13,7 +13,7 @@ use Tally\Label\Bus;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
-use Tally\Reading\Copy\Bound;
+use Tally\Reading\Copy\CopyLimit;
 use Tally\Reading\Copy\CopyReading;
 use Tally\Reading\Copy\Lap;
 
@@ -61,58 +61,58 @@ final class CopyReadingTest extends TestCase
 
     public function test_previews_that_end_after_the_copy_were_the_limit(): void
     {
-        self::assertSame(Bound::Previews, self::copy('14.7 GB', ['copied' => '1:10', 'previews' => '4:21'])->bound());
+        self::assertSame(CopyLimit::Previews, self::copy('14.7 GB', ['copied' => '1:10', 'previews' => '4:21'])->bound());
         // Previews that end with the copy tell nothing yet.
-        self::assertSame(Bound::Open, self::copy('14.7 GB', ['copied' => '4:16', 'previews' => '4:21'])->bound());
+        self::assertSame(CopyLimit::Open, self::copy('14.7 GB', ['copied' => '4:16', 'previews' => '4:21'])->bound());
     }
 
     public function test_a_card_that_reads_far_faster_was_not_the_limit(): void
     {
         $rate = Rate::megabytesPerSecond(...);
-        self::assertSame(Bound::Previews, self::copy('14.7 GB', ['previews' => '4:21'])->bound($rate(90)));
-        self::assertSame(Bound::NotTheCard, self::copy('14.7 GB', ['copied' => '4:21'])->bound($rate(90)));
-        self::assertSame(Bound::Card, self::copy('14.7 GB', ['copied' => '4:21'])->bound($rate(70)));
-        self::assertSame(Bound::Open, self::copy('14.7 GB', ['copied' => '4:21'])->bound());
+        self::assertSame(CopyLimit::Previews, self::copy('14.7 GB', ['previews' => '4:21'])->bound($rate(90)));
+        self::assertSame(CopyLimit::NotTheCard, self::copy('14.7 GB', ['copied' => '4:21'])->bound($rate(90)));
+        self::assertSame(CopyLimit::Card, self::copy('14.7 GB', ['copied' => '4:21'])->bound($rate(70)));
+        self::assertSame(CopyLimit::Open, self::copy('14.7 GB', ['copied' => '4:21'])->bound());
     }
 
     public function test_reading_back_takes_its_own_time_and_acquits_no_card(): void
     {
         $rate = Rate::megabytesPerSecond(...);
         // 20 GB copied at 87.3 MB/s, the card's own speed, and read back in another 2 minutes.
-        self::assertSame(Bound::Card, self::copy('20 GB', ['copied' => '3:49', 'verified' => '5:49'])->bound($rate(90)));
-        self::assertSame(Bound::NotTheCard, self::copy('20 GB', ['copied' => '3:49', 'verified' => '5:49'])->bound($rate(120)));
+        self::assertSame(CopyLimit::Card, self::copy('20 GB', ['copied' => '3:49', 'verified' => '5:49'])->bound($rate(90)));
+        self::assertSame(CopyLimit::NotTheCard, self::copy('20 GB', ['copied' => '3:49', 'verified' => '5:49'])->bound($rate(120)));
         // Where nobody took the lap in between, copying and reading back cannot be told apart.
-        self::assertSame(Bound::Open, self::copy('20 GB', ['verified' => '5:49'])->bound($rate(90)));
+        self::assertSame(CopyLimit::Open, self::copy('20 GB', ['verified' => '5:49'])->bound($rate(90)));
     }
 
     public function test_a_copy_faster_than_its_chain_can_carry_is_not_trusted(): void
     {
         $chain = new Path([new Link('UHS-I bus', Bus::UhsI->ceiling())]); // 104 MB/s: SD physical-layer specification
         $card = Rate::megabytesPerSecond(92.8);
-        self::assertSame(Bound::TooFast, self::copy('10.5 GB', ['copied' => '100 s'])->bound($card, $chain));
-        self::assertSame(Bound::Card, self::copy('10 GB', ['copied' => '100 s'])->bound($card, $chain));
+        self::assertSame(CopyLimit::TooFast, self::copy('10.5 GB', ['copied' => '100 s'])->bound($card, $chain));
+        self::assertSame(CopyLimit::Card, self::copy('10 GB', ['copied' => '100 s'])->bound($card, $chain));
         // What counts is the copying, not a longer lap after it.
-        self::assertSame(Bound::TooFast, self::copy('40 GB', ['copied' => '100 s', 'previews' => '900 s'])->bound($card, $chain));
+        self::assertSame(CopyLimit::TooFast, self::copy('40 GB', ['copied' => '100 s', 'previews' => '900 s'])->bound($card, $chain));
         // Over a chain that nobody named, and faster than the card was ever seen to read: nothing can be told.
-        self::assertSame(Bound::Open, self::copy('40 GB', ['copied' => '100 s'])->bound($card, Path::unnamed()));
+        self::assertSame(CopyLimit::Open, self::copy('40 GB', ['copied' => '100 s'])->bound($card, Path::unnamed()));
     }
 
     public function test_the_same_time_from_a_card_twice_as_fast_is_bound_by_the_previews(): void
     {
         [$slow, $fast] = [Rate::megabytesPerSecond(90), Rate::megabytesPerSecond(180)];
         $one = self::copy('14.7 GB', ['previews' => '4:21'], 600);
-        self::assertSame(Bound::Previews, $one->boundBeside(self::copy('14.7 GB', ['previews' => '4:20'], 600), $slow, $fast));
+        self::assertSame(CopyLimit::Previews, $one->boundBeside(self::copy('14.7 GB', ['previews' => '4:20'], 600), $slow, $fast));
         self::assertSame(
-            Bound::NotTheCard,
+            CopyLimit::NotTheCard,
             self::copy('14.7 GB', ['copied' => '4:21'])->boundBeside(self::copy('14.7 GB', ['copied' => '4:20']), $fast, $slow),
         );
-        self::assertSame(Bound::Open, $one->boundBeside(self::copy('14.7 GB', ['previews' => '2:20'], 600), $slow, $fast));
-        self::assertSame(Bound::Open, $one->boundBeside(self::copy('20 GB', ['previews' => '4:20'], 600), $slow, $fast));
+        self::assertSame(CopyLimit::Open, $one->boundBeside(self::copy('14.7 GB', ['previews' => '2:20'], 600), $slow, $fast));
+        self::assertSame(CopyLimit::Open, $one->boundBeside(self::copy('20 GB', ['previews' => '4:20'], 600), $slow, $fast));
         self::assertSame(
-            Bound::Open,
+            CopyLimit::Open,
             $one->boundBeside(self::copy('14.7 GB', ['previews' => '4:20'], 600), $slow, Rate::megabytesPerSecond(99)),
         );
-        foreach (Bound::cases() as $bound) {
+        foreach (CopyLimit::cases() as $bound) {
             self::assertNotSame('', $bound->words());
         }
     }

@@ -28,7 +28,7 @@ final class FileOverheadTest extends TestCase
         self::assertEqualsWithDelta(0.006, $overhead->perFile->seconds, 1e-9);
         self::assertEqualsWithDelta(90e6, $overhead->rate->bytesPerSecond, 1);
         self::assertStringContainsString(
-            'each file costs 6.0 ms besides its bytes, which go at 90 MB/s (told by 500 smaller against 100 larger files)',
+            'each file costs 6.0 ms on top of its bytes, which go at 90 MB/s (from 500 smaller against 100 larger files)',
             $overhead->words(),
         );
     }
@@ -55,7 +55,7 @@ final class FileOverheadTest extends TestCase
     {
         $overhead = FileOverhead::of([[1_000_000, 0.005], [100_000_000, 1.0]]);
         self::assertSame(0.0, $overhead?->perFile->seconds);
-        self::assertStringContainsString('nothing besides their bytes', $overhead->words());
+        self::assertStringContainsString('nothing on top of their bytes', $overhead->words());
     }
 
     public function test_empty_files_count_as_small(): void

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tally\Reading\Copy;
 
 /** What held a timed copy back. */
-enum Bound: string
+enum CopyLimit: string
 {
     case Card = 'card';
     case NotTheCard = 'not-the-card';
