@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Offload;
+
+/** What keeps a card out of a plan. */
+enum Missing: string
+{
+    case Slot = 'slot';
+    case Port = 'port';
+    case Drives = 'drives';
+    case Room = 'room';
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Offload\Question;
+
+/** A computer with its ports. */
+final readonly class Host
+{
+    /**
+     * @param  list<Controller>  $controllers
+     * @param  list<Port>  $ports
+     * @param  float  $hash  bytes a second that its processor can checksum; INF where that is no limit
+     */
+    public function __construct(public string $name, public array $controllers, public array $ports, public float $hash = INF) {}
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Offload\Question;
+
+/** What a plan is asked for: the gear at hand, the cards that come home, and the rules they do it by. */
+final readonly class Question
+{
+    /**
+     * @param  list<Host>  $hosts
+     * @param  list<Reader>  $readers
+     * @param  list<Drive>  $drives
+     * @param  list<LadenCard>  $cards
+     * @param  array<string, string>  $links  reader or drive → “host port” that it stays in; the others the planner places
+     *
+     * @throws UnusableQuestion when it contradicts itself
+     */
+    public function __construct(
+        public array $hosts,
+        public array $readers,
+        public array $drives,
+        public array $cards,
+        public array $links = [],
+        public Rules $rules = new Rules(),
+    ) {
+        QuestionCheck::of($this);
+    }
+
+    /** @return list<string> “host port” of every port */
+    public function ports(): array
+    {
+        $names = [];
+        foreach ($this->hosts as $host) {
+            foreach ($host->ports as $port) {
+                $names[] = "{$host->name} {$port->name}";
+            }
+        }
+
+        return $names;
+    }
+
+    /** @return list<string> readers, and drives that are not built into a host */
+    public function plugged(): array
+    {
+        return [
+            ...array_map(fn (Reader $reader): string => $reader->name, $this->readers),
+            ...array_map(
+                fn (Drive $drive): string => $drive->name,
+                array_values(array_filter($this->drives, fn (Drive $drive): bool => $drive->inside === null)),
+            ),
+        ];
+    }
+
+    /** @param  list<LadenCard>  $cards */
+    public function withCards(array $cards): self
+    {
+        return new self($this->hosts, $this->readers, $this->drives, $cards, $this->links, $this->rules);
+    }
+
+    /** @param  array<string, string>  $links */
+    public function withLinks(array $links): self
+    {
+        return new self($this->hosts, $this->readers, $this->drives, $this->cards, $links, $this->rules);
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Offload\Question;
+
+/** A slot of a reader. */
+final readonly class ReaderSlot
+{
+    /**
+     * @param  array<string, float>  $buses  bus that it speaks → bytes a second
+     * @param  string|null  $lane  slots of a reader that name one share it
+     */
+    public function __construct(public string $name, public array $buses, public ?string $lane = null) {}
+}

@@ -1,0 +1,195 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Offload\Search;
+
+use Closure;
+use Random\Randomizer;
+use Tally\Offload\Question\Question;
+
+/**
+ * Single changes of a decision: another way for a card, another slot, another turn, two slots swapped, something into another
+ * port.
+ */
+final readonly class Moves
+{
+    /** @var list<string> readers and drives that may be moved */
+    private array $open;
+
+    /** @var list<string> ports that they may go into */
+    private array $ports;
+
+    /** @param  Closure(array<string, string>): Board  $board */
+    public function __construct(Question $question, private Closure $board)
+    {
+        $this->open = Cabling::open($question);
+        $this->ports = Cabling::freePorts($question);
+    }
+
+    /** @return list<array{string, int|string, int|string}> all of them */
+    public function of(State $state): array
+    {
+        $board = ($this->board)($state->links);
+        $moves = [];
+        foreach ($state->order as $place => $card) {
+            foreach (array_keys($board->waysAt($state->slots[$card])) as $way) {
+                $moves[] = ['way', $card, $way];
+            }
+            foreach ($board->slots[$card] as $slot) {
+                $moves[] = ['slot', $card, $slot];
+            }
+            for ($other = $place + 1; $other < count($state->order); $other++) {
+                $moves[] = ['turn', $place, $other];
+                $moves[] = ['change', $card, $state->order[$other]];
+            }
+            for ($to = 0; $to < count($state->order); $to++) {
+                if (abs($to - $place) > 1) {
+                    $moves[] = ['place', $place, $to];
+                }
+            }
+        }
+        foreach ($this->open as $thing) {
+            foreach ($this->ports as $port) {
+                $moves[] = ['port', $thing, $port];
+            }
+        }
+
+        return $moves;
+    }
+
+    /** One at random that can be made; null where a dozen tries found none. */
+    public function any(State $state, Randomizer $chance): ?State
+    {
+        $moves = $this->of($state);
+        for ($tries = 0; $tries < 12 && $moves !== []; $tries++) {
+            $next = $this->made($state, $moves[$chance->getInt(0, count($moves) - 1)]);
+            if ($next !== null) {
+                return $next;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  array{string, int|string, int|string}  $move
+     * @return State|null null where it changes nothing or cannot be
+     */
+    public function made(State $state, array $move): ?State
+    {
+        [$kind, $one, $other] = $move;
+        $next = clone $state;
+        if ($kind === 'port') {
+            return $this->cabled($next, (string) $one, (string) $other);
+        }
+        [$one, $other] = [(int) $one, (int) $other];
+        $board = ($this->board)($state->links);
+        $isNew = match ($kind) {
+            'way' => $this->way($board, $next, $one, $other),
+            'slot' => $this->slot($board, $next, $one, $other),
+            'change' => $this->change($board, $next, $one, $other),
+            'turn' => $this->turn($next, $one, $other),
+            default => $this->place($next, $one, $other),
+        };
+
+        return $isNew && $board->hasRoom($next) ? $next : null;
+    }
+
+    private function way(Board $board, State $next, int $card, int $way): bool
+    {
+        $to = $board->waysAt($next->slots[$card])[$way];
+        if ($to === $next->ways[$card]) {
+            return false;
+        }
+        $next->ways[$card] = $to;
+
+        return true;
+    }
+
+    private function slot(Board $board, State $next, int $card, int $slot): bool
+    {
+        if ($next->slots[$card] === $slot) {
+            return false;
+        }
+        $next->slots[$card] = $slot;
+
+        return $this->mend($board, $next, $card);
+    }
+
+    private function change(Board $board, State $next, int $one, int $other): bool
+    {
+        [$a, $b] = [$next->slots[$one], $next->slots[$other]];
+        if ($a === $b || ! in_array($b, $board->slots[$one], true) || ! in_array($a, $board->slots[$other], true)) {
+            return false;
+        }
+        [$next->slots[$one], $next->slots[$other]] = [$b, $a];
+
+        return $this->mend($board, $next, $one) && $this->mend($board, $next, $other);
+    }
+
+    private function turn(State $next, int $one, int $other): bool
+    {
+        $order = $next->order;
+        [$order[$one], $order[$other]] = [$order[$other], $order[$one]];
+        $next->order = array_values($order);
+
+        return true;
+    }
+
+    private function place(State $next, int $from, int $to): bool
+    {
+        $card = array_splice($next->order, $from, 1);
+        array_splice($next->order, $to, 0, $card);
+
+        return true;
+    }
+
+    /** Something into another port; what is in that one changes places with it. */
+    private function cabled(State $next, string $thing, string $port): ?State
+    {
+        $before = $next->links[$thing] ?? null;
+        if ($before === $port) {
+            return null;
+        }
+        $there = array_search($port, $next->links, true);
+        if ($there !== false) {
+            unset($next->links[$there]);
+            if ($before !== null) {
+                $next->links[$there] = $before;
+            }
+        }
+        $next->links[$thing] = $port;
+        $board = ($this->board)($next->links);
+        foreach ($next->order as $card) {
+            if (! in_array($next->slots[$card], $board->slots[$card], true)) {
+                if ($board->slots[$card] === []) {
+                    return null;
+                }
+                $next->slots[$card] = $board->slots[$card][0];
+            }
+            if (! $this->mend($board, $next, $card)) {
+                return null;
+            }
+        }
+
+        return $board->hasRoom($next) ? $next : null;
+    }
+
+    /** A card at another host is copied onto drives that are there. */
+    private function mend(Board $board, State $next, int $card): bool
+    {
+        $ways = $board->waysAt($next->slots[$card]);
+        if (in_array($next->ways[$card], $ways, true)) {
+            return true;
+        }
+        foreach ($ways as $way) {
+            $next->ways[$card] = $way;
+            if ($board->hasRoom($next)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
