@@ -23,8 +23,8 @@ final readonly class Cabling
     }
 
     /**
-     * A good beginning for each host: what needs most first, each time into the port that gives it most where least hangs on the
-     * same controller.
+     * Good beginnings for each host: what needs most first, or drives, or readers, each time into the port that gives it most where
+     * least hangs on the same controller.
      *
      * @return list<array<string, string>> each one all links
      */
@@ -35,25 +35,32 @@ final readonly class Cabling
         }
         $all = [];
         foreach ($question->hosts as $host) {
-            $all[] = self::towards($question, $host->name);
+            foreach ([1.0, 1e3, 1e-3] as $drivesFirst) {
+                $all[] = self::towards($question, $host->name, $drivesFirst);
+            }
         }
 
         return array_values(array_unique($all, SORT_REGULAR));
     }
 
-    /** @return array<string, string> */
-    private static function towards(Question $question, string $preferred): array
+    /**
+     * @param  float  $drivesFirst  how much more the needs of drives count than those of readers
+     * @return array<string, string>
+     */
+    private static function towards(Question $question, string $preferred, float $drivesFirst): array
     {
         $links = $question->links;
-        $needs = [];
+        $needs = $isDrive = [];
         foreach ($question->readers as $reader) {
-            $needs[$reader->name] = self::needOf($reader);
+            $needs[$reader->name] = self::needOf($question, $reader);
         }
         foreach ($question->drives as $drive) {
             $needs[$drive->name] = min($drive->link, max($drive->write, $drive->read, $drive->fast));
+            $isDrive[$drive->name] = true;
         }
         $open = self::open($question);
-        usort($open, fn (string $one, string $other): int => [$needs[$other], $one] <=> [$needs[$one], $other]);
+        $rank = fn (string $thing): float => $needs[$thing] * (isset($isDrive[$thing]) ? $drivesFirst : 1.0);
+        usort($open, fn (string $one, string $other): int => [$rank($other), $one] <=> [$rank($one), $other]);
         $taken = [];
         foreach ($open as $thing) {
             $best = null;
@@ -80,14 +87,21 @@ final readonly class Cabling
         return $links;
     }
 
-    /** What a reader could carry with all slots full. */
-    private static function needOf(Reader $reader): float
+    /** What a reader carries with all slots full, of the cards that there are. */
+    private static function needOf(Question $question, Reader $reader): float
     {
-        $slots = 0.0;
-        foreach ($reader->slots as $slot) {
-            $slots += $slot->buses === [] ? 0.0 : max($slot->buses);
+        $lanes = [];
+        foreach ($reader->slots as $i => $slot) {
+            $most = 0.0;
+            foreach ($question->cards as $card) {
+                foreach ($card->buses as $bus) {
+                    $most = max($most, min($slot->buses[$bus] ?? 0.0, $card->readIn($reader->name)));
+                }
+            }
+            $lane = $slot->lane ?? "slot {$i}";
+            $lanes[$lane] = min(($lanes[$lane] ?? 0.0) + $most, $slot->lane === null ? INF : $reader->lanes[$slot->lane] ?? INF);
         }
 
-        return min($reader->uplink, $slots);
+        return min($reader->uplink, array_sum($lanes));
     }
 }

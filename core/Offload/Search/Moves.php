@@ -20,11 +20,21 @@ final readonly class Moves
     /** @var list<string> ports that they may go into */
     private array $ports;
 
+    /** @var array<string, string> port → what it is like */
+    private array $kinds;
+
     /** @param  Closure(array<string, string>): Board  $board */
     public function __construct(Question $question, private Closure $board)
     {
         $this->open = Cabling::open($question);
         $this->ports = Cabling::freePorts($question);
+        $kinds = [];
+        foreach ($question->hosts as $host) {
+            foreach ($host->ports as $port) {
+                $kinds["{$host->name} {$port->name}"] = "{$host->name} {$port->controller} {$port->ceiling} ".($port->isHalf ? 'half' : '');
+            }
+        }
+        $this->kinds = $kinds;
     }
 
     /** @return list<array{string, int|string, int|string}> all of them */
@@ -50,8 +60,14 @@ final readonly class Moves
             }
         }
         foreach ($this->open as $thing) {
+            $alike = [$this->kinds[$state->links[$thing] ?? ''] ?? '' => true];
             foreach ($this->ports as $port) {
-                $moves[] = ['port', $thing, $port];
+                // Of ports that are alike, one that is free will do; of those that are not, which other thing leaves it counts.
+                $kind = $this->kinds[$port].(in_array($port, $state->links, true) ? " {$port}" : '');
+                if (! isset($alike[$kind])) {
+                    $moves[] = ['port', $thing, $port];
+                    $alike[$kind] = true;
+                }
             }
         }
 

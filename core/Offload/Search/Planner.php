@@ -21,12 +21,17 @@ final class Planner
     /** Work that is done in a second on an ordinary machine, about; see Course::$work. */
     public const WORK_A_SECOND = 270_000;
 
+    /** Work that every decision takes besides, and every other cabling. */
+    private const EACH = 12;
+
+    private const CABLED = 150;
+
     private const SEED = 20_261_126;
 
     private const JOLTS = 3;
 
     /** So much of the work goes into first decisions from the choices of the bound, and so many at the most. */
-    private const ROUNDING = 0.25;
+    private const ROUNDING = 0.4;
 
     private const ROUNDED = 100;
 
@@ -67,12 +72,15 @@ final class Planner
 
     private function search(): ?State
     {
-        foreach (Cabling::beginnings($this->question) as $links) {
+        $beginnings = Cabling::beginnings($this->question);
+        foreach ($beginnings as $links) {
             foreach (Start::states($this->board($links)) as $state) {
                 $this->better($state, $this->bestFigures);
             }
-            $this->round($links);
+            $this->round($links, self::ROUNDING / (count($beginnings) + 1));
         }
+        // Once more for the best of them.
+        $this->round($this->best->links ?? [], self::ROUNDING / (count($beginnings) + 1));
         [$here, $figures] = [$this->best, $this->bestFigures];
         while ($here !== null && $this->left > 0) {
             [$here, $figures] = $this->climb($here, $figures);
@@ -94,10 +102,11 @@ final class Planner
      * Whole cards from the choices of the bound, as long as a part of the work lasts.
      *
      * @param  array<string, string>  $links
+     * @param  float  $part  of all work
      */
-    private function round(array $links): void
+    private function round(array $links, float $part): void
     {
-        $until = $this->left - (int) ($this->work * self::ROUNDING);
+        $until = $this->left - (int) ($this->work * $part);
         // The first rounds of the weights are far from balanced.
         $choices = array_slice($this->bound->choices, intdiv(count($this->bound->choices), 4));
         for ($tries = 0; $choices !== [] && $this->left > $until && $tries < self::ROUNDED; $tries++) {
@@ -139,21 +148,21 @@ final class Planner
     }
 
     /**
-     * All single changes, at random, but first what matters most: which port, and what concerns the cards that are late.
+     * All single changes, at random, but first what matters most: ports, and what concerns the cards that are late.
      *
      * @param  array<int, true>  $late  cards
      * @return list<array{string, int|string, int|string}>
      */
     private function promising(State $state, array $late): array
     {
-        $groups = [[], [], []];
+        $groups = [[], []];
         foreach ($this->chance->shuffleArray($this->moves->of($state)) as $move) {
             $isLate = match ($move[0]) {
                 'turn', 'place' => isset($late[$state->order[(int) $move[1]]]),
                 'change' => isset($late[(int) $move[1]]) || isset($late[(int) $move[2]]),
                 default => isset($late[$move[1]]),
             };
-            $groups[$move[0] === 'port' ? 0 : ($isLate ? 1 : 2)][] = $move;
+            $groups[$isLate || $move[0] === 'port' ? 0 : 1][] = $move;
         }
 
         return array_merge(...$groups);
@@ -200,7 +209,7 @@ final class Planner
     {
         $board = $this->board($state->links);
         $course = Reckoner::figures($board->network, $board->placements($state), $this->limits($figures));
-        $this->left -= $course->work;
+        $this->left -= $course->work + self::EACH;
 
         return $course;
     }
@@ -231,6 +240,12 @@ final class Planner
     {
         ksort($links);
 
-        return $this->boards[json_encode($links, JSON_THROW_ON_ERROR)] ??= new Board($this->question, $links);
+        $key = json_encode($links, JSON_THROW_ON_ERROR);
+        if (! isset($this->boards[$key])) {
+            $this->left -= self::CABLED;
+            $this->boards[$key] = new Board($this->question, $links);
+        }
+
+        return $this->boards[$key];
     }
 }
