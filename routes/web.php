@@ -19,6 +19,7 @@ use App\Http\Controllers\OpinionController;
 use App\Http\Controllers\OverruleController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProveController;
 use App\Http\Controllers\PulseController;
@@ -57,7 +58,7 @@ Route::middleware('may:people')->group(function (): void {
 });
 
 // A stage without a card opens on the first one that waits there, else on the first of all.
-foreach (['inspect', 'measure', 'prove', 'offload'] as $stage) {
+foreach (['inspect', 'measure', 'prove'] as $stage) {
     Route::get("/{$stage}", function () use ($stage): RedirectResponse {
         $tag = Card::query()
             ->orderByRaw('next_step = ? desc', [$stage])
@@ -118,6 +119,7 @@ Route::get('/prove/{card}/result.json', [EvidenceController::class, 'result']);
 Route::post('/cards/{card}/overrule', [OverruleController::class, 'say'])->middleware('may:overrule');
 Route::post('/cards/{card}/overrule/withdraw', [OverruleController::class, 'withdraw'])->middleware('may:overrule');
 Route::post('/cards/{card}/results', [EvidenceController::class, 'take']);
+Route::get('/offload', PlanController::class);
 Route::get('/offload/{card}', OffloadController::class);
 
 Route::get('/measure/{card}/typed', [TypedController::class, 'create']);

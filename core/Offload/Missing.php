@@ -11,4 +11,6 @@ enum Missing: string
     case Port = 'port';
     case Drives = 'drives';
     case Room = 'room';
+    case Footage = 'footage';
+    case Struck = 'struck';
 }

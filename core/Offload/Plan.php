@@ -34,18 +34,34 @@ final readonly class Plan
     /** @param  float  $seconds  that are spent on it, about, on an ordinary machine */
     public static function of(Question $asked, Goal $goal = Goal::Safe, float $seconds = 0.15): self
     {
+        return self::each($asked, [$goal->value => $seconds])[$goal->value];
+    }
+
+    /**
+     * A plan for each goal.
+     *
+     * @param  array<string, float>  $seconds  goal → that are spent on it
+     * @return array<string, self> goal → plan
+     */
+    public static function each(Question $asked, array $seconds): array
+    {
         $plannable = Plannable::of($asked);
         $question = $plannable->question;
         $sorted = Sorted::question($question);
         $bound = Bound::of($sorted);
-        $state = $sorted->cards === [] ? null : Planner::best($sorted, $goal, $bound, (int) ($seconds * Planner::WORK_A_SECOND));
-        $decision = new Decision($question->links, []);
-        if ($state !== null) {
-            $board = new Board($sorted, $state->links);
-            $decision = Decision::of($board->network, self::whole($state->links), $board->placements($state));
+        $plans = [];
+        foreach ($seconds as $key => $most) {
+            $goal = Goal::from($key);
+            $state = $sorted->cards === [] ? null : Planner::best($sorted, $goal, $bound, (int) ($most * Planner::WORK_A_SECOND));
+            $decision = new Decision($question->links, []);
+            if ($state !== null) {
+                $board = new Board($sorted, $state->links);
+                $decision = Decision::of($board->network, self::whole($state->links), $board->placements($state));
+            }
+            $plans[$key] = self::decided($question, $goal, $decision, $bound->seconds, $plannable->leftOut);
         }
 
-        return self::decided($question, $goal, $decision, $bound->seconds, $plannable->leftOut);
+        return $plans;
     }
 
     /**

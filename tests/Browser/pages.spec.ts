@@ -16,6 +16,7 @@ const PAGES = [
     '/prove/QS-023',
     '/prove/QS-021',
     '/prove/QS-032',
+    '/offload',
     '/offload/QS-024',
     '/import',
     '/opinion',

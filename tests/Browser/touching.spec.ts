@@ -15,6 +15,8 @@ const VIEWS = [
     '/prove/QS-025',
     '/prove/QS-026',
     '/prove/QS-032',
+    '/offload',
+    '/offload?copies=1&goal=hands',
     '/offload/QS-024',
     '/runs/1',
     '/prices',

@@ -40,7 +40,10 @@ final class PlanCommandTest extends TestCase
     public function test_what_cannot_be_planned_is_said_and_the_rest_only_where_that_was_asked(): void
     {
         $json = (array) json_decode((string) file_get_contents(base_path(self::CASE)), true);
-        $json['cards'] = [...(array) $json['cards'], ['tag' => 'KL-099', 'bytes' => '9 GB', 'read' => '900 MB/s', 'buses' => ['CFexpress 4.0']]];
+        $json['cards'] = [
+            ...(array) $json['cards'],
+            ['tag' => 'KL-099', 'bytes' => '9 GB', 'read' => '900 MB/s', 'buses' => ['CFexpress 4.0']],
+        ];
         file_put_contents($path = $this->folder().'/plan.json', json_encode($json));
         foreach ([[[], ''], [['--partly'], 'KL-024']] as [$more, $words]) {
             $process = new Process([PHP_BINARY, base_path('artisan'), 'tally:plan', $path, ...$more]);

@@ -59,11 +59,11 @@ final class OffloadPropertiesTest extends TestCase
             $one->link,
         );
 
+        $reader = fn (Reader $one): Reader => new Reader($one->name, $one->slots, $one->lanes, $times * $one->uplink);
+
         return new Question(
             $question->hosts,
-            $link === 'uplink'
-                ? array_map(fn (Reader $one): Reader => new Reader($one->name, $one->slots, $one->lanes, $times * $one->uplink), $question->readers)
-                : $question->readers,
+            $link === 'uplink' ? array_map($reader, $question->readers) : $question->readers,
             $link === 'drive' ? [$drive($question->drives[0]), ...array_slice($question->drives, 1)] : $question->drives,
             $question->cards,
             $question->links,
@@ -73,7 +73,8 @@ final class OffloadPropertiesTest extends TestCase
 
     public function test_times_of_a_card_come_in_their_order_and_nothing_is_done_before_the_bound(): void
     {
-        $this->forAll(Generators::choose(1, 5000), Generators::choose(1, 6), Generators::choose(1, 4), Generators::choose(2, 4))->then(function (
+        [$cards, $slots, $drives] = [Generators::choose(1, 6), Generators::choose(1, 4), Generators::choose(2, 4)];
+        $this->forAll(Generators::choose(1, 5000), $cards, $slots, $drives)->then(function (
             int $seed,
             int $cards,
             int $slots,

@@ -19,7 +19,11 @@ final class OffloadBoundTest extends TestCase
     public function test_the_bound_is_that_of_the_linear_program_or_a_little_less(): void
     {
         $questions = array_map(
-            fn (int $seed): Question => Sorted::question(RandomOffload::of($seed, 4 + $seed % 6, 2 + $seed % 4, 2 + $seed % 3, $seed % 4 === 0)),
+            function (int $seed): Question {
+                $question = RandomOffload::of($seed, 4 + $seed % 6, 2 + $seed % 4, 2 + $seed % 3, $seed % 4 === 0);
+
+                return Sorted::question($question);
+            },
             range(1, 40),
         );
         $solver = new Process(['node', __DIR__.'/node/linear.cjs'], timeout: 60);

@@ -42,6 +42,7 @@ final class StartTest extends TestCase
             'DB_PORT' => (string) $this->books,
             'DB_DATABASE' => 'gritty_tally_pages',
             'TALLY_DEMO_PASSWORD' => 'of the demo',
+            'TALLY_FILES' => "{$this->run}/files",
             'APP_ENV' => 'production',
             'APP_DEBUG' => 'false',
             'TALLY_PLAIN_FOLDERS' => '',

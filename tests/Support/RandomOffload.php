@@ -70,7 +70,8 @@ final readonly class RandomOffload
     {
         $all = [];
         for ($i = 1; $i <= $ports; $i++) {
-            $all[] = new Port("p{$i}", $this->pick(['A', 'B', null]), 1e6 * $this->pick([450, 1050, 2100]), $this->chance->getInt(0, 5) === 0);
+            $ceiling = 1e6 * $this->pick([450, 1050, 2100]);
+            $all[] = new Port("p{$i}", $this->pick(['A', 'B', null]), $ceiling, $this->chance->getInt(0, 5) === 0);
         }
 
         return new Host(

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Models\Cards\Card;
+use App\Offload\BooksQuestion;
 use Illuminate\Console\Command;
+use Illuminate\Support\Collection;
 use InvalidArgumentException;
+use Tally\Offload\LeftOut;
 use Tally\Offload\Plan;
 use Tally\Offload\PlanFile;
 use Tally\Offload\Question\Goal;
+use Tally\Offload\Question\Question;
+use Tally\Offload\Question\Rules;
 use Tally\Quantity\Span;
 use Tally\Record\NotUsable;
 
@@ -17,8 +23,11 @@ final class PlanCommand extends Command
 {
     private const MOST_SECONDS = 60.0;
 
+    private const JSON = JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE;
+
     protected $signature = 'tally:plan
-        {file : A plan file: gear, cards and rules}
+        {file? : A plan file: gear, cards and rules; without it the kit of the house}
+        {--cards= : Tags from the books, such as QS-014,QS-015; without them all cards that carry footage}
         {--goal= : safe (all safe soonest), free (cards free soonest) or hands (least hands)}
         {--seconds=0.15 : How long to search, about}
         {--partly : Plan what can be planned where not all of it can}
@@ -29,35 +38,71 @@ final class PlanCommand extends Command
     public function handle(): int
     {
         try {
-            $file = $this->read();
-            $plan = Plan::of($file->question, $this->goal() ?? $file->goal ?? Goal::Safe, $this->seconds());
+            [$question, $goal, $leftOut] = $this->asked();
+            $plan = Plan::of($question, $this->goal() ?? $goal, $this->seconds());
         } catch (NotUsable|InvalidArgumentException $fault) {
             $this->complain($fault->getMessage());
 
             return 2;
         }
-        foreach ($plan->leftOut as $one) {
+        $leftOut = [...$leftOut, ...$plan->leftOut];
+        foreach ($leftOut as $one) {
             $this->complain($one->sentence);
         }
-        if ($plan->leftOut !== [] && ($this->option('partly') !== true || $plan->decision->cards === [])) {
+        if ($leftOut !== [] && ($this->option('partly') !== true || $plan->decision->cards === [])) {
             return self::FAILURE;
         }
         $this->option('json') === true
-            ? $this->line(json_encode($plan->pack(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE))
+            ? $this->line(json_encode($plan->pack(), self::JSON))
             : $this->say($plan);
 
-        return $plan->leftOut === [] ? self::SUCCESS : self::FAILURE;
+        return $leftOut === [] ? self::SUCCESS : self::FAILURE;
     }
 
-    /** @throws NotUsable|InvalidArgumentException */
-    private function read(): PlanFile
+    /**
+     * @return array{Question, Goal, list<LeftOut>}
+     *
+     * @throws NotUsable|InvalidArgumentException
+     */
+    private function asked(): array
     {
         $path = $this->argument('file');
-        $json = @file_get_contents($path);
+        if ($path === null) {
+            $books = BooksQuestion::of($this->cards(), new Rules());
 
-        return $json === false
-            ? throw new InvalidArgumentException("“{$path}” is no file that can be read. Give a plan file.")
-            : PlanFile::read($json);
+            return [$books->question, Goal::Safe, $books->leftOut];
+        }
+        if ($this->option('cards') !== null) {
+            throw new InvalidArgumentException('A plan file names its cards itself: leave --cards out.');
+        }
+        $json = @file_get_contents($path);
+        if ($json === false) {
+            throw new InvalidArgumentException("“{$path}” is no file that can be read. Give a plan file.");
+        }
+        $file = PlanFile::read($json);
+
+        return [$file->question, $file->goal ?? Goal::Safe, []];
+    }
+
+    /**
+     * @return Collection<int, Card>
+     *
+     * @throws InvalidArgumentException
+     */
+    private function cards(): Collection
+    {
+        $given = $this->option('cards');
+        $tags = array_filter(array_map(trim(...), explode(',', strtoupper((string) $given))), fn (string $tag): bool => $tag !== '');
+        $cards = Card::query()
+            ->when($tags === [], fn ($query) => $query->where('footage', '>', 0), fn ($query) => $query->whereIn('tag', $tags))
+            ->orderBy('tag')
+            ->get()
+            ->toBase();
+        $unknown = array_diff($tags, $cards->map(fn (Card $card): string => $card->tag)->all());
+
+        return $unknown === []
+            ? $cards
+            : throw new InvalidArgumentException('No card is tagged '.implode(', ', $unknown).'. Give tags of the house, such as QS-014.');
     }
 
     /** @throws InvalidArgumentException */

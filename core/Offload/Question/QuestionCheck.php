@@ -28,7 +28,7 @@ final readonly class QuestionCheck
         $hosts = array_map(fn (Host $host): string => $host->name, $question->hosts);
         foreach ($question->drives as $drive) {
             if ($drive->inside !== null && ! in_array($drive->inside, $hosts, true)) {
-                throw new UnusableQuestion('drives.inside', "{$drive->name} is said to be inside “{$drive->inside}”, which is no host here.");
+                throw new UnusableQuestion('drives.inside', "{$drive->name} is said to be inside “{$drive->inside}”, no host here.");
             }
             if ($drive->write <= 0 || $drive->read <= 0 || $drive->cache < 0 || $drive->free < 0) {
                 throw new UnusableQuestion('drives', "{$drive->name} needs a write and a read above nothing.");

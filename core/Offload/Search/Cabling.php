@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Tally\Offload\Search;
 
+use Tally\Offload\Question\Drive;
+use Tally\Offload\Question\Host;
+use Tally\Offload\Question\LadenCard;
+use Tally\Offload\Question\Port;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Question\Reader;
 
@@ -44,47 +48,134 @@ final readonly class Cabling
     }
 
     /**
+     * One host after another, the preferred one first: what is needed there before all, so that every card finds a reader and
+     * drives enough beside it, then what else has room.
+     *
      * @param  float  $drivesFirst  how much more the needs of drives count than those of readers
      * @return array<string, string>
      */
     private static function towards(Question $question, string $preferred, float $drivesFirst): array
     {
         $links = $question->links;
-        $needs = $isDrive = [];
+        $needs = self::needs($question, $drivesFirst);
+        $hosts = $question->hosts;
+        usort($hosts, fn (Host $one, Host $other): int => [$other->name === $preferred, count($other->ports), $one->name] <=> [
+            $one->name === $preferred,
+            count($one->ports),
+            $other->name,
+        ]);
+        foreach ($hosts as $host) {
+            $isFree = fn (Port $port): bool => ! in_array("{$host->name} {$port->name}", $links, true);
+            $free = array_values(array_filter($host->ports, $isFree));
+            $open = array_values(array_diff(array_keys($needs), array_keys($links)));
+            $chosen = array_slice(self::wanted($question, $host, $links, $open, $needs), 0, count($free));
+            usort($chosen, fn (string $one, string $other): int => [$needs[$other], $one] <=> [$needs[$one], $other]);
+            $links = self::plug($host, $free, $chosen, $needs, $links);
+        }
+
+        return $links;
+    }
+
+    /** @return array<string, float> what may be plugged in → bytes a second that it can use, drives weighed */
+    private static function needs(Question $question, float $drivesFirst): array
+    {
+        $needs = [];
         foreach ($question->readers as $reader) {
             $needs[$reader->name] = self::needOf($question, $reader);
         }
         foreach ($question->drives as $drive) {
-            $needs[$drive->name] = min($drive->link, max($drive->write, $drive->read, $drive->fast));
-            $isDrive[$drive->name] = true;
+            if ($drive->inside === null) {
+                $needs[$drive->name] = $drivesFirst * min($drive->link, max($drive->write, $drive->read, $drive->fast));
+            }
         }
-        $open = self::open($question);
-        $rank = fn (string $thing): float => $needs[$thing] * (isset($isDrive[$thing]) ? $drivesFirst : 1.0);
-        usort($open, fn (string $one, string $other): int => [$rank($other), $one] <=> [$rank($one), $other]);
-        $taken = [];
+
+        return $needs;
+    }
+
+    /**
+     * @param  array<string, string>  $links
+     * @param  list<string>  $open
+     * @param  array<string, float>  $needs
+     * @return list<string> the most wanted first
+     */
+    private static function wanted(Question $question, Host $host, array $links, array $open, array $needs): array
+    {
+        usort($open, fn (string $one, string $other): int => [$needs[$other], $one] <=> [$needs[$one], $other]);
+        $here = fn (string $thing): bool => str_starts_with($links[$thing] ?? '', "{$host->name} ");
+        $drives = count(array_filter($question->drives, fn (Drive $drive): bool => $drive->inside === $host->name || $here($drive->name)));
+        $isDrive = array_fill_keys(array_map(fn (Drive $drive): string => $drive->name, $question->drives), true);
+        $first = [];
         foreach ($open as $thing) {
+            if (isset($isDrive[$thing]) && $drives < $question->rules->copies) {
+                $first[] = $thing;
+                $drives++;
+            }
+        }
+        // Readers by the cards that no other takes yet, wherever it is.
+        $missing = $question->cards;
+        foreach ($question->readers as $reader) {
+            if (isset($links[$reader->name])) {
+                $missing = array_filter($missing, fn (LadenCard $card): bool => ! self::takes($reader, $card));
+            }
+        }
+        while ($missing !== []) {
+            [$best, $most] = [null, 0.0];
+            foreach ($question->readers as $reader) {
+                $gain = array_sum(array_map(fn (LadenCard $card): float => self::takes($reader, $card) ? 1 + $card->bytes : 0.0, $missing));
+                $gain *= 1 + 1e-12 * ($needs[$reader->name] ?? 0.0);
+                if ($gain > $most && in_array($reader->name, $open, true) && ! in_array($reader->name, $first, true)) {
+                    [$best, $most] = [$reader, $gain];
+                }
+            }
+            if ($best === null) {
+                break;
+            }
+            $first[] = $best->name;
+            $missing = array_filter($missing, fn (LadenCard $card): bool => ! self::takes($best, $card));
+        }
+
+        return [...$first, ...array_values(array_diff($open, $first))];
+    }
+
+    /**
+     * Each into the port that gives it most, where least hangs on the same controller.
+     *
+     * @param  list<Port>  $free
+     * @param  list<string>  $chosen
+     * @param  array<string, float>  $needs
+     * @param  array<string, string>  $links
+     * @return array<string, string>
+     */
+    private static function plug(Host $host, array $free, array $chosen, array $needs, array $links): array
+    {
+        $taken = [];
+        foreach ($chosen as $thing) {
             $best = null;
-            foreach ($question->hosts as $host) {
-                foreach ($host->ports as $port) {
-                    $name = "{$host->name} {$port->name}";
-                    if (in_array($name, $links, true)) {
-                        continue;
-                    }
-                    $shared = $taken["{$host->name} {$port->controller}"] ?? 0;
-                    $ceiling = $port->isHalf ? $port->ceiling / 2 : $port->ceiling;
-                    $rank = [$host->name === $preferred ? 1 : 0, min($ceiling, $needs[$thing]), -$shared, -$ceiling, $name];
-                    if ($best === null || $rank > $best[0]) {
-                        $best = [$rank, $name, "{$host->name} {$port->controller}"];
-                    }
+            foreach ($free as $port) {
+                $ceiling = $port->isHalf ? $port->ceiling / 2 : $port->ceiling;
+                $rank = [min($ceiling, $needs[$thing]), -($taken[$port->controller ?? ''] ?? 0), -$ceiling, $port->name];
+                if (! in_array("{$host->name} {$port->name}", $links, true) && ($best === null || $rank > $best[0])) {
+                    $best = [$rank, $port];
                 }
             }
             if ($best !== null) {
-                $links[$thing] = $best[1];
-                $taken[$best[2]] = ($taken[$best[2]] ?? 0) + 1;
+                $links[$thing] = "{$host->name} {$best[1]->name}";
+                $taken[$best[1]->controller ?? ''] = ($taken[$best[1]->controller ?? ''] ?? 0) + 1;
             }
         }
 
         return $links;
+    }
+
+    private static function takes(Reader $reader, LadenCard $card): bool
+    {
+        foreach ($reader->slots as $slot) {
+            if (array_intersect_key($slot->buses, array_flip($card->buses)) !== []) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** What a reader carries with all slots full, of the cards that there are. */

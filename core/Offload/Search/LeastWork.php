@@ -244,7 +244,8 @@ final class LeastWork
     {
         $all = [];
         foreach ($this->slots[$card] as $slot) {
-            foreach (Ways::of($this->network->question->rules, $this->drives[$this->network->hostOfSlot($slot) ?? -1] ?? []) as [$scheme, $drives]) {
+            $here = $this->drives[$this->network->hostOfSlot($slot) ?? -1] ?? [];
+            foreach (Ways::of($this->network->question->rules, $here) as [$scheme, $drives]) {
                 $all[] = [$slot, $scheme, $drives];
             }
         }

@@ -104,7 +104,9 @@ final class OwnTimes
         }
         $cached = $drive->fast > $drive->write ? min($drive->cache, $bytes) : 0.0;
 
-        return $this->flow($card, $steady) + $cached / min($path->ceiling, $drive->fast > 0 ? $drive->fast : $drive->write, $most) - $cached / $steady;
+        $fast = min($path->ceiling, $drive->fast > 0 ? $drive->fast : $drive->write, $most);
+
+        return $this->flow($card, $steady) + $cached / $fast - $cached / $steady;
     }
 
     private function flow(int $card, float $rate): float

@@ -97,6 +97,16 @@ final readonly class Plannable
 
                 continue;
             }
+            if (self::hasRoom($question->withCards([...$kept, $card]))) {
+                $leftOut[] = new LeftOut(
+                    $card->tag,
+                    Missing::Port,
+                    "{$card->tag} finds no place beside the others: the ports do not suffice for its reader and ".
+                        "{$question->rules->copies} drives at one host. Free a port, add a hub, or bring it home by itself.",
+                );
+
+                continue;
+            }
             $free = array_map(
                 fn (Drive $drive): string => "{$drive->name} ".($drive->free < 9e18 ? Bytes::of((int) $drive->free)->decimal() : 'enough'),
                 $question->drives,
@@ -114,6 +124,21 @@ final readonly class Plannable
         $tags = array_map(fn (LadenCard $card): string => $card->tag, $kept);
 
         return [array_values(array_filter($cards, fn (LadenCard $card): bool => in_array($card->tag, $tags, true))), $leftOut];
+    }
+
+    /** Whether the drives could hold all copies, wherever they are. */
+    private static function hasRoom(Question $question): bool
+    {
+        $bytes = array_sum(array_map(fn (LadenCard $card): float => $card->bytes, $question->cards));
+        $room = 0.0;
+        foreach ($question->drives as $drive) {
+            // A drive holds one copy of a card at the most.
+            $room += min($bytes, $drive->free);
+        }
+        $largest = $question->cards === [] ? 0.0 : max(array_map(fn (LadenCard $card): float => $card->bytes, $question->cards));
+        $holders = array_filter($question->drives, fn (Drive $drive): bool => $drive->free >= $largest);
+
+        return $room >= $question->rules->copies * $bytes && count($holders) >= $question->rules->copies;
     }
 
     private static function starts(Question $question): bool

@@ -45,7 +45,8 @@ final readonly class Sorted
      */
     private static function byName(array $things): array
     {
-        usort($things, fn (Host|Port|Reader|ReaderSlot|Drive $one, Host|Port|Reader|ReaderSlot|Drive $other): int => strcmp($one->name, $other->name));
+        $names = array_map(fn (Host|Port|Reader|ReaderSlot|Drive $thing): string => $thing->name, $things);
+        array_multisort($names, SORT_STRING, array_keys($things), $things);
 
         return $things;
     }

@@ -40,7 +40,8 @@ final readonly class Start
             $way = [$scheme, $drives];
             foreach ($board->waysAt($slot) as $known) {
                 // A fan-out is the same whatever the order of its drives.
-                if ($known[0] === $scheme && array_diff($known[1], $drives) === [] && ($scheme === Scheme::FanOut || $known[1][0] === $drives[0])) {
+                $isLed = $scheme === Scheme::FanOut || $known[1][0] === $drives[0];
+                if ($known[0] === $scheme && $isLed && array_diff($known[1], $drives) === []) {
                     $way = $known;
                 }
             }
@@ -56,7 +57,8 @@ final readonly class Start
             $until[$slots[$card]] = $starts[$card] + $stay;
         }
         $order = array_keys($stays);
-        usort($order, fn (int $one, int $other): int => [$starts[$one], -$stays[$one], $one] <=> [$starts[$other], -$stays[$other], $other]);
+        $rank = fn (int $card): array => [$starts[$card], -$stays[$card], $card];
+        usort($order, fn (int $one, int $other): int => $rank($one) <=> $rank($other));
         $state = new State($board->links, $order, $slots, $ways);
 
         return $board->hasRoom($state) ? $state : null;
@@ -95,7 +97,8 @@ final readonly class Start
             $slotOf[$card] = $slot;
         }
         $order = array_keys($longest);
-        usort($order, fn (int $one, int $other): int => [$starts[$one], -$longest[$one], $one] <=> [$starts[$other], -$longest[$other], $other]);
+        $rank = fn (int $card): array => [$starts[$card], -$longest[$card], $card];
+        usort($order, fn (int $one, int $other): int => $rank($one) <=> $rank($other));
 
         return self::onto($board, $scheme, $turns, $order, $slotOf);
     }

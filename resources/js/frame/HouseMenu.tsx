@@ -4,6 +4,7 @@ import { PopoverLook } from '../parts/fields';
 import type { WhoProps } from '../types/generated/props';
 
 export const HOUSE_PAGES = [
+    { href: '/offload', label: 'Offload: plan all cards together' },
     { href: '/kit', label: 'Kit: readers, cables, hosts, drives, cameras' },
     { href: '/kit/sheet', label: 'What fits where, and how fast' },
     { href: '/compare', label: 'Compare: readers, hosts, cables, cards' },

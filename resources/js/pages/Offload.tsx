@@ -80,7 +80,10 @@ function Surface({ card, amount, routes, count, leftOut, margin }: OffloadPagePr
                                     {amount} over <b>{best.reader}</b> and <b>{best.host}</b> to <b>{best.drive}</b>:
                                     copied in {best.copy}, read back in {best.verify}
                                 </>
-                            )}
+                            )}{' '}
+                            <Link href="/offload" style={{ color: 'inherit' }}>
+                                Plan all cards together
+                            </Link>
                         </p>
                     </div>
                     <Ask

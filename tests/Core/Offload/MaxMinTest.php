@@ -73,7 +73,8 @@ final class MaxMinTest extends TestCase
             foreach ($rates as $flow => $rate) {
                 $isHeld = $rate >= $limits[$flow] * (1 - 1e-9);
                 foreach (array_keys($uses[$flow]) as $resource) {
-                    $fastest = max(0.0, ...array_map(fn (int $other): float => isset($uses[$other][$resource]) ? $rates[$other] : 0.0, array_keys($rates)));
+                    $there = array_filter($rates, fn (int $other): bool => isset($uses[$other][$resource]), ARRAY_FILTER_USE_KEY);
+                    $fastest = max(0.0, ...array_values($there));
                     $isFull = $used[$resource] >= $capacities[$resource] * (1 - 1e-9);
                     $isHeld = $isHeld || ($isFull && $fastest <= $rate * (1 + 1e-9));
                 }

@@ -680,6 +680,24 @@ export interface PeoplePageProps {
     once: GivenPasswordProps | null;
 }
 
+export interface PlanPageProps {
+    amount: string;
+    done: number;
+    free: number;
+    hands: number;
+    bound: number;
+    cards: PlannedCardProps[];
+    cabled: CabledProps[];
+    lanes: LaneProps[];
+    flows: FlowProps[];
+    loads: LoadProps[];
+    others: OtherPlanProps[];
+    leftOut: string[];
+    assumed: string[];
+    choices: ChoiceProps[];
+    rules: PlanRulesProps;
+}
+
 export interface PricesPageProps {
     references: ReferenceProps[];
     quotes: QuoteProps[];
@@ -754,6 +772,69 @@ export interface SignInProps {
     name: string;
     outcome: string;
     from: string;
+}
+
+export interface BarProps {
+    kind: string;
+    tag: string;
+    words: string;
+    from: number;
+    until: number;
+}
+
+export interface CabledProps {
+    thing: string;
+    name: string;
+    port: string;
+}
+
+export interface FlowProps {
+    kind: string;
+    from: string;
+    to: string;
+    detail: string;
+    rate: number;
+}
+
+export interface LaneProps {
+    name: string;
+    bars: BarProps[];
+}
+
+export interface LoadProps {
+    name: string;
+    share: number;
+}
+
+export interface OtherPlanProps {
+    goal: string;
+    words: string;
+    done: number;
+    free: number;
+    hands: number;
+    scheme: string;
+    isShown: boolean;
+}
+
+export interface PlanRulesProps {
+    goal: string;
+    copies: string;
+    verify: string;
+    scheme: string;
+    hands: string;
+    swap: string;
+}
+
+export interface PlannedCardProps {
+    tag: string;
+    label: string;
+    amount: string;
+    slot: string;
+    drives: string[];
+    how: string;
+    in: number;
+    free: number;
+    clear: number | null;
 }
 
 export interface ForSaleProps {

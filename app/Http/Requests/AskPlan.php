@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Models\Cards\Card;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Collection;
+use Illuminate\Validation\Rule;
+use Tally\Offload\Question\Goal;
+use Tally\Offload\Question\Rules;
+use Tally\Offload\Question\Scheme;
+use Tally\Offload\Question\Verify;
+
+/** Which cards come home, and by which rules. What is not said is as the house does it. */
+final class AskPlan extends FormRequest
+{
+    /** Cards of one plan at the most. */
+    public const MOST = 60;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'cards' => ['nullable', 'array', 'max:'.self::MOST],
+            'cards.*' => ['string', 'max:20'],
+            'goal' => ['nullable', Rule::enum(Goal::class)],
+            'copies' => ['nullable', 'integer', 'min:1', 'max:'.Rules::MOST_COPIES],
+            'verify' => ['nullable', Rule::enum(Verify::class)],
+            'scheme' => ['nullable', Rule::in(['any', ...array_column(Scheme::cases(), 'value')])],
+            'hands' => ['nullable', 'integer', 'min:1', 'max:9'],
+            'swap' => ['nullable', 'numeric', 'min:0', 'max:3600'],
+            'longer' => ['nullable', 'boolean'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'cards.array' => 'The cards were not sent as a list of at most '.self::MOST.'. Tick those that come home.',
+            'cards.max' => 'A plan takes '.self::MOST.' cards at most. Tick fewer.',
+            'cards.*.string' => 'A card was not sent as a tag. Tick those that come home.',
+            'cards.*.max' => 'A card was not sent as a tag. Tick those that come home.',
+            'goal' => 'The goal “:input” is not one of the list. Choose one.',
+            'copies' => 'The number of copies was “:input”: choose 1, 2 or 3.',
+            'verify' => 'Whether to read back was “:input”. Choose one of the list.',
+            'scheme' => 'The scheme “:input” is not one of the list. Choose one.',
+            'hands' => 'The pairs of hands were “:input”: give a whole number from 1 to 9.',
+            'swap' => 'The time of a swap was “:input”: give seconds, up to an hour.',
+            'longer' => 'Whether to search longer was “:input”: say yes or no.',
+        ];
+    }
+
+    /** @return Collection<int, Card> those that were ticked, else all that carry footage, as many as one plan takes */
+    public function cards(): Collection
+    {
+        $tags = array_filter((array) $this->input('cards', []), is_string(...));
+
+        return Card::query()
+            ->when(
+                $tags === [],
+                fn ($query) => $query->where('footage', '>', 0),
+                fn ($query) => $query->whereIn('tag', $tags),
+            )
+            ->orderBy('tag')
+            ->limit(self::MOST)
+            ->get()
+            ->toBase();
+    }
+
+    public function goal(): Goal
+    {
+        return Goal::tryFrom($this->string('goal')->value()) ?? Goal::Safe;
+    }
+
+    public function planRules(): Rules
+    {
+        $house = new Rules();
+
+        return new Rules(
+            $this->integer('copies', $house->copies),
+            Verify::tryFrom($this->string('verify')->value()) ?? $house->verify,
+            Scheme::tryFrom($this->string('scheme')->value()),
+            $this->filled('swap') ? $this->float('swap') : $house->swap,
+            $house->first,
+            $house->overhead,
+            $this->integer('hands', $house->hands),
+        );
+    }
+}

@@ -1,0 +1,336 @@
+import { Head, Link, router } from '@inertiajs/react';
+import { useState } from 'react';
+import { Form } from 'react-aria-components';
+import styled from 'styled-components';
+import { PlanMap } from '../charts/PlanMap';
+import { clock, Runbook } from '../charts/Runbook';
+import { percent } from '../format';
+import { Caution, MarginLook } from '../frame/Margin';
+import { Fields } from '../intake/Fields';
+import { Button } from '../parts/Button';
+import { Ticks } from '../parts/choices';
+import { SelectField, TextField } from '../parts/fields';
+import { Nothing } from '../parts/Nothing';
+import { Ruled, Sheet, Title } from '../parts/Sheet';
+import type { OtherPlanProps, PlanPageProps } from '../types/generated/props';
+
+const GOALS = [
+    { key: 'safe', label: 'all safe soonest' },
+    { key: 'free', label: 'cards free soonest' },
+    { key: 'hands', label: 'least hands' },
+];
+const COPIES = ['1', '2', '3'].map((key) => ({ key, label: key }));
+const VERIFY = [
+    { key: 'read-back', label: 'read back' },
+    { key: 'none', label: 'no read-back' },
+];
+const SCHEMES = [
+    { key: 'any', label: 'any, for each card' },
+    { key: 'straight', label: 'straight', detail: 'one copy after the other' },
+    { key: 'fan-out', label: 'fan-out', detail: 'all copies at once' },
+    { key: 'relay', label: 'relay', detail: 'drive to drive' },
+];
+
+const List = styled.ul`
+    list-style: none;
+    margin: 6px 0 0;
+    font-size: 12.5px;
+    li + li {
+        margin-top: 6px;
+    }
+`;
+
+const Others = styled(Ruled)`
+    button {
+        border: 0;
+        background: transparent;
+        padding: 0;
+        cursor: pointer;
+        text-align: left;
+        text-decoration: underline;
+        text-underline-offset: 3px;
+    }
+    tr[data-shown] td {
+        background: var(--sheet);
+        font-weight: 600;
+    }
+`;
+
+/** The whole offload of an evening: when all is safe, who goes where, and what hands do when. */
+export default function Plan(props: PlanPageProps) {
+    return <Surface key={JSON.stringify([props.rules, props.cards.map((card) => card.tag)])} {...props} />;
+}
+
+function Surface({
+    amount,
+    done,
+    free,
+    hands,
+    bound,
+    cards,
+    cabled,
+    lanes,
+    flows,
+    loads,
+    others,
+    leftOut,
+    assumed,
+    choices,
+    rules,
+}: PlanPageProps) {
+    const [ticked, setTicked] = useState<readonly string[]>(() => cards.map((card) => card.tag));
+    const [asked, setAsked] = useState(rules);
+    const ask = (change: Partial<typeof rules> = {}, longer = false) => {
+        router.get(
+            '/offload',
+            { ...asked, ...change, cards: [...ticked], ...(longer ? { longer: 1 } : {}) },
+            { preserveScroll: true },
+        );
+    };
+    const field = (name: keyof typeof rules) => ({
+        name,
+        value: asked[name],
+        onChange: (value: string) => {
+            setAsked({ ...asked, [name]: value });
+        },
+    });
+    const pinch = loads[0];
+    const count = cards.length;
+    return (
+        <>
+            <Head title="The whole offload" />
+            <main>
+                <Title>
+                    <div>
+                        <h1>
+                            {count === 0
+                                ? 'Nothing to bring home'
+                                : `Offload ${count} ${count === 1 ? 'card' : 'cards'}, ${copies(rules.copies, rules.verify)}`}
+                        </h1>
+                        {count === 0 ? (
+                            <p>No card that can be planned carries footage.</p>
+                        ) : (
+                            <p>
+                                {amount} · {rules.verify === 'none' ? 'all copied' : 'all safe'} after{' '}
+                                <b>{clock(done)}</b> · cards free after {clock(free)} · hands needed {times(hands)}
+                            </p>
+                        )}
+                    </div>
+                    <Button
+                        quiet
+                        data-main=""
+                        detail="searches two seconds"
+                        onPress={() => {
+                            ask({}, true);
+                        }}
+                    >
+                        Look for a better plan
+                    </Button>
+                </Title>
+                {count === 0 ? (
+                    <Nothing>
+                        Mark how much footage is on a card at <Link href="/intake">Intake</Link>, then plan it here.
+                    </Nothing>
+                ) : (
+                    <>
+                        <Sheet
+                            title="Reach map"
+                            caption="width is speed, in MB/s, while copying"
+                            aside={
+                                pinch === undefined ? null : (
+                                    <>
+                                        pinch: <strong style={{ color: 'var(--rust)' }}>{pinch.name}</strong>, full{' '}
+                                        {percent(pinch.share)} of the time
+                                    </>
+                                )
+                            }
+                        >
+                            <PlanMap flows={flows} pinch={pinch?.name ?? ''} />
+                        </Sheet>
+                        <Sheet
+                            title="Runbook"
+                            caption="minutes and seconds from the start"
+                            aside={`no plan is done before ${clock(bound)}`}
+                        >
+                            <Runbook lanes={lanes} done={done} free={free} />
+                        </Sheet>
+                        <Cards cards={cards} />
+                        <details>
+                            <summary>The runbook as a list of times</summary>
+                            <List>
+                                {lanes
+                                    .flatMap((lane) => lane.bars)
+                                    .sort((one, other) => one.from - other.from || one.until - other.until)
+                                    .map((bar, i) => (
+                                        <li key={i}>
+                                            <span className="figures">{clock(bar.from)}</span> to{' '}
+                                            <span className="figures">{clock(bar.until)}</span>: {bar.words}
+                                        </li>
+                                    ))}
+                            </List>
+                        </details>
+                    </>
+                )}
+                <Sheet title="What comes home, and how">
+                    <Form
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            ask();
+                        }}
+                    >
+                        {choices.length === 0 ? (
+                            <Nothing>No card carries footage.</Nothing>
+                        ) : (
+                            <Ticks label="Cards" value={ticked} onChange={setTicked} choices={choices} />
+                        )}
+                        <Fields style={{ marginTop: 10 }}>
+                            <SelectField {...field('goal')} label="Goal" choices={GOALS} />
+                            <SelectField {...field('copies')} label="Copies" choices={COPIES} />
+                            <SelectField {...field('verify')} label="Verify" choices={VERIFY} />
+                            <SelectField {...field('scheme')} label="Scheme" choices={SCHEMES} />
+                            <TextField {...field('hands')} label="Pairs of hands" figures />
+                            <TextField {...field('swap')} label="Seconds for a swap" figures />
+                            <div style={{ alignSelf: 'end' }}>
+                                <Button type="submit">Plan again</Button>
+                            </div>
+                        </Fields>
+                    </Form>
+                </Sheet>
+                {leftOut.length === 0 ? null : (
+                    <Sheet title="Left out">
+                        <List>
+                            {leftOut.map((sentence) => (
+                                <li key={sentence}>{sentence}</li>
+                            ))}
+                        </List>
+                    </Sheet>
+                )}
+            </main>
+            <MarginLook>
+                <h2 style={{ fontSize: 22 }}>{count === 0 ? 'Plan' : clock(done)}</h2>
+                <h3>Plug in like this</h3>
+                <List>
+                    {cabled.map((one) => (
+                        <li key={one.thing}>
+                            <b>{one.thing}</b> {one.name} → {one.port}
+                        </li>
+                    ))}
+                </List>
+                <h3>Other goals</h3>
+                <OtherPlans
+                    others={others}
+                    onTake={(goal) => {
+                        ask({ goal });
+                    }}
+                />
+                {loads.length === 0 ? null : (
+                    <>
+                        <h3>Busiest</h3>
+                        <List>
+                            {loads.map((load) => (
+                                <li key={load.name}>
+                                    {load.name}: full {percent(load.share)} of the time
+                                </li>
+                            ))}
+                        </List>
+                    </>
+                )}
+                {assumed.length === 0 ? null : (
+                    <>
+                        <h3>What it rests on</h3>
+                        <List>
+                            {assumed.map((sentence) => (
+                                <li key={sentence}>{sentence}</li>
+                            ))}
+                        </List>
+                    </>
+                )}
+                <Caution
+                    caution={{
+                        lead: 'Clear no card yet.',
+                        rest: 'Each may be formatted only after two copies of it, on two drives, have been read back.',
+                    }}
+                />
+            </MarginLook>
+        </>
+    );
+}
+
+function copies(count: string, verify: string): string {
+    const verified = verify === 'none' ? '' : 'verified ';
+    return count === '1' ? `one ${verified}copy each` : `${count === '2' ? 'two' : 'three'} ${verified}copies each`;
+}
+
+function times(count: number): string {
+    return count === 1 ? 'once' : count === 2 ? 'twice' : `${count} times`;
+}
+
+function Cards({ cards }: { cards: PlanPageProps['cards'] }) {
+    return (
+        <Ruled aria-label="Cards of the plan">
+            <thead>
+                <tr>
+                    <th>Card</th>
+                    <th className="n">Footage</th>
+                    <th>Slot</th>
+                    <th>Onto</th>
+                    <th>How</th>
+                    <th className="n">In at</th>
+                    <th className="n">Free</th>
+                    <th className="n">May be cleared</th>
+                </tr>
+            </thead>
+            <tbody>
+                {cards.map((card) => (
+                    <tr key={card.tag}>
+                        <td>
+                            <Link href={`/offload/${card.tag}`}>{card.tag}</Link>
+                        </td>
+                        <td className="n">{card.amount}</td>
+                        <td>{card.slot}</td>
+                        <td>{card.drives.join(', ')}</td>
+                        <td>{card.how}</td>
+                        <td className="n">{clock(card.in)}</td>
+                        <td className="n">{clock(card.free)}</td>
+                        <td className="n">{card.clear === null ? 'never' : clock(card.clear)}</td>
+                    </tr>
+                ))}
+            </tbody>
+        </Ruled>
+    );
+}
+
+function OtherPlans({ others, onTake }: { others: readonly OtherPlanProps[]; onTake: (goal: string) => void }) {
+    return (
+        <Others aria-label="Plans for other goals">
+            <thead>
+                <tr>
+                    <th>Goal</th>
+                    <th className="n">Done</th>
+                    <th className="n">Free</th>
+                    <th className="n">Hands</th>
+                </tr>
+            </thead>
+            <tbody>
+                {others.map((plan) => (
+                    <tr key={plan.goal} {...(plan.isShown ? { 'data-shown': '' } : {})}>
+                        <td>
+                            <button
+                                type="button"
+                                aria-pressed={plan.isShown}
+                                onClick={() => {
+                                    onTake(plan.goal);
+                                }}
+                            >
+                                {plan.words}
+                            </button>
+                        </td>
+                        <td className="n">{clock(plan.done)}</td>
+                        <td className="n">{clock(plan.free)}</td>
+                        <td className="n">{plan.hands}</td>
+                    </tr>
+                ))}
+            </tbody>
+        </Others>
+    );
+}

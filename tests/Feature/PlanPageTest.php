@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Cards\Card;
+use Illuminate\Support\Facades\Artisan;
+use Inertia\Testing\AssertableInertia;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tally\Verdict\VerdictKind;
+use Tests\TestCase;
+
+/** The whole offload, from the books of the house. */
+final class PlanPageTest extends TestCase
+{
+    /** @param  array<string, mixed>  $with */
+    private function laden(string $tag, string $amount, array $with = []): Card
+    {
+        $card = $this->card(['tag' => $tag, ...$with]);
+        $this->post("/cards/{$tag}/footage", ['footage' => $amount, 'by' => 'Wren'])->assertSessionHasNoErrors();
+
+        return $card->refresh();
+    }
+
+    public function test_cards_with_footage_are_planned_and_nothing_else(): void
+    {
+        $this->laden('T-1', '20 GB');
+        $this->laden('T-2', '9 GB');
+        $this->card(['tag' => 'T-3']);
+        $this->laden('T-4', '5 GB')->forceFill(['verdict' => VerdictKind::Sham])->save();
+        $this->get('/offload')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->component('Plan')
+                ->where('amount', '29 GB')
+                ->has('cards', 2)
+                ->has('others', 3)
+                ->where('leftOut', ['T-4 is Sham and left out. Copy its footage first, alone and gently, and keep the card.'])
+                ->has('assumed', 2)
+                ->where('lanes', fn (mixed $lanes): bool => str_contains((string) json_encode($lanes), 'put T-1 into'))
+                ->where('hands', 1),
+        );
+    }
+
+    public function test_the_cards_that_were_ticked_and_the_rules_that_were_chosen(): void
+    {
+        $this->laden('T-1', '20 GB');
+        $this->laden('T-2', '9 GB');
+        $this->get('/offload?cards[]=T-2&copies=1&goal=hands&scheme=straight&verify=none&hands=2&swap=40')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->has('cards', 1)
+                ->where('cards.0.tag', 'T-2')
+                ->where('cards.0.clear', null)
+                ->has('cards.0.drives', 1)
+                ->where('rules.copies', '1')
+                ->where('rules.swap', '40')
+                ->where('others.2.isShown', true),
+        );
+        $this->get('/offload?cards[]=T-9')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->has('cards', 0));
+    }
+
+    public function test_a_house_without_footage_is_told_so(): void
+    {
+        $this->get('/offload')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->has('cards', 0)->has('choices', 0)->where('done', 0),
+        );
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    public static function mistakes(): iterable
+    {
+        yield 'too many copies' => ['copies=9', 'copies', 'The number of copies was “9”: choose 1, 2 or 3.'];
+        yield 'no goal' => ['goal=cheap', 'goal', 'The goal “cheap” is not one of the list. Choose one.'];
+        yield 'no hands' => ['hands=none', 'hands', 'The pairs of hands were “none”: give a whole number from 1 to 9.'];
+        yield 'no list' => ['cards=T-1', 'cards', 'The cards were not sent as a list of at most 60. Tick those that come home.'];
+        yield 'a list for a word' => ['scheme[]=x', 'scheme', 'The scheme “a list” is not one of the list. Choose one.'];
+    }
+
+    #[DataProvider('mistakes')]
+    public function test_a_mistake_gets_a_sentence(string $query, string $field, string $sentence): void
+    {
+        $this->get("/offload?{$query}")->assertSessionHasErrors([$field => $sentence]);
+    }
+
+    public function test_the_terminal_plans_from_the_books_too(): void
+    {
+        $this->laden('T-1', '20 GB');
+        $this->laden('T-2', '9 GB');
+        self::assertSame(0, Artisan::call('tally:plan', ['--cards' => 't-2', '--json' => true]));
+        $plan = (array) json_decode(Artisan::output(), true);
+        self::assertSame(['T-2'], array_column((array) $plan['cards'], 'tag'));
+        self::assertSame(2, Artisan::call('tally:plan', ['--cards' => 'T-1,T-9']));
+        $this->card(['tag' => 'T-3']);
+        self::assertSame(1, Artisan::call('tally:plan', ['--cards' => 'T-3']), 'there is no footage on it');
+    }
+}
