@@ -28,6 +28,7 @@ use App\Http\Controllers\RunNoteController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TagController;
 use App\Http\Controllers\TypedController;
+use App\Http\Controllers\WhatIfController;
 use App\Models\Cards\Card;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Route;
@@ -120,6 +121,7 @@ Route::post('/cards/{card}/overrule', [OverruleController::class, 'say'])->middl
 Route::post('/cards/{card}/overrule/withdraw', [OverruleController::class, 'withdraw'])->middleware('may:overrule');
 Route::post('/cards/{card}/results', [EvidenceController::class, 'take']);
 Route::get('/offload', PlanController::class);
+Route::post('/offload/what-if', WhatIfController::class);
 Route::get('/offload/{card}', OffloadController::class);
 
 Route::get('/measure/{card}/typed', [TypedController::class, 'create']);

@@ -31,10 +31,13 @@ final readonly class Plan
         public array $leftOut,
     ) {}
 
-    /** @param  float  $seconds  that are spent on it, about, on an ordinary machine */
-    public static function of(Question $asked, Goal $goal = Goal::Safe, float $seconds = 0.15): self
+    /**
+     * @param  float  $seconds  that are spent on it, about, on an ordinary machine
+     * @param  Decision|null  $known  one that the search begins with, where it can be carried out
+     */
+    public static function of(Question $asked, Goal $goal = Goal::Safe, float $seconds = 0.15, ?Decision $known = null): self
     {
-        return self::each($asked, [$goal->value => $seconds])[$goal->value];
+        return self::each($asked, [$goal->value => $seconds], $known)[$goal->value];
     }
 
     /**
@@ -43,7 +46,7 @@ final readonly class Plan
      * @param  array<string, float>  $seconds  goal → that are spent on it
      * @return array<string, self> goal → plan
      */
-    public static function each(Question $asked, array $seconds): array
+    public static function each(Question $asked, array $seconds, ?Decision $known = null): array
     {
         $plannable = Plannable::of($asked);
         $question = $plannable->question;
@@ -52,7 +55,8 @@ final readonly class Plan
         $plans = [];
         foreach ($seconds as $key => $most) {
             $goal = Goal::from($key);
-            $state = $sorted->cards === [] ? null : Planner::best($sorted, $goal, $bound, (int) ($most * Planner::WORK_A_SECOND));
+            $work = (int) ($most * Planner::WORK_A_SECOND);
+            $state = $sorted->cards === [] ? null : Planner::best($sorted, $goal, $bound, $work, $known);
             $decision = new Decision($question->links, []);
             if ($state !== null) {
                 $board = new Board($sorted, $state->links);

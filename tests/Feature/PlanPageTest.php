@@ -93,4 +93,21 @@ final class PlanPageTest extends TestCase
         $this->card(['tag' => 'T-3']);
         self::assertSame(1, Artisan::call('tally:plan', ['--cards' => 'T-3']), 'there is no footage on it');
     }
+
+    public function test_what_would_help_is_worked_out_and_held_against_its_price(): void
+    {
+        $this->laden('T-1', '20 GB');
+        $this->laden('T-2', '9 GB');
+        $ask = ['goal' => 'safe', 'copies' => '2', 'price' => '90', 'hour' => '45', 'month' => '12'];
+        $found = $this->postJson('/offload/what-if', $ask)->assertOk()->json();
+        self::assertIsArray($found);
+        self::assertNotSame([], $found);
+        foreach ($found as $one) {
+            self::assertGreaterThan(0, data_get($one, 'saves'));
+            self::assertSame(data_get($one, 'isBought') === true, is_string(data_get($one, 'worth')));
+        }
+        $this->postJson('/offload/what-if', [...$ask, 'price' => 'dear'])->assertJsonValidationErrors([
+            'price' => 'The price was “dear”: give a number, such as 180.',
+        ]);
+    }
 }

@@ -26,6 +26,7 @@ final class SignedIn
     private const ASKING = [
         'intake/preview',
         'typed/check',
+        'offload/what-if',
         'cards/*/runs/forecast',
         'cards/*/stopwatch/check',
         'compare/figures',

@@ -14,7 +14,7 @@ use Tally\Offload\Question\Scheme;
 use Tally\Offload\Question\Verify;
 
 /** Which cards come home, and by which rules. What is not said is as the house does it. */
-final class AskPlan extends FormRequest
+class AskPlan extends FormRequest
 {
     /** Cards of one plan at the most. */
     public const MOST = 60;

@@ -17,6 +17,7 @@ use App\Props\Plan\LoadProps;
 use App\Props\Plan\OtherPlanProps;
 use App\Props\Plan\PlannedCardProps;
 use App\Props\Plan\PlanRulesProps;
+use App\Props\Plan\WhatIfProps;
 use Tally\Offload\LeftOut;
 use Tally\Offload\Plan;
 use Tally\Offload\Question\Goal;
@@ -24,6 +25,8 @@ use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Rules;
 use Tally\Offload\Reckon\FlowKind;
 use Tally\Offload\Reckon\Stretch;
+use Tally\Offload\WhatIf;
+use Tally\Offload\WorthIt;
 use Tally\Quantity\Bytes;
 
 /** The whole offload: when all is safe, who goes where, and a runbook. */
@@ -74,6 +77,28 @@ final readonly class PlanPage
                 (string) $rules->hands,
                 (string) $rules->swap,
             ),
+        );
+    }
+
+    public static function whatIf(WhatIf $one, WorthIt $worth): WhatIfProps
+    {
+        $months = $worth->months();
+        $isAsked = $one->change->isBought() && $worth->price > 0;
+
+        return new WhatIfProps(
+            $one->change->words($one->of),
+            $one->saves,
+            $one->change->isBought(),
+            match (true) {
+                ! $isAsked => null,
+                $months === null => 'It never pays: it saves nothing that is worth money.',
+                default => sprintf(
+                    'Saves %.0f minutes a month, worth %.0f: paid after %.1f months.',
+                    $worth->minutes(),
+                    $worth->money(),
+                    $months,
+                ),
+            },
         );
     }
 

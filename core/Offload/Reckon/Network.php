@@ -22,6 +22,9 @@ final class Network
     /** @var array<int, string> resource → what it is called */
     public array $names = [];
 
+    /** @var array<int, Part> resource → the gear that it is */
+    public array $parts = [];
+
     /** @var list<int> drive → its resource */
     public array $driveResource = [];
 
@@ -75,7 +78,7 @@ final class Network
         foreach ($question->drives as $d => $drive) {
             $port = $drive->inside === null && isset($links[$drive->name]) ? $ports[$links[$drive->name]] ?? null : null;
             $this->driveHost[] = $drive->inside === null ? $port[0] ?? null : $hosts[$drive->inside];
-            $this->driveResource[] = $this->resource("drive {$d}", 1.0, $drive->name);
+            $this->driveResource[] = $this->resource("drive {$d}", 1.0, $drive->name, new Part(PartKind::Drive, $d));
             $this->wayIn[] = $port === null ? [] : $this->throughPort($port, false, $drive->link);
             $this->wayOut[] = $port === null ? [] : $this->throughPort($port, true, $drive->link);
         }
@@ -229,9 +232,10 @@ final class Network
         $reader = $this->question->readers[$r];
         $lane = $reader->slots[$s]->lane;
         $ceiling = $lane === null ? INF : $reader->lanes[$lane] ?? INF;
-        $ids = $ceiling < INF ? [$this->resource("lane {$r} {$lane}", $ceiling, "lane {$lane} of {$reader->name}")] : [];
+        $part = new Part(PartKind::Lane, $r);
+        $ids = $ceiling < INF ? [$this->resource("lane {$r} {$lane}", $ceiling, "lane {$lane} of {$reader->name}", $part)] : [];
         if ($reader->uplink < INF) {
-            $ids[] = $this->resource("uplink {$r}", $reader->uplink, "link of {$reader->name}");
+            $ids[] = $this->resource("uplink {$r}", $reader->uplink, "link of {$reader->name}", new Part(PartKind::Uplink, $r));
         }
 
         return [...$ids, ...$this->throughPort($port, true, INF), ...$this->hash($port[0])];
@@ -252,7 +256,7 @@ final class Network
         $ceiling = min($port->ceiling, $link);
         if ($ceiling < INF) {
             $way = $port->isHalf ? 'both' : ($isIn ? 'in' : 'out');
-            $ids[] = $this->resource("port {$h} {$p} {$way}", $ceiling, "{$port->name} of {$host->name}");
+            $ids[] = $this->resource("port {$h} {$p} {$way}", $ceiling, "{$port->name} of {$host->name}", new Part(PartKind::Port, $h, $p));
         }
         $controllers = array_combine(
             array_map(fn (Controller $controller): string => $controller->name, $host->controllers),
@@ -262,7 +266,9 @@ final class Network
             $controller = $controllers[$name];
             if ($controller->ceiling < INF) {
                 $way = $controller->isHalf ? 'both' : ($isIn ? 'in' : 'out');
-                $ids[] = $this->resource("controller {$h} {$name} {$way}", $controller->ceiling, "controller {$name} of {$host->name}");
+                $part = new Part(PartKind::Controller, $h, $name);
+                $called = "controller {$name} of {$host->name}";
+                $ids[] = $this->resource("controller {$h} {$name} {$way}", $controller->ceiling, $called, $part);
             }
         }
 
@@ -274,15 +280,18 @@ final class Network
     {
         $most = $this->question->hosts[$host]->hash ?? INF;
 
-        return $most < INF ? [$this->resource("hash {$host}", $most, "checksums on {$this->question->hosts[$host]->name}")] : [];
+        $name = "checksums on {$this->question->hosts[$host]->name}";
+
+        return $most < INF ? [$this->resource("hash {$host}", $most, $name, new Part(PartKind::Hash, $host))] : [];
     }
 
-    private function resource(string $what, float $capacity, string $name): int
+    private function resource(string $what, float $capacity, string $name, Part $part): int
     {
         if (! isset($this->known[$what])) {
             $this->known[$what] = count($this->known);
             $this->capacities[$this->known[$what]] = $capacity;
             $this->names[$this->known[$what]] = $name;
+            $this->parts[$this->known[$what]] = $part;
         }
 
         return $this->known[$what];

@@ -6,11 +6,13 @@ namespace Tally\Offload\Search;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tally\Offload\Decision;
 use Tally\Offload\Question\Goal;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Reckon\Course;
 use Tally\Offload\Reckon\Limits;
 use Tally\Offload\Reckon\Reckoner;
+use Tally\Offload\UnusableDecision;
 
 /**
  * Searches for the best decision: first ones by rule, then one change after another that makes it better, and where none does,
@@ -63,11 +65,31 @@ final class Planner
     /**
      * @param  Question  $question  sorted, every card of which can be planned
      * @param  Bound  $bound  of that question
+     * @param  Decision|null  $known  one to begin with, where it can be carried out
      * @return State|null null where no decision was found
      */
-    public static function best(Question $question, Goal $goal, Bound $bound, int $work): ?State
+    public static function best(Question $question, Goal $goal, Bound $bound, int $work, ?Decision $known = null): ?State
     {
-        return (new self($question, $goal, $bound, $work))->search();
+        $planner = new self($question, $goal, $bound, $work);
+        $planner->begin($known);
+
+        return $planner->search();
+    }
+
+    private function begin(?Decision $known): void
+    {
+        if ($known === null) {
+            return;
+        }
+        try {
+            $board = $this->board($known->links);
+            $state = State::of($known->links, $known->placements($board->network), $this->question->rules->copies);
+        } catch (UnusableDecision) {
+            return;
+        }
+        if (count($state->order) === count($this->question->cards) && $board->hasRoom($state)) {
+            $this->better($state, []);
+        }
     }
 
     private function search(): ?State

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Offload\Search;
 
 use Tally\Offload\Question\Scheme;
+use Tally\Offload\Reckon\Placement;
 
 /** A decision while it is searched for. Cards, slots and drives are numbers of the sorted question. */
 final class State
@@ -16,4 +17,21 @@ final class State
      * @param  array<int, array{Scheme, list<int>}>  $ways  card → how, and onto which drives
      */
     public function __construct(public array $links, public array $order, public array $slots, public array $ways) {}
+
+    /**
+     * @param  array<string, string>  $links
+     * @param  list<Placement>  $placements
+     * @param  int  $copies  of each card; what a placement has more is dropped
+     */
+    public static function of(array $links, array $placements, int $copies): self
+    {
+        $order = $slots = $ways = [];
+        foreach ($placements as $placement) {
+            $order[] = $placement->card;
+            $slots[$placement->card] = $placement->slot;
+            $ways[$placement->card] = [$copies === 1 ? Scheme::Straight : $placement->scheme, array_slice($placement->drives, 0, $copies)];
+        }
+
+        return new self($links, $order, $slots, $ways);
+    }
 }

@@ -837,6 +837,13 @@ export interface PlannedCardProps {
     clear: number | null;
 }
 
+export interface WhatIfProps {
+    words: string;
+    saves: number;
+    isBought: boolean;
+    worth: string | null;
+}
+
 export interface ForSaleProps {
     tag: string;
     perGigabyte: number;

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\AskWhatIf;
+use App\Offload\BooksQuestion;
+use App\Pages\House\PlanPage;
+use App\Props\Plan\WhatIfProps;
+use Illuminate\Http\JsonResponse;
+use Tally\Offload\Plan;
+use Tally\Offload\WhatIf;
+use Tally\Offload\WorthIt;
+
+/** What one change would save in a plan, and whether it is worth its price. */
+final readonly class WhatIfController
+{
+    /** Seconds of search for each change. */
+    private const EACH = 0.06;
+
+    public function __invoke(AskWhatIf $request): JsonResponse
+    {
+        $question = BooksQuestion::of($request->cards(), $request->planRules())->question;
+        $plan = Plan::of($question, $request->goal());
+
+        return response()->json(
+            array_map(
+                fn (WhatIf $one): WhatIfProps => PlanPage::whatIf(
+                    $one,
+                    new WorthIt($one->saves, $request->amount('month'), $request->amount('hour'), $request->amount('price')),
+                ),
+                $plan->decision->cards === [] ? [] : WhatIf::of($plan, self::EACH),
+            ),
+        );
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Offload\Reckon;
+
+/** What a resource of a network is. */
+enum PartKind
+{
+    case Drive;
+    case Lane;
+    case Uplink;
+    case Port;
+    case Controller;
+    case Hash;
+}
