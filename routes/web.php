@@ -120,7 +120,8 @@ Route::get('/prove/{card}/result.json', [EvidenceController::class, 'result']);
 Route::post('/cards/{card}/overrule', [OverruleController::class, 'say'])->middleware('may:overrule');
 Route::post('/cards/{card}/overrule/withdraw', [OverruleController::class, 'withdraw'])->middleware('may:overrule');
 Route::post('/cards/{card}/results', [EvidenceController::class, 'take']);
-Route::get('/offload', PlanController::class);
+Route::get('/offload', [PlanController::class, 'show']);
+Route::get('/offload/runbook.pdf', [PlanController::class, 'sheet']);
 Route::post('/offload/what-if', WhatIfController::class);
 Route::get('/offload/{card}', OffloadController::class);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\EvidenceFile;
 
+use App\Print\Paper;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
 use Tally\Quantity\Bytes;

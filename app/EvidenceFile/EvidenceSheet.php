@@ -8,6 +8,7 @@ use App\Evidence\CardEvidence;
 use App\Models\Cards\Card;
 use App\Models\Cards\Inspection;
 use App\Models\Runs\Run;
+use App\Print\Paper;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
 use Tally\Record\ProofRecord;

@@ -8,12 +8,16 @@ use App\Models\Cards\Card;
 use Illuminate\Support\Facades\Artisan;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Process\Process;
 use Tally\Verdict\VerdictKind;
+use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
 
 /** The whole offload, from the books of the house. */
 final class PlanPageTest extends TestCase
 {
+    use TemporaryFolder;
+
     /** @param  array<string, mixed>  $with */
     private function laden(string $tag, string $amount, array $with = []): Card
     {
@@ -109,5 +113,21 @@ final class PlanPageTest extends TestCase
         $this->postJson('/offload/what-if', [...$ask, 'price' => 'dear'])->assertJsonValidationErrors([
             'price' => 'The price was “dear”: give a number, such as 180.',
         ]);
+    }
+
+    public function test_the_runbook_is_one_page_with_what_hands_do(): void
+    {
+        $this->laden('T-1', '20 GB');
+        $this->laden('T-2', '9 GB');
+        $pdf = $this->get('/offload/runbook.pdf?cards[]=T-1&cards[]=T-2&copies=2')->assertOk();
+        $pdf->assertHeader('Content-Type', 'application/pdf');
+        file_put_contents($path = $this->folder().'/runbook.pdf', (string) $pdf->getContent());
+        $text = new Process(['pdftotext', '-layout', $path, '-']);
+        $text->mustRun();
+        $expected = ['2 cards, 2 copies each', 'put T-1 into', 'put T-2 into', 'may be cleared after', 'Clear a card only when two'];
+        foreach ($expected as $words) {
+            self::assertStringContainsString($words, $text->getOutput());
+        }
+        self::assertSame(1, substr_count($text->getOutput(), "\f"));
     }
 }

@@ -7,7 +7,9 @@ namespace App\Http\Controllers;
 use App\Http\Page;
 use App\Http\Requests\AskPlan;
 use App\Offload\BooksQuestion;
+use App\Offload\RunbookSheet;
 use App\Pages\House\PlanPage;
+use Illuminate\Http\Response as HttpResponse;
 use Inertia\Response;
 use Tally\Offload\Plan;
 use Tally\Offload\Question\Goal;
@@ -22,7 +24,7 @@ final readonly class PlanController
     /** For each goal that was not asked for: enough to set beside the plan. */
     private const BESIDE = 0.1;
 
-    public function __invoke(AskPlan $request): Response
+    public function show(AskPlan $request): Response
     {
         $asked = BooksQuestion::of($request->cards(), $request->planRules());
         $seconds = [];
@@ -32,5 +34,16 @@ final readonly class PlanController
         }
 
         return Page::show(PlanPage::of($request->goal(), Plan::each($asked->question, $seconds), $asked, $request->planRules()));
+    }
+
+    public function sheet(AskPlan $request): HttpResponse
+    {
+        $asked = BooksQuestion::of($request->cards(), $request->planRules());
+        $plan = Plan::of($asked->question, $request->goal(), $request->boolean('longer') ? self::LONGER : self::SOON);
+
+        return response(RunbookSheet::pdf($plan, [...$asked->leftOut, ...$plan->leftOut]), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="runbook.pdf"',
+        ]);
     }
 }

@@ -156,6 +156,9 @@ function Surface({
                             <Runbook lanes={lanes} done={done} free={free} />
                         </Sheet>
                         <Cards cards={cards} />
+                        <p style={{ marginTop: 10 }}>
+                            <a href={`/offload/runbook.pdf?${query(rules, cards)}`}>Print the runbook (PDF)</a>
+                        </p>
                         <details>
                             <summary>The runbook as a list of times</summary>
                             <List>
@@ -256,6 +259,13 @@ function Surface({
             </MarginLook>
         </>
     );
+}
+
+function query(rules: PlanPageProps['rules'], cards: PlanPageProps['cards']): string {
+    return new URLSearchParams([
+        ...Object.entries(rules),
+        ...cards.map((card): [string, string] => ['cards[]', card.tag]),
+    ]).toString();
 }
 
 /** What one change would save, each reckoned anew, and when it has paid. */

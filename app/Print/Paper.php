@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\EvidenceFile;
+namespace App\Print;
 
 use TCPDF;
 
