@@ -4,7 +4,6 @@ import { PopoverLook } from '../parts/fields';
 import type { WhoProps } from '../types/generated/props';
 
 export const HOUSE_PAGES = [
-    { href: '/offload', label: 'Offload: plan all cards together' },
     { href: '/kit', label: 'Kit: readers, cables, hosts, drives, cameras' },
     { href: '/kit/sheet', label: 'What fits where, and how fast' },
     { href: '/compare', label: 'Compare: readers, hosts, cables, cards' },
@@ -16,6 +15,7 @@ export const HOUSE_PAGES = [
     { href: '/erased', label: 'Ledger: what was erased, by whom' },
     { href: '/benches', label: 'Benches and their slots' },
     { href: '/import', label: 'Cards from a table, or out as one' },
+    { href: '/offload', label: 'Offload: plan all cards together' },
 ] as const;
 
 const FOR_LEADS = [{ href: '/people', label: 'People: who signs in, as what', takes: 'people' }] as const;
