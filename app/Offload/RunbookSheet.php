@@ -42,7 +42,7 @@ final readonly class RunbookSheet
         $this->paper->line("{$safe} after {$this->time($course->done)}, cards free after {$this->time($course->allFree())}", 10.5, 'B');
         $this->paper->line('Times count from the first card. Begun at ____ : ____', 8.5);
         $this->paper->heading('Plug in');
-        foreach ($this->plan->decision->links as $thing => $port) {
+        foreach ($this->plan->plugged() as $thing => $port) {
             $this->paper->line("\u{2610}  {$thing} into {$port}", 9.0, indent: 2.0);
         }
         $this->paper->heading('By hand');

@@ -35,7 +35,7 @@ enum Change: string
             self::MorePorts => "Two more 5 Gb/s ports at {$of}, on a controller of their own",
             self::MoreHands => 'One more pair of hands',
             self::NoReadBack => 'No read-back (then no copy is verified, and no card may be cleared)',
-            self::OneCopyLess => 'One copy less',
+            self::OneCopyLess => 'One copy less (a card may be cleared only after two)',
         };
     }
 }

@@ -90,6 +90,18 @@ final readonly class Plan
         );
     }
 
+    /** @return array<string, string> reader or drive → “host port”, of those that the plan uses */
+    public function plugged(): array
+    {
+        $used = [];
+        foreach ($this->decision->cards as $at => $card) {
+            [$reader] = $this->course->network->slots[$this->course->placements[$at]->slot];
+            $used += [$this->question->readers[$reader]->name => true, ...array_fill_keys($card->drives, true)];
+        }
+
+        return array_intersect_key($this->decision->links, $used);
+    }
+
     /** @return string the scheme of all cards, or “mixed” */
     public function scheme(): string
     {

@@ -137,13 +137,8 @@ final readonly class PlanPage
             ...Reader::query()->pluck('name', 'tag')->all(),
             ...Drive::query()->pluck('name', 'tag')->all(),
         ];
-        $used = [];
-        foreach ($plan->decision->cards as $at => $card) {
-            $used[$plan->question->readers[$plan->course->network->slots[$plan->course->placements[$at]->slot][0]]->name] = true;
-            $used += array_fill_keys($card->drives, true);
-        }
         $cabled = [];
-        foreach (array_intersect_key($plan->decision->links, $used) as $thing => $port) {
+        foreach ($plan->plugged() as $thing => $port) {
             $name = $names[$thing] ?? '';
             $cabled[] = new CabledProps($thing, is_string($name) ? $name : '', $port);
         }
