@@ -9,6 +9,7 @@ use RuntimeException;
 /** A port on loopback that nothing answers at, so that trials and tests run beside any other copy of this project. */
 final readonly class FreePort
 {
+    /** A port of loopback that nothing answers at. */
     public static function take(): int
     {
         $socket = stream_socket_server('tcp://127.0.0.1:0');

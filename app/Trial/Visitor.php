@@ -78,6 +78,7 @@ final class Visitor
         return curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
     }
 
+    /** Of the last answer as it came over the line, its headers too. */
     public function bytes(): int
     {
         return curl_getinfo($this->curl, CURLINFO_SIZE_DOWNLOAD_T) + curl_getinfo($this->curl, CURLINFO_HEADER_SIZE);

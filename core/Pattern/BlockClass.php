@@ -26,6 +26,7 @@ enum BlockClass: string
         };
     }
 
+    /** 0 for the least grave. */
     public function gravity(): int
     {
         return (int) array_search($this, self::cases(), true);

@@ -10,6 +10,7 @@ namespace Tally\Pattern;
  */
 interface Data
 {
+    /** Bytes. */
     public function length(): int;
 
     public function bytes(): string;

@@ -15,6 +15,7 @@ final readonly class Noise implements Data
         return $this->written->length();
     }
 
+    /** Bits that differ from what was written. */
     public function wrongBits(): int
     {
         return $this->bitsASector * intdiv($this->length() + Appraiser::SECTOR - 1, Appraiser::SECTOR);

@@ -19,6 +19,7 @@ final readonly class Patch
         public int $wrongBits = 0,
     ) {}
 
+    /** The first byte behind it. */
     public function end(): int
     {
         return $this->offset + $this->length;

@@ -78,6 +78,7 @@ final class CoreSample
         return $this->bytes;
     }
 
+    /** Bytes of that class. */
     public function bytes(BlockClass $class): int
     {
         return $this->bytes[$class->value];
@@ -89,6 +90,7 @@ final class CoreSample
         return array_sum($this->bytes);
     }
 
+    /** Bytes that did not come back as written. */
     public function bad(): int
     {
         return $this->covered() - $this->bytes(BlockClass::Holds);
@@ -100,6 +102,7 @@ final class CoreSample
         return $this->firstBad;
     }
 
+    /** Where the last bad bytes end; 0 where none are bad. */
     public function lastBadEnd(): int
     {
         return $this->lastBadEnd;
@@ -117,6 +120,7 @@ final class CoreSample
         return $this->shifts->inLaps();
     }
 
+    /** Where the first bytes are that belong to another address; null where none do. */
     public function firstEcho(): ?int
     {
         return $this->firstEcho;
@@ -128,6 +132,7 @@ final class CoreSample
         return 2 * $this->fromAhead >= $this->bytes(BlockClass::Echoes);
     }
 
+    /** Bits that differ, in blocks that came back changed. */
     public function wrongBits(): int
     {
         return $this->wrongBits;

@@ -64,6 +64,7 @@ final readonly class ProofParameters implements Parameters
         ];
     }
 
+    /** How often something is done over, for the progress of a run. */
     public function rounds(): int
     {
         return 1;

@@ -26,6 +26,7 @@ final class AskWhatIf extends AskPlan
         ];
     }
 
+    /** 0 where nothing was said. */
     public function amount(string $field): float
     {
         return $this->filled($field) ? $this->float($field) : 0.0;

@@ -27,6 +27,7 @@ final readonly class Tray
         return $row instanceof stdClass && is_string($row->mark) ? $row->mark : '';
     }
 
+    /** Cards in it. */
     public static function size(): int
     {
         return Card::query()->toBase()->count();

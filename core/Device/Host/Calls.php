@@ -161,6 +161,7 @@ final class Calls
         return self::c()->new("char[{$bytes}]") ?? throw new LogicException('No memory to read into.');
     }
 
+    /** Of the last call, as errno(3) numbers them. */
     public static function errno(): int
     {
         $at = self::c()->__errno_location(); // @phpstan-ignore method.notFound

@@ -142,6 +142,7 @@ final class OpenFile
         Calls::allocate($this->fd, 0, $length, $this->path);
     }
 
+    /** Bytes. */
     public function size(): int
     {
         return Calls::seek($this->fd, 0, 2, $this->path);

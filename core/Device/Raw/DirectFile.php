@@ -100,6 +100,7 @@ final class DirectFile
         return $this->plain->stat();
     }
 
+    /** Bytes. */
     public function size(): int
     {
         return $this->plain->size();

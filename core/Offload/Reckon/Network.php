@@ -90,6 +90,7 @@ final class Network
         return $this->fromCard($card, $slot) !== null;
     }
 
+    /** The host that a slot's reader is plugged into; null where it is in no port. */
     public function hostOfSlot(int $slot): ?int
     {
         return $this->readerPort[$this->slots[$slot][0]][0] ?? null;

@@ -27,11 +27,13 @@ final class OwnTimes
         );
     }
 
+    /** Of a copy, from one drive. */
     public function readBack(int $card, int $drive): float
     {
         return $this->flow($card, min($this->network->readBack($drive)->ceiling, $this->network->question->drives[$drive]->read));
     }
 
+    /** A copy from one drive on to another. */
     public function relay(int $card, int $from, int $to): float
     {
         return $this->write($card, $this->network->relay($from, $to), $to, $this->network->question->drives[$from]->read);

@@ -13,6 +13,7 @@ final readonly class Sample
     /** @param  non-empty-list<Patch>  $patches  in order, without gaps */
     public function __construct(public array $patches) {}
 
+    /** Bytes from the beginning of the medium. */
     public function offset(): int
     {
         return $this->patches[0]->offset;

@@ -26,6 +26,7 @@ final class Asking
 
     public function __construct(public readonly Spots $spots) {}
 
+    /** Bytes. */
     public function size(): int
     {
         return $this->spots->imprint->size->count;

@@ -29,6 +29,7 @@ final readonly class Progress
         public int $before = 0,
     ) {}
 
+    /** How much of it is done, 0 to 1. */
     public function share(): float
     {
         return $this->total === 0 ? 0.0 : $this->done / $this->total;

@@ -38,11 +38,13 @@ final readonly class Course
         [$this->times, $this->bytes] = [$times, $bytes];
     }
 
+    /** From the beginning of the write to its end. */
     public function seconds(): float
     {
         return $this->times[count($this->times) - 1];
     }
 
+    /** Bytes. */
     public function length(): float
     {
         return $this->bytes[count($this->bytes) - 1];
