@@ -9,7 +9,7 @@ use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use Illuminate\Support\Collection;
 use Tally\Chain\Ceiling;
-use Tally\Offload\Source;
+use Tally\Offload\OneCard\Source;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Standing;
 

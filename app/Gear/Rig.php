@@ -16,10 +16,10 @@ use Tally\Label\Label;
 use Tally\Measured\Blame;
 use Tally\Measured\Chain;
 use Tally\Measured\Reached;
-use Tally\Offload\DriveGear;
-use Tally\Offload\PortGear;
-use Tally\Offload\ReaderGear;
-use Tally\Offload\RouteFinder;
+use Tally\Offload\OneCard\DriveGear;
+use Tally\Offload\OneCard\PortGear;
+use Tally\Offload\OneCard\ReaderGear;
+use Tally\Offload\OneCard\RouteFinder;
 
 /** The gear in the books, in the terms of the core. */
 final readonly class Rig

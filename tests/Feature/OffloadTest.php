@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use App\Evidence\CardEvidence;
 use App\Models\Cards\Card;
 use App\Pages\Card\OffloadPage;
-use Tally\Offload\Route;
+use Tally\Offload\OneCard\Route;
 use Tally\Quantity\Bytes;
 use Tests\TestCase;
 

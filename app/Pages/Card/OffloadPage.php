@@ -12,8 +12,8 @@ use App\Props\Offload\LinkProps;
 use App\Props\Offload\RouteProps;
 use Illuminate\Support\Collection;
 use Tally\Chain\Link;
-use Tally\Offload\Route;
-use Tally\Offload\Routes;
+use Tally\Offload\OneCard\Route;
+use Tally\Offload\OneCard\Routes;
 use Tally\Quantity\Bytes;
 
 /** The ways home for one card's footage. */

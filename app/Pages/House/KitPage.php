@@ -19,10 +19,10 @@ use App\Props\Kit\FitSheetProps;
 use App\Props\Kit\SightingProps;
 use Illuminate\Support\Collection;
 use Tally\Chain\CeilingOrigin;
-use Tally\Offload\CardReach;
-use Tally\Offload\PortGear;
-use Tally\Offload\ReaderGear;
-use Tally\Offload\Source;
+use Tally\Offload\OneCard\CardReach;
+use Tally\Offload\OneCard\PortGear;
+use Tally\Offload\OneCard\ReaderGear;
+use Tally\Offload\OneCard\Source;
 use Tally\Record\RunKind;
 use Tally\Verdict\VerdictKind;
 

@@ -1,7 +1,6 @@
 import { Head, Link, router } from '@inertiajs/react';
 import { useState } from 'react';
 import { Form } from 'react-aria-components';
-import styled from 'styled-components';
 import { PlanMap } from '../charts/PlanMap';
 import { clock, Runbook } from '../charts/Runbook';
 import { percent } from '../format';
@@ -11,9 +10,12 @@ import { Button } from '../parts/Button';
 import { Ticks } from '../parts/choices';
 import { SelectField, TextField } from '../parts/fields';
 import { Nothing } from '../parts/Nothing';
-import { Ruled, Sheet, Title } from '../parts/Sheet';
-import { useAsk } from '../parts/useAsk';
-import type { OtherPlanProps, PlanPageProps, WhatIfProps } from '../types/generated/props';
+import { Sheet, Title } from '../parts/Sheet';
+import { OtherPlans } from '../plan/OtherPlans';
+import { PlainList } from '../plan/PlainList';
+import { PlanCards } from '../plan/PlanCards';
+import { WhatHelps } from '../plan/WhatHelps';
+import type { PlanPageProps } from '../types/generated/props';
 
 const GOALS = [
     { key: 'safe', label: 'all safe soonest' },
@@ -31,31 +33,6 @@ const SCHEMES = [
     { key: 'fan-out', label: 'fan-out', detail: 'all copies at once' },
     { key: 'relay', label: 'relay', detail: 'drive to drive' },
 ];
-
-const List = styled.ul`
-    list-style: none;
-    margin: 6px 0 0;
-    font-size: 12.5px;
-    li + li {
-        margin-top: 6px;
-    }
-`;
-
-const Others = styled(Ruled)`
-    button {
-        border: 0;
-        background: transparent;
-        padding: 0;
-        cursor: pointer;
-        text-align: left;
-        text-decoration: underline;
-        text-underline-offset: 3px;
-    }
-    tr[data-shown] td {
-        background: var(--sheet);
-        font-weight: 600;
-    }
-`;
 
 /** The whole offload of an evening: when all is safe, who goes where, and what hands do when. */
 export default function Plan(props: PlanPageProps) {
@@ -155,13 +132,13 @@ function Surface({
                         >
                             <Runbook lanes={lanes} done={done} free={free} />
                         </Sheet>
-                        <Cards cards={cards} />
+                        <PlanCards cards={cards} />
                         <p style={{ marginTop: 10 }}>
                             <a href={`/offload/runbook.pdf?${query(rules, cards)}`}>Print the runbook (PDF)</a>
                         </p>
                         <details>
                             <summary>The runbook as a list of times</summary>
-                            <List>
+                            <PlainList>
                                 {lanes
                                     .flatMap((lane) => lane.bars)
                                     .sort((one, other) => one.from - other.from || one.until - other.until)
@@ -171,7 +148,7 @@ function Surface({
                                             <span className="figures">{clock(bar.until)}</span>: {bar.words}
                                         </li>
                                     ))}
-                            </List>
+                            </PlainList>
                         </details>
                     </>
                 )}
@@ -202,24 +179,24 @@ function Surface({
                 </Sheet>
                 {leftOut.length === 0 ? null : (
                     <Sheet title="Left out">
-                        <List>
+                        <PlainList>
                             {leftOut.map((sentence) => (
                                 <li key={sentence}>{sentence}</li>
                             ))}
-                        </List>
+                        </PlainList>
                     </Sheet>
                 )}
             </main>
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>{count === 0 ? 'Plan' : clock(done)}</h2>
                 <h3>Plug in like this</h3>
-                <List>
+                <PlainList>
                     {cabled.map((one) => (
                         <li key={one.thing}>
                             <b>{one.thing}</b> {one.name} → {one.port}
                         </li>
                     ))}
-                </List>
+                </PlainList>
                 <h3>Other goals</h3>
                 <OtherPlans
                     others={others}
@@ -227,27 +204,27 @@ function Surface({
                         ask({ goal });
                     }}
                 />
-                {count === 0 ? null : <WhatIf asked={{ ...rules, cards: cards.map((card) => card.tag) }} />}
+                {count === 0 ? null : <WhatHelps asked={{ ...rules, cards: cards.map((card) => card.tag) }} />}
                 {loads.length === 0 ? null : (
                     <>
                         <h3>Busiest</h3>
-                        <List>
+                        <PlainList>
                             {loads.map((load) => (
                                 <li key={load.name}>
                                     {load.name}: full {percent(load.share)} of the time
                                 </li>
                             ))}
-                        </List>
+                        </PlainList>
                     </>
                 )}
                 {assumed.length === 0 ? null : (
                     <>
                         <h3>What it rests on</h3>
-                        <List>
+                        <PlainList>
                             {assumed.map((sentence) => (
                                 <li key={sentence}>{sentence}</li>
                             ))}
-                        </List>
+                        </PlainList>
                     </>
                 )}
                 <Caution
@@ -268,50 +245,6 @@ function query(rules: PlanPageProps['rules'], cards: PlanPageProps['cards']): st
     ]).toString();
 }
 
-/** What one change would save, each reckoned anew, and when it has paid. */
-function WhatIf({ asked }: { asked: object }) {
-    const [money, setMoney] = useState({ price: '', hour: '', month: '' });
-    const isNumber = (text: string) => /^\d*[.,]?\d*$/.test(text.trim());
-    const numbers = Object.fromEntries(
-        Object.entries(money).map(([name, text]) => [name, isNumber(text) ? text.trim().replace(',', '.') : '']),
-    );
-    const found = useAsk('/offload/what-if', { ...asked, ...numbers }, 400) as WhatIfProps[] | null;
-    const field = (name: keyof typeof money) => ({
-        name,
-        value: money[name],
-        error: isNumber(money[name]) ? undefined : `“${money[name]}” is not a number. Write it as 45 or 45.50.`,
-        onChange: (value: string) => {
-            setMoney({ ...money, [name]: value });
-        },
-        figures: true,
-    });
-    return (
-        <>
-            <h3>What would help</h3>
-            {found === null ? (
-                <p role="status">Working it out…</p>
-            ) : found.length === 0 ? (
-                <p>No single change saves more than a few seconds.</p>
-            ) : (
-                <List aria-label="What would help">
-                    {found.map((one) => (
-                        <li key={one.words}>
-                            {one.words}: <b>{clock(one.saves)}</b> sooner.
-                            {one.worth === null ? null : <small> {one.worth}</small>}
-                        </li>
-                    ))}
-                </List>
-            )}
-            <details>
-                <summary>Worth its price?</summary>
-                <TextField {...field('price')} label="Price of the thing" placeholder="180" />
-                <TextField {...field('hour')} label="Value of an hour" placeholder="45" />
-                <TextField {...field('month')} label="Offloads a month" placeholder="12" />
-            </details>
-        </>
-    );
-}
-
 function copies(count: string, verify: string): string {
     const verified = verify === 'none' ? '' : 'verified ';
     return count === '1' ? `one ${verified}copy each` : `${count === '2' ? 'two' : 'three'} ${verified}copies each`;
@@ -319,74 +252,4 @@ function copies(count: string, verify: string): string {
 
 function times(count: number): string {
     return count === 1 ? 'once' : count === 2 ? 'twice' : `${count} times`;
-}
-
-function Cards({ cards }: { cards: PlanPageProps['cards'] }) {
-    return (
-        <Ruled aria-label="Cards of the plan">
-            <thead>
-                <tr>
-                    <th>Card</th>
-                    <th className="n">Footage</th>
-                    <th>Slot</th>
-                    <th>Onto</th>
-                    <th>How</th>
-                    <th className="n">In at</th>
-                    <th className="n">Free</th>
-                    <th className="n">May be cleared</th>
-                </tr>
-            </thead>
-            <tbody>
-                {cards.map((card) => (
-                    <tr key={card.tag}>
-                        <td>
-                            <Link href={`/offload/${card.tag}`}>{card.tag}</Link>
-                        </td>
-                        <td className="n">{card.amount}</td>
-                        <td>{card.slot}</td>
-                        <td>{card.drives.join(', ')}</td>
-                        <td>{card.how}</td>
-                        <td className="n">{clock(card.in)}</td>
-                        <td className="n">{clock(card.free)}</td>
-                        <td className="n">{card.clear === null ? 'never' : clock(card.clear)}</td>
-                    </tr>
-                ))}
-            </tbody>
-        </Ruled>
-    );
-}
-
-function OtherPlans({ others, onTake }: { others: readonly OtherPlanProps[]; onTake: (goal: string) => void }) {
-    return (
-        <Others aria-label="Plans for other goals">
-            <thead>
-                <tr>
-                    <th>Goal</th>
-                    <th className="n">Done</th>
-                    <th className="n">Free</th>
-                    <th className="n">Hands</th>
-                </tr>
-            </thead>
-            <tbody>
-                {others.map((plan) => (
-                    <tr key={plan.goal} {...(plan.isShown ? { 'data-shown': '' } : {})}>
-                        <td>
-                            <button
-                                type="button"
-                                aria-pressed={plan.isShown}
-                                onClick={() => {
-                                    onTake(plan.goal);
-                                }}
-                            >
-                                {plan.words}
-                            </button>
-                        </td>
-                        <td className="n">{clock(plan.done)}</td>
-                        <td className="n">{clock(plan.free)}</td>
-                        <td className="n">{plan.hands}</td>
-                    </tr>
-                ))}
-            </tbody>
-        </Others>
-    );
 }

@@ -10,10 +10,10 @@ use Tally\Chain\CeilingOrigin;
 use Tally\Chain\HostLink;
 use Tally\Chain\Link;
 use Tally\Label\Bus;
-use Tally\Offload\CardReach;
-use Tally\Offload\PortGear;
-use Tally\Offload\ReaderGear;
-use Tally\Offload\Source;
+use Tally\Offload\OneCard\CardReach;
+use Tally\Offload\OneCard\PortGear;
+use Tally\Offload\OneCard\ReaderGear;
+use Tally\Offload\OneCard\Source;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 

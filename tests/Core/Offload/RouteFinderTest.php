@@ -8,12 +8,12 @@ use PHPUnit\Framework\TestCase;
 use Tally\Chain\Ceiling;
 use Tally\Chain\HostLink;
 use Tally\Label\Bus;
-use Tally\Offload\DriveGear;
-use Tally\Offload\PortGear;
-use Tally\Offload\ReaderGear;
-use Tally\Offload\Route;
-use Tally\Offload\RouteFinder;
-use Tally\Offload\Source;
+use Tally\Offload\OneCard\DriveGear;
+use Tally\Offload\OneCard\PortGear;
+use Tally\Offload\OneCard\ReaderGear;
+use Tally\Offload\OneCard\Route;
+use Tally\Offload\OneCard\RouteFinder;
+use Tally\Offload\OneCard\Source;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 

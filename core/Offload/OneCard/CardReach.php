@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Offload;
+namespace Tally\Offload\OneCard;
 
 use Tally\Chain\Link;
 use Tally\Chain\Path;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Offload;
+namespace Tally\Offload\OneCard;
 
 /** What is possible with the gear at hand, the soonest verified first, and what is not and why. */
 final readonly class Routes
