@@ -52,8 +52,7 @@ final class StartTest extends TestCase
             'TEST_TOKEN' => false,
         ];
 
-        // An end may rightly take the keeper's 100 s, the database's 15 and the rest.
-        return new Process([dirname(__DIR__, 2).'/start', ...$options], dirname(__DIR__, 2), $env, timeout: 240);
+        return new Process([dirname(__DIR__, 2).'/start', ...$options], dirname(__DIR__, 2), $env, timeout: 120);
     }
 
     private function pid(string $name): int
