@@ -7,6 +7,7 @@ namespace Tests\Stations;
 use App\Trial\FreePort;
 use PHPUnit\Framework\TestCase;
 use RuntimeException;
+use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
 use Tests\Support\TemporaryFolder;
 
@@ -133,7 +134,11 @@ final class StartTest extends TestCase
 
         $pids = array_map($this->pid(...), ['keeper', 'guard', 'lookout', 'lane-0', 'lane-1', 'web', 'fpm']);
         $stop = $this->start('--stop');
-        self::assertSame(0, $stop->run());
+        try {
+            self::assertSame(0, $stop->run());
+        } catch (ProcessTimedOutException) {
+            self::fail("./start --stop did not end. It said: {$stop->getOutput()}{$stop->getErrorOutput()}");
+        }
         self::assertStringContainsString('Gritty Tally is stopped.', $stop->getOutput());
         self::until(
             fn (): bool => array_filter(
