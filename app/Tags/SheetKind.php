@@ -20,16 +20,19 @@ enum SheetKind: string
         };
     }
 
+    /** Tags side by side. */
     public function columns(): int
     {
         return (int) explode('x', $this->value)[0];
     }
 
+    /** Tags one below the other. */
     public function rows(): int
     {
         return (int) explode('x', $this->value)[1];
     }
 
+    /** Tags on a whole sheet. */
     public function perSheet(): int
     {
         return $this->columns() * $this->rows();

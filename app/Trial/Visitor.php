@@ -73,6 +73,7 @@ final class Visitor
         return $this->curl;
     }
 
+    /** The HTTP status of the last answer; 0 when there was none. */
     public function status(): int
     {
         return curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);

@@ -57,11 +57,13 @@ final readonly class Rate
         return $rate > 0 ? self::bytesPerSecond($rate) : throw NotAQuantity::notPositive($given);
     }
 
+    /** Decimal MB/s, as labels have them. */
     public function megabytes(): float
     {
         return $this->bytesPerSecond / 1e6;
     }
 
+    /** Decimal Mbit/s, as cameras and networks have them. */
     public function megabits(): float
     {
         return ($this->bytesPerSecond * 8) / 1e6;

@@ -56,6 +56,7 @@ final class Shifts
         return $this->bytes;
     }
 
+    /** Of two numbers of bytes. */
     public static function greatestCommonDivisor(int $a, int $b): int
     {
         return BigInteger::of($a)->gcd($b)->toInt();

@@ -56,6 +56,7 @@ final class PrintTags extends FormRequest
         return SheetKind::tryFrom($this->string('sheet')->value()) ?? SheetKind::Middle;
     }
 
+    /** Where on the first sheet the first tag goes, from 1: the places before it are used up already. */
     public function begin(): int
     {
         return max(1, $this->integer('begin', 1));
