@@ -25,6 +25,7 @@ use App\Http\Controllers\ProveController;
 use App\Http\Controllers\PulseController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\RunNoteController;
+use App\Http\Controllers\SavedPlanController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TagController;
 use App\Http\Controllers\TypedController;
@@ -122,7 +123,16 @@ Route::post('/cards/{card}/overrule/withdraw', [OverruleController::class, 'with
 Route::post('/cards/{card}/results', [EvidenceController::class, 'take']);
 Route::get('/offload', [PlanController::class, 'show']);
 Route::get('/offload/runbook.pdf', [PlanController::class, 'sheet']);
+Route::get('/offload/calendar.ics', [PlanController::class, 'calendar']);
 Route::post('/offload/what-if', WhatIfController::class);
+Route::post('/offload/beside', [PlanController::class, 'beside']);
+Route::post('/offload/better', [PlanController::class, 'better']);
+Route::post('/offload/plans', [SavedPlanController::class, 'store']);
+Route::get('/offload/plans/{plan}', [SavedPlanController::class, 'show']);
+Route::put('/offload/plans/{plan}', [SavedPlanController::class, 'tell']);
+Route::delete('/offload/plans/{plan}', [SavedPlanController::class, 'delete']);
+Route::get('/offload/plans/{plan}/runbook.pdf', [SavedPlanController::class, 'sheet']);
+Route::get('/offload/plans/{plan}/calendar.ics', [SavedPlanController::class, 'calendar']);
 Route::get('/offload/{card}', OffloadController::class);
 
 Route::get('/measure/{card}/typed', [TypedController::class, 'create']);

@@ -25,7 +25,7 @@ final readonly class CardSource
     public static function of(Card $card, Collection $runs, Bytes $amount): Source
     {
         $label = $card->label();
-        $byReader = [];
+        $byReader = $spreads = [];
         $best = null;
         foreach (CardEvidence::speeds($runs) as $speed) {
             $reading = $speed->reading($label);
@@ -34,13 +34,16 @@ final readonly class CardSource
                 continue;
             }
             $ceiling = Ceiling::measured($read->median(), "{$speed->source->name}, {$speed->record->covers()}");
+            $spread = [$read->summary->least, $read->summary->most];
             if ($speed->chain->reader !== null) {
                 $byReader[$speed->chain->reader] = $ceiling;
+                $spreads[$speed->chain->reader] = $spread;
             }
             $usable = $speed->chain->fastest($label)->usable();
             $heldBack = $read->standing === Standing::NotJudgedHere || $read->median()->over($usable) > 0.9;
             if (! $heldBack && ($best === null || $best->usable()->isBelow($read->median()))) {
                 $best = $ceiling;
+                $spreads[''] = $spread;
             }
         }
         $claim = $label->readClaim();
@@ -52,6 +55,7 @@ final readonly class CardSource
             $amount,
             $best ?? ($claim === null ? self::slowest($byReader) : Ceiling::claimed($claim, 'the label’s claim, not measured')),
             $byReader,
+            $spreads,
         );
     }
 

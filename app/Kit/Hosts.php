@@ -13,10 +13,12 @@ use App\Props\Kit\KitListProps;
 use App\Props\Kit\KitPartsProps;
 use App\Props\Kit\KitRowProps;
 use App\Rules\DifferentNames;
+use App\Rules\Quantity;
 use App\Rules\Text;
 use Illuminate\Support\Collection;
 use Illuminate\Validation\Rule;
 use Tally\Chain\HostLink;
+use Tally\Quantity\Span;
 
 /** Hosts and their ports. Ports of one controller share what it carries. */
 final readonly class Hosts implements KitSection
@@ -71,7 +73,12 @@ final readonly class Hosts implements KitSection
                 'host',
                 $host === null ? null : (string) $host->id,
                 $host->name ?? 'A new host',
-                [Field::text('name', 'What it is called', $host->name ?? '', 'cart tower')],
+                [
+                    Field::text('name', 'What it is called', $host->name ?? '', 'cart tower'),
+                    Field::figures('preview_files', 'Import with previews: files', (string) $host?->preview_files, '552'),
+                    Field::figures('preview_time', 'took', self::took($host?->preview_seconds), '4:00'),
+                    Field::text('preview_how', 'Timed how', $host->preview_how ?? '', 'which card, which program, which day'),
+                ],
                 new KitPartsProps(
                     'ports',
                     'Ports',
@@ -90,6 +97,9 @@ final readonly class Hosts implements KitSection
     {
         return [
             'name' => [...KitRules::name(60), Rule::unique('hosts', 'name')->ignore($key)],
+            'preview_files' => ['bail', 'nullable', 'required_with:preview_time', 'integer', 'min:1', 'max:10000000'],
+            'preview_time' => ['bail', 'nullable', 'required_with:preview_files', Quantity::span()],
+            'preview_how' => ['bail', 'nullable', 'required_with:preview_files', Text::upTo(120)],
             'ports' => ['array', 'max:40', new DifferentNames('Two ports have the same name. Tell them apart.')],
             'ports.*.id' => ['nullable', 'integer'],
             'ports.*.name' => KitRules::name(60),
@@ -104,6 +114,10 @@ final readonly class Hosts implements KitSection
         return [
             ...KitRules::empty('name', 'The name is empty. Write what the host is called.'),
             'name.unique' => 'Another host is called “:input” already. Choose another name.',
+            'preview_files.required_with' => 'How many files the import was of is empty. Count them, such as 552.',
+            'preview_files' => 'The files of the import were “:input”: give a whole number, such as 552.',
+            'preview_time.required_with' => 'How long the import took is empty. Write it as 4:00.',
+            'preview_how.required_with' => 'Say which import was timed: a figure without that is no measurement.',
             'ports.array' => 'The ports were not sent as a list of at most 40.',
             'ports.max' => 'The ports were not sent as a list of at most 40.',
             'ports.*.id' => 'Which port this was is not a number. Load the page again.',
@@ -115,7 +129,15 @@ final readonly class Hosts implements KitSection
     public function save(?string $key, TypedGear $typed): string
     {
         $host = $key === null ? new Host() : Host::query()->findOrFail((int) $key);
-        $host->forceFill(['name' => $typed->text('name')])->save();
+        $files = $typed->id('preview_files');
+        $host
+            ->forceFill([
+                'name' => $typed->text('name'),
+                'preview_files' => $files,
+                'preview_seconds' => $files === null ? null : Span::parse($typed->text('preview_time'))->seconds,
+                'preview_how' => $files === null ? null : $typed->text('preview_how'),
+            ])
+            ->save();
         $ports = $typed->parts('ports');
         // Ports keep their number in the books: slots of stations hang on them.
         $host->ports()->whereKeyNot(array_map(fn (TypedGear $port): ?int => $port->id('id'), $ports))->delete();
@@ -139,6 +161,11 @@ final readonly class Hosts implements KitSection
         $host = Host::query()->findOrFail((int) $key);
         $host->ports()->delete();
         $host->delete();
+    }
+
+    private static function took(?float $seconds): string
+    {
+        return $seconds === null ? '' : "{$seconds} s";
     }
 
     /** @return list<KitFieldProps> */

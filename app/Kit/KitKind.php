@@ -10,6 +10,8 @@ enum KitKind: string
     case Readers = 'readers';
     case Cables = 'cables';
     case Hosts = 'hosts';
+    case Hubs = 'hubs';
+    case Adapters = 'adapters';
     case Drives = 'drives';
     case Cameras = 'cameras';
 
@@ -19,6 +21,8 @@ enum KitKind: string
             self::Readers => new Readers(),
             self::Cables => new Cables(),
             self::Hosts => new Hosts(),
+            self::Hubs => new Hubs(),
+            self::Adapters => new Adapters(),
             self::Drives => new Drives(),
             self::Cameras => new Cameras(),
         };

@@ -131,6 +131,7 @@ final readonly class Readers implements KitSection
             'slots.*.name' => KitRules::name(60),
             'slots.*.buses' => KitRules::buses(),
             'slots.*.lane' => ['nullable', Text::upTo(20)],
+            'slots.*.adapter_id' => ['bail', 'nullable', 'integer', 'exists:adapters,id'],
         ];
     }
 
@@ -146,6 +147,7 @@ final readonly class Readers implements KitSection
             'slots.required' => 'A reader without a slot reads nothing. Add one.',
             ...KitRules::empty('slots.*.name', 'The slot has no name. Write which one it is, such as left.'),
             'slots.*.buses.required' => 'Tick the buses that this slot speaks.',
+            'slots.*.adapter_id' => 'This adapter is no longer in the kit. Choose another one.',
             'slots.*.buses.array' => 'Tick the buses that this slot speaks.',
         ];
     }
@@ -166,7 +168,12 @@ final readonly class Readers implements KitSection
         $reader->slots()->delete();
         foreach ($typed->parts('slots') as $i => $slot) {
             $lane = $slot->text('lane') === '' ? chr(65 + $i) : strtoupper($slot->text('lane'));
-            $reader->slots()->create(['name' => $slot->text('name'), 'buses' => $slot->several('buses', Bus::class), 'lane' => $lane]);
+            $reader->slots()->create([
+                'name' => $slot->text('name'),
+                'buses' => $slot->several('buses', Bus::class),
+                'lane' => $lane,
+                'adapter_id' => $slot->id('adapter_id'),
+            ]);
         }
 
         return $reader->tag;
@@ -206,6 +213,7 @@ final readonly class Readers implements KitSection
 
                     return "{$slot->name}: ".
                         $slot->buses->map(fn (Bus $bus): string => $bus->label())->implode(', ').
+                        ($slot->adapter === null ? '' : ", adapter {$slot->adapter->tag} in it").
                         ($lanes->count() < 2 ? '' : ($shared ? ", shares lane {$slot->lane}" : ", lane {$slot->lane} of its own"));
                 })
                 ->all(),
@@ -218,6 +226,14 @@ final readonly class Readers implements KitSection
         return [
             Field::text('name', 'Slot', $slot->name ?? '', 'left'),
             Field::figures('lane', 'Lane', $slot->lane ?? '', 'A; the same letter is shared'),
+            new KitFieldProps(
+                'adapter_id',
+                'Adapter in it',
+                'choice',
+                [(string) $slot?->adapter_id],
+                Adapters::choices(),
+                none: 'none',
+            ),
             Field::buses('Buses and host modes it speaks', $slot === null ? [] : array_values($slot->buses->all())),
         ];
     }

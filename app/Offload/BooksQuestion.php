@@ -11,8 +11,11 @@ use Illuminate\Support\Collection;
 use Tally\Chain\Ceiling;
 use Tally\Chain\CeilingOrigin;
 use Tally\Label\Bus;
+use Tally\Offload\Basis\KnownRate;
+use Tally\Offload\Basis\RateOf;
 use Tally\Offload\LeftOut;
 use Tally\Offload\Missing;
+use Tally\Offload\OneCard\Source;
 use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Question\Rules;
@@ -22,12 +25,15 @@ final readonly class BooksQuestion
 {
     /**
      * @param  list<LeftOut>  $leftOut  cards that no plan may have, or that have nothing on them
-     * @param  list<string>  $assumed  what rests on a label and not on a measurement, each a sentence
+     * @param  list<KnownRate>  $rates  what it rests on: the kit's, and one or more of each card
      */
-    private function __construct(public Question $question, public array $leftOut, public array $assumed) {}
+    private function __construct(public Question $question, public array $leftOut, public array $rates) {}
 
-    /** @param  Collection<int, Card>  $cards */
-    public static function of(Collection $cards, Rules $rules): self
+    /**
+     * @param  Collection<int, Card>  $cards
+     * @param  bool  $withPreviews  whether imports build previews, where a host was timed doing so
+     */
+    public static function of(Collection $cards, Rules $rules, bool $withPreviews = false): self
     {
         $runs = Run::query()
             ->with(['slot', 'void'])
@@ -36,8 +42,9 @@ final readonly class BooksQuestion
             ->get()
             ->toBase()
             ->groupBy('card_id');
+        $kit = KitGear::take($withPreviews);
         $spoken = KitGear::spoken();
-        $laden = $leftOut = $assumed = [];
+        $laden = $leftOut = $known = [];
         foreach ($cards as $card) {
             $verdict = $card->overruled ?? $card->verdict;
             if ($card->footage->isZero()) {
@@ -53,59 +60,107 @@ final readonly class BooksQuestion
                     "{$card->tag} is {$verdict->value} and left out. Copy its footage first, alone and gently, and keep the card.",
                 );
             } else {
-                $laden[] = self::card($card, $runs[$card->id] ?? new Collection(), $spoken, $assumed);
+                $source = CardSource::of($card, $runs[$card->id] ?? new Collection(), $card->footage);
+                $buses = KitGear::settled($source->buses, $spoken);
+                $own = self::rates($card, $source, $buses);
+                $laden[] = self::card($card, $buses, $own);
+                array_push($known, ...$own);
             }
         }
 
-        return new self(new Question(KitGear::hosts(), KitGear::readers(), KitGear::drives(), $laden, [], $rules), $leftOut, $assumed);
+        $rates = [...$known, ...array_map(fn (KnownRate $rate): KnownRate => self::atLeast($rate, $known), $kit->rates)];
+
+        return new self(new Question($kit->hosts, $kit->readers, $kit->drives, $laden, [], $rules), $leftOut, $rates);
     }
 
     /**
-     * @param  Collection<int, Run>  $runs
-     * @param  list<list<Bus>>  $spoken  by each slot of the kit
-     * @param  list<string>  $assumed  one sentence more, where its reading was never measured
+     * What a card was seen to give in a reader, its slots and its link carried at the least.
+     *
+     * @param  list<KnownRate>  $cards
      */
-    private static function card(Card $card, Collection $runs, array $spoken, array &$assumed): LadenCard
+    private static function atLeast(KnownRate $rate, array $cards): KnownRate
     {
-        $source = CardSource::of($card, $runs, $card->footage);
-        $buses = KitGear::settled($source->buses, $spoken);
-        $read = $source->card;
-        if ($read === null || $read->origin === CeilingOrigin::Claim) {
-            $assumed[] = "{$card->tag} was never read on a chain that showed all of it: its label is taken at the low end of practice.";
+        $seen = $rate->low;
+        foreach ($cards as $card) {
+            if (in_array($rate->of, [RateOf::Slots, RateOf::Uplink], true) && $card->of === RateOf::CardIn && $card->in === $rate->thing) {
+                $seen = max($seen, $card->rate);
+            }
+        }
+        $low = min($rate->rate, $seen);
+
+        return new KnownRate($rate->of, $rate->thing, $rate->in, $rate->rate, $rate->origin, $rate->how, $low, $rate->high);
+    }
+
+    /**
+     * @param  list<string>  $buses
+     * @param  non-empty-list<KnownRate>  $rates  its own first, then those in readers
+     */
+    private static function card(Card $card, array $buses, array $rates): LadenCard
+    {
+        $readIn = [];
+        foreach ($rates as $rate) {
+            if ($rate->of === RateOf::CardIn) {
+                $readIn[$rate->in] = $rate->rate;
+            }
         }
 
-        return new LadenCard(
-            $card->tag,
-            (float) $card->footage->count,
-            0,
-            self::low($read, $buses),
-            $buses,
-            array_map(fn (Ceiling $ceiling): float => $ceiling->usable()->bytesPerSecond, $source->byReader),
-        );
+        return new LadenCard($card->tag, (float) $card->footage->count, $card->footage_files, $rates[0]->rate, $buses, $readIn);
     }
 
     /**
-     * What was measured, else what the label claims, and no more than its bus gives at the least.
+     * What was measured, in each reader where it was; elsewhere its best, else what the label claims and no more than its bus
+     * gives at the least.
      *
      * @param  list<string>  $buses
-     * @return float bytes a second
+     * @return non-empty-list<KnownRate> its own first
      */
-    private static function low(?Ceiling $read, array $buses): float
+    private static function rates(Card $card, Source $source, array $buses): array
     {
-        if ($read !== null && $read->origin !== CeilingOrigin::Claim) {
-            return $read->usable()->bytesPerSecond;
+        $read = $source->card;
+        $own = $read !== null && $read->origin === CeilingOrigin::Measurement
+            ? self::measured($source, RateOf::Card, $card->tag, '', $read)
+            : self::claimed($card->tag, $read, $buses);
+        $rates = [$own];
+        foreach ($source->byReader as $reader => $ceiling) {
+            $rates[] = self::measured($source, RateOf::CardIn, $card->tag, strval($reader), $ceiling);
         }
-        $least = 0.0;
+
+        return $rates;
+    }
+
+    private static function measured(Source $source, RateOf $of, string $tag, string $in, Ceiling $ceiling): KnownRate
+    {
+        $rate = $ceiling->usable()->bytesPerSecond;
+        [$least, $most] = $source->spreads[$in] ?? [$rate, $rate];
+
+        return new KnownRate($of, $tag, $in, $rate, CeilingOrigin::Measurement, $ceiling->source, min($least, $rate), max($most, $rate));
+    }
+
+    /** @param  list<string>  $buses */
+    private static function claimed(string $tag, ?Ceiling $read, array $buses): KnownRate
+    {
+        $least = $most = 0.0;
         foreach ($buses as $key) {
             $ceiling = Bus::from($key)->ceiling();
             $least = max($least, ($ceiling->least() ?? $ceiling->usable())->bytesPerSecond);
+            $most = max($most, $ceiling->usable()->bytesPerSecond);
         }
         $claim = $read?->usable()->bytesPerSecond;
-
-        return match (true) {
+        $rate = match (true) {
             $claim === null => $least > 0 ? $least : 1e6,
             $least > 0 => min($claim, $least),
             default => $claim,
         };
+
+        return new KnownRate(
+            RateOf::Card,
+            $tag,
+            '',
+            $rate,
+            CeilingOrigin::Claim,
+            'never read on a chain that showed all of it: its label at the low end of practice',
+            $rate,
+            max($rate, min($claim ?? $rate, $most)),
+        );
     }
 }

@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 namespace App\Offload;
 
+use App\Models\Kit\Adapter;
 use App\Models\Kit\Drive as KitDrive;
 use App\Models\Kit\Host as KitHost;
+use App\Models\Kit\Hub;
 use App\Models\Kit\Port as KitPort;
 use App\Models\Kit\Reader as KitReader;
 use App\Models\Kit\ReaderSlot as KitSlot;
+use Illuminate\Support\Collection;
+use Tally\Chain\Ceiling;
+use Tally\Chain\CeilingOrigin;
 use Tally\Chain\HostLink;
 use Tally\Label\Bus;
+use Tally\Offload\Basis\KnownRate;
+use Tally\Offload\Basis\RateOf;
 use Tally\Offload\Question\Controller;
 use Tally\Offload\Question\Drive;
 use Tally\Offload\Question\Host;
@@ -19,106 +26,218 @@ use Tally\Offload\Question\Reader;
 use Tally\Offload\Question\ReaderSlot;
 
 /** The kit of the house in the terms of a plan: every ceiling is the house's own measurement where there is one, else practice. */
-final readonly class KitGear
+final class KitGear
 {
-    /** @return list<Host> */
-    public static function hosts(): array
+    /** How far a figure that was measured once, or written down, may be off: house default, no source. */
+    private const OFF = 0.05;
+
+    /** @var list<Host> */
+    public readonly array $hosts;
+
+    /** @var list<Reader> */
+    public readonly array $readers;
+
+    /** @var list<Drive> */
+    public readonly array $drives;
+
+    /** @var list<KnownRate> what all of it rests on */
+    public array $rates = [];
+
+    /** @param  bool  $withPreviews  whether imports build previews */
+    private function __construct(bool $withPreviews)
     {
-        return array_values(
+        $hubs = Hub::query()->whereNotNull('port_id')->with('ports')->orderBy('tag')->get()->toBase()->keyBy('port_id');
+        $this->hosts = array_values(
             KitHost::query()
                 ->with('ports')
                 ->orderBy('name')
                 ->get()
-                ->map(function (KitHost $host): Host {
-                    $ports = $most = [];
-                    foreach ($host->ports as $port) {
-                        $ceiling = $port->asLink()->ceiling->usable()->bytesPerSecond;
-                        $ports[] = self::port($port, $ceiling);
-                        $most[$port->controller] = max($most[$port->controller] ?? 0.0, $ceiling);
-                    }
-                    // Nobody measured a controller by itself: it carries what its fastest port does. Common practice, no source.
-                    $controllers = array_map(
-                        fn (string $name, float $ceiling): Controller => new Controller($name, $ceiling),
-                        array_map(strval(...), array_keys($most)),
-                        array_values($most),
-                    );
-
-                    return new Host($host->name, $controllers, $ports);
-                })
+                ->map(fn (KitHost $host): Host => $this->host($host, $hubs, $withPreviews))
                 ->all(),
+        );
+        $readers = KitReader::query()->with(['slots', 'cable'])->orderBy('tag')->get();
+        $this->readers = array_values($readers->map($this->reader(...))->all());
+        $drives = KitDrive::query()->with('host')->orderBy('tag')->get();
+        $this->drives = array_values($drives->map($this->drive(...))->all());
+    }
+
+    public static function take(bool $withPreviews): self
+    {
+        return new self($withPreviews);
+    }
+
+    /**
+     * Ports of a hub are ports of the host, behind the hub's own link; the port that the hub sits in takes nothing else.
+     *
+     * @param  Collection<int, Hub>  $hubs  by the port they sit in
+     */
+    private function host(KitHost $host, Collection $hubs, bool $withPreviews): Host
+    {
+        $ports = $controllers = $most = [];
+        foreach ($host->ports as $port) {
+            $link = $port->asLink()->ceiling;
+            $ceiling = $link->usable()->bytesPerSecond;
+            $most[$port->controller] = max($most[$port->controller] ?? 0.0, $ceiling);
+            $hub = $hubs[$port->id] ?? null;
+            if ($hub === null) {
+                $ports[] = $this->port($host->name, $port->name, $port->controller, $port->link, $link);
+            } else {
+                array_push($ports, ...$this->hub($host->name, $port, $hub, $controllers));
+            }
+        }
+        foreach ($most as $name => $ceiling) {
+            // Nobody measured a controller by itself: it carries what its fastest port does. Common practice, no source.
+            $controllers[] = new Controller(strval($name), $ceiling);
+            $this->rates[] = new KnownRate(
+                RateOf::Controller,
+                $host->name,
+                strval($name),
+                $ceiling,
+                CeilingOrigin::Practice,
+                'taken to carry what its fastest port does',
+                $ceiling,
+                $ceiling,
+            );
+        }
+        $previews = $withPreviews ? $host->previews() : null;
+        if ($previews !== null) {
+            $how = "{$host->preview_files} files timed, {$host->preview_how}";
+            $this->measured(RateOf::Previews, $host->name, '', $previews, $how);
+        }
+
+        return new Host($host->name, $controllers, $ports, previews: $previews ?? INF);
+    }
+
+    /**
+     * @param  list<Controller>  $controllers  one more
+     * @return list<Port>
+     */
+    private function hub(string $host, KitPort $port, Hub $hub, array &$controllers): array
+    {
+        $link = $hub->asLink()->ceiling->usable()->isBelow($port->asLink()->ceiling->usable()) ? $hub->asLink() : $port->asLink();
+        $isHalf = $hub->uplink === HostLink::Usb2 || $port->link === HostLink::Usb2;
+        $controllers[] = new Controller("hub {$hub->tag}", $link->ceiling->usable()->bytesPerSecond, $isHalf, $port->controller);
+        $this->ceiling(RateOf::Controller, $host, "hub {$hub->tag}", $link->ceiling);
+        $ports = [];
+        foreach ($hub->ports as $one) {
+            $name = "hub {$hub->tag} {$one->name}";
+            $ports[] = $this->port($host, $name, "hub {$hub->tag}", $one->link, $one->link->ceiling());
+        }
+
+        return $ports;
+    }
+
+    private function port(string $host, string $name, string $controller, HostLink $kind, Ceiling $link): Port
+    {
+        $this->ceiling(RateOf::Port, $host, $name, $link);
+
+        return new Port($name, $controller, $link->usable()->bytesPerSecond, $kind === HostLink::Usb2);
+    }
+
+    private function reader(KitReader $reader): Reader
+    {
+        $slots = $lanes = $adapters = [];
+        $low = INF;
+        foreach ($reader->slots as $slot) {
+            $one = self::slot($slot);
+            $slots[] = $one;
+            $lanes[$slot->lane] = max($lanes[$slot->lane] ?? 0.0, ...array_values($one->buses));
+            $adapters[] = $slot->adapter;
+            $low = min($low, self::leastOf($one));
+        }
+        $fastest = $lanes === [] ? 0.0 : max($lanes);
+        $adapters = array_filter($adapters, fn (?Adapter $one): bool => $one?->measured !== null);
+        $how = $adapters === []
+            ? 'what its buses give in practice'
+            : implode(', ', array_unique(array_map(fn (Adapter $one): string => "{$one->tag}: {$one->measured_how}", $adapters)));
+        if ($fastest > 0) {
+            $least = min($fastest, $low);
+            $this->rates[] = new KnownRate(RateOf::Slots, $reader->tag, '', $fastest, CeilingOrigin::Practice, $how, $least, $fastest);
+        }
+        $uplink = $reader->toHost();
+        $this->ceiling(RateOf::Uplink, $reader->tag, '', $uplink->ceiling);
+
+        return new Reader($reader->tag, $slots, $lanes, $uplink->ceiling->usable()->bytesPerSecond);
+    }
+
+    /** @return float bytes a second that the fastest bus of a slot gives at the least */
+    private static function leastOf(ReaderSlot $slot): float
+    {
+        $least = 0.0;
+        foreach (array_keys($slot->buses) as $key) {
+            $ceiling = Bus::from($key)->ceiling();
+            $least = max($least, ($ceiling->least() ?? $ceiling->usable())->bytesPerSecond);
+        }
+
+        return $least;
+    }
+
+    private function drive(KitDrive $drive): Drive
+    {
+        $this->measured(RateOf::DriveWrite, $drive->tag, '', $drive->write->bytesPerSecond, 'as it stands in the kit');
+        $this->measured(RateOf::DriveRead, $drive->tag, '', $drive->read->bytesPerSecond, 'as it stands in the kit');
+        $link = $drive->asLink()->ceiling;
+        if ($drive->host === null) {
+            $this->ceiling(RateOf::DriveLink, $drive->tag, '', $link);
+        }
+
+        return new Drive(
+            $drive->tag,
+            $drive->write->bytesPerSecond,
+            $drive->read->bytesPerSecond,
+            (float) $drive->free->count,
+            (float) ($drive->cache->count ?? 0),
+            $drive->cache_write->bytesPerSecond ?? $drive->write->bytesPerSecond,
+            $drive->spinning,
+            $drive->host?->name,
+            $link->usable()->bytesPerSecond,
         );
     }
 
-    /** @return list<Reader> */
-    public static function readers(): array
-    {
-        return array_values(
-            KitReader::query()
-                ->with(['slots', 'cable'])
-                ->orderBy('tag')
-                ->get()
-                ->map(function (KitReader $reader): Reader {
-                    $slots = $lanes = [];
-                    foreach ($reader->slots as $slot) {
-                        $one = self::slot($slot);
-                        $slots[] = $one;
-                        $lanes[$slot->lane] = max($lanes[$slot->lane] ?? 0.0, ...array_values($one->buses));
-                    }
-
-                    return new Reader($reader->tag, $slots, $lanes, $reader->toHost()->ceiling->usable()->bytesPerSecond);
-                })
-                ->all(),
-        );
-    }
-
-    /** @return list<Drive> */
-    public static function drives(): array
-    {
-        return array_values(
-            KitDrive::query()
-                ->with('host')
-                ->orderBy('tag')
-                ->get()
-                ->map(
-                    fn (KitDrive $drive): Drive => new Drive(
-                        $drive->tag,
-                        $drive->write->bytesPerSecond,
-                        $drive->read->bytesPerSecond,
-                        (float) $drive->free->count,
-                        (float) ($drive->cache->count ?? 0),
-                        $drive->cache_write->bytesPerSecond ?? $drive->write->bytesPerSecond,
-                        $drive->spinning,
-                        $drive->host?->name,
-                        $drive->asLink()->ceiling->usable()->bytesPerSecond,
-                    ),
-                )
-                ->all(),
-        );
-    }
-
-    private static function port(KitPort $port, float $ceiling): Port
-    {
-        return new Port($port->name, $port->controller, $ceiling, $port->link === HostLink::Usb2);
-    }
-
+    /** A slot also takes cards of slower buses, which it falls back to. An adapter in it passes what it passes, and no more. */
     private static function slot(KitSlot $slot): ReaderSlot
     {
         $buses = [];
-        // A slot also takes cards of slower buses, which it falls back to.
+        $most = $slot->adapter->measured->bytesPerSecond ?? INF;
         foreach (Bus::cases() as $bus) {
-            $settled = Bus::fastestSettled([$bus], array_values($slot->buses->all()));
+            $settled = Bus::fastestSettled([$bus], $slot->spoken());
             if ($settled !== null) {
-                $buses[$settled->value] = $settled->ceiling()->usable()->bytesPerSecond;
+                $buses[$settled->value] = min($most, $settled->ceiling()->usable()->bytesPerSecond);
             }
         }
 
         return new ReaderSlot($slot->name, $buses, $slot->lane);
     }
 
+    private function ceiling(RateOf $of, string $thing, string $in, Ceiling $ceiling): void
+    {
+        $rate = $ceiling->usable()->bytesPerSecond;
+        if ($ceiling->origin === CeilingOrigin::Measurement) {
+            $this->measured($of, $thing, $in, $rate, $ceiling->source);
+
+            return;
+        }
+        $low = min($rate, $ceiling->least()->bytesPerSecond ?? $rate);
+        $this->rates[] = new KnownRate($of, $thing, $in, $rate, $ceiling->origin, $ceiling->source, $low, $rate);
+    }
+
+    private function measured(RateOf $of, string $thing, string $in, float $rate, string $how): void
+    {
+        $low = (1 - self::OFF) * $rate;
+        $this->rates[] = new KnownRate($of, $thing, $in, $rate, CeilingOrigin::Measurement, $how, $low, (1 + self::OFF) * $rate);
+    }
+
     /** @return list<list<Bus>> what each slot of the kit speaks */
     public static function spoken(): array
     {
-        return array_values(KitSlot::query()->get()->toBase()->map(fn (KitSlot $slot): array => array_values($slot->buses->all()))->all());
+        return array_values(
+            KitSlot::query()
+                ->with('adapter')
+                ->get()
+                ->toBase()
+                ->map(fn (KitSlot $slot): array => $slot->spoken())
+                ->all(),
+        );
     }
 
     /**

@@ -8,7 +8,6 @@ use App\Print\Paper;
 use Tally\Offload\LeftOut;
 use Tally\Offload\PlacedCard;
 use Tally\Offload\Plan;
-use Tally\Offload\Reckon\Stretch;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 use TCPDF;
@@ -20,21 +19,22 @@ final readonly class RunbookSheet
 
     /**
      * @param  list<LeftOut>  $leftOut
+     * @param  string  $name  of a plan that was kept
      * @return string the bytes of a PDF
      */
-    public static function pdf(Plan $plan, array $leftOut): string
+    public static function pdf(Plan $plan, array $leftOut, string $name = ''): string
     {
         $sheet = new self(new Paper(new TCPDF('P', 'mm', 'A4'), 'Runbook'), $plan);
-        $sheet->write($leftOut);
+        $sheet->write($leftOut, $name);
 
         return $sheet->paper->pdf->Output('runbook.pdf', 'S');
     }
 
     /** @param  list<LeftOut>  $leftOut */
-    private function write(array $leftOut): void
+    private function write(array $leftOut, string $name): void
     {
         $course = $this->plan->course;
-        $this->paper->line('Runbook', 8.5, isPencil: true);
+        $this->paper->line($name === '' ? 'Runbook' : "Runbook: {$name}", 8.5, isPencil: true);
         $count = count($this->plan->decision->cards);
         $copies = $this->plan->question->rules->copies;
         $this->paper->line("{$count} cards, {$copies} ".($copies === 1 ? 'copy' : 'copies').' each', 15.0, 'B');
@@ -46,9 +46,7 @@ final readonly class RunbookSheet
             $this->paper->line("\u{2610}  {$thing} into {$port}", 9.0, indent: 2.0);
         }
         $this->paper->heading('By hand');
-        $hands = array_filter($course->stretches, fn (Stretch $stretch): bool => $stretch->kind === null);
-        usort($hands, fn (Stretch $one, Stretch $other): int => $one->since <=> $other->since);
-        foreach ($hands as $stretch) {
+        foreach (array_merge(...$course->handsAtWork()) as $stretch) {
             $card = $this->plan->decision->cards[$stretch->placement];
             $act = $card->order === 1 ? 'put' : 'swap';
             $this->paper->line("\u{2610}  {$this->time($stretch->since)}   {$act} {$card->tag} into {$card->slot}", 9.0, indent: 2.0);

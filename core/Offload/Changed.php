@@ -8,6 +8,7 @@ use Tally\Chain\HostLink;
 use Tally\Offload\Question\Controller;
 use Tally\Offload\Question\Drive;
 use Tally\Offload\Question\Host;
+use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Port;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Question\Reader;
@@ -18,6 +19,30 @@ use Tally\Offload\Question\Verify;
 final readonly class Changed
 {
     private function __construct(private Question $question) {}
+
+    /** @param  int  $at  card in the question: one that gives twice as much, over the fastest bus of each slot that takes it */
+    public static function card(Question $question, int $at): Question
+    {
+        $one = $question->cards[$at];
+        $buses = array_fill_keys($one->buses, true);
+        foreach ($question->readers as $reader) {
+            foreach ($reader->slots as $slot) {
+                $buses += array_intersect_key($slot->buses, $buses) === [] ? [] : array_fill_keys(array_keys($slot->buses), true);
+            }
+        }
+        $twice = fn (float $rate): float => 2 * $rate;
+        $cards = $question->cards;
+        $cards[$at] = new LadenCard(
+            $one->tag,
+            $one->bytes,
+            $one->files,
+            2 * $one->read,
+            array_map(strval(...), array_keys($buses)),
+            array_map($twice, $one->readIn),
+        );
+
+        return $question->withCards(array_values($cards));
+    }
 
     /** @param  int  $at  drive or reader in the question */
     public static function drive(Question $question, int $at): Question
@@ -62,7 +87,7 @@ final readonly class Changed
         $ports = $one->ports;
         $ports[$at] = new Port($ports[$at]->name, $ports[$at]->controller, self::faster($ports[$at]->ceiling));
 
-        return (new self($question))->withHost($host, new Host($one->name, $one->controllers, array_values($ports), $one->hash));
+        return (new self($question))->withHost($host, $one->with($one->controllers, array_values($ports)));
     }
 
     public static function controller(Question $question, int $host, string $name): Question
@@ -75,7 +100,7 @@ final readonly class Changed
             $one->controllers,
         );
 
-        return (new self($question))->withHost($host, new Host($one->name, $controllers, $one->ports, $one->hash));
+        return (new self($question))->withHost($host, $one->with($controllers, $one->ports));
     }
 
     public static function ports(Question $question, int $host): Question
@@ -85,7 +110,7 @@ final readonly class Changed
         $ports = array_map(fn (int $i): Port => new Port("new port {$i}", 'new', $ceiling), [1, 2]);
         $controllers = [...$one->controllers, new Controller('new', 2 * $ceiling)];
 
-        return (new self($question))->withHost($host, new Host($one->name, $controllers, [...$one->ports, ...$ports], $one->hash));
+        return (new self($question))->withHost($host, $one->with($controllers, [...$one->ports, ...$ports]));
     }
 
     public static function hands(Question $question): Question
@@ -98,6 +123,16 @@ final readonly class Changed
     public static function withoutReadBack(Question $question): Question
     {
         return (new self($question))->with(rules: self::rules($question->rules, verify: Verify::None));
+    }
+
+    public static function withoutPreviews(Question $question): Question
+    {
+        return (new self($question))->with(
+            hosts: array_map(
+                fn (Host $host): Host => new Host($host->name, $host->controllers, $host->ports, $host->hash),
+                $question->hosts,
+            ),
+        );
     }
 
     public static function oneCopyLess(Question $question): Question

@@ -79,6 +79,115 @@ final readonly class PlanFile
         return $all;
     }
 
+    /**
+     * As a plan file has it, so that read() gives the same question again. Bytes, and bytes a second.
+     *
+     * @return array<string, mixed>
+     */
+    public static function pack(Question $question, Goal $goal): array
+    {
+        return [
+            'format' => self::FORMAT,
+            'version' => self::VERSION,
+            'hosts' => array_map(
+                fn (Host $host): array => self::told([
+                    'name' => $host->name,
+                    'controllers' => (object) array_column(
+                        array_map(
+                            fn (Controller $one): array => [
+                                $one->name,
+                                self::told(['ceiling' => $one->ceiling, 'half' => $one->isHalf, 'behind' => $one->behind]),
+                            ],
+                            $host->controllers,
+                        ),
+                        1,
+                        0,
+                    ),
+                    'hash' => $host->hash,
+                    'previews' => $host->previews,
+                    'ports' => array_map(
+                        fn (Port $port): array => self::told([
+                            'name' => $port->name,
+                            'controller' => $port->controller,
+                            'link' => $port->ceiling,
+                            'half' => $port->isHalf,
+                        ]),
+                        $host->ports,
+                    ),
+                ]),
+                $question->hosts,
+            ),
+            'readers' => array_map(
+                fn (Reader $reader): array => self::told([
+                    'name' => $reader->name,
+                    'uplink' => $reader->uplink,
+                    'lanes' => (object) $reader->lanes,
+                    'slots' => array_map(
+                        fn (ReaderSlot $slot): array => self::told([
+                            'name' => $slot->name,
+                            'buses' => (object) $slot->buses,
+                            'lane' => $slot->lane,
+                        ]),
+                        $reader->slots,
+                    ),
+                ]),
+                $question->readers,
+            ),
+            'drives' => array_map(
+                fn (Drive $drive): array => self::told([
+                    'name' => $drive->name,
+                    'write' => $drive->write,
+                    'read' => $drive->read,
+                    'free' => $drive->free === INF ? INF : (int) $drive->free,
+                    'cache' => (int) $drive->cache,
+                    'fast' => $drive->fast,
+                    'spinning' => $drive->isSpinning,
+                    'inside' => $drive->inside,
+                    'link' => $drive->link,
+                ]),
+                $question->drives,
+            ),
+            'cards' => array_map(
+                fn (LadenCard $card): array => [
+                    'tag' => $card->tag,
+                    'bytes' => (int) $card->bytes,
+                    'files' => $card->files,
+                    'read' => $card->read,
+                    'buses' => $card->buses,
+                    'read_in' => (object) $card->readIn,
+                ],
+                $question->cards,
+            ),
+            'links' => (object) $question->links,
+            'rules' => [
+                'copies' => $question->rules->copies,
+                'verify' => $question->rules->verify->value,
+                'scheme' => $question->rules->scheme->value ?? 'any',
+                'swap' => $question->rules->swap,
+                'first' => $question->rules->first,
+                'overhead' => $question->rules->overhead,
+                'hands' => $question->rules->hands,
+                'goal' => $goal->value,
+            ],
+        ];
+    }
+
+    /**
+     * Without what is no limit and what is not so: that is left out of a file. No cache is none.
+     *
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed>
+     */
+    private static function told(array $fields): array
+    {
+        $fields = array_filter($fields, fn (mixed $one): bool => $one !== INF && $one !== null && $one !== false);
+        if (($fields['cache'] ?? 1) === 0) {
+            unset($fields['cache'], $fields['fast']);
+        }
+
+        return $fields;
+    }
+
     private static function host(Fields $host): Host
     {
         $controllers = [];
@@ -101,7 +210,11 @@ final readonly class PlanFile
             $host->rows('ports'),
         );
 
-        return new Host($host->text('name'), $controllers, $ports, self::ceiling($host, 'hash'));
+        $previews = $host->has('previews') ? $host->number('previews') : INF;
+
+        return $previews > 0
+            ? new Host($host->text('name'), $controllers, $ports, self::ceiling($host, 'hash'), $previews)
+            : throw $host->wrong('previews', 'give files a second, such as 2.3, or leave it out where none are built.');
     }
 
     private static function reader(Fields $reader): Reader

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Models\Kit\Adapter;
 use App\Models\Kit\Cable;
 use App\Models\Kit\Camera;
 use App\Models\Kit\CameraSlot;
 use App\Models\Kit\Drive;
 use App\Models\Kit\Host;
+use App\Models\Kit\Hub;
+use App\Models\Kit\HubPort;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
 use App\Models\Kit\ReaderSlot;
@@ -19,12 +22,14 @@ use Illuminate\Database\Seeder;
 use Tally\Chain\HostLink;
 use Tally\Label\Bus;
 
-/** Three hosts, six readers on four cables, a camera as a seventh, six drives, four cameras, and the bench with its slots. */
+/** Hosts with a dock, readers on cables, a camera as its own reader, an adapter, drives, cameras, and the bench with its slots. */
 final class DemoGear extends Seeder
 {
     public function run(): void
     {
         $this->hosts();
+        $this->hub();
+        Adapter::query()->create(['tag' => 'A1', 'name' => 'SD sleeve, one row', 'buses' => [Bus::UhsI], 'recorded_by' => 'demo']);
         $this->cables();
         $this->readers();
         $this->drives();
@@ -49,10 +54,25 @@ final class DemoGear extends Seeder
             ],
         ];
         foreach ($hosts as $name => $ports) {
-            $host = Host::query()->create(['name' => $name, 'recorded_by' => 'demo']);
+            $timed = $name === 'Cart tower' ? ['preview_files' => 552, 'preview_seconds' => 240, 'preview_how' => 'QS-014, 2 Nov'] : [];
+            $host = Host::query()->create(['name' => $name, 'recorded_by' => 'demo', ...$timed]);
             foreach ($ports as $port => [$link, $controller]) {
                 Port::query()->create(['host_id' => $host->id, 'name' => $port, 'link' => $link, 'controller' => $controller]);
             }
+        }
+    }
+
+    private function hub(): void
+    {
+        $hub = Hub::query()->create([
+            'tag' => 'H1',
+            'name' => 'desk dock',
+            'uplink' => HostLink::UsbGen1,
+            'port_id' => Port::query()->where('name', 'front port')->value('id'),
+            'recorded_by' => 'demo',
+        ]);
+        foreach (['1', '2', '3'] as $port) {
+            HubPort::query()->create(['hub_id' => $hub->id, 'name' => $port, 'link' => HostLink::UsbGen1]);
         }
     }
 

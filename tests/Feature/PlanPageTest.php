@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Cards\Card;
+use App\Props\Plan\PlanPictureProps;
 use Illuminate\Support\Facades\Artisan;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -36,13 +37,13 @@ final class PlanPageTest extends TestCase
         $this->get('/offload')->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
                 ->component('Plan')
-                ->where('amount', '29 GB')
-                ->has('cards', 2)
-                ->has('others', 3)
+                ->where('plan.amount', '29 GB')
+                ->has('plan.cards', 2)
+                ->where('ticked', ['T-1', 'T-2', 'T-4'])
                 ->where('leftOut', ['T-4 is Sham and left out. Copy its footage first, alone and gently, and keep the card.'])
-                ->has('assumed', 2)
-                ->where('lanes', fn (mixed $lanes): bool => str_contains((string) json_encode($lanes), 'put T-1 into'))
-                ->where('hands', 1),
+                ->where('rests', fn (mixed $rests): bool => str_contains((string) json_encode($rests), '"reading of T-1"'))
+                ->where('plan.lanes', fn (mixed $lanes): bool => str_contains((string) json_encode($lanes), 'put T-1 into'))
+                ->where('plan.hands', 1),
         );
     }
 
@@ -52,21 +53,25 @@ final class PlanPageTest extends TestCase
         $this->laden('T-2', '9 GB');
         $this->get('/offload?cards[]=T-2&copies=1&goal=hands&scheme=straight&verify=none&hands=2&swap=40')->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
-                ->has('cards', 1)
-                ->where('cards.0.tag', 'T-2')
-                ->where('cards.0.clear', null)
-                ->has('cards.0.drives', 1)
+                ->has('plan.cards', 1)
+                ->where('plan.cards.0.tag', 'T-2')
+                ->where('plan.cards.0.clear', null)
+                ->has('plan.cards.0.drives', 1)
                 ->where('rules.copies', '1')
                 ->where('rules.swap', '40')
-                ->where('others.2.isShown', true),
+                ->where('rules.goal', 'hands'),
         );
-        $this->get('/offload?cards[]=T-9')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->has('cards', 0));
+        foreach (['cards[]=T-9', 'cards[]='] as $none) {
+            $this->get("/offload?{$none}")->assertInertia(
+                fn (AssertableInertia $page): AssertableInertia => $page->has('plan.cards', 0)->where('ticked', []),
+            );
+        }
     }
 
     public function test_a_house_without_footage_is_told_so(): void
     {
         $this->get('/offload')->assertInertia(
-            fn (AssertableInertia $page): AssertableInertia => $page->has('cards', 0)->has('choices', 0)->where('done', 0),
+            fn (AssertableInertia $page): AssertableInertia => $page->has('plan.cards', 0)->where('plan.done', 0),
         );
     }
 
@@ -113,6 +118,44 @@ final class PlanPageTest extends TestCase
         $this->postJson('/offload/what-if', [...$ask, 'price' => 'dear'])->assertJsonValidationErrors([
             'price' => 'The price was “dear”: give a number, such as 180.',
         ]);
+    }
+
+    public function test_beside_it_are_how_sure_it_is_and_plans_of_other_kinds(): void
+    {
+        $this->laden('T-1', '20 GB');
+        $this->laden('T-2', '9 GB');
+        $ask = ['cards' => ['T-1', 'T-2'], 'goal' => 'free'];
+        $beside = $this->postJson('/offload/beside', $ask)->assertOk();
+        self::assertSame(200, $beside->json('draws'));
+        self::assertLessThanOrEqual($beside->json('done.middle'), $beside->json('done.early'));
+        self::assertGreaterThanOrEqual($beside->json('done.middle'), $beside->json('done.late'));
+        self::assertSame([true, false, false, false, false, false], array_column((array) $beside->json('others'), 'isShown'));
+        self::assertSame(
+            ['cards free soonest', 'all safe soonest', 'least hands', 'fan-out for all', 'relay for all', 'straight for all'],
+            array_column((array) $beside->json('others'), 'words'),
+        );
+        $better = $this->postJson('/offload/better', $ask)->assertOk();
+        $shown = data_get($beside->json('others'), '0.free');
+        self::assertIsNumeric($shown);
+        self::assertLessThanOrEqual((float) $shown + 1e-6, $better->json('free'));
+        $this->postJson('/offload/beside', ['cards' => ['']])->assertOk()->assertJsonPath('others', []);
+    }
+
+    public function test_the_files_that_were_counted_and_the_previews_that_were_timed_count(): void
+    {
+        $this->card(['tag' => 'T-1']);
+        $sent = ['footage' => '20 GB', 'files' => '40000', 'by' => 'Wren'];
+        $this->post('/cards/T-1/footage', $sent)->assertSessionHasNoErrors();
+        $done = function (string $query): float {
+            $plan = data_get($this->get("/offload?cards[]=T-1{$query}")->viewData('page'), 'props.plan');
+
+            return $plan instanceof PlanPictureProps ? $plan->done : self::fail('there is no plan');
+        };
+        $without = $done('');
+        // 0.01 s for each file, of the copy and of its read-back.
+        self::assertGreaterThan(800.0, $without);
+        self::assertGreaterThanOrEqual($without, $done('&previews=1'));
+        $this->post('/cards/T-1/footage', [...$sent, 'files' => 'many'])->assertSessionHasErrors('files');
     }
 
     public function test_the_runbook_is_one_page_with_what_hands_do(): void

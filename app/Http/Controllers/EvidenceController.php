@@ -8,6 +8,7 @@ use App\EvidenceFile\EvidenceSheet;
 use App\EvidenceFile\NotAResult;
 use App\EvidenceFile\ResultFile;
 use App\EvidenceFile\ResultReader;
+use App\Http\FileAnswer;
 use App\Http\Person;
 use App\Models\Cards\Card;
 use Illuminate\Http\RedirectResponse;
@@ -20,10 +21,7 @@ final readonly class EvidenceController
 {
     public function sheet(Card $card): Response
     {
-        return response(EvidenceSheet::pdf($card), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => "inline; filename=\"evidence-{$card->tag}.pdf\"",
-        ]);
+        return FileAnswer::pdf("evidence-{$card->tag}.pdf", EvidenceSheet::pdf($card));
     }
 
     public function result(Card $card): Response

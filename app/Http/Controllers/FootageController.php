@@ -19,9 +19,14 @@ final readonly class FootageController
     public function carries(Request $request, Card $card): RedirectResponse
     {
         $request->validate(
-            ['footage' => ['required', Quantity::size()], 'by' => ['required', 'string', 'max:80']],
+            [
+                'footage' => ['required', Quantity::size()],
+                'files' => ['nullable', 'integer', 'min:0', 'max:10000000'],
+                'by' => ['required', 'string', 'max:80'],
+            ],
             [
                 'footage.required' => 'How much is on it was left empty. Write a size, such as 48 GB.',
+                'files' => 'The files were “:input”: give a whole number, such as 212, or leave it empty.',
                 'by.required' => 'Nobody is named. Write who says so.',
                 'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
             ],
@@ -31,7 +36,7 @@ final readonly class FootageController
             $capacity = $card->capacity->decimal();
             throw ValidationException::withMessages(['footage' => "{$footage->decimal()} of footage cannot be on a card of {$capacity}."]);
         }
-        FootageBook::carries($card, $footage, trim($request->string('by')->value()));
+        FootageBook::carries($card, $footage, trim($request->string('by')->value()), $request->integer('files'));
         Person::remember(trim($request->string('by')->value()));
 
         return back();

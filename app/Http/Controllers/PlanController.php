@@ -4,46 +4,58 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\FileAnswer;
 use App\Http\Page;
+use App\Http\Person;
 use App\Http\Requests\AskPlan;
-use App\Offload\BooksQuestion;
+use App\Offload\HandsCalendar;
 use App\Offload\RunbookSheet;
-use App\Pages\House\PlanPage;
+use App\Pages\Offload\PlanBeside;
+use App\Pages\Offload\PlanPage;
+use App\Props\Plan\FiguresProps;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response as HttpResponse;
 use Inertia\Response;
-use Tally\Offload\Plan;
-use Tally\Offload\Question\Goal;
 
 /** The whole offload of an evening, from the books. */
 final readonly class PlanController
 {
-    private const SOON = 0.15;
-
-    private const LONGER = 2.0;
-
-    /** For each goal that was not asked for: enough to set beside the plan. */
-    private const BESIDE = 0.1;
-
     public function show(AskPlan $request): Response
     {
-        $asked = BooksQuestion::of($request->cards(), $request->planRules());
-        $seconds = [];
-        foreach (Goal::cases() as $goal) {
-            $isAsked = $goal === $request->goal();
-            $seconds[$goal->value] = $isAsked ? ($request->boolean('longer') ? self::LONGER : self::SOON) : self::BESIDE;
-        }
+        $asked = $request->asked();
 
-        return Page::show(PlanPage::of($request->goal(), Plan::each($asked->question, $seconds), $asked, $request->planRules()));
+        $plan = $request->plan($asked);
+
+        return Page::show(PlanPage::of($plan, $asked, $request->buildsPreviews(), $request->isLong(), Person::of($request)));
+    }
+
+    public function beside(AskPlan $request): JsonResponse
+    {
+        $asked = $request->asked();
+
+        return response()->json(PlanBeside::of($request->plan($asked), $asked->rates));
+    }
+
+    /** What a longer search finds: its figures, in seconds. */
+    public function better(AskPlan $request): JsonResponse
+    {
+        $plan = $request->plan($request->asked(), isLong: true);
+
+        return response()->json(new FiguresProps($plan->course->done, $plan->course->allFree(), $plan->course->hands));
     }
 
     public function sheet(AskPlan $request): HttpResponse
     {
-        $asked = BooksQuestion::of($request->cards(), $request->planRules());
-        $plan = Plan::of($asked->question, $request->goal(), $request->boolean('longer') ? self::LONGER : self::SOON);
+        $asked = $request->asked();
+        $plan = $request->plan($asked);
 
-        return response(RunbookSheet::pdf($plan, [...$asked->leftOut, ...$plan->leftOut]), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => 'inline; filename="runbook.pdf"',
-        ]);
+        return FileAnswer::pdf('runbook.pdf', RunbookSheet::pdf($plan, [...$asked->leftOut, ...$plan->leftOut]));
+    }
+
+    public function calendar(AskPlan $request): HttpResponse
+    {
+        $plan = $request->plan($request->asked());
+
+        return FileAnswer::calendar('offload.ics', HandsCalendar::of($plan, $request->begins(), 'offload'));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\FileAnswer;
 use App\Http\Page;
 use App\Http\Requests\PrintTags;
 use App\Models\Cards\Card;
@@ -53,10 +54,9 @@ final readonly class TagController
             ]);
         }
 
-        return response(TagSheet::pdf($pick->cards, $request->sheet(), $request->begin(), $request->getSchemeAndHttpHost()), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => 'inline; filename="tags.pdf"',
-        ]);
+        $pdf = TagSheet::pdf($pick->cards, $request->sheet(), $request->begin(), $request->getSchemeAndHttpHost());
+
+        return FileAnswer::pdf('tags.pdf', $pdf);
     }
 
     /** What the QR code of a tag opens: the card, where it waits. */

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\AskWhatIf;
-use App\Offload\BooksQuestion;
-use App\Pages\House\PlanPage;
+use App\Pages\Offload\PlanPage;
 use App\Props\Plan\WhatIfProps;
 use Illuminate\Http\JsonResponse;
-use Tally\Offload\Plan;
 use Tally\Offload\WhatIf;
 use Tally\Offload\WorthIt;
 
@@ -21,8 +19,7 @@ final readonly class WhatIfController
 
     public function __invoke(AskWhatIf $request): JsonResponse
     {
-        $question = BooksQuestion::of($request->cards(), $request->planRules())->question;
-        $plan = Plan::of($question, $request->goal());
+        $plan = $request->plan($request->asked());
 
         return response()->json(
             array_map(

@@ -27,6 +27,8 @@ final class SignedIn
         'intake/preview',
         'typed/check',
         'offload/what-if',
+        'offload/beside',
+        'offload/better',
         'cards/*/runs/forecast',
         'cards/*/stopwatch/check',
         'compare/figures',

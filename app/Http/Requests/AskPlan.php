@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Cards\Card;
+use App\Offload\BooksQuestion;
+use DateTimeImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Date;
 use Illuminate\Validation\Rule;
+use Tally\Offload\Plan;
 use Tally\Offload\Question\Goal;
 use Tally\Offload\Question\Rules;
 use Tally\Offload\Question\Scheme;
@@ -19,18 +23,25 @@ class AskPlan extends FormRequest
     /** Cards of one plan at the most. */
     public const MOST = 60;
 
+    /** Seconds of search: while somebody changes what is asked, and when more is asked for. */
+    private const SOON = 0.15;
+
+    private const LONGER = 2.0;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
             'cards' => ['nullable', 'array', 'max:'.self::MOST],
-            'cards.*' => ['string', 'max:20'],
+            'cards.*' => ['nullable', 'string', 'max:20'],
             'goal' => ['nullable', Rule::enum(Goal::class)],
             'copies' => ['nullable', 'integer', 'min:1', 'max:'.Rules::MOST_COPIES],
             'verify' => ['nullable', Rule::enum(Verify::class)],
             'scheme' => ['nullable', Rule::in(['any', ...array_column(Scheme::cases(), 'value')])],
             'hands' => ['nullable', 'integer', 'min:1', 'max:9'],
             'swap' => ['nullable', 'numeric', 'min:0', 'max:3600'],
+            'previews' => ['nullable', 'boolean'],
+            'begin' => ['nullable', 'date'],
             'longer' => ['nullable', 'boolean'],
         ];
     }
@@ -49,18 +60,20 @@ class AskPlan extends FormRequest
             'scheme' => 'The scheme “:input” is not one of the list. Choose one.',
             'hands' => 'The pairs of hands were “:input”: give a whole number from 1 to 9.',
             'swap' => 'The time of a swap was “:input”: give seconds, up to an hour.',
+            'previews' => 'Whether the import builds previews was “:input”: say yes or no.',
+            'begin' => 'The beginning was “:input”: give a day and a time, such as 2026-11-27 21:58.',
             'longer' => 'Whether to search longer was “:input”: say yes or no.',
         ];
     }
 
-    /** @return Collection<int, Card> those that were ticked, else all that carry footage, as many as one plan takes */
+    /** @return Collection<int, Card> those that were ticked, or all with footage where nothing was said; at most MOST */
     public function cards(): Collection
     {
         $tags = array_filter((array) $this->input('cards', []), is_string(...));
 
         return Card::query()
             ->when(
-                $tags === [],
+                ! $this->has('cards'),
                 fn ($query) => $query->where('footage', '>', 0),
                 fn ($query) => $query->whereIn('tag', $tags),
             )
@@ -68,6 +81,33 @@ class AskPlan extends FormRequest
             ->limit(self::MOST)
             ->get()
             ->toBase();
+    }
+
+    /** Whether imports build previews, where a host was timed doing so. */
+    public function buildsPreviews(): bool
+    {
+        return $this->boolean('previews');
+    }
+
+    public function asked(): BooksQuestion
+    {
+        return BooksQuestion::of($this->cards(), $this->planRules(), $this->buildsPreviews());
+    }
+
+    public function begins(): DateTimeImmutable
+    {
+        return ($this->filled('begin') ? Date::parse($this->string('begin')->value()) : Date::now())->toDateTimeImmutable();
+    }
+
+    /** The plan that is asked for: the same question gives the same one. */
+    public function plan(BooksQuestion $asked, bool $isLong = false): Plan
+    {
+        return Plan::of($asked->question, $this->goal(), $isLong || $this->isLong() ? self::LONGER : self::SOON);
+    }
+
+    public function isLong(): bool
+    {
+        return $this->boolean('longer');
     }
 
     public function goal(): Goal

@@ -13,6 +13,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int $card_id
  * @property int $bytes 0 when it was cleared
+ * @property int $files that it is in; 0 where nobody counted
  * @property string|null $note
  * @property string $recorded_by
  * @property Carbon $created_at
@@ -23,5 +24,5 @@ final class FootageAct extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['bytes' => 'integer', 'created_at' => 'datetime'];
+    protected $casts = ['bytes' => 'integer', 'files' => 'integer', 'created_at' => 'datetime'];
 }

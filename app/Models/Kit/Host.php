@@ -12,10 +12,23 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property int $id
  * @property string $name
+ * @property int|null $preview_files of a copy that built previews, timed
+ * @property float|null $preview_seconds that it took
+ * @property string|null $preview_how
  */
 final class Host extends Row
 {
     protected $guarded = [];
+
+    protected $casts = ['preview_files' => 'integer', 'preview_seconds' => 'float'];
+
+    /** @return float|null files a second that an import with previews gets through; null where nobody timed one */
+    public function previews(): ?float
+    {
+        $seconds = $this->preview_seconds ?? 0.0;
+
+        return $this->preview_files === null || $seconds <= 0.0 ? null : $this->preview_files / $seconds;
+    }
 
     /** @return HasMany<Port, $this> */
     public function ports(): HasMany

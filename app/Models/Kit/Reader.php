@@ -40,7 +40,7 @@ final class Reader extends Row
     /** @return HasMany<ReaderSlot, $this> */
     public function slots(): HasMany
     {
-        return $this->hasMany(ReaderSlot::class)->orderBy('id');
+        return $this->hasMany(ReaderSlot::class)->with('adapter')->orderBy('id');
     }
 
     /** @return BelongsTo<Cable, $this> */
@@ -63,7 +63,7 @@ final class Reader extends Row
     /** @return list<Bus> of all its slots */
     public function buses(): array
     {
-        return array_values($this->slots->flatMap(fn (ReaderSlot $slot): array => $slot->buses->all())->unique()->all());
+        return array_values($this->slots->flatMap(fn (ReaderSlot $slot): array => $slot->spoken())->unique()->all());
     }
 
     /** The house's own measurement wins; without one, a camera gives far less than its port. */

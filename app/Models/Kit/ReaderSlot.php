@@ -6,6 +6,7 @@ namespace App\Models\Kit;
 
 use App\Models\Row;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Collection;
 use Tally\Label\Bus;
 
@@ -17,6 +18,8 @@ use Tally\Label\Bus;
  * @property string $name
  * @property Collection<int, Bus> $buses
  * @property string $lane
+ * @property int|null $adapter_id
+ * @property-read Adapter|null $adapter that is in it
  */
 final class ReaderSlot extends Row
 {
@@ -26,5 +29,17 @@ final class ReaderSlot extends Row
     protected function casts(): array
     {
         return ['buses' => AsEnumCollection::of(Bus::class)];
+    }
+
+    /** @return BelongsTo<Adapter, $this> */
+    public function adapter(): BelongsTo
+    {
+        return $this->belongsTo(Adapter::class);
+    }
+
+    /** @return list<Bus> that a card can use in it: what the adapter passes, where one is in it */
+    public function spoken(): array
+    {
+        return array_values(($this->adapter ?? $this)->buses->all());
     }
 }

@@ -4,46 +4,31 @@ declare(strict_types=1);
 
 namespace App\Props\Page;
 
-use App\Props\Label\ChoiceProps;
-use App\Props\Plan\CabledProps;
-use App\Props\Plan\FlowProps;
-use App\Props\Plan\LaneProps;
-use App\Props\Plan\LoadProps;
-use App\Props\Plan\OtherPlanProps;
-use App\Props\Plan\PlannedCardProps;
+use App\Props\Plan\PlanPictureProps;
 use App\Props\Plan\PlanRulesProps;
+use App\Props\Plan\RestsOnProps;
+use App\Props\Plan\SavedPlanProps;
 
-/** All that the page Plan shows. Times are seconds from the start. */
+/** All that the page Plan shows. */
 final readonly class PlanPageProps implements PageProps
 {
     /**
-     * @param  string  $amount  of footage in all
-     * @param  float  $bound  no plan is done before
-     * @param  list<PlannedCardProps>  $cards
-     * @param  list<CabledProps>  $cabled
-     * @param  list<LaneProps>  $lanes
-     * @param  list<FlowProps>  $flows  cards to readers, readers to hosts, hosts to drives
-     * @param  list<LoadProps>  $loads  the busiest first
-     * @param  list<OtherPlanProps>  $others  a plan for each goal
+     * @param  list<string>  $ticked  cards that were asked for
      * @param  list<string>  $leftOut
-     * @param  list<string>  $assumed
-     * @param  list<ChoiceProps>  $choices  cards that carry footage
+     * @param  list<RestsOnProps>  $rests
+     * @param  bool  $isTimed  whether an import with previews was timed on some host
+     * @param  bool  $isLong  whether it was searched for longer
+     * @param  list<SavedPlanProps>  $saved  the newest first
      */
     public function __construct(
-        public string $amount,
-        public float $done,
-        public float $free,
-        public int $hands,
-        public float $bound,
-        public array $cards,
-        public array $cabled,
-        public array $lanes,
-        public array $flows,
-        public array $loads,
-        public array $others,
+        public PlanPictureProps $plan,
+        public array $ticked,
         public array $leftOut,
-        public array $assumed,
-        public array $choices,
+        public array $rests,
+        public bool $isTimed,
+        public bool $isLong,
+        public array $saved,
         public PlanRulesProps $rules,
+        public string $person,
     ) {}
 }

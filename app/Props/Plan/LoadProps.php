@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Props\Plan;
 
-/** How busy a link or a drive is in a plan. */
+/** How busy a piece of gear, or a card, is in a plan. */
 final readonly class LoadProps
 {
-    /** @param  float  $share  of the time until all is done, at its full ceiling */
-    public function __construct(public string $name, public float $share) {}
+    /**
+     * @param  float  $share  of the time until all is done, at its full ceiling
+     * @param  string  $kind  Card, Drive, Lane, Uplink, Port, Controller, Hash or Previews
+     */
+    public function __construct(public string $name, public float $share, public string $kind) {}
 }

@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace App\Props\Plan;
 
-/** The figures of a plan for one goal. Times are seconds. */
+/** The figures of a plan of another kind, and how it is asked for. Times are seconds. */
 final readonly class OtherPlanProps
 {
-    /** @param  string  $scheme  how cards are copied, or “mixed” */
+    /**
+     * @param  string  $words  how it differs
+     * @param  string  $goal  safe, free or hands
+     * @param  string  $scheme  any, straight, fan-out or relay
+     */
     public function __construct(
-        public string $goal,
         public string $words,
+        public string $goal,
+        public string $scheme,
         public float $done,
         public float $free,
         public int $hands,
-        public string $scheme,
         public bool $isShown,
     ) {}
 }

@@ -10,6 +10,7 @@ final readonly class PlanRulesProps
     /**
      * @param  string  $scheme  any, straight, fan-out or relay
      * @param  string  $swap  seconds
+     * @param  string  $previews  1 where imports build them, else 0
      */
     public function __construct(
         public string $goal,
@@ -18,5 +19,6 @@ final readonly class PlanRulesProps
         public string $scheme,
         public string $hands,
         public string $swap,
+        public string $previews,
     ) {}
 }

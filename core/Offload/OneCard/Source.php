@@ -15,6 +15,8 @@ final readonly class Source
      * @param  list<Bus>  $buses  the buses it may have
      * @param  Ceiling|null  $card  how fast the card itself reads, measured or claimed; null when nothing is known
      * @param  array<string, Ceiling>  $byReader  how fast it read in a certain reader: what was measured there wins
+     * @param  array<string, array{float, float}>  $spreads  reader, or nothing for the card itself → least and most of what was measured;
+     *                                                      bytes a second
      */
     public function __construct(
         public string $name,
@@ -23,6 +25,7 @@ final readonly class Source
         public Bytes $amount,
         public ?Ceiling $card = null,
         public array $byReader = [],
+        public array $spreads = [],
     ) {}
 
     /** The bus that it settles on with a reader; null where the reader does not take it. */

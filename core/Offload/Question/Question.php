@@ -52,10 +52,24 @@ final readonly class Question
         ];
     }
 
+    /** Whether some import would have to build previews of something. */
+    public function buildsPreviews(): bool
+    {
+        $hosts = array_filter($this->hosts, fn (Host $host): bool => $host->previews < INF);
+        $cards = array_filter($this->cards, fn (LadenCard $card): bool => $card->files > 0);
+
+        return $hosts !== [] && $cards !== [];
+    }
+
     /** @param  list<LadenCard>  $cards */
     public function withCards(array $cards): self
     {
         return new self($this->hosts, $this->readers, $this->drives, $cards, $this->links, $this->rules);
+    }
+
+    public function withRules(Rules $rules): self
+    {
+        return new self($this->hosts, $this->readers, $this->drives, $this->cards, $this->links, $rules);
     }
 
     /** @param  array<string, string>  $links */

@@ -49,6 +49,28 @@ final class Course
         return $this->free === [] ? 0.0 : max($this->free);
     }
 
+    /**
+     * The times that hands are needed: what they do one after the other, without a pause.
+     *
+     * @return list<non-empty-list<Stretch>>
+     */
+    public function handsAtWork(): array
+    {
+        $acts = array_values(array_filter($this->stretches, fn (Stretch $stretch): bool => $stretch->kind === null));
+        usort($acts, fn (Stretch $one, Stretch $other): int => $one->since <=> $other->since);
+        [$times, $until] = [[], -1.0];
+        foreach ($acts as $act) {
+            if ($times === [] || $act->since > $until + 1e-6) {
+                $times[] = [$act];
+            } else {
+                $times[count($times) - 1][] = $act;
+            }
+            $until = max($until, $act->until);
+        }
+
+        return $times;
+    }
+
     public function in(int $at, float $now): void
     {
         $this->in[$at] = $now;

@@ -74,6 +74,9 @@ final class Network
                 $this->slotNames[] = "{$reader->name} {$slot->name}";
             }
         }
+        foreach (array_keys($question->hosts) as $host) {
+            $this->previews($host);
+        }
         $hosts = array_flip(array_map(fn (Host $host): string => $host->name, $question->hosts));
         foreach ($question->drives as $d => $drive) {
             $port = $drive->inside === null && isset($links[$drive->name]) ? $ports[$links[$drive->name]] ?? null : null;
@@ -90,6 +93,12 @@ final class Network
         return $this->fromCard($card, $slot) !== null;
     }
 
+    /** @return float bytes a second that the card gives in this slot with all else out of the way; 0 where it does not fit */
+    public function ownRate(int $card, int $slot): float
+    {
+        return $this->fromCard($card, $slot)[0] ?? 0.0;
+    }
+
     /** The host that a slot's reader is plugged into; null where it is in no port. */
     public function hostOfSlot(int $slot): ?int
     {
@@ -100,18 +109,20 @@ final class Network
      * A copy from a card in a slot to drives of the same host.
      *
      * @param  list<int>  $drives
+     * @param  bool  $isImport  whether it is the first from this card: only that builds previews
      */
-    public function copy(int $card, int $slot, array $drives): ?FlowPath
+    public function copy(int $card, int $slot, array $drives, bool $isImport = false): ?FlowPath
     {
         sort($drives);
-        $key = "{$card} {$slot} ".implode(' ', $drives);
+        $key = "{$card} {$slot} ".implode(' ', $drives).($isImport ? ' import' : '');
         if (! array_key_exists($key, $this->paths)) {
             $from = $this->fromCard($card, $slot);
             $ids = $from === null ? [] : $from[1];
             foreach ($drives as $drive) {
                 array_push($ids, ...$this->wayIn[$drive]);
             }
-            $this->paths[$key] = $from === null ? null : $this->path($from[0], $ids);
+            $path = $from === null ? null : $this->path($from[0], $ids);
+            $this->paths[$key] = $path === null || ! $isImport ? $path : $this->withPreviews($path, $card, $slot);
         }
 
         return $this->paths[$key];
@@ -274,6 +285,25 @@ final class Network
         }
 
         return $ids;
+    }
+
+    /** Previews are built while the copy goes on, out of files a second that all imports of the host share. */
+    private function withPreviews(FlowPath $path, int $card, int $slot): FlowPath
+    {
+        $one = $this->question->cards[$card];
+        $host = (int) $this->hostOfSlot($slot);
+        $resource = $one->files === 0 || $one->bytes <= 0 ? null : $this->previews($host);
+
+        return $resource === null ? $path : new FlowPath($path->ceiling, $path->times + [$resource => $one->files / $one->bytes]);
+    }
+
+    private function previews(int $host): ?int
+    {
+        $one = $this->question->hosts[$host];
+
+        return $one->previews === INF
+            ? null
+            : $this->resource("previews {$host}", $one->previews, "previews on {$one->name}", new Part(PartKind::Previews, $host));
     }
 
     /** @return list<int> */

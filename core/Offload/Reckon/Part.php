@@ -8,7 +8,7 @@ namespace Tally\Offload\Reckon;
 final readonly class Part
 {
     /**
-     * @param  int  $at  the drive, the reader, or the host of a port or controller, by its place in the question
+     * @param  int  $at  the card, the drive, the reader, or the host of a port or controller, by its place in the question
      * @param  int|string|null  $in  port or controller of that host
      */
     public function __construct(public PartKind $kind, public int $at, public int|string|null $in = null) {}

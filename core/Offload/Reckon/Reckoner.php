@@ -268,7 +268,7 @@ final class Reckoner
     private function copy(int $at, array $drives): void
     {
         $placement = $this->placements[$at];
-        $path = $this->network->copy($placement->card, $placement->slot, $drives) ?? new FlowPath(INF, []);
+        $path = $this->network->copy($placement->card, $placement->slot, $drives, $this->isImport($at, $drives)) ?? new FlowPath(INF, []);
         $this->begin(FlowKind::Copy, $at, $path, $drives, null);
     }
 
@@ -316,8 +316,22 @@ final class Reckoner
             $writes[$d] = $this->isFast[$d] ?? false ? $drive->fast : $drive->write;
         }
         $placement = $this->placements[$flow->at];
-        $key = $flow->kind->value.' '.($flow->kind === FlowKind::Copy ? $placement->slot : $flow->reads);
+        $key = $flow->kind === FlowKind::Copy
+            ? "copy {$placement->slot} ".($this->isImport($flow->at, $flow->writes) ? 'import' : 'again')
+            : "{$flow->kind->value} {$flow->reads}";
         $flow->type = $this->network->type($key, $placement->card, $flow->path, $writes, $flow->reads);
+    }
+
+    /**
+     * Of straight copies, only the first is the import.
+     *
+     * @param  list<int>  $drives
+     */
+    private function isImport(int $at, array $drives): bool
+    {
+        $placement = $this->placements[$at];
+
+        return $placement->scheme !== Scheme::Straight || $drives[0] === $placement->drives[0];
     }
 
     private function ended(Flow $flow): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Offload\Search;
 
+use Tally\Offload\Question\Host;
+use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Question\Scheme;
 
@@ -36,10 +38,20 @@ final class Bound
         $work = $question->cards === [] ? null : LeastWork::of(Relaxed::network($question));
         if ($work !== null) {
             $weighed = $question->rules->first + $bound->weighed($work);
-            $bound->seconds = max($work->longestAlone(), $work->handsAlone(), $weighed);
+            $previews = $question->rules->first + self::previews($question);
+            $bound->seconds = max($work->longestAlone(), $work->handsAlone(), $weighed, $previews);
         }
 
         return $bound;
+    }
+
+    /** Seconds until all hosts together have built the previews of all files. */
+    private static function previews(Question $question): float
+    {
+        $files = array_sum(array_map(fn (LadenCard $card): int => $card->bytes > 0 ? $card->files : 0, $question->cards));
+        $most = array_sum(array_map(fn (Host $host): float => $host->previews, $question->hosts));
+
+        return $files / $most;
     }
 
     /** Seconds after the first card is in. */

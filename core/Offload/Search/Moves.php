@@ -10,7 +10,7 @@ use Tally\Offload\Question\Question;
 
 /**
  * Single changes of a decision: another way for a card, another slot, another turn, two slots swapped, something into another
- * port.
+ * port, a reader brought to where a card's copies go.
  */
 final readonly class Moves
 {
@@ -20,12 +20,27 @@ final readonly class Moves
     /** @var list<string> ports that they may go into */
     private array $ports;
 
+    /** @var array<int, list<int>> card → slots that it fits into, wherever they are */
+    private array $fits;
+
     /** @var array<string, string> port → what it is like */
     private array $kinds;
 
     /** @param  Closure(array<string, string>): Board  $board */
-    public function __construct(Question $question, private Closure $board)
+    public function __construct(private Question $question, private Closure $board)
     {
+        [$slot, $fits] = [0, []];
+        foreach ($question->readers as $reader) {
+            foreach ($reader->slots as $one) {
+                foreach ($question->cards as $card => $laden) {
+                    if (array_intersect_key($one->buses, array_flip($laden->buses)) !== []) {
+                        $fits[$card][] = $slot;
+                    }
+                }
+                $slot++;
+            }
+        }
+        $this->fits = $fits;
         $this->open = Cabling::open($question);
         $this->ports = Cabling::freePorts($question);
         $kinds = [];
@@ -56,6 +71,13 @@ final readonly class Moves
             for ($to = 0; $to < count($state->order); $to++) {
                 if (abs($to - $place) > 1) {
                     $moves[] = ['place', $place, $to];
+                }
+            }
+        }
+        foreach ($state->order as $card) {
+            foreach ($this->fits[$card] ?? [] as $slot) {
+                if ($board->network->hostOfSlot($slot) !== $board->network->hostOfSlot($state->slots[$card])) {
+                    $moves[] = ['bring', $card, $slot];
                 }
             }
         }
@@ -106,10 +128,58 @@ final readonly class Moves
             'slot' => $this->slot($board, $next, $one, $other),
             'change' => $this->change($board, $next, $one, $other),
             'turn' => $this->turn($next, $one, $other),
+            'bring' => $this->bring($board, $next, $one, $other),
             default => $this->place($next, $one, $other),
         };
 
         return $isNew && $board->hasRoom($next) ? $next : null;
+    }
+
+    /** The reader of a slot comes to the host that a card is copied at, in the place of what is not needed; the card goes into the slot. */
+    private function bring(Board $board, State $next, int $card, int $slot): bool
+    {
+        $host = $board->network->hostOfSlot($next->slots[$card]);
+        $reader = $this->question->readers[$board->network->slots[$slot][0]]->name;
+        if ($host === null || ! in_array($reader, $this->open, true)) {
+            return false;
+        }
+        $used = $this->inUse($next, $board);
+        $best = null;
+        foreach ($this->question->hosts[$host]->ports as $port) {
+            $name = "{$this->question->hosts[$host]->name} {$port->name}";
+            $there = array_search($name, $next->links, true);
+            $rank = [$port->ceiling, $there === false];
+            if (in_array($name, $this->ports, true) && ! in_array($there, $used, true) && ($best === null || $rank > $best[0])) {
+                $best = [$rank, $name, $there];
+            }
+        }
+        if ($best === null || in_array($reader, $used, true)) {
+            return false;
+        }
+        if ($best[2] !== false) {
+            unset($next->links[$best[2]]);
+            if (isset($next->links[$reader])) {
+                $next->links[$best[2]] = $next->links[$reader];
+            }
+        }
+        $next->links[$reader] = $best[1];
+        $next->slots[$card] = $slot;
+
+        return true;
+    }
+
+    /** @return list<string> readers and drives that cards go over */
+    private function inUse(State $state, Board $board): array
+    {
+        $used = [];
+        foreach ($state->slots as $card => $slot) {
+            $used[] = $this->question->readers[$board->network->slots[$slot][0]]->name;
+            foreach ($state->ways[$card][1] as $drive) {
+                $used[] = $this->question->drives[$drive]->name;
+            }
+        }
+
+        return $used;
     }
 
     private function way(Board $board, State $next, int $card, int $way): bool

@@ -15,8 +15,9 @@ use Tally\Offload\Reckon\Reckoner;
 use Tally\Offload\UnusableDecision;
 
 /**
- * Searches for the best decision: first ones by rule, then one change after another that makes it better, and where none does,
- * a few at random and on from there. How long is given as work and not as time, so that the same question gives the same plan.
+ * Searches for the best decision: first ones by rule, by the choices of the bound, and by estimate; then one change after another
+ * that makes it better, and where none does, a few at random and on from there. How long is given as work and not as time, so
+ * that the same question gives the same plan.
  */
 final class Planner
 {
@@ -37,6 +38,11 @@ final class Planner
 
     private const ROUNDED = 100;
 
+    /** So much of the work goes into sketches, so many of them. A change in one takes as much work as there are cards. */
+    private const SKETCHING = 0.25;
+
+    private const SKETCHES = 2;
+
     private int $left;
 
     private readonly Randomizer $chance;
@@ -45,6 +51,8 @@ final class Planner
     private array $boards = [];
 
     private readonly Moves $moves;
+
+    private readonly Sketch $sketch;
 
     private ?State $best = null;
 
@@ -60,6 +68,7 @@ final class Planner
         $this->left = $work;
         $this->chance = new Randomizer(new Mt19937(self::SEED));
         $this->moves = new Moves($question, $this->board(...));
+        $this->sketch = new Sketch($question, $goal);
     }
 
     /**
@@ -103,6 +112,9 @@ final class Planner
         }
         // Once more for the best of them.
         $this->round($this->best->links ?? [], self::ROUNDING / (count($beginnings) + 1));
+        for ($i = 0; $i < self::SKETCHES; $i++) {
+            $this->sketch(self::SKETCHING / self::SKETCHES);
+        }
         [$here, $figures] = [$this->best, $this->bestFigures];
         while ($here !== null && $this->left > 0) {
             [$here, $figures] = $this->climb($here, $figures);
@@ -133,6 +145,28 @@ final class Planner
         $choices = array_slice($this->bound->choices, intdiv(count($this->bound->choices), 4));
         for ($tries = 0; $choices !== [] && $this->left > $until && $tries < self::ROUNDED; $tries++) {
             $state = Start::rounded($this->board($links), $choices, $this->chance);
+            if ($state !== null) {
+                $this->better($state, $this->bestFigures);
+            }
+        }
+    }
+
+    /**
+     * On from the best so far by estimate alone, as far as a part of the work goes; what looks best then is reckoned.
+     *
+     * @param  float  $part  of all work
+     */
+    private function sketch(float $part): void
+    {
+        // At one host, rules and the bound find as good a cabling for less.
+        if ($this->best === null || count($this->question->hosts) < 2 || Cabling::open($this->question) === []) {
+            return;
+        }
+        $work = (int) ($this->work * $part);
+        $this->left -= $work;
+        $steps = intdiv($work, max(1, count($this->question->cards)));
+        foreach ($this->sketch->from($this->best, $steps, $this->chance) as $sketched) {
+            $state = Start::ordered($this->board($sketched->links), $sketched->slots, $sketched->ways);
             if ($state !== null) {
                 $this->better($state, $this->bestFigures);
             }
@@ -182,6 +216,7 @@ final class Planner
             $isLate = match ($move[0]) {
                 'turn', 'place' => isset($late[$state->order[(int) $move[1]]]),
                 'change' => isset($late[(int) $move[1]]) || isset($late[(int) $move[2]]),
+                'bring' => isset($late[(int) $move[1]]),
                 default => isset($late[$move[1]]),
             };
             $groups[$isLate || $move[0] === 'port' ? 0 : 1][] = $move;

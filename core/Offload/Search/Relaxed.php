@@ -51,7 +51,7 @@ final readonly class Relaxed
             $question->drives,
         );
         $easier = new Question(
-            [new Host($host->name, [...$host->controllers, new Controller(self::ALL, $all)], $ports, $host->hash)],
+            [$host->with([...$host->controllers, new Controller(self::ALL, $all)], $ports)],
             $question->readers,
             $drives,
             $question->cards,

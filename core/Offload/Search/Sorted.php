@@ -19,7 +19,7 @@ final readonly class Sorted
     {
         $hosts = self::byName(
             array_map(
-                fn (Host $host): Host => new Host($host->name, $host->controllers, self::byName($host->ports), $host->hash),
+                fn (Host $host): Host => $host->with($host->controllers, self::byName($host->ports)),
                 $question->hosts,
             ),
         );

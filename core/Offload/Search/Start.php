@@ -33,8 +33,7 @@ final readonly class Start
      */
     public static function rounded(Board $board, array $choices, Randomizer $chance): ?State
     {
-        $own = new OwnTimes($board->network);
-        $slots = $ways = $stays = $starts = $until = [];
+        $slots = $ways = [];
         foreach (array_keys($board->slots) as $card) {
             [$slot, $scheme, $drives] = $choices[$chance->getInt(0, count($choices) - 1)][$card];
             $way = [$scheme, $drives];
@@ -49,7 +48,23 @@ final readonly class Start
                 return null;
             }
             [$slots[$card], $ways[$card]] = [$slot, $way];
-            $stays[$card] = $own->stay($card, $slot, $scheme, $drives);
+        }
+
+        return self::ordered($board, $slots, $ways);
+    }
+
+    /**
+     * Of what is decided for each card, the longest first in each slot.
+     *
+     * @param  array<int, int>  $slots
+     * @param  array<int, array{Scheme, list<int>}>  $ways
+     */
+    public static function ordered(Board $board, array $slots, array $ways): ?State
+    {
+        $own = new OwnTimes($board->network);
+        $stays = $starts = $until = [];
+        foreach ($slots as $card => $slot) {
+            $stays[$card] = $own->stay($card, $slot, ...$ways[$card]);
         }
         arsort($stays);
         foreach ($stays as $card => $stay) {

@@ -1,6 +1,6 @@
 import { megabytes } from '../format';
 import { useWidth } from '../parts/useWidth';
-import type { FlowProps } from '../types/generated/props';
+import type { FlowProps, RestsOnProps } from '../types/generated/props';
 
 const ROW = 46;
 const TOP = 16;
@@ -28,7 +28,16 @@ function once(entries: readonly [string, string][]): [string, string][] {
 }
 
 /** From cards over readers and hosts to drives: a band is as wide as it is fast. */
-export function PlanMap({ flows, pinch }: { flows: readonly FlowProps[]; pinch: string }) {
+export function PlanMap({
+    flows,
+    pinch,
+    rests,
+}: {
+    flows: readonly FlowProps[];
+    pinch: string;
+    /** Rates that it rests on: the origin of each is one hover away. */
+    rests: readonly RestsOnProps[];
+}) {
     const [ref, width] = useWidth<HTMLDivElement>(660);
     const of = (kind: string) => flows.filter((flow) => flow.kind === kind);
     const [cards, readers, drives] = [of('card'), of('reader'), of('drive')];
@@ -54,6 +63,11 @@ export function PlanMap({ flows, pinch }: { flows: readonly FlowProps[]; pinch: 
         ),
     ] as const;
     const words = flows.map((flow) => `${flow.from} to ${flow.to} ${megabytes(flow.rate)} MB/s`).join('; ');
+    const origin = (thing: string) =>
+        rests
+            .filter((one) => one.thing === thing)
+            .map((one) => `${one.name} ${one.rate}, ${one.origin}: ${one.how}`)
+            .join('\n');
     const y = (place: 0 | 1 | 2 | 3, name: string) => stops[place].get(name)?.y ?? TOP;
     return (
         <div ref={ref}>
@@ -66,6 +80,8 @@ export function PlanMap({ flows, pinch }: { flows: readonly FlowProps[]; pinch: 
                         wide={(WIDEST * flow.rate) / most}
                         fill="var(--tarn)"
                         rate={isNarrow ? '' : megabytes(flow.rate)}
+                        isPinch={flow.isPinch}
+                        origin={origin(flow.from)}
                     />
                 ))}
                 {readers.map((flow) => (
@@ -76,6 +92,8 @@ export function PlanMap({ flows, pinch }: { flows: readonly FlowProps[]; pinch: 
                         wide={(WIDEST * flow.rate) / most}
                         fill="var(--tarn)"
                         rate=""
+                        isPinch={flow.isPinch}
+                        origin={origin(flow.from)}
                     />
                 ))}
                 {drives.map((flow) => (
@@ -86,6 +104,8 @@ export function PlanMap({ flows, pinch }: { flows: readonly FlowProps[]; pinch: 
                         wide={(WIDEST * flow.rate) / most}
                         fill="var(--pencil)"
                         rate={isNarrow ? '' : megabytes(flow.rate)}
+                        isPinch={flow.isPinch}
+                        origin={origin(flow.to)}
                         atEnd
                     />
                 ))}
@@ -112,6 +132,8 @@ function Band({
     wide,
     fill,
     rate,
+    isPinch,
+    origin,
     atEnd = false,
 }: {
     from: readonly [number, number];
@@ -119,19 +141,28 @@ function Band({
     wide: number;
     fill: string;
     rate: string;
+    /** Whether what is busiest lies here. */
+    isPinch: boolean;
+    /** Where its rates are from. */
+    origin: string;
     /** Whether its speed stands where it ends. */
     atEnd?: boolean;
 }) {
     const half = Math.max(0.8, wide / 2);
     const bend = (x0 + x1) / 2;
     const curve = (y: number, x: number, to: number) => `C${bend} ${y} ${bend} ${to} ${x} ${to}`;
+    const y = (y0 + y1) / 2;
     return (
         <g>
+            {origin === '' ? null : <title>{origin}</title>}
             <path
                 d={`M${x0} ${y0 - half}${curve(y0 - half, x1, y1 - half)}V${y1 + half}${curve(y1 + half, x0, y0 + half)}Z`}
                 fill={fill}
                 opacity=".45"
             />
+            {isPinch ? (
+                <path d={`M${bend} ${y - half - 2}l-6 -9h12ZM${bend} ${y + half + 2}l-6 9h12Z`} fill="var(--rust)" />
+            ) : null}
             {rate === '' ? null : (
                 <text
                     className="figure"

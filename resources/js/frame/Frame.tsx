@@ -2,9 +2,9 @@ import { Link, router, usePage } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
 import { Button as AriaButton } from 'react-aria-components';
 import { useTheme } from '../theme/useTheme';
-import { Tray } from '../tray/Tray';
+import { Tray, type Ticking } from '../tray/Tray';
 import { NotAllowed, Who } from './Who';
-import type { FrameProps, TagProps, WhoProps } from '../types/generated/props';
+import type { FrameProps, PlanPageProps, TagProps, WhoProps } from '../types/generated/props';
 import { Finder } from './Finder';
 import { FrameLook } from './FrameLook';
 import { HouseMenu } from './HouseMenu';
@@ -91,7 +91,7 @@ function Around({ shown, children }: { shown: FrameProps; children: ReactNode })
                 </div>
             </header>
             <NotAllowed says={page.props.errors['may']} />
-            <Tray tags={tray} selected={tag} stage={stage} />
+            <Tray tags={tray} selected={tag} stage={stage} ticking={ticking(page.component, page.props)} />
             {children}
             <KeySheet
                 open={sheet}
@@ -111,6 +111,25 @@ function Around({ shown, children }: { shown: FrameProps; children: ReactNode })
             />
         </FrameLook>
     );
+}
+
+/** While the whole offload is planned, cards are ticked in the tray, and not opened. */
+function ticking(component: string, props: SharedPage): Ticking | null {
+    if (component !== 'Plan') {
+        return null;
+    }
+    const { ticked, rules } = props as unknown as PlanPageProps;
+    return {
+        ticked,
+        onTick: (cards) => {
+            // Nothing at all is said as one card without a tag.
+            router.get(
+                '/offload',
+                { ...rules, cards: cards.length === 0 ? [''] : [...cards].sort() },
+                { preserveState: true, preserveScroll: true },
+            );
+        },
+    };
 }
 
 function StationWords({ frame }: { frame: FrameProps }) {

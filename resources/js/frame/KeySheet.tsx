@@ -80,6 +80,7 @@ const KEYS: [string, string][] = [
     ['m', 'the main action of the page'],
     ['space', 'a lap, while a stopwatch is open'],
     ['a – e', 'the answer, while a card is inspected'],
+    ['a – f', 'another plan, while an offload is planned'],
     [', .', 'the question before, the one after'],
     ['?', 'this sheet'],
     ['Ctrl/⌘ K', 'find any card or page'],

@@ -10,14 +10,14 @@ import { Fields } from './Fields';
 
 /** That the card carries footage, and that it was cleared: acts of their own, with name and time, that no old page undoes. */
 export function FootageSheet({ tag, footage, person }: { tag: string; footage: FootageProps; person: string }) {
-    const form = useForm({ footage: '', by: person, why: '' });
+    const form = useForm({ footage: '', files: '', by: person, why: '' });
     const field = formField(form);
     const send = (act: 'footage' | 'clear') => {
         form.post(`/cards/${tag}/${act}`, {
             preserveScroll: true,
             preserveState: true,
             onSuccess: () => {
-                form.reset('footage', 'why');
+                form.reset('footage', 'files', 'why');
             },
         });
     };
@@ -29,6 +29,7 @@ export function FootageSheet({ tag, footage, person }: { tag: string; footage: F
         >
             <Fields>
                 <TextField {...field('footage')} label="Footage on the card" placeholder="48 GB" figures />
+                <TextField {...field('files')} label="Files, if counted" placeholder="212" figures />
                 <NameField {...field('by')} name="footage-by" label="Your name" />
                 <div style={{ alignSelf: 'end' }}>
                     <Button

@@ -1,21 +1,24 @@
 import { Head, Link, router } from '@inertiajs/react';
 import { useState } from 'react';
 import { Form } from 'react-aria-components';
-import { PlanMap } from '../charts/PlanMap';
-import { clock, Runbook } from '../charts/Runbook';
+import { clock } from '../charts/Runbook';
 import { percent } from '../format';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
-import { Ticks } from '../parts/choices';
 import { SelectField, TextField } from '../parts/fields';
 import { Nothing } from '../parts/Nothing';
 import { Sheet, Title } from '../parts/Sheet';
+import { useAsk } from '../parts/useAsk';
+import { BetterPlan } from '../plan/BetterPlan';
+import { KeepPlan } from '../plan/KeepPlan';
 import { OtherPlans } from '../plan/OtherPlans';
 import { PlainList } from '../plan/PlainList';
-import { PlanCards } from '../plan/PlanCards';
+import { copies, hands, PlanPictures } from '../plan/PlanPictures';
+import { PluggedIn } from '../plan/PluggedIn';
+import { RestsOn } from '../plan/RestsOn';
 import { WhatHelps } from '../plan/WhatHelps';
-import type { PlanPageProps } from '../types/generated/props';
+import type { BesidePlanProps, PlanPageProps, RangeProps } from '../types/generated/props';
 
 const GOALS = [
     { key: 'safe', label: 'all safe soonest' },
@@ -33,47 +36,31 @@ const SCHEMES = [
     { key: 'fan-out', label: 'fan-out', detail: 'all copies at once' },
     { key: 'relay', label: 'relay', detail: 'drive to drive' },
 ];
+const PREVIEWS = [
+    { key: '0', label: 'off' },
+    { key: '1', label: 'built while importing' },
+];
 
 /** The whole offload of an evening: when all is safe, who goes where, and what hands do when. */
 export default function Plan(props: PlanPageProps) {
-    return <Surface key={JSON.stringify([props.rules, props.cards.map((card) => card.tag)])} {...props} />;
+    return <Surface key={JSON.stringify([props.rules, props.ticked])} {...props} />;
 }
 
-function Surface({
-    amount,
-    done,
-    free,
-    hands,
-    bound,
-    cards,
-    cabled,
-    lanes,
-    flows,
-    loads,
-    others,
-    leftOut,
-    assumed,
-    choices,
-    rules,
-}: PlanPageProps) {
-    const [ticked, setTicked] = useState<readonly string[]>(() => cards.map((card) => card.tag));
-    const [asked, setAsked] = useState(rules);
-    const ask = (change: Partial<typeof rules> = {}, longer = false) => {
-        router.get(
-            '/offload',
-            { ...asked, ...change, cards: [...ticked], ...(longer ? { longer: 1 } : {}) },
-            { preserveScroll: true },
-        );
+function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, person }: PlanPageProps) {
+    const [typed, setTyped] = useState(rules);
+    const asked = { ...rules, cards: ticked };
+    const ask = (change: Partial<typeof rules>, longer = false) => {
+        router.get('/offload', { ...asked, ...change, ...(longer ? { longer: 1 } : {}) }, { preserveScroll: true });
     };
     const field = (name: keyof typeof rules) => ({
         name,
-        value: asked[name],
+        value: typed[name],
         onChange: (value: string) => {
-            setAsked({ ...asked, [name]: value });
+            setTyped({ ...typed, [name]: value });
         },
     });
-    const pinch = loads[0];
-    const count = cards.length;
+    const count = plan.cards.length;
+    const beside = useAsk('/offload/beside', count === 0 ? null : asked, 0) as BesidePlanProps | null;
     return (
         <>
             <Head title="The whole offload" />
@@ -83,100 +70,75 @@ function Surface({
                         <h1>
                             {count === 0
                                 ? 'Nothing to bring home'
-                                : `Offload ${count} ${count === 1 ? 'card' : 'cards'}, ${copies(rules.copies, rules.verify)}`}
+                                : `Offload ${count} ${count === 1 ? 'card' : 'cards'}, ${copies(plan)}`}
                         </h1>
                         {count === 0 ? (
-                            <p>No card that can be planned carries footage.</p>
+                            <p>No card that is ticked can be planned.</p>
                         ) : (
                             <p>
-                                {amount} · {rules.verify === 'none' ? 'all copied' : 'all safe'} after{' '}
-                                <b>{clock(done)}</b> · cards free after {clock(free)} · hands needed {times(hands)}
+                                {plan.amount} · {plan.readsBack ? 'all safe' : 'all copied'} after{' '}
+                                <b>{clock(plan.done)}</b> · cards free after {clock(plan.free)} · {hands(plan.hands)}
                             </p>
                         )}
                     </div>
-                    <Button
-                        quiet
-                        data-main=""
-                        detail="searches two seconds"
-                        onPress={() => {
-                            ask({}, true);
-                        }}
-                    >
-                        Look for a better plan
-                    </Button>
+                    {count === 0 ? null : (
+                        <BetterPlan
+                            shown={plan}
+                            goal={rules.goal}
+                            asked={isLong ? null : asked}
+                            onTake={() => {
+                                ask({}, true);
+                            }}
+                        />
+                    )}
                 </Title>
                 {count === 0 ? (
                     <Nothing>
-                        Mark how much footage is on a card at <Link href="/intake">Intake</Link>, then plan it here.
+                        Tick cards in the tray. A card is planned once its footage is marked at{' '}
+                        <Link href="/intake">Intake</Link>.
                     </Nothing>
                 ) : (
                     <>
-                        <Sheet
-                            title="Reach map"
-                            caption="width is speed, in MB/s, while copying"
-                            aside={
-                                pinch === undefined ? null : (
-                                    <>
-                                        pinch: <strong style={{ color: 'var(--rust)' }}>{pinch.name}</strong>, full{' '}
-                                        {percent(pinch.share)} of the time
-                                    </>
-                                )
-                            }
-                        >
-                            <PlanMap flows={flows} pinch={pinch?.name ?? ''} />
-                        </Sheet>
-                        <Sheet
-                            title="Runbook"
-                            caption="minutes and seconds from the start"
-                            aside={`no plan is done before ${clock(bound)}`}
-                        >
-                            <Runbook lanes={lanes} done={done} free={free} />
-                        </Sheet>
-                        <PlanCards cards={cards} />
+                        <PlanPictures plan={plan} rests={rests} />
+                        <RestsOn rests={rests} />
                         <p style={{ marginTop: 10 }}>
-                            <a href={`/offload/runbook.pdf?${query(rules, cards)}`}>Print the runbook (PDF)</a>
+                            <a href={`/offload/runbook.pdf?${address(asked)}`}>Print the runbook (PDF)</a> ·{' '}
+                            <a href={`/offload/calendar.ics?${address(asked)}`}>
+                                Alarms for a calendar, from now (ICS)
+                            </a>
                         </p>
-                        <details>
-                            <summary>The runbook as a list of times</summary>
-                            <PlainList>
-                                {lanes
-                                    .flatMap((lane) => lane.bars)
-                                    .sort((one, other) => one.from - other.from || one.until - other.until)
-                                    .map((bar, i) => (
-                                        <li key={i}>
-                                            <span className="figures">{clock(bar.from)}</span> to{' '}
-                                            <span className="figures">{clock(bar.until)}</span>: {bar.words}
-                                        </li>
-                                    ))}
-                            </PlainList>
-                        </details>
                     </>
                 )}
-                <Sheet title="What comes home, and how">
+                <Sheet title="How it comes home" caption="which cards: tick them in the tray">
                     <Form
                         onSubmit={(event) => {
                             event.preventDefault();
-                            ask();
+                            ask(typed);
                         }}
                     >
-                        {choices.length === 0 ? (
-                            <Nothing>No card carries footage.</Nothing>
-                        ) : (
-                            <Ticks label="Cards" value={ticked} onChange={setTicked} choices={choices} />
-                        )}
-                        <Fields style={{ marginTop: 10 }}>
+                        <Fields>
                             <SelectField {...field('goal')} label="Goal" choices={GOALS} />
                             <SelectField {...field('copies')} label="Copies" choices={COPIES} />
                             <SelectField {...field('verify')} label="Verify" choices={VERIFY} />
                             <SelectField {...field('scheme')} label="Scheme" choices={SCHEMES} />
                             <TextField {...field('hands')} label="Pairs of hands" figures />
                             <TextField {...field('swap')} label="Seconds for a swap" figures />
+                            {isTimed ? (
+                                <SelectField {...field('previews')} label="Previews" choices={PREVIEWS} />
+                            ) : null}
                             <div style={{ alignSelf: 'end' }}>
                                 <Button type="submit">Plan again</Button>
                             </div>
                         </Fields>
                     </Form>
+                    {isTimed ? null : (
+                        <p>
+                            Does your import build previews? Time one, and enter it with its host in the{' '}
+                            <Link href="/kit">kit</Link>.
+                        </p>
+                    )}
                 </Sheet>
+                {count === 0 ? null : <KeepPlan asked={asked} person={person} saved={saved} />}
                 {leftOut.length === 0 ? null : (
                     <Sheet title="Left out">
                         <PlainList>
@@ -188,41 +150,29 @@ function Surface({
                 )}
             </main>
             <MarginLook>
-                <h2 style={{ fontSize: 22 }}>{count === 0 ? 'Plan' : clock(done)}</h2>
-                <h3>Plug in like this</h3>
-                <PlainList>
-                    {cabled.map((one) => (
-                        <li key={one.thing}>
-                            <b>{one.thing}</b> {one.name} → {one.port}
-                        </li>
-                    ))}
-                </PlainList>
-                <h3>Other goals</h3>
-                <OtherPlans
-                    others={others}
-                    onTake={(goal) => {
-                        ask({ goal });
-                    }}
-                />
-                {count === 0 ? null : <WhatHelps asked={{ ...rules, cards: cards.map((card) => card.tag) }} />}
-                {loads.length === 0 ? null : (
+                <h2 style={{ fontSize: 22 }}>{count === 0 ? 'Plan' : clock(plan.done)}</h2>
+                {count === 0 ? null : <Sure done={beside?.done ?? null} draws={beside?.draws ?? 0} />}
+                <PluggedIn cabled={plan.cabled} />
+                {beside === null ? null : (
+                    <>
+                        <h3>Other plans</h3>
+                        <OtherPlans
+                            others={beside.others}
+                            onTake={({ goal, scheme }) => {
+                                ask({ goal, scheme });
+                            }}
+                        />
+                    </>
+                )}
+                {count === 0 ? null : <WhatHelps asked={asked} />}
+                {plan.loads.length === 0 ? null : (
                     <>
                         <h3>Busiest</h3>
                         <PlainList>
-                            {loads.map((load) => (
+                            {plan.loads.map((load) => (
                                 <li key={load.name}>
                                     {load.name}: full {percent(load.share)} of the time
                                 </li>
-                            ))}
-                        </PlainList>
-                    </>
-                )}
-                {assumed.length === 0 ? null : (
-                    <>
-                        <h3>What it rests on</h3>
-                        <PlainList>
-                            {assumed.map((sentence) => (
-                                <li key={sentence}>{sentence}</li>
                             ))}
                         </PlainList>
                     </>
@@ -238,18 +188,28 @@ function Surface({
     );
 }
 
-function query(rules: PlanPageProps['rules'], cards: PlanPageProps['cards']): string {
+/** The train is caught by the late end. */
+function Sure({ done, draws }: { done: RangeProps | null; draws: number }) {
+    return (
+        <p role="status">
+            {done === null ? (
+                'Working out how sure that is…'
+            ) : (
+                <>
+                    In 8 of 10 cases between <b>{clock(done.early)}</b> and <b>{clock(done.late)}</b>.{' '}
+                    <small>
+                        From {draws} reckonings, with rates as far off as they may be. For a train, count on the later
+                        one.
+                    </small>
+                </>
+            )}
+        </p>
+    );
+}
+
+function address({ cards, ...rules }: PlanPageProps['rules'] & { cards: string[] }): string {
     return new URLSearchParams([
         ...Object.entries(rules),
-        ...cards.map((card): [string, string] => ['cards[]', card.tag]),
+        ...cards.map((card): [string, string] => ['cards[]', card]),
     ]).toString();
-}
-
-function copies(count: string, verify: string): string {
-    const verified = verify === 'none' ? '' : 'verified ';
-    return count === '1' ? `one ${verified}copy each` : `${count === '2' ? 'two' : 'three'} ${verified}copies each`;
-}
-
-function times(count: number): string {
-    return count === 1 ? 'once' : count === 2 ? 'twice' : `${count} times`;
 }

@@ -1,5 +1,6 @@
 import styled from 'styled-components';
 import { clock } from '../charts/Runbook';
+import { useSurfaceKeys } from '../frame/useKeys';
 import { Ruled } from '../parts/Sheet';
 import type { OtherPlanProps } from '../types/generated/props';
 
@@ -19,27 +20,46 @@ const Others = styled(Ruled)`
     }
 `;
 
-/** A plan for each goal, side by side in figures; one press takes another. */
-export function OtherPlans({ others, onTake }: { others: readonly OtherPlanProps[]; onTake: (goal: string) => void }) {
+const LETTERS = 'abcdefgh';
+
+/** Plans that differ in kind, side by side in figures; one press, or a letter, takes another. */
+export function OtherPlans({
+    others,
+    onTake,
+}: {
+    others: readonly OtherPlanProps[];
+    onTake: (plan: OtherPlanProps) => void;
+}) {
+    useSurfaceKeys(
+        Object.fromEntries(
+            others.map((plan, i): [string, () => void] => [
+                LETTERS.charAt(i),
+                () => {
+                    onTake(plan);
+                },
+            ]),
+        ),
+    );
     return (
-        <Others aria-label="Plans for other goals">
+        <Others aria-label="Other plans">
             <thead>
                 <tr>
-                    <th>Goal</th>
+                    <th>Plan</th>
                     <th className="n">Done</th>
                     <th className="n">Free</th>
                     <th className="n">Hands</th>
                 </tr>
             </thead>
             <tbody>
-                {others.map((plan) => (
-                    <tr key={plan.goal} {...(plan.isShown ? { 'data-shown': '' } : {})}>
+                {others.map((plan, i) => (
+                    <tr key={`${plan.goal} ${plan.scheme}`} {...(plan.isShown ? { 'data-shown': '' } : {})}>
                         <td>
+                            <kbd>{LETTERS.charAt(i)}</kbd>{' '}
                             <button
                                 type="button"
                                 aria-pressed={plan.isShown}
                                 onClick={() => {
-                                    onTake(plan.goal);
+                                    onTake(plan);
                                 }}
                             >
                                 {plan.words}

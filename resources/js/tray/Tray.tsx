@@ -90,6 +90,19 @@ const Tag = styled(ListBoxItem)`
         font-weight: 600;
         font-size: 12.5px;
     }
+    .tick {
+        display: inline-block;
+        width: 12px;
+        height: 12px;
+        margin-right: 8px;
+        border: 1.5px solid var(--ink);
+        vertical-align: -2px;
+    }
+    &[data-selected] .tick {
+        background: var(--rust);
+        border-color: var(--rust);
+        box-shadow: inset 0 0 0 2px var(--sheet);
+    }
     .line {
         font-stretch: 72%;
         font-size: 12.5px;
@@ -150,14 +163,31 @@ function useScrollTo(list: RefObject<HTMLDivElement | null>, index: number) {
     }, [list, index]);
 }
 
+/** Cards are ticked instead of opened. */
+export interface Ticking {
+    ticked: readonly string[];
+    onTick: (cards: readonly string[]) => void;
+}
+
 /** Every card as a tag. It stays put while everything else changes. */
-export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; selected: string | null; stage: string }) {
+export function Tray({
+    tags,
+    selected,
+    stage,
+    ticking,
+}: {
+    tags: readonly TagProps[];
+    selected: string | null;
+    stage: string;
+    ticking: Ticking | null;
+}) {
     const [search, setSearch] = useState('');
     const [only, setOnly] = useState('all');
     const words = search.toLowerCase().split(/\s+/).filter(Boolean);
     const shown = tags.filter(
         (tag) =>
-            (only === 'all' || tag.verdict === 'Unproven') &&
+            (only !== 'open' || tag.verdict === 'Unproven') &&
+            (only !== 'ticked' || ticking === null || ticking.ticked.includes(tag.tag)) &&
             words.every((word) => `${tag.tag} ${tag.line} ${tag.verdict}`.toLowerCase().includes(word)),
     );
     const list = useRef<HTMLDivElement>(null);
@@ -184,6 +214,7 @@ export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; sel
             >
                 <ToggleButton id="all">All {tags.length}</ToggleButton>
                 <ToggleButton id="open">Unproven {open}</ToggleButton>
+                {ticking === null ? null : <ToggleButton id="ticked">Ticked {ticking.ticked.length}</ToggleButton>}
             </ToggleButtonGroup>
             {shown.length === 0 ? (
                 <Empty>
@@ -195,13 +226,20 @@ export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; sel
                 <Virtualizer layout={ListLayout} layoutOptions={{ rowSize: ROW }}>
                     <ListBox
                         ref={list}
-                        aria-label="Cards"
+                        aria-label={ticking === null ? 'Cards' : 'Cards of the plan'}
                         className="tags"
                         items={shown.map((tag) => ({ ...tag, id: tag.tag }))}
-                        selectionMode="single"
-                        selectionBehavior="replace"
-                        selectedKeys={selected === null ? [] : [selected]}
+                        selectionMode={ticking === null ? 'single' : 'multiple'}
+                        selectionBehavior={ticking === null ? 'replace' : 'toggle'}
+                        selectedKeys={ticking === null ? (selected === null ? [] : [selected]) : ticking.ticked}
                         onSelectionChange={(keys) => {
+                            if (ticking !== null) {
+                                // Those that the search hides stay as they are.
+                                const hidden = ticking.ticked.filter((one) => !shown.some((tag) => tag.tag === one));
+                                const here = keys === 'all' ? shown.map((tag) => tag.tag) : [...keys].map(String);
+                                ticking.onTick([...hidden, ...here]);
+                                return;
+                            }
                             const key = keys === 'all' ? undefined : [...keys][0];
                             if (key !== undefined && key !== selected) {
                                 router.visit(`/${stage}/${String(key)}`, { preserveState: true, preserveScroll: true });
@@ -217,7 +255,10 @@ export function Tray({ tags, selected, stage }: { tags: readonly TagProps[]; sel
                                 ].join(', ')}
                             >
                                 <div>
-                                    <span className="code">{tag.tag}</span>
+                                    <span className="code">
+                                        {ticking === null ? null : <span className="tick" aria-hidden="true" />}
+                                        {tag.tag}
+                                    </span>
                                     <span>
                                         <VerdictMark kind={tag.verdict} />
                                         {tag.overruled === null ? null : (

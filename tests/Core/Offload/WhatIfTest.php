@@ -8,6 +8,7 @@ use InvalidArgumentException;
 use PHPUnit\Framework\TestCase;
 use Tally\Offload\Change;
 use Tally\Offload\Plan;
+use Tally\Offload\Proposal;
 use Tally\Offload\Question\Drive;
 use Tally\Offload\Question\Goal;
 use Tally\Offload\Question\Host;
@@ -43,7 +44,7 @@ final class WhatIfTest extends TestCase
     {
         $saved = [];
         foreach (WhatIf::of(Plan::of($question), 0.05) as $one) {
-            $saved[trim("{$one->change->value} {$one->of}")] = $one->saves;
+            $saved[implode(' + ', array_map(fn (Proposal $one): string => $one->key(), $one->proposals))] = $one->saves;
         }
 
         return $saved;
@@ -79,7 +80,7 @@ final class WhatIfTest extends TestCase
             foreach ($found as $one) {
                 self::assertGreaterThanOrEqual(5.0, $one->saves);
                 self::assertEqualsWithDelta($plan->course->done, $one->done + $one->saves, 1e-6);
-                self::assertNotSame('', $one->change->words($one->of));
+                self::assertNotSame('', $one->words());
             }
         }
         self::assertFalse(Change::NoReadBack->isBought());

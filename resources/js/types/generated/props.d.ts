@@ -681,21 +681,15 @@ export interface PeoplePageProps {
 }
 
 export interface PlanPageProps {
-    amount: string;
-    done: number;
-    free: number;
-    hands: number;
-    bound: number;
-    cards: PlannedCardProps[];
-    cabled: CabledProps[];
-    lanes: LaneProps[];
-    flows: FlowProps[];
-    loads: LoadProps[];
-    others: OtherPlanProps[];
+    plan: PlanPictureProps;
+    ticked: string[];
     leftOut: string[];
-    assumed: string[];
-    choices: ChoiceProps[];
+    rests: RestsOnProps[];
+    isTimed: boolean;
+    isLong: boolean;
+    saved: SavedPlanProps[];
     rules: PlanRulesProps;
+    person: string;
 }
 
 export interface PricesPageProps {
@@ -724,6 +718,19 @@ export interface RunPageProps {
     run: RunSheetProps;
     person: string;
     margin: MarginProps;
+}
+
+export interface SavedPlanPageProps {
+    id: number;
+    name: string;
+    made: string;
+    goal: string;
+    plan: PlanPictureProps;
+    range: RangeProps;
+    today: number;
+    changed: ChangedRateProps[];
+    rests: RestsOnProps[];
+    outcome: OutcomeProps;
 }
 
 export interface SignInPageProps {
@@ -782,10 +789,30 @@ export interface BarProps {
     until: number;
 }
 
+export interface BesidePlanProps {
+    draws: number;
+    done: RangeProps;
+    free: RangeProps;
+    others: OtherPlanProps[];
+}
+
 export interface CabledProps {
     thing: string;
     name: string;
     port: string;
+}
+
+export interface ChangedRateProps {
+    name: string;
+    then: string;
+    now: string;
+    how: string;
+}
+
+export interface FiguresProps {
+    done: number;
+    free: number;
+    hands: number;
 }
 
 export interface FlowProps {
@@ -794,6 +821,7 @@ export interface FlowProps {
     to: string;
     detail: string;
     rate: number;
+    isPinch: boolean;
 }
 
 export interface LaneProps {
@@ -804,16 +832,41 @@ export interface LaneProps {
 export interface LoadProps {
     name: string;
     share: number;
+    kind: string;
 }
 
 export interface OtherPlanProps {
-    goal: string;
     words: string;
+    goal: string;
+    scheme: string;
     done: number;
     free: number;
     hands: number;
-    scheme: string;
     isShown: boolean;
+}
+
+export interface OutcomeProps {
+    begun: string;
+    free: string;
+    done: string;
+    note: string;
+    took: number | null;
+    words: string | null;
+}
+
+export interface PlanPictureProps {
+    amount: string;
+    copies: number;
+    readsBack: boolean;
+    done: number;
+    free: number;
+    hands: number;
+    bound: number;
+    cards: PlannedCardProps[];
+    cabled: CabledProps[];
+    lanes: LaneProps[];
+    flows: FlowProps[];
+    loads: LoadProps[];
 }
 
 export interface PlanRulesProps {
@@ -823,6 +876,7 @@ export interface PlanRulesProps {
     scheme: string;
     hands: string;
     swap: string;
+    previews: string;
 }
 
 export interface PlannedCardProps {
@@ -835,6 +889,29 @@ export interface PlannedCardProps {
     in: number;
     free: number;
     clear: number | null;
+}
+
+export interface RangeProps {
+    early: number;
+    middle: number;
+    late: number;
+}
+
+export interface RestsOnProps {
+    name: string;
+    rate: string;
+    origin: string;
+    how: string;
+    range: string;
+    thing: string;
+}
+
+export interface SavedPlanProps {
+    id: number;
+    name: string;
+    on: string;
+    done: number;
+    took: number | null;
 }
 
 export interface WhatIfProps {

@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Pages\House;
+namespace App\Pages\Offload;
 
 use App\Props\Plan\FlowProps;
+use Tally\Offload\Load;
 use Tally\Offload\Plan;
 use Tally\Offload\Reckon\FlowKind;
+use Tally\Offload\Reckon\Part;
+use Tally\Offload\Reckon\PartKind;
 use Tally\Offload\Reckon\Stretch;
 use Tally\Quantity\Bytes;
 
@@ -33,11 +36,14 @@ final readonly class PlanFlows
             }
         }
         $flows = [];
+        $pinch = self::pinch($plan);
         foreach ($cards as $tag => [$reader, $stretches]) {
-            $flows[] = new FlowProps('card', $tag, $reader, Bytes::of((int) $amounts[$tag])->decimal(), self::rate($stretches));
+            $amount = Bytes::of((int) $amounts[$tag])->decimal();
+            $flows[] = new FlowProps('card', $tag, $reader, $amount, self::rate($stretches), $tag === $pinch);
         }
         foreach ($readers as $reader => $stretches) {
-            $flows[] = new FlowProps('reader', $reader, $hosts[$reader], $plan->decision->links[$reader] ?? '', self::rate($stretches));
+            $port = $plan->decision->links[$reader] ?? '';
+            $flows[] = new FlowProps('reader', $reader, $hosts[$reader], $port, self::rate($stretches), $reader === $pinch);
         }
         ksort($drives);
         foreach ($drives as $drive => $stretches) {
@@ -48,10 +54,33 @@ final readonly class PlanFlows
                 $plan->question->drives[$drive]->name,
                 Bytes::of((int) $written[$drive])->decimal(),
                 self::rate($stretches),
+                $plan->question->drives[$drive]->name === $pinch,
             );
         }
 
         return $flows;
+    }
+
+    /** The card, reader or drive that is busiest, or whose port is; empty where it is none of them. */
+    private static function pinch(Plan $plan): string
+    {
+        $part = (Load::of($plan)[0] ?? null)?->part;
+
+        return match ($part?->kind) {
+            PartKind::Card => $plan->question->cards[$part->at]->tag,
+            PartKind::Drive => $plan->question->drives[$part->at]->name,
+            PartKind::Lane, PartKind::Uplink => $plan->question->readers[$part->at]->name,
+            PartKind::Port => (string) array_search(self::port($plan, $part), $plan->decision->links, true),
+            default => '',
+        };
+    }
+
+    /** “host port” */
+    private static function port(Plan $plan, Part $part): string
+    {
+        $host = $plan->question->hosts[$part->at];
+
+        return "{$host->name} {$host->ports[(int) $part->in]->name}";
     }
 
     /**

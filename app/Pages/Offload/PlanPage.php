@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Offload;
+
+use App\Models\Kit\Host;
+use App\Models\Offload\SavedPlan;
+use App\Offload\BooksQuestion;
+use App\Props\Page\PlanPageProps;
+use App\Props\Plan\PlanRulesProps;
+use App\Props\Plan\SavedPlanProps;
+use App\Props\Plan\WhatIfProps;
+use Tally\Offload\LeftOut;
+use Tally\Offload\Plan;
+use Tally\Offload\Question\LadenCard;
+use Tally\Offload\WhatIf;
+use Tally\Offload\WorthIt;
+
+/** The whole offload: when all is safe, who goes where, and a runbook. */
+final readonly class PlanPage
+{
+    private const SAVED = 8;
+
+    public static function of(Plan $plan, BooksQuestion $asked, bool $buildsPreviews, bool $isLong, ?string $person): PlanPageProps
+    {
+        $rules = $plan->question->rules;
+        $ticked = [
+            ...array_map(fn (LadenCard $card): string => $card->tag, $asked->question->cards),
+            ...array_map(fn (LeftOut $one): string => $one->tag, $asked->leftOut),
+        ];
+        sort($ticked);
+
+        return new PlanPageProps(
+            plan: PlanPicture::of($plan),
+            ticked: $ticked,
+            leftOut: array_map(fn (LeftOut $one): string => $one->sentence, [...$asked->leftOut, ...$plan->leftOut]),
+            rests: PlanRests::of($plan, $asked->rates),
+            isTimed: Host::query()->whereNotNull('preview_files')->exists(),
+            isLong: $isLong,
+            saved: self::saved(),
+            rules: new PlanRulesProps(
+                $plan->goal->value,
+                (string) $rules->copies,
+                $rules->verify->value,
+                $rules->scheme->value ?? 'any',
+                (string) $rules->hands,
+                (string) $rules->swap,
+                $buildsPreviews ? '1' : '0',
+            ),
+            person: $person ?? '',
+        );
+    }
+
+    public static function whatIf(WhatIf $one, WorthIt $worth): WhatIfProps
+    {
+        $months = $worth->months();
+        $isAsked = $one->isBought() && $worth->price > 0;
+
+        return new WhatIfProps(
+            $one->words(),
+            $one->saves,
+            $one->isBought(),
+            match (true) {
+                ! $isAsked => null,
+                $months === null => 'It never pays: it saves nothing that is worth money.',
+                default => sprintf(
+                    'Saves %.0f minutes a month, worth %.0f: paid after %.1f months.',
+                    $worth->minutes(),
+                    $worth->money(),
+                    $months,
+                ),
+            },
+        );
+    }
+
+    /** @return list<SavedPlanProps> */
+    private static function saved(): array
+    {
+        return array_values(
+            SavedPlan::query()
+                ->orderByDesc('id')
+                ->limit(self::SAVED)
+                ->get(['id', 'name', 'created_at', 'done', 'begun_at', 'done_at'])
+                ->map(
+                    fn (SavedPlan $saved): SavedPlanProps => new SavedPlanProps(
+                        $saved->id,
+                        $saved->name,
+                        $saved->created_at->format('j M'),
+                        $saved->done,
+                        $saved->took(),
+                    ),
+                )
+                ->all(),
+        );
+    }
+}

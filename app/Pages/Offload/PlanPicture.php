@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Offload;
+
+use App\Models\Cards\Card;
+use App\Models\Kit\Drive;
+use App\Models\Kit\Reader;
+use App\Props\Plan\CabledProps;
+use App\Props\Plan\LoadProps;
+use App\Props\Plan\PlannedCardProps;
+use App\Props\Plan\PlanPictureProps;
+use Tally\Offload\Load;
+use Tally\Offload\Plan;
+use Tally\Offload\Question\LadenCard;
+use Tally\Quantity\Bytes;
+
+/** What a plan looks like, wherever it is shown. */
+final readonly class PlanPicture
+{
+    private const LOADS = 5;
+
+    public static function of(Plan $plan): PlanPictureProps
+    {
+        $bytes = array_sum(array_map(fn (LadenCard $card): float => $card->bytes, $plan->question->cards));
+
+        return new PlanPictureProps(
+            amount: Bytes::of((int) $bytes)->decimal(),
+            copies: $plan->question->rules->copies,
+            readsBack: $plan->question->rules->readsBack(),
+            done: $plan->course->done,
+            free: $plan->course->allFree(),
+            hands: $plan->course->hands,
+            bound: $plan->bound,
+            cards: self::cards($plan),
+            cabled: self::cabled($plan),
+            lanes: PlanLanes::of($plan),
+            flows: PlanFlows::of($plan),
+            loads: self::loads($plan),
+        );
+    }
+
+    /** @return list<PlannedCardProps> in the order in which hands serve them */
+    private static function cards(Plan $plan): array
+    {
+        $tags = array_map(fn ($card): string => $card->tag, $plan->decision->cards);
+        $lines = Card::query()->whereIn('tag', $tags)->pluck('line', 'tag')->all();
+        $bytes = [];
+        foreach ($plan->question->cards as $card) {
+            $bytes[$card->tag] = (int) $card->bytes;
+        }
+        $cards = [];
+        foreach ($plan->decision->cards as $at => $card) {
+            $line = $lines[$card->tag] ?? '';
+            $cards[] = new PlannedCardProps(
+                $card->tag,
+                is_string($line) ? $line : '',
+                Bytes::of($bytes[$card->tag] ?? 0)->decimal(),
+                $card->slot,
+                $card->drives,
+                $card->scheme->value,
+                $plan->course->in[$at] ?? 0.0,
+                $plan->course->free[$at] ?? 0.0,
+                $plan->course->clear[$at] ?? null,
+            );
+        }
+
+        return $cards;
+    }
+
+    /** @return list<CabledProps> of what the plan uses */
+    private static function cabled(Plan $plan): array
+    {
+        $names = [
+            ...Reader::query()->pluck('name', 'tag')->all(),
+            ...Drive::query()->pluck('name', 'tag')->all(),
+        ];
+        $cabled = [];
+        foreach ($plan->plugged() as $thing => $port) {
+            $name = $names[$thing] ?? '';
+            $cabled[] = new CabledProps($thing, is_string($name) ? $name : '', $port);
+        }
+
+        return $cabled;
+    }
+
+    /** @return list<LoadProps> */
+    private static function loads(Plan $plan): array
+    {
+        return array_map(
+            fn (Load $load): LoadProps => new LoadProps($load->name, $load->share, $load->part->kind->name),
+            array_slice($plan->decision->cards === [] ? [] : Load::of($plan), 0, self::LOADS),
+        );
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Offload;
+
+use App\Models\Offload\SavedPlan;
+use App\Offload\PlanBook;
+use App\Props\Page\SavedPlanPageProps;
+use App\Props\Plan\ChangedRateProps;
+use App\Props\Plan\OutcomeProps;
+use Illuminate\Support\Carbon;
+use Tally\Offload\Basis\HowSure;
+use Tally\Offload\Basis\KnownRate;
+use Tally\Quantity\Span;
+
+/** A plan that was kept: as it was, with the rates of now, and as it went. */
+final readonly class SavedPlanPage
+{
+    private const INPUT = 'Y-m-d\TH:i';
+
+    /** Nearer than this it came as planned. */
+    private const AS_PLANNED = 0.03;
+
+    public static function of(SavedPlan $saved): SavedPlanPageProps
+    {
+        $plan = $saved->plan();
+        $rates = $saved->knownRates();
+        $sure = HowSure::of($plan, $rates);
+        $changed = PlanBook::changed($saved, $plan);
+
+        return new SavedPlanPageProps(
+            id: $saved->id,
+            name: $saved->name,
+            made: "made {$saved->created_at->format('j M Y, H:i')} by {$saved->recorded_by}",
+            goal: $saved->goal->words(),
+            plan: PlanPicture::of($plan),
+            range: PlanBeside::range($sure->done),
+            today: PlanBook::today($plan, $changed)->course->done,
+            changed: array_map(
+                fn (array $pair): ChangedRateProps => self::changed(...$pair),
+                $changed,
+            ),
+            rests: PlanRests::of($plan, $rates),
+            outcome: self::outcome($saved, $sure),
+        );
+    }
+
+    private static function changed(KnownRate $then, KnownRate $now): ChangedRateProps
+    {
+        return new ChangedRateProps(
+            $then->name(),
+            PlanRests::print($then->of, $then->rate),
+            PlanRests::print($now->of, $now->rate),
+            "{$now->origin->words()}: {$now->how}",
+        );
+    }
+
+    private static function outcome(SavedPlan $saved, HowSure $sure): OutcomeProps
+    {
+        $input = fn (?Carbon $time): string => $time === null ? '' : $time->format(self::INPUT);
+        $took = $saved->took();
+
+        return new OutcomeProps(
+            $input($saved->begun_at),
+            $input($saved->free_at),
+            $input($saved->done_at),
+            $saved->note ?? '',
+            $took,
+            $took === null ? null : self::words($saved->done, $took, $sure),
+        );
+    }
+
+    private static function words(float $planned, float $took, HowSure $sure): string
+    {
+        $off = Span::seconds(abs($took - $planned))->print();
+        [$early, , $late] = $sure->done;
+
+        return match (true) {
+            abs($took / max(1e-9, $planned) - 1) <= self::AS_PLANNED => 'It came as planned.',
+            $took > $late => "{$off} later than planned, and later than nine of ten such plans: look for what held it up.",
+            $took > $planned => "{$off} later than planned, within what its rates allow.",
+            $took < $early => "{$off} sooner than planned, and sooner than nine of ten such plans: were all copies read back?",
+            default => "{$off} sooner than planned, within what its rates allow.",
+        };
+    }
+}

@@ -1,0 +1,137 @@
+import { Head, Link, router, useForm } from '@inertiajs/react';
+import { Form } from 'react-aria-components';
+import { clock } from '../charts/Runbook';
+import { Caution, MarginLook } from '../frame/Margin';
+import { Fields } from '../intake/Fields';
+import { Button } from '../parts/Button';
+import { TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
+import { Nothing } from '../parts/Nothing';
+import { Ruled, Sheet, Title } from '../parts/Sheet';
+import { copies, hands, PlanPictures } from '../plan/PlanPictures';
+import { PluggedIn } from '../plan/PluggedIn';
+import { RestsOn } from '../plan/RestsOn';
+import type { SavedPlanPageProps } from '../types/generated/props';
+
+/** A plan that was kept: as it was made, with the rates of now, and as it went. */
+export default function SavedPlan({
+    id,
+    name,
+    made,
+    goal,
+    plan,
+    range,
+    today,
+    changed,
+    rests,
+    outcome,
+}: SavedPlanPageProps) {
+    const form = useForm({ begun: outcome.begun, free: outcome.free, done: outcome.done, note: outcome.note });
+    const field = formField(form);
+    return (
+        <>
+            <Head title={name} />
+            <main>
+                <Title>
+                    <div>
+                        <h1>{name}</h1>
+                        <p>
+                            {made} · {goal} · {plan.cards.length} {plan.cards.length === 1 ? 'card' : 'cards'},{' '}
+                            {copies(plan)} · {plan.amount} · {plan.readsBack ? 'all safe' : 'all copied'} after{' '}
+                            <b>{clock(plan.done)}</b> · {hands(plan.hands)}
+                        </p>
+                    </div>
+                </Title>
+                <Sheet
+                    title="What came of it"
+                    {...(outcome.took === null ? {} : { aside: `took ${clock(outcome.took)}` })}
+                >
+                    {outcome.words === null ? (
+                        <Nothing>Nobody has said yet. Write down when it was begun, and when all was safe.</Nothing>
+                    ) : (
+                        <p>
+                            Planned {clock(plan.done)}, took {clock(outcome.took ?? 0)}. <b>{outcome.words}</b>
+                        </p>
+                    )}
+                    <Form
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            form.put(`/offload/plans/${id}`, { preserveScroll: true });
+                        }}
+                    >
+                        <Fields>
+                            <TextField {...field('begun')} label="Begun at" placeholder="2026-11-27 21:58" figures />
+                            <TextField {...field('free')} label="Cards free at" figures />
+                            <TextField {...field('done')} label="All safe at" figures />
+                            <div className="half">
+                                <TextField {...field('note')} label="What held it up, if anything" />
+                            </div>
+                            <div style={{ alignSelf: 'end' }}>
+                                <Button type="submit">Keep what came of it</Button>
+                            </div>
+                        </Fields>
+                    </Form>
+                </Sheet>
+                <PlanPictures plan={plan} rests={rests} />
+                <RestsOn rests={rests} />
+                <p style={{ marginTop: 10 }}>
+                    <a href={`/offload/plans/${id}/runbook.pdf`}>Print the runbook (PDF)</a> ·{' '}
+                    <a href={`/offload/plans/${id}/calendar.ics`}>
+                        Alarms for a calendar, from {outcome.begun === '' ? 'now' : 'its beginning'} (ICS)
+                    </a>
+                </p>
+                <Sheet title="With the rates of today" aside={`all safe after ${clock(today)}`}>
+                    {changed.length === 0 ? (
+                        <Nothing>No rate has changed since: it would go as it was planned.</Nothing>
+                    ) : (
+                        <Ruled aria-label="Rates that have changed">
+                            <thead>
+                                <tr>
+                                    <th>What</th>
+                                    <th className="n">Then</th>
+                                    <th className="n">Now</th>
+                                    <th>How it is known</th>
+                                </tr>
+                            </thead>
+                            <tbody>
+                                {changed.map((one) => (
+                                    <tr key={one.name}>
+                                        <td>{one.name}</td>
+                                        <td className="n">{one.then}</td>
+                                        <td className="n">{one.now}</td>
+                                        <td>{one.how}</td>
+                                    </tr>
+                                ))}
+                            </tbody>
+                        </Ruled>
+                    )}
+                </Sheet>
+            </main>
+            <MarginLook>
+                <h2 style={{ fontSize: 22 }}>{clock(plan.done)}</h2>
+                <p>
+                    In 8 of 10 cases between <b>{clock(range.early)}</b> and <b>{clock(range.late)}</b>, with the rates
+                    of its day.
+                </p>
+                <PluggedIn cabled={plan.cabled} />
+                <p>
+                    <Link href="/offload">Plan the next offload</Link>
+                </p>
+                <Button
+                    quiet
+                    onPress={() => {
+                        router.delete(`/offload/plans/${id}`);
+                    }}
+                >
+                    Delete this plan
+                </Button>
+                <Caution
+                    caution={{
+                        lead: 'Clear no card yet.',
+                        rest: 'Each may be formatted only after two copies of it, on two drives, have been read back.',
+                    }}
+                />
+            </MarginLook>
+        </>
+    );
+}

@@ -1,0 +1,39 @@
+import { clock } from '../charts/Runbook';
+import { Button } from '../parts/Button';
+import { useAsk } from '../parts/useAsk';
+import type { FiguresProps } from '../types/generated/props';
+
+/** A first plan is shown at once; meanwhile a longer search goes on, and offers what it finds. */
+export function BetterPlan({
+    shown,
+    goal,
+    asked,
+    onTake,
+}: {
+    shown: FiguresProps;
+    goal: string;
+    /** null where the plan that is shown is the longer search’s own. */
+    asked: object | null;
+    onTake: () => void;
+}) {
+    const found = useAsk('/offload/better', asked, 300) as FiguresProps | null;
+    if (asked === null) {
+        return <p role="status">searched for two seconds</p>;
+    }
+    if (found === null) {
+        return <p role="status">looking for a better plan…</p>;
+    }
+    const figure = (plan: FiguresProps) => (goal === 'hands' ? plan.hands : goal === 'free' ? plan.free : plan.done);
+    const isBetter = goal === 'hands' ? figure(found) < figure(shown) : figure(found) < figure(shown) - 1;
+    return isBetter ? (
+        <Button
+            data-main=""
+            detail={goal === 'hands' ? `hands needed ${found.hands} times` : `${clock(figure(found))}, found meanwhile`}
+            onPress={onTake}
+        >
+            Take the better plan
+        </Button>
+    ) : (
+        <p role="status">no better one in two seconds</p>
+    );
+}
