@@ -47,14 +47,10 @@ final class KitGear
     private function __construct(bool $withPreviews)
     {
         $hubs = Hub::query()->whereNotNull('port_id')->with('ports')->orderBy('tag')->get()->toBase()->keyBy('port_id');
-        $this->hosts = array_values(
-            KitHost::query()
-                ->with('ports')
-                ->orderBy('name')
-                ->get()
-                ->map(fn (KitHost $host): Host => $this->host($host, $hubs, $withPreviews))
-                ->all(),
-        );
+        $hosts = KitHost::query()->with('ports')->orderBy('name')->get();
+        $timed = array_filter($hosts->map(fn (KitHost $host): ?float => $host->previews())->all(), fn (?float $one): bool => $one !== null);
+        $slowest = $withPreviews && $timed !== [] ? min($timed) : null;
+        $this->hosts = array_values($hosts->map(fn (KitHost $host): Host => $this->host($host, $hubs, $slowest))->all());
         $readers = KitReader::query()->with(['slots', 'cable'])->orderBy('tag')->get();
         $this->readers = array_values($readers->map($this->reader(...))->all());
         $drives = KitDrive::query()->with('host')->orderBy('tag')->get();
@@ -70,8 +66,9 @@ final class KitGear
      * Ports of a hub are ports of the host, behind the hub's own link; the port that the hub sits in takes nothing else.
      *
      * @param  Collection<int, Hub>  $hubs  by the port they sit in
+     * @param  float|null  $slowest  files a second with previews of the slowest host that was timed; null where none are built
      */
-    private function host(KitHost $host, Collection $hubs, bool $withPreviews): Host
+    private function host(KitHost $host, Collection $hubs, ?float $slowest): Host
     {
         $ports = $controllers = $most = [];
         foreach ($host->ports as $port) {
@@ -99,13 +96,23 @@ final class KitGear
                 $ceiling,
             );
         }
-        $previews = $withPreviews ? $host->previews() : null;
-        if ($previews !== null) {
-            $how = "{$host->preview_files} files timed, {$host->preview_how}";
-            $this->measured(RateOf::Previews, $host->name, '', $previews, $how);
-        }
 
-        return new Host($host->name, $controllers, $ports, previews: $previews ?? INF);
+        return new Host($host->name, $controllers, $ports, previews: $slowest === null ? INF : $this->previews($host, $slowest));
+    }
+
+    /** @param  float  $slowest  files a second of the slowest host that was timed: one that was not is taken to be no faster */
+    private function previews(KitHost $host, float $slowest): float
+    {
+        $previews = $host->previews();
+        if ($previews !== null) {
+            $this->measured(RateOf::Previews, $host->name, '', $previews, "{$host->preview_files} files timed, {$host->preview_how}");
+
+            return $previews;
+        }
+        $how = 'not timed: taken to be as slow as the slowest host that was';
+        $this->rates[] = new KnownRate(RateOf::Previews, $host->name, '', $slowest, CeilingOrigin::Practice, $how, $slowest, $slowest);
+
+        return $slowest;
     }
 
     /**

@@ -221,24 +221,3 @@ test('by keyboard: a verdict is overruled in writing, both are seen, and it is t
     await margin.getByRole('button', { name: 'Use the derived verdict' }).click();
     await expect(note).toHaveCount(0);
 });
-
-test('the whole offload is planned, by key and by pointer, and planned again by other rules', async ({ page }) => {
-    await page.goto('/offload');
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Offload \d+ cards, two verified copies each/);
-    await expect(page.getByRole('img', { name: /Runbook.*hands: put .+ into/ })).toBeVisible();
-    await expect(page.getByRole('img', { name: /Reach map.*Pinch/ })).toBeVisible();
-    await page.getByText('The runbook as a list of times').click();
-    await expect(page.getByText(/0:00 to 0:10: put /)).toBeVisible();
-    await page.getByRole('button', { name: 'Copies' }).click();
-    await page.getByRole('option', { name: '1', exact: true }).click();
-    await page.getByRole('button', { name: 'Plan again' }).click();
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/one verified copy each/);
-    await expect(page.getByRole('cell', { name: 'never' }).first()).toBeVisible();
-    await page.getByRole('button', { name: 'least hands', exact: true }).focus();
-    await page.keyboard.press('Enter');
-    await expect(page.getByRole('button', { name: 'least hands', exact: true })).toHaveAttribute(
-        'aria-pressed',
-        'true',
-    );
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/one verified copy each/);
-});

@@ -17,6 +17,7 @@ const VIEWS = [
     '/prove/QS-032',
     '/offload',
     '/offload?copies=1&goal=hands',
+    '/offload/plans/1',
     '/offload/QS-024',
     '/runs/1',
     '/prices',

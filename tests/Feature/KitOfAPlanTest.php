@@ -17,6 +17,7 @@ use Tally\Chain\HostLink;
 use Tally\Offload\Basis\KnownRate;
 use Tally\Offload\Basis\RateOf;
 use Tally\Offload\Question\Controller;
+use Tally\Offload\Question\Host as PlanHost;
 use Tally\Offload\Question\Port as PlanPort;
 use Tests\TestCase;
 
@@ -111,12 +112,17 @@ final class KitOfAPlanTest extends TestCase
             'link' => $port->link->value,
             'controller' => $port->controller,
         ])->all();
-        $sent = ['name' => $host->name, 'ports' => $ports, 'preview_files' => '300', 'preview_time' => '2:00', 'preview_how' => 'one import'];
+        $timed = ['preview_files' => '300', 'preview_time' => '2:00', 'preview_how' => 'one import'];
+        $sent = ['name' => $host->name, 'ports' => $ports, ...$timed];
         $key = (string) $host->id;
         $this->put("/kit/hosts/{$key}", [...$sent, 'state' => KitKind::Hosts->section()->form($key)?->state()])->assertSessionHasNoErrors();
-        $of = fn (KitGear $kit): float => array_values(array_filter($kit->hosts, fn ($one): bool => $one->name === $host->name))[0]->previews;
+        $named = function (KitGear $kit, string $name): PlanHost {
+            return array_values(array_filter($kit->hosts, fn ($one): bool => $one->name === $name))[0];
+        };
+        $of = fn (KitGear $kit): float => $named($kit, $host->name)->previews;
         self::assertSame(2.5, $of(KitGear::take(true)));
         self::assertSame(INF, $of(KitGear::take(false)));
+        self::assertSame(2.3, $named(KitGear::take(true), 'Archive desk')->previews, 'no faster than the slowest that was timed');
         self::assertSame(CeilingOrigin::Measurement, self::rate(KitGear::take(true), RateOf::Previews, $host->name)?->origin);
         foreach ([['preview_time' => ''], ['preview_files' => ''], ['preview_how' => ''], ['preview_files' => '2.5']] as $wrong) {
             $state = KitKind::Hosts->section()->form($key)?->state();
@@ -136,7 +142,8 @@ final class KitOfAPlanTest extends TestCase
             'ports',
             'Two ports have the same name. Tell them apart.',
         ];
-        yield 'no such port' => ['hubs', [...$hub, 'port_id' => '9999'], 'port_id', 'This port is no longer in the kit. Choose another one.'];
+        $sentence = 'This port is no longer in the kit. Choose another one.';
+        yield 'no such port' => ['hubs', [...$hub, 'port_id' => '9999'], 'port_id', $sentence];
         yield 'no such link' => ['hubs', [...$hub, 'uplink' => 'rope'], 'uplink', 'The link “rope” is not one of the list. Choose one.'];
         yield 'passes nothing' => [
             'adapters',

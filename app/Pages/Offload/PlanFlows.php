@@ -36,14 +36,14 @@ final readonly class PlanFlows
             }
         }
         $flows = [];
-        $pinch = self::pinch($plan);
+        $pinched = self::pinched($plan);
         foreach ($cards as $tag => [$reader, $stretches]) {
             $amount = Bytes::of((int) $amounts[$tag])->decimal();
-            $flows[] = new FlowProps('card', $tag, $reader, $amount, self::rate($stretches), $tag === $pinch);
+            $flows[] = new FlowProps('card', $tag, $reader, $amount, self::rate($stretches), isset($pinched[$tag]));
         }
         foreach ($readers as $reader => $stretches) {
             $port = $plan->decision->links[$reader] ?? '';
-            $flows[] = new FlowProps('reader', $reader, $hosts[$reader], $port, self::rate($stretches), $reader === $pinch);
+            $flows[] = new FlowProps('reader', $reader, $hosts[$reader], $port, self::rate($stretches), isset($pinched[$reader]));
         }
         ksort($drives);
         foreach ($drives as $drive => $stretches) {
@@ -54,33 +54,39 @@ final readonly class PlanFlows
                 $plan->question->drives[$drive]->name,
                 Bytes::of((int) $written[$drive])->decimal(),
                 self::rate($stretches),
-                $plan->question->drives[$drive]->name === $pinch,
+                isset($pinched[$plan->question->drives[$drive]->name]),
             );
         }
 
         return $flows;
     }
 
-    /** The card, reader or drive that is busiest, or whose port is; empty where it is none of them. */
-    private static function pinch(Plan $plan): string
+    /** @return array<string, true> the card, reader or drive that is busiest, or all that hang on the port or controller that is */
+    private static function pinched(Plan $plan): array
     {
         $part = (Load::of($plan)[0] ?? null)?->part;
 
         return match ($part?->kind) {
-            PartKind::Card => $plan->question->cards[$part->at]->tag,
-            PartKind::Drive => $plan->question->drives[$part->at]->name,
-            PartKind::Lane, PartKind::Uplink => $plan->question->readers[$part->at]->name,
-            PartKind::Port => (string) array_search(self::port($plan, $part), $plan->decision->links, true),
-            default => '',
+            PartKind::Card => [$plan->question->cards[$part->at]->tag => true],
+            PartKind::Drive => [$plan->question->drives[$part->at]->name => true],
+            PartKind::Lane, PartKind::Uplink => [$plan->question->readers[$part->at]->name => true],
+            PartKind::Port, PartKind::Controller => array_fill_keys(self::on($plan, $part), true),
+            default => [],
         };
     }
 
-    /** “host port” */
-    private static function port(Plan $plan, Part $part): string
+    /** @return list<string> readers and drives in that port, or in the ports of that controller */
+    private static function on(Plan $plan, Part $part): array
     {
         $host = $plan->question->hosts[$part->at];
+        $things = [];
+        foreach ($host->ports as $p => $port) {
+            if ($part->kind === PartKind::Port ? $p === $part->in : $port->controller === $part->in) {
+                array_push($things, ...array_keys($plan->plugged(), "{$host->name} {$port->name}", true));
+            }
+        }
 
-        return "{$host->name} {$host->ports[(int) $part->in]->name}";
+        return $things;
     }
 
     /**

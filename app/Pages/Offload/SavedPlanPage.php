@@ -17,7 +17,7 @@ use Tally\Quantity\Span;
 /** A plan that was kept: as it was, with the rates of now, and as it went. */
 final readonly class SavedPlanPage
 {
-    private const INPUT = 'Y-m-d\TH:i';
+    private const INPUT = 'Y-m-d H:i';
 
     /** Nearer than this it came as planned. */
     private const AS_PLANNED = 0.03;

@@ -8,7 +8,7 @@ namespace App\Props\Plan;
 final readonly class OutcomeProps
 {
     /**
-     * @param  string  $begun  as `2026-11-27T21:58`; empty while nobody has said
+     * @param  string  $begun  as `2026-11-27 21:58`; empty while nobody has said
      * @param  string  $free  the same
      * @param  string  $done  the same
      * @param  float|null  $took  seconds until all was safe

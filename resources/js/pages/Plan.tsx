@@ -1,6 +1,5 @@
-import { Head, Link, router } from '@inertiajs/react';
+import { Head, Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
-import { Form } from 'react-aria-components';
 import { clock } from '../charts/Runbook';
 import { percent } from '../format';
 import { Caution, MarginLook } from '../frame/Margin';
@@ -10,6 +9,7 @@ import { SelectField, TextField } from '../parts/fields';
 import { Nothing } from '../parts/Nothing';
 import { Sheet, Title } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
+import { ServerForm } from '../parts/ServerForm';
 import { BetterPlan } from '../plan/BetterPlan';
 import { KeepPlan } from '../plan/KeepPlan';
 import { OtherPlans } from '../plan/OtherPlans';
@@ -47,14 +47,17 @@ export default function Plan(props: PlanPageProps) {
 }
 
 function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, person }: PlanPageProps) {
+    const { errors } = usePage().props;
     const [typed, setTyped] = useState(rules);
-    const asked = { ...rules, cards: ticked };
+    const asked = { ...rules, cards: ticked, ...(isLong ? { longer: '1' } : {}) };
     const ask = (change: Partial<typeof rules>, longer = false) => {
-        router.get('/offload', { ...asked, ...change, ...(longer ? { longer: 1 } : {}) }, { preserveScroll: true });
+        const next = { ...rules, ...change, cards: ticked, ...(longer ? { longer: '1' } : {}) };
+        router.get('/offload', next, { preserveScroll: true, preserveState: 'errors' });
     };
     const field = (name: keyof typeof rules) => ({
         name,
         value: typed[name],
+        error: errors[name],
         onChange: (value: string) => {
             setTyped({ ...typed, [name]: value });
         },
@@ -110,7 +113,7 @@ function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, 
                     </>
                 )}
                 <Sheet title="How it comes home" caption="which cards: tick them in the tray">
-                    <Form
+                    <ServerForm
                         onSubmit={(event) => {
                             event.preventDefault();
                             ask(typed);
@@ -130,7 +133,7 @@ function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, 
                                 <Button type="submit">Plan again</Button>
                             </div>
                         </Fields>
-                    </Form>
+                    </ServerForm>
                     {isTimed ? null : (
                         <p>
                             Does your import build previews? Time one, and enter it with its host in the{' '}
@@ -151,7 +154,9 @@ function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, 
             </main>
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>{count === 0 ? 'Plan' : clock(plan.done)}</h2>
-                {count === 0 ? null : <Sure done={beside?.done ?? null} draws={beside?.draws ?? 0} />}
+                {count === 0 ? null : (
+                    <Sure planned={plan.done} done={beside?.done ?? null} draws={beside?.draws ?? 0} />
+                )}
                 <PluggedIn cabled={plan.cabled} />
                 {beside === null ? null : (
                     <>
@@ -189,7 +194,7 @@ function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, 
 }
 
 /** The train is caught by the late end. */
-function Sure({ done, draws }: { done: RangeProps | null; draws: number }) {
+function Sure({ planned, done, draws }: { planned: number; done: RangeProps | null; draws: number }) {
     return (
         <p role="status">
             {done === null ? (
@@ -198,8 +203,8 @@ function Sure({ done, draws }: { done: RangeProps | null; draws: number }) {
                 <>
                     In 8 of 10 cases between <b>{clock(done.early)}</b> and <b>{clock(done.late)}</b>.{' '}
                     <small>
-                        From {draws} reckonings, with rates as far off as they may be. For a train, count on the later
-                        one.
+                        {clock(planned)} is with every link at its best; these are from {draws} reckonings with rates as
+                        far off as they may be. For a train, count on the later one.
                     </small>
                 </>
             )}
@@ -207,9 +212,9 @@ function Sure({ done, draws }: { done: RangeProps | null; draws: number }) {
     );
 }
 
-function address({ cards, ...rules }: PlanPageProps['rules'] & { cards: string[] }): string {
+function address({ cards, ...rules }: { cards: string[] } & Record<string, string | string[]>): string {
     return new URLSearchParams([
-        ...Object.entries(rules),
+        ...Object.entries(rules).map(([name, value]): [string, string] => [name, String(value)]),
         ...cards.map((card): [string, string] => ['cards[]', card]),
     ]).toString();
 }

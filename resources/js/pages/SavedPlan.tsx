@@ -1,5 +1,4 @@
 import { Head, Link, router, useForm } from '@inertiajs/react';
-import { Form } from 'react-aria-components';
 import { clock } from '../charts/Runbook';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
@@ -8,6 +7,7 @@ import { TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { Nothing } from '../parts/Nothing';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
+import { ServerForm } from '../parts/ServerForm';
 import { copies, hands, PlanPictures } from '../plan/PlanPictures';
 import { PluggedIn } from '../plan/PluggedIn';
 import { RestsOn } from '../plan/RestsOn';
@@ -53,7 +53,7 @@ export default function SavedPlan({
                             Planned {clock(plan.done)}, took {clock(outcome.took ?? 0)}. <b>{outcome.words}</b>
                         </p>
                     )}
-                    <Form
+                    <ServerForm
                         onSubmit={(event) => {
                             event.preventDefault();
                             form.put(`/offload/plans/${id}`, { preserveScroll: true });
@@ -67,10 +67,10 @@ export default function SavedPlan({
                                 <TextField {...field('note')} label="What held it up, if anything" />
                             </div>
                             <div style={{ alignSelf: 'end' }}>
-                                <Button type="submit">Keep what came of it</Button>
+                                <Button type="submit">Save result</Button>
                             </div>
                         </Fields>
-                    </Form>
+                    </ServerForm>
                 </Sheet>
                 <PlanPictures plan={plan} rests={rests} />
                 <RestsOn rests={rests} />
@@ -78,7 +78,8 @@ export default function SavedPlan({
                     <a href={`/offload/plans/${id}/runbook.pdf`}>Print the runbook (PDF)</a> ·{' '}
                     <a href={`/offload/plans/${id}/calendar.ics`}>
                         Alarms for a calendar, from {outcome.begun === '' ? 'now' : 'its beginning'} (ICS)
-                    </a>
+                    </a>{' '}
+                    · <Link href="/offload">Plan the next offload</Link>
                 </p>
                 <Sheet title="With the rates of today" aside={`all safe after ${clock(today)}`}>
                     {changed.length === 0 ? (
@@ -114,9 +115,6 @@ export default function SavedPlan({
                     of its day.
                 </p>
                 <PluggedIn cabled={plan.cabled} />
-                <p>
-                    <Link href="/offload">Plan the next offload</Link>
-                </p>
                 <Button
                     quiet
                     onPress={() => {

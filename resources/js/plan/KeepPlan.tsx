@@ -1,5 +1,4 @@
 import { Link, useForm } from '@inertiajs/react';
-import { Form } from 'react-aria-components';
 import { clock } from '../charts/Runbook';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
@@ -8,6 +7,7 @@ import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { Nothing } from '../parts/Nothing';
 import { Ruled, Sheet } from '../parts/Sheet';
+import { ServerForm } from '../parts/ServerForm';
 import type { SavedPlanProps } from '../types/generated/props';
 
 /** Keeps the plan that is shown under a name, with the rates of today; and those that were kept. */
@@ -25,7 +25,7 @@ export function KeepPlan({
     const field = formField(form);
     return (
         <Sheet title="Saved plans" caption="kept with the rates of their day, to compare with what came of them">
-            <Form
+            <ServerForm
                 onSubmit={(event) => {
                     event.preventDefault();
                     form.transform((data) => ({ ...asked, ...data }));
@@ -43,7 +43,7 @@ export function KeepPlan({
                         </Button>
                     </div>
                 </Fields>
-            </Form>
+            </ServerForm>
             {saved.length === 0 ? (
                 <Nothing>No plan is saved yet. Give this one a name to keep it.</Nothing>
             ) : (

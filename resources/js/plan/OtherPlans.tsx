@@ -5,6 +5,15 @@ import { Ruled } from '../parts/Sheet';
 import type { OtherPlanProps } from '../types/generated/props';
 
 const Others = styled(Ruled)`
+    td:first-child {
+        white-space: nowrap;
+        font-size: 12px;
+        padding-right: 0;
+    }
+    kbd {
+        padding: 0 4px;
+        margin-right: 4px;
+    }
     button {
         border: 0;
         background: transparent;

@@ -1,0 +1,93 @@
+import { expect, test } from '@playwright/test';
+
+test('the whole offload is planned, by key and by pointer, and planned again by other rules', async ({ page }) => {
+    await page.goto('/offload');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Offload \d+ cards, two verified copies each/);
+    await expect(page.getByRole('img', { name: /Runbook.*hands: put .+ into/ })).toBeVisible();
+    await expect(page.getByRole('img', { name: /Reach map.*Pinch/ })).toBeVisible();
+    await page.getByText('The runbook as a list of times').click();
+    await expect(page.getByText(/0:00 to 0:10: put /)).toBeVisible();
+    await page.getByText(/What it rests on: \d+ rates/).click();
+    await expect(page.getByRole('table', { name: 'Rates that the plan rests on' })).toContainText('own measurement');
+    await page.getByRole('button', { name: 'Copies' }).click();
+    await page.getByRole('option', { name: '1', exact: true }).click();
+    await page.getByRole('button', { name: 'Plan again' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/one verified copy each/);
+    await expect(page.getByRole('cell', { name: 'never' }).first()).toBeVisible();
+    const least = page.getByRole('button', { name: 'least hands', exact: true });
+    await least.focus();
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/goal=hands/);
+    await expect(least).toHaveAttribute('aria-pressed', 'true');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/one verified copy each/);
+});
+
+test('cards are ticked in the tray, by pointer and by key, and another plan is taken with one key', async ({
+    page,
+}) => {
+    await page.goto('/offload');
+    const tray = page.getByRole('listbox', { name: 'Cards of the plan' });
+    const card = tray.getByRole('option', { name: /^QS-014/ });
+    await expect(card).toHaveAttribute('aria-selected', 'true');
+    await card.click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Offload 5 cards/);
+    await expect(card).toHaveAttribute('aria-selected', 'false');
+    await tray.getByRole('option', { name: /^QS-015/ }).focus();
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Offload 4 cards/);
+    // A card without footage is named, and what was ticked stays.
+    await tray.getByRole('option', { name: /^QS-032/ }).click();
+    await expect(page.getByText(/QS-032 has no footage marked on it/)).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Offload 4 cards/);
+    await expect(page.getByText(/In 8 of 10 cases between/)).toBeVisible();
+    await page.getByRole('heading', { level: 1 }).click();
+    await page.keyboard.press('e');
+    await expect(page).toHaveURL(/scheme=relay/);
+    await expect(page.getByRole('cell', { name: 'relay', exact: true })).toHaveCount(4);
+});
+
+test('a plan is saved, printed, and compared with what came of it', async ({ page }) => {
+    await page.goto('/offload');
+    await page.getByRole('button', { name: 'Save this plan' }).click();
+    await expect(page.getByText(/The name is empty/)).toBeVisible();
+    await page.getByLabel('Name of the plan').fill('Harbour, evening');
+    await page.getByRole('button', { name: 'Save this plan' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Harbour, evening');
+    await expect(page.getByText(/No rate has changed since/)).toBeVisible();
+
+    await page.getByLabel('Begun at').fill('2026-11-27 21:58');
+    await page.getByLabel('All safe at').fill('2026-11-27 20:00');
+    await page.getByRole('button', { name: 'Save result' }).click();
+    await expect(page.getByText(/It cannot have been safe before it was begun/)).toBeVisible();
+    await page.getByLabel('All safe at').fill('2026-11-27 23:58');
+    await page.getByRole('button', { name: 'Save result' }).click();
+    await expect(page.getByText(/took 2:00:00\. .*later than planned/)).toBeVisible();
+
+    const address = page.url();
+    const pdf = await page.request.get(`${address}/runbook.pdf`);
+    expect((await pdf.body()).subarray(0, 4).toString()).toBe('%PDF');
+    const link = await page.getByRole('link', { name: /Alarms for a calendar/ }).getAttribute('href');
+    const calendar = await page.request.get(new URL(link ?? '', address).href);
+    expect(await calendar.text()).toContain('BEGIN:VALARM');
+
+    await page.getByRole('link', { name: 'Plan the next offload' }).click();
+    await expect(page.getByRole('table', { name: 'Saved plans' })).toContainText('2:00:00');
+    await page.getByRole('link', { name: 'Harbour, evening' }).click();
+    await page.getByRole('button', { name: 'Delete this plan' }).click();
+    await expect(page.getByRole('link', { name: 'Harbour, evening' })).toHaveCount(0);
+});
+
+test('previews that are the limit are said to be it', async ({ page }) => {
+    await page.goto('/intake/QS-022');
+    await page.getByLabel('Footage on the card').fill('41 GB');
+    await page.getByLabel('Files, if counted').fill('90000');
+    await page.getByRole('button', { name: 'Mark footage on it' }).click();
+    await expect(page.getByRole('table', { name: 'Footage history' })).toContainText('41 GB');
+    await page.goto('/offload?cards[]=QS-022&copies=1&verify=none');
+    await page.getByRole('button', { name: 'Previews' }).click();
+    await page.getByRole('option', { name: 'built while importing' }).click();
+    await page.getByRole('button', { name: 'Plan again' }).click();
+    await expect(page).toHaveURL(/previews=1/);
+    await expect(page.getByText('Previews are the limit:')).toBeVisible();
+    await expect(page.getByText(/No previews while importing: .+ sooner/)).toBeVisible();
+});
