@@ -42,8 +42,10 @@ final readonly class RunbookSheet
         $this->paper->line("{$safe} after {$this->time($course->done)}, cards free after {$this->time($course->allFree())}", 10.5, 'B');
         $this->paper->line('Times count from the first card. Begun at ____ : ____', 8.5);
         $this->paper->heading('Plug in');
+        $cables = PlanCables::byReader();
         foreach ($this->plan->plugged() as $thing => $port) {
-            $this->paper->line("\u{2610}  {$thing} into {$port}", 9.0, indent: 2.0);
+            $on = isset($cables[$thing]) ? " with cable {$cables[$thing]}" : '';
+            $this->paper->line("\u{2610}  {$thing}{$on} into {$port}", 9.0, indent: 2.0);
         }
         $this->paper->heading('By hand');
         foreach (array_merge(...$course->handsAtWork()) as $stretch) {

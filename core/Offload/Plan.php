@@ -37,35 +37,19 @@ final readonly class Plan
      */
     public static function of(Question $asked, Goal $goal = Goal::Safe, float $seconds = 0.15, ?Decision $known = null): self
     {
-        return self::each($asked, [$goal->value => $seconds], $known)[$goal->value];
-    }
-
-    /**
-     * A plan for each goal.
-     *
-     * @param  array<string, float>  $seconds  goal → that are spent on it
-     * @return array<string, self> goal → plan
-     */
-    public static function each(Question $asked, array $seconds, ?Decision $known = null): array
-    {
         $plannable = Plannable::of($asked);
         $question = $plannable->question;
         $sorted = Sorted::question($question);
         $bound = Bound::of($sorted);
-        $plans = [];
-        foreach ($seconds as $key => $most) {
-            $goal = Goal::from($key);
-            $work = (int) ($most * Planner::WORK_A_SECOND);
-            $state = $sorted->cards === [] ? null : Planner::best($sorted, $goal, $bound, $work, $known);
-            $decision = new Decision($question->links, []);
-            if ($state !== null) {
-                $board = new Board($sorted, $state->links);
-                $decision = Decision::of($board->network, self::whole($state->links), $board->placements($state));
-            }
-            $plans[$key] = self::decided($question, $goal, $decision, $bound->seconds, $plannable->leftOut);
+        $work = (int) ($seconds * Planner::WORK_A_SECOND);
+        $state = $sorted->cards === [] ? null : Planner::best($sorted, $goal, $bound, $work, $known);
+        $decision = new Decision($question->links, []);
+        if ($state !== null) {
+            $board = new Board($sorted, $state->links);
+            $decision = Decision::of($board->network, self::whole($state->links), $board->placements($state));
         }
 
-        return $plans;
+        return self::decided($question, $goal, $decision, $bound->seconds, $plannable->leftOut);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
 use App\Models\Cards\Card;
+use App\Models\Offload\SavedPlan;
 use App\Models\Runs\Run;
 use App\Runs\RunState;
 use Database\Seeders\DatabaseSeeder;
@@ -15,6 +16,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Tally\Label\Finding;
 use Tally\Label\Severity;
 use Tally\Measured\Chain;
+use Tally\Offload\Load;
+use Tally\Offload\PlacedCard;
 use Tally\Probe\SpeedPlan;
 use Tally\Quantity\Bytes;
 use Tally\Record\SizeParameters;
@@ -206,7 +209,7 @@ final class PagesTest extends TestCase
     public function test_the_demo_has_every_verdict_and_no_contradiction_on_its_honest_cards(): void
     {
         DB::table('slots')->delete();
-        foreach (['stations', 'ports', 'readers', 'cables', 'drives', 'cameras', 'hosts'] as $table) {
+        foreach (['stations', 'hubs', 'ports', 'readers', 'adapters', 'cables', 'drives', 'cameras', 'hosts'] as $table) {
             DB::table($table)->delete();
         }
         $this->seed(DatabaseSeeder::class);
@@ -228,6 +231,12 @@ final class PagesTest extends TestCase
         }
         self::assertGreaterThanOrEqual(24, Card::query()->count());
         self::assertSame(0, Run::query()->where('state', '!=', RunState::Done)->count());
+        // Five cards came home by relay, with a swap, and what held them up most has a name.
+        $plan = SavedPlan::query()->firstOrFail()->plan();
+        self::assertCount(5, $plan->decision->cards);
+        self::assertSame('relay', $plan->scheme());
+        self::assertContains(2, array_map(fn (PlacedCard $card): int => $card->order, $plan->decision->cards));
+        self::assertNotSame('', Load::of($plan)[0]->name);
     }
 
     public function test_the_demo_is_not_mixed_into_a_house_that_has_data(): void

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Cards\Card;
+use App\Models\Kit\Cable;
+use App\Models\Kit\Reader;
 use App\Props\Plan\PlanPictureProps;
 use Illuminate\Support\Facades\Artisan;
 use Inertia\Testing\AssertableInertia;
@@ -172,5 +174,10 @@ final class PlanPageTest extends TestCase
             self::assertStringContainsString($words, $text->getOutput());
         }
         self::assertSame(1, substr_count($text->getOutput(), "\f"));
+        // Which cable goes with a reader is in the kit.
+        Reader::query()->update(['cable_id' => Cable::query()->where('tag', 'K2')->firstOrFail()->id]);
+        file_put_contents($path, (string) $this->get('/offload/runbook.pdf?cards[]=T-1')->getContent());
+        $text->mustRun();
+        self::assertStringContainsString(' with cable K2 into ', $text->getOutput());
     }
 }

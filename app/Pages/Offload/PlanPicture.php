@@ -7,6 +7,7 @@ namespace App\Pages\Offload;
 use App\Models\Cards\Card;
 use App\Models\Kit\Drive;
 use App\Models\Kit\Reader;
+use App\Offload\PlanCables;
 use App\Props\Plan\CabledProps;
 use App\Props\Plan\LoadProps;
 use App\Props\Plan\PlannedCardProps;
@@ -72,10 +73,11 @@ final readonly class PlanPicture
     /** @return list<CabledProps> of what the plan uses */
     private static function cabled(Plan $plan): array
     {
-        $names = [
-            ...Reader::query()->pluck('name', 'tag')->all(),
-            ...Drive::query()->pluck('name', 'tag')->all(),
-        ];
+        $names = Drive::query()->pluck('name', 'tag')->all();
+        $cables = PlanCables::byReader();
+        foreach (Reader::query()->get(['tag', 'name']) as $reader) {
+            $names[$reader->tag] = $reader->name.(isset($cables[$reader->tag]) ? ", cable {$cables[$reader->tag]}" : '');
+        }
         $cabled = [];
         foreach ($plan->plugged() as $thing => $port) {
             $name = $names[$thing] ?? '';
