@@ -76,7 +76,7 @@ final readonly class Hosts implements KitSection
                 [
                     Field::text('name', 'What it is called', $host->name ?? '', 'cart tower'),
                     Field::figures('preview_files', 'Import with previews: files', (string) $host?->preview_files, '552'),
-                    Field::figures('preview_time', 'took', self::took($host?->preview_seconds), '4:00'),
+                    Field::figures('preview_time', 'It took', self::took($host?->preview_seconds), '4:00'),
                     Field::text('preview_how', 'Timed how', $host->preview_how ?? '', 'which card, which program, which day'),
                 ],
                 new KitPartsProps(

@@ -28,8 +28,11 @@ use Tally\Offload\Question\ReaderSlot;
 /** The kit of the house in the terms of a plan: every ceiling is the house's own measurement where there is one, else practice. */
 final class KitGear
 {
-    /** How far a figure that was measured once, or written down, may be off: house default, no source. */
+    /** How far a figure that was measured once may be off: house default, no source. */
     private const OFF = 0.05;
+
+    /** So much of what somebody says of a drive it gives at the least: house default, no source. */
+    private const CLAIMED = 0.85;
 
     /** @var list<Host> */
     public readonly array $hosts;
@@ -181,8 +184,8 @@ final class KitGear
 
     private function drive(KitDrive $drive): Drive
     {
-        $this->measured(RateOf::DriveWrite, $drive->tag, '', $drive->write->bytesPerSecond, 'as it stands in the kit');
-        $this->measured(RateOf::DriveRead, $drive->tag, '', $drive->read->bytesPerSecond, 'as it stands in the kit');
+        $this->claimed(RateOf::DriveWrite, $drive->tag, $drive->write->bytesPerSecond);
+        $this->claimed(RateOf::DriveRead, $drive->tag, $drive->read->bytesPerSecond);
         $link = $drive->asLink()->ceiling;
         if ($drive->host === null) {
             $this->ceiling(RateOf::DriveLink, $drive->tag, '', $link);
@@ -226,6 +229,12 @@ final class KitGear
         }
         $low = min($rate, $ceiling->least()->bytesPerSecond ?? $rate);
         $this->rates[] = new KnownRate($of, $thing, $in, $rate, $ceiling->origin, $ceiling->source, $low, $rate);
+    }
+
+    private function claimed(RateOf $of, string $thing, float $rate): void
+    {
+        $low = self::CLAIMED * $rate;
+        $this->rates[] = new KnownRate($of, $thing, '', $rate, CeilingOrigin::Claim, 'as it stands in the kit', $low, $rate);
     }
 
     private function measured(RateOf $of, string $thing, string $in, float $rate, string $how): void

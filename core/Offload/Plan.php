@@ -41,7 +41,9 @@ final readonly class Plan
         $question = $plannable->question;
         $sorted = Sorted::question($question);
         $bound = Bound::of($sorted);
-        $work = (int) ($seconds * Planner::WORK_A_SECOND);
+        // The bound is part of the time, but not of more than half of it.
+        $most = (int) ($seconds * Planner::WORK_A_SECOND);
+        $work = max($most - $bound->work, intdiv($most, 2));
         $state = $sorted->cards === [] ? null : Planner::best($sorted, $goal, $bound, $work, $known);
         $decision = new Decision($question->links, []);
         if ($state !== null) {

@@ -9,20 +9,25 @@ use App\Offload\BooksQuestion;
 use App\Offload\PlanBook;
 use Illuminate\Database\Seeder;
 use Tally\Offload\Plan;
+use Tally\Offload\Question\Drive;
 use Tally\Offload\Question\Goal;
+use Tally\Offload\Question\Question;
+use Tally\Offload\Question\Reader;
 use Tally\Offload\Question\Rules;
 use Tally\Offload\Question\Scheme;
 
-/** How five cards of the survey came home: by relay, with a swap. */
+/** How five cards of the survey came home with what was in the bag: by relay, with swaps in the one SD slot. */
 final class DemoPlans extends Seeder
 {
     private const CARDS = ['QS-014', 'QS-015', 'QS-022', 'QS-024', 'QS-027'];
+
+    private const BAG = ['R5', 'R6', 'D1', 'D3'];
 
     public function run(): void
     {
         $cards = Card::query()->whereIn('tag', self::CARDS)->orderBy('tag')->get()->toBase();
         $asked = BooksQuestion::of($cards, new Rules(scheme: Scheme::Relay));
-        $plan = Plan::of($asked->question, Goal::Safe, 0.5);
+        $plan = Plan::of(self::inTheBag($asked->question), Goal::Safe, 0.5);
         $saved = PlanBook::keep('Five cards of the survey, by relay', $plan, $asked, 'demo');
         $begun = now()->subDay()->setTime(21, 58);
         $saved->forceFill([
@@ -31,5 +36,17 @@ final class DemoPlans extends Seeder
             'done_at' => $begun->copy()->addSeconds((int) (1.09 * $saved->done)),
             'note' => 'the door was locked, one swap came late',
         ])->save();
+    }
+
+    private static function inTheBag(Question $question): Question
+    {
+        return new Question(
+            $question->hosts,
+            array_values(array_filter($question->readers, fn (Reader $reader): bool => in_array($reader->name, self::BAG, true))),
+            array_values(array_filter($question->drives, fn (Drive $drive): bool => in_array($drive->name, self::BAG, true))),
+            $question->cards,
+            [],
+            $question->rules,
+        );
     }
 }

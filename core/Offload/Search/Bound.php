@@ -22,8 +22,14 @@ final class Bound
 {
     private const ROUNDS = 240;
 
+    /** Choices that are weighed in the time in which a flow is looked at in a plan; see Course::$work. */
+    private const AS_MUCH = 4;
+
     /** Seconds; 0 where there is nothing to do, or it cannot be done at all. */
     public float $seconds = 0.0;
+
+    /** What it took, as much as the Planner counts its own. */
+    public int $work = 0;
 
     /**
      * What avoided most in each round: together they are near the best there would be if cards could be cut into pieces.
@@ -38,6 +44,7 @@ final class Bound
         $work = $question->cards === [] ? null : LeastWork::of(Relaxed::network($question));
         if ($work !== null) {
             $weighed = $question->rules->first + $bound->weighed($work);
+            $bound->work = intdiv(count($bound->choices) * $work->size(), self::AS_MUCH);
             $previews = $question->rules->first + self::previews($question);
             $bound->seconds = max($work->longestAlone(), $work->handsAlone(), $weighed, $previews);
         }

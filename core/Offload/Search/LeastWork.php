@@ -90,6 +90,12 @@ final class LeastWork
         return $work;
     }
 
+    /** How many choices are weighed in one round: what it takes. */
+    public function size(): int
+    {
+        return array_sum(array_map(count(...), $this->slots)) * count($this->network->question->rules->schemes());
+    }
+
     /** @return list<int> resources, and behind them the slots */
     public function things(): array
     {

@@ -33,13 +33,15 @@ final class Planner
 
     private const JOLTS = 3;
 
-    /** So much of the work goes into first decisions from the choices of the bound, and so many at the most. */
+    /** So much of the work goes into first decisions from the choices of the bound, less beside sketches; so many at the most. */
     private const ROUNDING = 0.4;
+
+    private const ROUNDING_TOO = 0.25;
 
     private const ROUNDED = 100;
 
     /** So much of the work goes into sketches, so many of them. A change in one takes as much work as there are cards. */
-    private const SKETCHING = 0.25;
+    private const SKETCHING = 0.4;
 
     private const SKETCHES = 2;
 
@@ -104,15 +106,18 @@ final class Planner
     private function search(): ?State
     {
         $beginnings = Cabling::beginnings($this->question);
+        // At one host, rules and the bound find as good a cabling for less.
+        $isSketched = count($this->question->hosts) > 1 && Cabling::open($this->question) !== [];
+        $rounding = ($isSketched ? self::ROUNDING_TOO : self::ROUNDING) / (count($beginnings) + 1);
         foreach ($beginnings as $links) {
             foreach (Start::states($this->board($links)) as $state) {
                 $this->better($state, $this->bestFigures);
             }
-            $this->round($links, self::ROUNDING / (count($beginnings) + 1));
+            $this->round($links, $rounding);
         }
         // Once more for the best of them.
-        $this->round($this->best->links ?? [], self::ROUNDING / (count($beginnings) + 1));
-        for ($i = 0; $i < self::SKETCHES; $i++) {
+        $this->round($this->best->links ?? [], $rounding);
+        for ($i = 0; $isSketched && $i < self::SKETCHES; $i++) {
             $this->sketch(self::SKETCHING / self::SKETCHES);
         }
         [$here, $figures] = [$this->best, $this->bestFigures];
@@ -158,8 +163,7 @@ final class Planner
      */
     private function sketch(float $part): void
     {
-        // At one host, rules and the bound find as good a cabling for less.
-        if ($this->best === null || count($this->question->hosts) < 2 || Cabling::open($this->question) === []) {
+        if ($this->best === null) {
             return;
         }
         $work = (int) ($this->work * $part);

@@ -157,6 +157,7 @@ function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, 
                 {count === 0 ? null : (
                     <Sure planned={plan.done} done={beside?.done ?? null} draws={beside?.draws ?? 0} />
                 )}
+                <Origins rests={rests} />
                 <PluggedIn cabled={plan.cabled} />
                 {beside === null ? null : (
                     <>
@@ -190,6 +191,20 @@ function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, 
                 />
             </MarginLook>
         </>
+    );
+}
+
+/** How much of it was measured here. */
+function Origins({ rests }: { rests: PlanPageProps['rests'] }) {
+    const count = (origin: string) => rests.filter((one) => one.origin === origin).length;
+    const parts = ['own measurement', 'practice', 'standard', 'claim']
+        .map((origin) => ({ origin, count: count(origin) }))
+        .filter((one) => one.count > 0)
+        .map((one) => `${one.count} ${one.origin}`);
+    return parts.length === 0 ? null : (
+        <p>
+            It rests on {rests.length} rates: {parts.join(', ')}.
+        </p>
     );
 }
 
