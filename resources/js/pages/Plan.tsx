@@ -63,7 +63,7 @@ function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, 
         },
     });
     const count = plan.cards.length;
-    const beside = useAsk('/offload/beside', count === 0 ? null : asked, 0) as BesidePlanProps | null;
+    const beside = useAsk('/offload/beside', count === 0 ? null : asked, 300) as BesidePlanProps | null;
     return (
         <>
             <Head title="The whole offload" />

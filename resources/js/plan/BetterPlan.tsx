@@ -3,6 +3,9 @@ import { Button } from '../parts/Button';
 import { useAsk } from '../parts/useAsk';
 import type { FiguresProps } from '../types/generated/props';
 
+/** A long search is begun only once nothing was changed for so long: one that was begun goes on, wanted or not. Milliseconds. */
+const QUIET = 1500;
+
 /** A first plan is shown at once; meanwhile a longer search goes on, and offers what it finds. */
 export function BetterPlan({
     shown,
@@ -16,7 +19,7 @@ export function BetterPlan({
     asked: object | null;
     onTake: () => void;
 }) {
-    const found = useAsk('/offload/better', asked, 300) as FiguresProps | null;
+    const found = useAsk('/offload/better', asked, QUIET) as FiguresProps | null;
     if (asked === null) {
         return <p role="status">searched for two seconds</p>;
     }

@@ -8,6 +8,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tally\Offload\Plan;
+use Tally\Offload\Question\Controller;
 use Tally\Offload\Question\Drive;
 use Tally\Offload\Question\Goal;
 use Tally\Offload\Question\Host;
@@ -25,6 +26,7 @@ use Tally\Offload\Search\Estimate;
 use Tally\Offload\Search\Sketch;
 use Tally\Offload\Search\Sorted;
 use Tally\Offload\Search\Start;
+use Tests\Support\EveryOffload;
 use Tests\Support\RandomOffload;
 
 /** Decisions weighed by estimate, and what is found that way where there are several hosts. */
@@ -83,6 +85,43 @@ final class SketchTest extends TestCase
             }
         }
         self::assertGreaterThan(20, $tried);
+    }
+
+    /** Two hosts with everything to be plugged in, against a search of everything. */
+    public function test_with_two_hosts_small_plans_are_within_a_hundredth_of_the_best(): void
+    {
+        for ($seed = 1; $seed <= 4; $seed++) {
+            $chance = new Randomizer(new Mt19937($seed));
+            $rate = fn (int $from, int $to): float => 1e6 * $chance->getInt($from, $to);
+            $host = fn (string $name): Host => new Host(
+                $name,
+                [new Controller('A', $rate(400, 2000))],
+                [new Port('p1', 'A', $rate(400, 1000)), new Port('p2', 'A', $rate(400, 1000))],
+            );
+            $question = new Question(
+                [$host('Cart'), $host('Desk')],
+                [
+                    new Reader('R1', [new ReaderSlot('slot', ['UHS-I' => 95e6, 'UHS-II' => 290e6])], [], 450e6),
+                    new Reader('R2', [new ReaderSlot('slot', ['UHS-I' => 150e6])], [], 450e6),
+                ],
+                [
+                    new Drive('D1', $rate(100, 900), $rate(300, 900), link: 1e9),
+                    new Drive('D2', $rate(100, 900), $rate(300, 900), isSpinning: true, link: 1e9),
+                    new Drive('D3', $rate(100, 900), $rate(300, 900), inside: $seed % 2 === 0 ? 'Cart' : 'Desk'),
+                ],
+                [
+                    new LadenCard('C1', 1e9 * $chance->getInt(10, 150), 200, $rate(70, 260), ['UHS-I', 'UHS-II']),
+                    new LadenCard('C2', 1e9 * $chance->getInt(10, 150), 900, $rate(70, 160), ['UHS-I']),
+                ],
+                [],
+                new Rules(2),
+            );
+            foreach ([Goal::Safe, Goal::Free] as $goal) {
+                $plan = Plan::of($question, $goal);
+                $figure = $goal->figures($plan->course->done, $plan->course->allFree(), $plan->course->hands)[0];
+                self::assertLessThanOrEqual(1.01 * EveryOffload::best(Sorted::question($question), $goal), $figure);
+            }
+        }
     }
 
     /** The card that takes longest reads twice as fast in a reader that would have to come to the other host. */
