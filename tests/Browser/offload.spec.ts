@@ -29,6 +29,9 @@ test('cards are ticked in the tray, by pointer and by key, and another plan is t
     const tags = ['QS-014', 'QS-015', 'QS-022', 'QS-024', 'QS-027', 'QS-028'];
     await page.goto(`/offload?${tags.map((tag) => `cards[]=${tag}`).join('&')}`);
     const tray = page.getByRole('listbox', { name: 'Cards of the plan' });
+    // Of a long list only what is in view is there: each card is looked for first.
+    const find = page.getByRole('searchbox', { name: 'Find a card' });
+    await find.fill('QS-01');
     const card = tray.getByRole('option', { name: /^QS-014/ });
     await expect(card).toHaveAttribute('aria-selected', 'true');
     await card.click();
@@ -36,7 +39,8 @@ test('cards are ticked in the tray, by pointer and by key, and another plan is t
     await expect(card).toHaveAttribute('aria-selected', 'false');
     await tray.getByRole('option', { name: /^QS-015/ }).press('Space');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Offload 4 cards/);
-    // A card without footage is named, and what was ticked stays.
+    // A card without footage is named; what was ticked stays, also what the search hides.
+    await find.fill('QS-032');
     await tray.getByRole('option', { name: /^QS-032/ }).click();
     await expect(page.getByText(/QS-032 has no footage marked on it/)).toBeVisible();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Offload 4 cards/);
