@@ -54,7 +54,9 @@ test('by mouse: a card that wraps is found out', async ({ page }) => {
     await page.getByRole('option', { name: 'has a quarter of the memory and starts over' }).click();
     await page.getByRole('button', { name: 'Measure this card' }).click();
     await measured(page);
-    await expect(page.getByRole('img', { name: /^write 8\d(\.\d+)? MB\/s, median of 5, label claims 85/ })).toBeVisible();
+    await expect(
+        page.getByRole('img', { name: /^write 8\d(\.\d+)? MB\/s, median of 5, label claims 85/ }),
+    ).toBeVisible();
 
     await page.getByRole('link', { name: 'Prove its capacity' }).click();
     await page.getByRole('button', { name: 'Prove this card' }).click();
