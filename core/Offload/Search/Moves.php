@@ -150,19 +150,13 @@ final readonly class Moves
             $there = array_search($name, $next->links, true);
             $rank = [$port->ceiling, $there === false];
             if (in_array($name, $this->ports, true) && ! in_array($there, $used, true) && ($best === null || $rank > $best[0])) {
-                $best = [$rank, $name, $there];
+                $best = [$rank, $name];
             }
         }
         if ($best === null || in_array($reader, $used, true)) {
             return false;
         }
-        if ($best[2] !== false) {
-            unset($next->links[$best[2]]);
-            if (isset($next->links[$reader])) {
-                $next->links[$best[2]] = $next->links[$reader];
-            }
-        }
-        $next->links[$reader] = $best[1];
+        $next->plug($reader, $best[1]);
         $next->slots[$card] = $slot;
 
         return true;
@@ -234,18 +228,10 @@ final readonly class Moves
     /** Something into another port; what is in that one changes places with it. */
     private function cabled(State $next, string $thing, string $port): ?State
     {
-        $before = $next->links[$thing] ?? null;
-        if ($before === $port) {
+        if (($next->links[$thing] ?? null) === $port) {
             return null;
         }
-        $there = array_search($port, $next->links, true);
-        if ($there !== false) {
-            unset($next->links[$there]);
-            if ($before !== null) {
-                $next->links[$there] = $before;
-            }
-        }
-        $next->links[$thing] = $port;
+        $next->plug($thing, $port);
         $board = ($this->board)($next->links);
         foreach ($next->order as $card) {
             if (! in_array($next->slots[$card], $board->slots[$card], true)) {

@@ -82,18 +82,10 @@ final class Sketch
     {
         $thing = $this->open[$chance->getInt(0, count($this->open) - 1)];
         $port = $this->ports[$chance->getInt(0, count($this->ports) - 1)];
-        $before = $next->links[$thing] ?? null;
-        if ($before === $port) {
+        if (($next->links[$thing] ?? null) === $port) {
             return null;
         }
-        $there = array_search($port, $next->links, true);
-        if ($there !== false) {
-            unset($next->links[$there]);
-            if ($before !== null) {
-                $next->links[$there] = $before;
-            }
-        }
-        $next->links[$thing] = $port;
+        $next->plug($thing, $port);
         foreach (array_keys($next->slots) as $card) {
             if (! $this->mended($next, $card, $chance)) {
                 return null;

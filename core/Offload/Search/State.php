@@ -34,4 +34,18 @@ final class State
 
         return new self($links, $order, $slots, $ways);
     }
+
+    /** Something into a port; what is in that one takes the port that it leaves, if it was in any. */
+    public function plug(string $thing, string $port): void
+    {
+        $before = $this->links[$thing] ?? null;
+        $there = array_search($port, $this->links, true);
+        if ($there !== false) {
+            unset($this->links[$there]);
+            if ($before !== null) {
+                $this->links[$there] = $before;
+            }
+        }
+        $this->links[$thing] = $port;
+    }
 }
