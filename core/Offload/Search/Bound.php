@@ -23,7 +23,7 @@ final class Bound
     private const ROUNDS = 240;
 
     /** Choices that are weighed in the time in which a flow is looked at in a plan; see Course::$work. */
-    private const AS_MUCH = 4;
+    private const AS_MUCH = 3;
 
     /** Seconds; 0 where there is nothing to do, or it cannot be done at all. */
     public float $seconds = 0.0;

@@ -36,12 +36,12 @@ final class Planner
     /** So much of the work goes into first decisions from the choices of the bound, less beside sketches; so many at the most. */
     private const ROUNDING = 0.4;
 
-    private const ROUNDING_TOO = 0.25;
+    private const ROUNDING_TOO = 0.1;
 
     private const ROUNDED = 100;
 
     /** So much of the work goes into sketches, so many of them. A change in one takes as much work as there are cards. */
-    private const SKETCHING = 0.4;
+    private const SKETCHING = 0.5;
 
     private const SKETCHES = 2;
 
