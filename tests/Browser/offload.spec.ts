@@ -37,11 +37,17 @@ test('cards are ticked in the tray, by pointer and by key, and another plan is t
     await card.click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Offload 5 cards/);
     await expect(card).toHaveAttribute('aria-selected', 'false');
-    await tray.getByRole('option', { name: /^QS-015/ }).press('Space');
+    const another = tray.getByRole('option', { name: /^QS-015/ });
+    await another.press('Space');
+    await expect(another).toHaveAttribute('aria-selected', 'false');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Offload 4 cards/);
     // A card without footage is named; what was ticked stays, also what the search hides.
     await find.fill('QS-032');
     await tray.getByRole('option', { name: /^QS-032/ }).click();
+    // Before the plan of that has come: both count.
+    await find.fill('QS-033');
+    await tray.getByRole('option', { name: /^QS-033/ }).click();
+    await expect(page.getByText(/QS-033 has no footage marked on it/)).toBeVisible();
     await expect(page.getByText(/QS-032 has no footage marked on it/)).toBeVisible();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Offload 4 cards/);
     await expect(page.getByText(/In 8 of 10 cases between/)).toBeVisible();

@@ -2,9 +2,10 @@ import { Link, router, usePage } from '@inertiajs/react';
 import { useState, type ReactNode } from 'react';
 import { Button as AriaButton } from 'react-aria-components';
 import { useTheme } from '../theme/useTheme';
-import { Tray, type Ticking } from '../tray/Tray';
+import { Tray } from '../tray/Tray';
+import { useTicking } from '../tray/useTicking';
 import { NotAllowed, Who } from './Who';
-import type { FrameProps, PlanPageProps, TagProps, WhoProps } from '../types/generated/props';
+import type { FrameProps, TagProps, WhoProps } from '../types/generated/props';
 import { Finder } from './Finder';
 import { FrameLook } from './FrameLook';
 import { HouseMenu } from './HouseMenu';
@@ -35,6 +36,7 @@ function Around({ shown, children }: { shown: FrameProps; children: ReactNode })
     // On the pages of the house a card of the tray opens where it is entered.
     const stage = frame.stages.some((entry) => entry.key === place) ? place : 'intake';
     const tag = page.props.card?.tag ?? null;
+    const ticking = useTicking(page.component, page.props);
     const [theme, toggleTheme] = useTheme();
     const [sheet, setSheet] = useState(false);
     const [finder, setFinder] = useState(false);
@@ -91,7 +93,7 @@ function Around({ shown, children }: { shown: FrameProps; children: ReactNode })
                 </div>
             </header>
             <NotAllowed says={page.props.errors['may']} />
-            <Tray tags={tray} selected={tag} stage={stage} ticking={ticking(page.component, page.props)} />
+            <Tray tags={tray} selected={tag} stage={stage} ticking={ticking} />
             {children}
             <KeySheet
                 open={sheet}
@@ -111,25 +113,6 @@ function Around({ shown, children }: { shown: FrameProps; children: ReactNode })
             />
         </FrameLook>
     );
-}
-
-/** While the whole offload is planned, cards are ticked in the tray, and not opened. */
-function ticking(component: string, props: SharedPage): Ticking | null {
-    if (component !== 'Plan') {
-        return null;
-    }
-    const { ticked, rules } = props as unknown as PlanPageProps;
-    return {
-        ticked,
-        onTick: (cards) => {
-            // Nothing at all is said as one card without a tag.
-            router.get(
-                '/offload',
-                { ...rules, cards: cards.length === 0 ? [''] : [...cards].sort() },
-                { preserveState: true, preserveScroll: true },
-            );
-        },
-    };
 }
 
 function StationWords({ frame }: { frame: FrameProps }) {

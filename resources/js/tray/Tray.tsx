@@ -14,6 +14,7 @@ import styled from 'styled-components';
 import { TallyMarks } from '../parts/TallyMarks';
 import { VerdictMark, VerdictShape } from '../parts/VerdictMark';
 import type { TagProps } from '../types/generated/props';
+import type { Ticking } from './useTicking';
 
 /** Height of a tag in pixels; the list is virtual and must know. */
 const ROW = 56;
@@ -161,12 +162,6 @@ function useScrollTo(list: RefObject<HTMLDivElement | null>, index: number) {
             cancelAnimationFrame(later);
         };
     }, [list, index]);
-}
-
-/** Cards are ticked instead of opened. */
-export interface Ticking {
-    ticked: readonly string[];
-    onTick: (cards: readonly string[]) => void;
 }
 
 /** Every card as a tag. It stays put while everything else changes. */
