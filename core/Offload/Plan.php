@@ -17,6 +17,9 @@ use Tally\Offload\Search\Sorted;
 /** How cards come home: what is decided, what comes of it, and how much better it could be at the most. */
 final readonly class Plan
 {
+    /** Seconds that a plan which is shown at once may take. */
+    public const AT_ONCE = 0.15;
+
     /**
      * @param  Question  $question  with the cards that are planned
      * @param  float  $bound  no plan can be done before; seconds
@@ -35,16 +38,15 @@ final readonly class Plan
      * @param  float  $seconds  that are spent on it, about, on an ordinary machine
      * @param  Decision|null  $known  one that the search begins with, where it can be carried out
      */
-    public static function of(Question $asked, Goal $goal = Goal::Safe, float $seconds = 0.15, ?Decision $known = null): self
+    public static function of(Question $asked, Goal $goal = Goal::Safe, float $seconds = self::AT_ONCE, ?Decision $known = null): self
     {
         $plannable = Plannable::of($asked);
         $question = $plannable->question;
         $sorted = Sorted::question($question);
         $bound = Bound::of($sorted);
-        // The bound is part of the time, but not of more than half of it.
-        $most = (int) ($seconds * Planner::WORK_A_SECOND);
-        $work = max($most - $bound->work, intdiv($most, 2));
-        $state = $sorted->cards === [] ? null : Planner::best($sorted, $goal, $bound, $work, $known);
+        $state = $sorted->cards === []
+            ? null
+            : Planner::best($sorted, $goal, $bound, self::work($seconds, $bound), self::work(self::AT_ONCE, $bound), $known);
         $decision = new Decision($question->links, []);
         if ($state !== null) {
             $board = new Board($sorted, $state->links);
@@ -74,6 +76,14 @@ final readonly class Plan
             $bound ?? Bound::of($question)->seconds,
             $leftOut,
         );
+    }
+
+    /** The bound is part of the time, but not of more than half of it. */
+    private static function work(float $seconds, Bound $bound): int
+    {
+        $most = (int) ($seconds * Planner::WORK_A_SECOND);
+
+        return max($most - $bound->work, intdiv($most, 2));
     }
 
     /** @return array<string, string> reader or drive → “host port”, of those that the plan uses */

@@ -144,7 +144,7 @@ final readonly class Plannable
     private static function starts(Question $question): bool
     {
         foreach (Cabling::beginnings($question) as $links) {
-            if (Start::states(new Board($question, $links)) !== []) {
+            if (Start::canBe(new Board($question, $links))) {
                 return true;
             }
         }

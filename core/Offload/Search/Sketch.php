@@ -65,6 +65,18 @@ final class Sketch
         return array_slice($best, -self::KEPT);
     }
 
+    /**
+     * @param  list<State>  $states
+     * @return list<State> so many that look best, the best first
+     */
+    public function likely(array $states, int $most): array
+    {
+        $worth = array_map(fn (State $state): float => $this->estimate->of($state->links, $state->slots, $state->ways), $states);
+        asort($worth);
+
+        return array_map(fn (int $at): State => $states[$at], array_slice(array_keys($worth), 0, $most));
+    }
+
     private function changed(State $state, Randomizer $chance): ?State
     {
         $pick = $chance->getInt(0, 99);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Offload\Search;
 
+use Generator;
 use Random\Randomizer;
 use Tally\Offload\Question\Scheme;
 
@@ -13,17 +14,31 @@ final readonly class Start
     /** @return list<State> that can be; none where the cards do not fit onto the drives */
     public static function states(Board $board): array
     {
-        $states = [];
+        return iterator_to_array(self::each($board), false);
+    }
+
+    /** Whether there is any. */
+    public static function canBe(Board $board): bool
+    {
+        return self::each($board)->valid();
+    }
+
+    /** @return Generator<int, State> */
+    private static function each(Board $board): Generator
+    {
         foreach ($board->network->question->rules->schemes() as $scheme) {
+            $placed = self::placed($board, $scheme);
+            if ($placed === null) {
+                continue;
+            }
+            // Cards take turns in which drive comes first, or the same one does for all.
             foreach ([true, false] as $turns) {
-                $state = self::state($board, $scheme, $turns);
+                $state = self::onto($board, $scheme, $turns, ...$placed);
                 if ($state !== null) {
-                    $states[] = $state;
+                    yield $state;
                 }
             }
         }
-
-        return $states;
     }
 
     /**
@@ -79,8 +94,8 @@ final readonly class Start
         return $board->hasRoom($state) ? $state : null;
     }
 
-    /** @param  bool  $turns  whether cards take turns in which drive comes first */
-    private static function state(Board $board, Scheme $scheme, bool $turns): ?State
+    /** @return array{list<int>, array<int, int>}|null the order of the cards, and card → slot; null where one fits nowhere */
+    private static function placed(Board $board, Scheme $scheme): ?array
     {
         $own = new OwnTimes($board->network);
         $rules = $board->network->question->rules;
@@ -115,7 +130,7 @@ final readonly class Start
         $rank = fn (int $card): array => [$starts[$card], -$longest[$card], $card];
         usort($order, fn (int $one, int $other): int => $rank($one) <=> $rank($other));
 
-        return self::onto($board, $scheme, $turns, $order, $slotOf);
+        return [$order, $slotOf];
     }
 
     /**

@@ -1,5 +1,5 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { clock } from '../charts/Runbook';
 import { percent } from '../format';
 import { Caution, MarginLook } from '../frame/Margin';
@@ -63,6 +63,11 @@ function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, 
         },
     });
     const count = plan.cards.length;
+    // One after another: the server works each out to its end, also when the page has gone on, and nobody should wait behind all three.
+    const [helped, setHelped] = useState(false);
+    const endOfHelp = useCallback(() => {
+        setHelped(true);
+    }, []);
     const beside = useAsk('/offload/beside', count === 0 ? null : asked, 300) as BesidePlanProps | null;
     return (
         <>
@@ -88,7 +93,8 @@ function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, 
                         <BetterPlan
                             shown={plan}
                             goal={rules.goal}
-                            asked={isLong ? null : asked}
+                            asked={isLong || !helped ? null : asked}
+                            isLong={isLong}
                             onTake={() => {
                                 ask({}, true);
                             }}
@@ -170,7 +176,7 @@ function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, 
                         />
                     </>
                 )}
-                {count === 0 ? null : <WhatHelps asked={asked} />}
+                {count === 0 ? null : <WhatHelps asked={beside === null ? null : asked} onFound={endOfHelp} />}
                 {plan.loads.length === 0 ? null : (
                     <>
                         <h3>Busiest</h3>

@@ -11,16 +11,18 @@ export function BetterPlan({
     shown,
     goal,
     asked,
+    isLong,
     onTake,
 }: {
     shown: FiguresProps;
     goal: string;
-    /** null where the plan that is shown is the longer search’s own. */
+    /** null where the plan that is shown is the longer search’s own, or it is not yet its turn. */
     asked: object | null;
+    isLong: boolean;
     onTake: () => void;
 }) {
     const found = useAsk('/offload/better', asked, QUIET) as FiguresProps | null;
-    if (asked === null) {
+    if (isLong) {
         return <p role="status">searched for two seconds</p>;
     }
     if (found === null) {

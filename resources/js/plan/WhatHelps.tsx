@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { clock } from '../charts/Runbook';
 import { TextField } from '../parts/fields';
 import { useAsk } from '../parts/useAsk';
@@ -6,13 +6,26 @@ import type { WhatIfProps } from '../types/generated/props';
 import { PlainList } from './PlainList';
 
 /** What one change would save, each reckoned anew, and when it has paid. */
-export function WhatHelps({ asked }: { asked: object }) {
+export function WhatHelps({
+    asked,
+    onFound,
+}: {
+    /** null while it is not yet its turn. */
+    asked: object | null;
+    onFound: () => void;
+}) {
     const [money, setMoney] = useState({ price: '', hour: '', month: '' });
     const isNumber = (text: string) => /^\d*[.,]?\d*$/.test(text.trim());
     const numbers = Object.fromEntries(
         Object.entries(money).map(([name, text]) => [name, isNumber(text) ? text.trim().replace(',', '.') : '']),
     );
-    const found = useAsk('/offload/what-if', { ...asked, ...numbers }, 400) as WhatIfProps[] | null;
+    const found = useAsk('/offload/what-if', asked === null ? null : { ...asked, ...numbers }, 400) as
+        WhatIfProps[] | null;
+    useEffect(() => {
+        if (found !== null) {
+            onFound();
+        }
+    }, [found, onFound]);
     const field = (name: keyof typeof money) => ({
         name,
         value: money[name],
