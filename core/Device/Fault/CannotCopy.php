@@ -31,6 +31,69 @@ final class CannotCopy extends UnusablePath
         );
     }
 
+    public static function unfinished(string $given): self
+    {
+        return new self(
+            $given,
+            'unfinished',
+            "An offload into “{$given}” was not finished. Go on with it (--resume): what is whole there is not copied again.",
+        );
+    }
+
+    public static function noLists(string $given, string $why): self
+    {
+        return new self(
+            $given,
+            'noLists',
+            "Beside “{$given}” there is no list to hold it against ({$why}). Give the folder of a copy, such as /mnt/drive/QS-014, with ".
+                'QS-014.sha256, QS-014.xxh128 or QS-014.copy.json beside it.',
+        );
+    }
+
+    public static function noRoom(string $given, string $free, string $asked): self
+    {
+        return new self(
+            $given,
+            'noRoom',
+            "“{$given}” has room for {$free}, less a little for the file system itself; the card needs {$asked}. Make room, or choose ".
+                'another drive.',
+        );
+    }
+
+    public static function differs(string $given): self
+    {
+        return new self(
+            $given,
+            'differs',
+            "“{$given}” is there already and is another file. Nothing is ever overwritten: move it away, or choose another folder.",
+        );
+    }
+
+    public static function leadsOut(string $given, string $why): self
+    {
+        return new self($given, 'leadsOut', "“{$given}” leads out of its folder ({$why}). Nothing is written there.");
+    }
+
+    public static function tooLarge(string $file, string $drive, string $size): self
+    {
+        return new self(
+            $drive,
+            'tooLarge',
+            "“{$file}” has {$size}, and “{$drive}” is FAT, which holds files of up to 4 GiB. Choose a drive with another file system.",
+        );
+    }
+
+    /** @param  list<string>  $names */
+    public static function oneName(array $names, string $drive): self
+    {
+        return new self(
+            $drive,
+            'oneName',
+            '“'.implode('” and “', $names)."” are one name on “{$drive}”, which tells no upper from lower case. Rename one on the ".
+                'card, or choose a drive with another file system.',
+        );
+    }
+
     public static function inside(string $target, string $source): self
     {
         return new self(

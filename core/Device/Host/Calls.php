@@ -12,8 +12,8 @@ use LogicException;
  * The few calls to the C library that this work needs and PHP either lacks or answers only with a warning: under a framework
  * a warning is swallowed, and “no space left” became “no byte was taken”. Every call here returns, or throws the number.
  *
- * Source: open(2), pread(2), pwrite(2), fsync(2), fallocate(2), posix_fadvise(2), sync_file_range(2), flock(2), mkdir(2),
- * rename(2), unlink(2), rmdir(2), lseek(2).
+ * Source: open(2), openat2(2), statx(2), pread(2), pwrite(2), fsync(2), syncfs(2), fallocate(2), posix_fadvise(2),
+ * sync_file_range(2), futimens(3), flock(2), mkdir(2), rename(2), unlink(2), rmdir(2), lseek(2).
  */
 final class Calls
 {
@@ -57,10 +57,31 @@ final class Calls
     int rename(const char *from, const char *to);
     int unlink(const char *path);
     int rmdir(const char *path);
+    int mkdirat(int folder, const char *name, unsigned int mode);
+    int unlinkat(int folder, const char *name, int flags);
+    int renameat2(int from, const char *name, int to, const char *as, unsigned int flags);
+    int statx(int folder, const char *name, int flags, unsigned int mask, char *into);
+    int futimens(int fd, const char *times);
+    int syncfs(int fd);
+    long syscall(long number, ...);
     int *__errno_location(void);
     C;
 
+    /** Numbers of openat2(2), the same on every machine. */
+    private const OPENAT2 = 437;
+
+    /** No way out of the folder, no link, no other file system. */
+    private const BENEATH = 0x08 | 0x04 | 0x02 | 0x01;
+
+    private const OF_A_LINK_ITSELF = 0x100;
+
+    private const OF_WHAT_IS_OPEN = 0x1000;
+
+    private const NOT_ONTO_ANOTHER = 1;
+
     private static ?FFI $c = null;
+
+    private static ?CData $facts = null;
 
     /** @throws NoHostCalls */
     public static function mustBeThere(): void
@@ -103,6 +124,88 @@ final class Calls
     public static function rmdir(string $path): void
     {
         self::named('rmdir', $path, fn (FFI $c): mixed => $c->rmdir($path)); // @phpstan-ignore method.notFound
+    }
+
+    /**
+     * What lies beneath an open folder, by a path from it. A path that leads out of it, over a link or onto another file system
+     * is refused by the kernel itself, also where it is made to while it is being opened.
+     *
+     * @param  int  $mode  of a file that it creates
+     *
+     * @throws HostError
+     */
+    public static function openBeneath(int $folder, string $path, int $flags, int $mode): int
+    {
+        $how = pack('qqq', $flags | self::CLOSE_ON_EXEC, ($flags & self::CREATE) === 0 ? 0 : $mode, self::BENEATH);
+
+        return self::named(
+            'openat2',
+            $path,
+            fn (FFI $c): mixed => $c->syscall(self::OPENAT2, $folder, $path, $how, strlen($how)), // @phpstan-ignore method.notFound
+        );
+    }
+
+    /** @throws HostError */
+    public static function mkdirIn(int $folder, string $name, int $mode): void
+    {
+        self::named('mkdir', $name, fn (FFI $c): mixed => $c->mkdirat($folder, $name, $mode)); // @phpstan-ignore method.notFound
+    }
+
+    /** @throws HostError */
+    public static function unlinkIn(int $folder, string $name): void
+    {
+        self::named('unlink', $name, fn (FFI $c): mixed => $c->unlinkat($folder, $name, 0)); // @phpstan-ignore method.notFound
+    }
+
+    /**
+     * Onto a name that is free, and never onto a file that is there.
+     *
+     * @throws HostError EINVAL also where this file system cannot promise that
+     */
+    public static function renameIn(int $from, string $name, int $to, string $as): void
+    {
+        self::named(
+            'rename',
+            $as,
+            fn (FFI $c): mixed => $c->renameat2($from, $name, $to, $as, self::NOT_ONTO_ANOTHER), // @phpstan-ignore method.notFound
+        );
+    }
+
+    /**
+     * @param  string  $name  in that folder; a link is not followed
+     * @return string the first 144 bytes of its struct statx
+     *
+     * @throws HostError
+     */
+    public static function facts(int $folder, string $name): string
+    {
+        $into = self::$facts ??= self::room(256);
+        // With an empty name, of what is open itself.
+        $how = $name === '' ? self::OF_WHAT_IS_OPEN : self::OF_A_LINK_ITSELF;
+        self::named(
+            'statx',
+            $name,
+            fn (FFI $c): mixed => $c->statx($folder, $name, $how, 0x7FF, $into), // @phpstan-ignore method.notFound
+        );
+
+        return FFI::string($into, 144);
+    }
+
+    /**
+     * @param  int  $seconds  since 1970, and nanoseconds of them: when it was last changed
+     *
+     * @throws HostError
+     */
+    public static function date(int $fd, int $seconds, int $nano, string $path): void
+    {
+        $times = pack('qqqq', $seconds, $nano, $seconds, $nano);
+        self::asked('futimens', $path, fn (FFI $c): mixed => $c->futimens($fd, $times)); // @phpstan-ignore method.notFound
+    }
+
+    /** @throws HostError where something of this file system could not be brought onto its medium */
+    public static function syncAll(int $fd, string $path): void
+    {
+        self::asked('syncfs', $path, fn (FFI $c): mixed => $c->syncfs($fd)); // @phpstan-ignore method.notFound
     }
 
     /** @throws HostError */

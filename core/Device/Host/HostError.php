@@ -28,6 +28,8 @@ final class HostError extends RuntimeException
 
     public const EEXIST = 17;
 
+    public const EXDEV = 18;
+
     public const ENODEV = 19;
 
     public const ENOTDIR = 20;
@@ -84,6 +86,12 @@ final class HostError extends RuntimeException
     public function isGone(): bool
     {
         return in_array($this->errno, self::GONE, true);
+    }
+
+    /** Whether the path leads over a link, out of its folder, or onto another file system. */
+    public function leadsOut(): bool
+    {
+        return in_array($this->errno, [self::EXDEV, self::ELOOP], true);
     }
 
     public function isReadOnly(): bool

@@ -34,6 +34,17 @@ final class OpenFile
         return new self(Calls::open($path, $flags, $mode), $path);
     }
 
+    /**
+     * @param  self  $folder  that the path is from, and does not lead out of
+     * @param  int  $flags  of Calls
+     *
+     * @throws HostError
+     */
+    public static function beneath(self $folder, string $path, int $flags, int $mode): self
+    {
+        return new self(Calls::openBeneath($folder->fd, $path, $flags, $mode), $path);
+    }
+
     /** @return string a path that leads to this very one, for as long as it is open */
     public function held(): string
     {

@@ -1,0 +1,444 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Transfer;
+
+use InvalidArgumentException;
+use Tally\Device\Fault\CannotCopy;
+use Tally\Device\Fault\CannotWrite;
+use Tally\Device\Fault\Told;
+use Tally\Device\Fault\UnusablePath;
+use Tally\Device\HeldFolder;
+use Tally\Device\Host\Beneath;
+use Tally\Device\Host\Calls;
+use Tally\Device\Host\HostError;
+use Tally\Device\Host\OpenFile;
+use Tally\Quantity\Bytes;
+
+/**
+ * The folder of a card on one drive, while it is being filled. A file is written under a number, flushed, entered in the journal,
+ * and only then gets its name; never onto a file that is there. What the drive refuses closes it, and the others go on.
+ */
+final class Destination
+{
+    /** Left free, for the file system’s own books. */
+    private const RESERVE = 16_777_216;
+
+    /** Bytes of a large file after which the drive is told to begin writing. */
+    private const BEGIN = 8_388_608;
+
+    /** File systems of the kernel, which bring all of their files onto the medium at one word. Others are told file by file. */
+    private const AT_ONE_WORD = ['ext2', 'ext3', 'ext4', 'xfs', 'btrfs', 'f2fs', 'vfat', 'exfat', 'ntfs3', 'tmpfs'];
+
+    /** Up to so many it is quicker file by file. */
+    private const FEW = 4;
+
+    /** The largest file of FAT. Source: FAT32 file system specification, DIR_FileSize. */
+    private const LARGEST_OF_FAT = 0xFFFFFFFF;
+
+    /** @var array<string, ListedFile> by path: under their names, flushed, and in the journal */
+    private array $whole = [];
+
+    /** @var array<int, SourceFile> by the number of their part: written, and not yet under their names */
+    private array $pending = [];
+
+    /** @var array<string, true> folders that are there */
+    private array $folders = [];
+
+    private ?OpenFile $part = null;
+
+    private int $number = 0;
+
+    private int $begun = 0;
+
+    private ?string $fault = null;
+
+    public int $copied = 0;
+
+    public int $completed = 0;
+
+    public int $there = 0;
+
+    /** Bytes. */
+    public int $written = 0;
+
+    private function __construct(
+        public readonly string $given,
+        public readonly HeldFolder $held,
+        public readonly Beneath $root,
+        public readonly string $name,
+        public readonly Stage $stage,
+    ) {}
+
+    /**
+     * @param  string  $given  a folder on a drive
+     * @param  string  $name  of the folder in it that the card’s files go into, such as `Harbour/Day 1/QS-014`
+     * @param  bool  $resume  whether an offload that was left there is gone on with
+     *
+     * @throws UnusablePath|CannotWrite
+     */
+    public static function open(string $given, string $name, bool $resume): self
+    {
+        try {
+            $name = FilePath::of($name)->path;
+        } catch (InvalidArgumentException $fault) {
+            throw CannotCopy::leadsOut($name, $fault->getMessage());
+        }
+        $held = HeldFolder::at($given);
+        try {
+            $root = Beneath::folder($held->inside());
+
+            return new self($given, $held, $root, $name, Stage::open($root, $given, $name, $resume));
+        } catch (HostError $error) {
+            throw CannotWrite::folder($given, $error);
+        }
+    }
+
+    /**
+     * Looks at what is there already, and gives what the journal calls whole its name.
+     *
+     * @param  list<SourceFile>  $files
+     * @return list<SourceFile> that have a file of their name and size there which nobody knows: to be compared by content
+     *
+     * @throws UnusablePath where one is there that is another
+     * @throws HostError
+     */
+    public function survey(array $files): array
+    {
+        $known = $this->stage->files();
+        if ($this->root->facts($this->name) === null && $known === []) {
+            // What died before it had anything whole leaves pieces too.
+            $this->stage->clearParts();
+
+            return [];
+        }
+        $compare = [];
+        foreach ($files as $file) {
+            $listed = $known[$file->path] ?? null;
+            $listed = $listed?->isOf($file) === true ? $listed : null;
+            $facts = $this->root->facts($this->at($file->path));
+            if ($facts !== null) {
+                if (! $facts->isFile() || $facts->size !== $file->size) {
+                    throw CannotCopy::differs($this->shown($file->path));
+                }
+                if ($listed === null) {
+                    $compare[] = $file;
+                } else {
+                    $this->whole[$file->path] = $listed;
+                    $this->there++;
+                }
+            } elseif ($listed !== null) {
+                $this->complete($listed);
+            }
+        }
+        $this->stage->clearParts();
+        $this->flush();
+
+        return $compare;
+    }
+
+    private function complete(ListedFile $file): void
+    {
+        $part = $this->stage->holds($file);
+        if ($part === null) {
+            $this->stage->gone($file->path);
+
+            return;
+        }
+        $this->makeFolder(dirname($this->at($file->path)));
+        $this->stage->name($part, $this->at($file->path));
+        $this->whole[$file->path] = $file;
+        $this->completed++;
+    }
+
+    /**
+     * What this drive could never hold, before the first byte.
+     *
+     * @param  list<SourceFile>  $files
+     *
+     * @throws UnusablePath
+     * @throws HostError
+     */
+    public function mustHold(array $files): void
+    {
+        $missing = array_values(array_filter($files, fn (SourceFile $file): bool => $this->lacks($file->path)));
+        foreach ($missing as $file) {
+            if (in_array($this->held->mount->type, ['vfat', 'msdos'], true) && $file->size > self::LARGEST_OF_FAT) {
+                throw CannotCopy::tooLarge(FilePath::shown($file->path), $this->given, Bytes::of($file->size)->decimal());
+            }
+        }
+        (new NameTrial($this->root, $this->stage->name, $this->given))->of($this->name, $missing);
+        $asked = array_sum(array_map(fn (SourceFile $file): int => $file->size, $missing));
+        $free = $this->held->free(self::RESERVE);
+        if ($free < $asked) {
+            throw CannotCopy::noRoom($this->given, Bytes::of($free)->decimal(), Bytes::of($asked)->decimal());
+        }
+    }
+
+    public function lacks(string $path): bool
+    {
+        return ! isset($this->whole[$path]);
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->fault === null;
+    }
+
+    /** @return string|null why it was closed */
+    public function fault(): ?string
+    {
+        return $this->fault;
+    }
+
+    /** @return array<string, ListedFile> */
+    public function whole(): array
+    {
+        return $this->whole;
+    }
+
+    /** A file that was there already, found the same by content. */
+    public function isTheSame(ListedFile $file): void
+    {
+        $this->stage->add($file, 0);
+        $this->whole[$file->path] = $file;
+        $this->there++;
+    }
+
+    public function begin(SourceFile $file): void
+    {
+        $this->guarded(0, function () use ($file): void {
+            $this->number = $this->stage->nextPart();
+            $this->part = $this->stage->part($this->number, Calls::WRITE | Calls::CREATE | Calls::EXCLUSIVE);
+            $this->begun = 0;
+            if ($file->size > self::BEGIN) {
+                $this->part->reserve($file->size);
+            }
+        });
+    }
+
+    public function write(int $at, string $bytes): void
+    {
+        $this->guarded($at, function () use ($at, $bytes): void {
+            $this->part?->write($at, $bytes);
+            $end = $at + strlen($bytes);
+            $this->written += strlen($bytes);
+            if ($end - $this->begun >= self::BEGIN) {
+                $this->part?->startWriting($this->begun, $end - $this->begun);
+                $this->begun = $end;
+            }
+        });
+    }
+
+    /** All of it was written. It waits for the next flush. */
+    public function end(SourceFile $file): void
+    {
+        $this->guarded($file->size, function () use ($file): void {
+            if ($this->part !== null) {
+                Calls::date($this->part->fd, $file->changed, $file->nano, $file->path);
+                $this->part->startWriting($this->begun, max(1, $file->size - $this->begun));
+                $this->part->close();
+                $this->part = null;
+                $this->pending[$this->number] = $file;
+            }
+        });
+    }
+
+    /** The file that was begun is not to be. */
+    public function drop(): void
+    {
+        if ($this->part === null) {
+            return;
+        }
+        $this->part->close();
+        $this->part = null;
+        try {
+            $this->stage->discard($this->number);
+        } catch (HostError) {
+            // It is removed when somebody goes on.
+        }
+    }
+
+    /**
+     * What was written is brought onto the drive, entered in the journal, and named: in this order.
+     *
+     * @param  array<string, ListedFile>  $listed  by path: what is known of the files by now
+     */
+    public function commit(array $listed): void
+    {
+        if ($this->isOpen()) {
+            $this->guarded(0, fn () => $this->name($listed));
+        } elseif ($this->pending !== []) {
+            // What was written whole before it was closed counts, where the drive still takes it.
+            try {
+                $this->name($listed);
+            } catch (HostError) {
+                $this->pending = [];
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, ListedFile>  $listed
+     *
+     * @throws HostError
+     */
+    private function name(array $listed): void
+    {
+        if ($this->pending === []) {
+            return;
+        }
+        $this->flush(array_keys($this->pending));
+        $named = [];
+        foreach ($this->pending as $number => $file) {
+            // One whose checksum was lost on the way is copied anew by who goes on.
+            if (isset($listed[$file->path])) {
+                $named[$number] = $listed[$file->path];
+                $this->stage->add($named[$number], $number);
+            }
+        }
+        $this->pending = [];
+        $this->stage->save();
+        foreach ($named as $number => $file) {
+            $to = $this->at($file->path);
+            $this->makeFolder(dirname($to));
+            try {
+                $this->stage->name($number, $to);
+            } catch (HostError $error) {
+                throw $error->errno === HostError::EEXIST ? new HostError(HostError::EEXIST, 'rename', $file->path) : $error;
+            }
+            $this->whole[$file->path] = $file;
+            $this->copied++;
+        }
+    }
+
+    /**
+     * @param  list<int>  $parts  that were written; none: whatever there is
+     *
+     * @throws HostError
+     */
+    public function flush(array $parts = []): void
+    {
+        if (in_array($this->held->mount->type, self::AT_ONE_WORD, true) && ($parts === [] || count($parts) > self::FEW)) {
+            Calls::syncAll($this->root->open->fd, $this->given);
+
+            return;
+        }
+        foreach ($parts as $number) {
+            $this->stage->part($number, Calls::READ_WRITE)->sync();
+        }
+    }
+
+    /** Folders of the card with nothing in them are made too. */
+    public function makeEmpty(string $folder): void
+    {
+        $this->guarded(0, fn () => $this->makeFolder($this->at($folder)));
+    }
+
+    /** @throws HostError */
+    private function makeFolder(string $folder): void
+    {
+        if (! isset($this->folders[$folder])) {
+            $this->root->makeFolders($folder);
+            $this->folders[$folder] = true;
+        }
+    }
+
+    /** A copy that is not what was written loses its name, so that nobody takes it for the file; the bytes stay to be looked at. */
+    public function putAside(string $path): void
+    {
+        $to = $this->at($path);
+        for ($i = 1; $i < 1000; $i++) {
+            try {
+                $this->root->move($to, $to.'.differs'.($i === 1 ? '' : "-{$i}"));
+                break;
+            } catch (HostError $error) {
+                if ($error->errno !== HostError::EEXIST) {
+                    break;
+                }
+            }
+        }
+        unset($this->whole[$path]);
+        $this->stage->gone($path);
+    }
+
+    /** @return string the place of a file of the card on the drive */
+    public function at(string $path): string
+    {
+        return "{$this->name}/{$path}";
+    }
+
+    /** @return string the same for people */
+    public function shown(string $path): string
+    {
+        return FilePath::shown("{$this->held->path}/{$this->at($path)}");
+    }
+
+    /**
+     * What the drive refuses closes it.
+     *
+     * @param  int  $at  bytes from the start of the file
+     * @param  callable(): void  $do
+     */
+    private function guarded(int $at, callable $do): void
+    {
+        if (! $this->isOpen()) {
+            return;
+        }
+        try {
+            $do();
+        } catch (HostError $error) {
+            $this->close($this->told($error, $at));
+        }
+    }
+
+    /** Nothing was begun: what was there before is as it was. */
+    public function giveUp(): void
+    {
+        try {
+            $this->stage->isNew() ? $this->stage->remove() : $this->stage->leave();
+        } catch (HostError) {
+            $this->stage->leave();
+        }
+        $this->held->letGo();
+    }
+
+    /** Lets go of the drive; what is not finished stays, to be gone on with. */
+    public function leave(): void
+    {
+        $this->stage->leave();
+        $this->held->letGo();
+    }
+
+    /**
+     * All is done.
+     *
+     * @throws HostError
+     */
+    public function finish(): void
+    {
+        $this->stage->remove();
+        $this->flush();
+        $this->held->letGo();
+    }
+
+    /** @param  string  $fault  a sentence */
+    public function close(string $fault): void
+    {
+        $this->fault ??= $fault;
+        $this->drop();
+    }
+
+    public function told(HostError $error, int $at): string
+    {
+        $fault = match (true) {
+            $error->errno === HostError::EEXIST => CannotCopy::taken($this->shown($error->path)),
+            $error->leadsOut() => CannotCopy::leadsOut($this->shown($error->path), $error->getMessage()),
+            $error->isAboutTheName() => CannotCopy::cannotBeNamed(FilePath::shown($error->path), $this->given, $error->getMessage()),
+            default => Told::writing($error, $at, $this->given, $this->held->isThere()),
+        };
+
+        return $fault->getMessage();
+    }
+}

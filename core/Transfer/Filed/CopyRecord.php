@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Transfer\Filed;
+
+use JsonException;
+use Tally\Record\Fields;
+use Tally\Record\NotUsable;
+use Tally\Transfer\FilePath;
+use Tally\Transfer\ListedFile;
+
+/** The open record beside a copy, as docs/copy.schema.json describes it. */
+final readonly class CopyRecord
+{
+    public const FORMAT = 'gritty-tally-copy';
+
+    public const VERSION = 1;
+
+    /**
+     * @param  string  $from  the folder of the card
+     * @param  string  $to  the folder of the copy
+     * @param  list<string>  $others  folders of the other copies that were made with it
+     * @param  list<string>  $skipped
+     * @param  list<ListedFile>  $files
+     * @param  bool  $forgot  whether the host could be made to forget before the copy was read back
+     */
+    public function __construct(
+        public Circumstances $how,
+        public string $from,
+        public string $to,
+        public array $others,
+        public array $skipped,
+        public array $files,
+        public bool $forgot,
+    ) {}
+
+    public function json(): string
+    {
+        return json_encode(
+            [
+                'format' => self::FORMAT,
+                'version' => self::VERSION,
+                'card' => $this->how->card,
+                'by' => $this->how->by,
+                'host' => $this->how->host,
+                'chain' => $this->how->chain,
+                'from' => FilePath::shown($this->from),
+                'to' => FilePath::shown($this->to),
+                'other_copies' => array_map(FilePath::shown(...), $this->others),
+                'began' => $this->how->began,
+                'ended' => $this->how->ended,
+                'verified' => [
+                    'how' => 'every file was read back from the drive and compared by XXH128 with what was read of the card',
+                    'host_forgot_first' => $this->forgot,
+                ],
+                'count' => count($this->files),
+                'bytes' => array_sum(array_map(fn (ListedFile $file): int => $file->size, $this->files)),
+                'skipped' => array_map(FilePath::shown(...), $this->skipped),
+                'files' => array_map(fn (ListedFile $file): array => $file->pack(), $this->files),
+            ],
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        )."\n";
+    }
+
+    /**
+     * @return list<ListedFile> by their paths in the folder of the copy
+     *
+     * @throws NotUsable
+     */
+    public static function files(string $json): array
+    {
+        try {
+            $said = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
+        } catch (JsonException $fault) {
+            throw NotUsable::field('file', $fault->getMessage(), 'give JSON.');
+        }
+        $record = new Fields(is_array($said) ? $said : throw NotUsable::field('file', $said, 'give an object.'));
+        if ($record->text('format') !== self::FORMAT || $record->integer('version') !== self::VERSION) {
+            throw $record->wrong('format', '“'.self::FORMAT.'”, version '.self::VERSION.' would do.');
+        }
+
+        return array_map(ListedFile::unpack(...), $record->rows('files'));
+    }
+}

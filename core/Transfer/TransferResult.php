@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Transfer;
+
+/** What came of bringing one card home. */
+final readonly class TransferResult
+{
+    /**
+     * @param  string  $from  the folder of the card
+     * @param  int  $files  on the card, and their bytes
+     * @param  int  $read  bytes that were read of the card to copy it
+     * @param  float  $copied  seconds until the last file had its name
+     * @param  float  $seconds  in all
+     * @param  list<string>  $skipped  links and what is no file
+     * @param  list<CopyOnDrive>  $copies
+     * @param  list<Trouble>  $troubles
+     * @param  bool  $stopped  by somebody
+     * @param  string|null  $cutShort  a sentence, where the card went away
+     */
+    public function __construct(
+        public string $from,
+        public int $files,
+        public int $bytes,
+        public int $read,
+        public float $copied,
+        public float $seconds,
+        public array $skipped,
+        public array $copies,
+        public array $troubles,
+        public bool $stopped,
+        public ?string $cutShort,
+    ) {}
+
+    /** Whether all of it is on every drive, and was read back the same. */
+    public function isHome(): bool
+    {
+        foreach ($this->copies as $copy) {
+            if (! $copy->isWhole($this->files)) {
+                return false;
+            }
+        }
+
+        return $this->troubles === [] && ! $this->stopped && $this->cutShort === null;
+    }
+
+    /** @return array<string, mixed> */
+    public function pack(): array
+    {
+        return [
+            'from' => $this->from,
+            'files' => $this->files,
+            'bytes' => $this->bytes,
+            'read' => $this->read,
+            'copied_after' => round($this->copied, 3),
+            'seconds' => round($this->seconds, 3),
+            'skipped' => array_map(FilePath::shown(...), $this->skipped),
+            'copies' => array_map(fn (CopyOnDrive $copy): array => $copy->pack(), $this->copies),
+            'troubles' => array_map(fn (Trouble $trouble): array => $trouble->pack(), $this->troubles),
+            'stopped' => $this->stopped,
+            'cut_short' => $this->cutShort,
+            'home' => $this->isHome(),
+        ];
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Transfer;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tally\Device\Fault\CannotCopy;
+use Tally\Device\HostClock;
+use Tally\Record\NotUsable;
+use Tally\Transfer\Filed\ChecksumList;
+use Tally\Transfer\Filed\Circumstances;
+use Tally\Transfer\Filed\CopyRecord;
+use Tally\Transfer\Filed\FolderCheck;
+use Tally\Transfer\ListedFile;
+use Tally\Transfer\Source;
+use Tally\Transfer\Sums;
+use Tally\Transfer\Transfer;
+use Tests\Support\CardFolder;
+
+final class FolderCheckTest extends TestCase
+{
+    use CardFolder;
+
+    public function test_missing_changed_and_extra_are_told_apart(): void
+    {
+        $drive = $this->home(['a.mov' => 'a', 'b.mov' => 'b', 'c.mov' => 'c', '7' => 'seven']);
+        self::assertTrue(FolderCheck::of("{$drive}/QS-014")->run(new HostClock())->isWhole());
+        unlink("{$drive}/QS-014/a.mov");
+        file_put_contents("{$drive}/QS-014/b.mov", 'x');
+        file_put_contents("{$drive}/QS-014/8", 'x');
+        $found = FolderCheck::of("{$drive}/QS-014")->run(new HostClock());
+        self::assertSame([['a.mov'], ['b.mov'], ['8'], 2], [$found->missing, $found->changed, $found->extra, $found->same]);
+    }
+
+    public function test_one_list_alone_is_enough_and_two_that_contradict_one_another_are_told(): void
+    {
+        $drive = $this->home(['a.mov' => 'a']);
+        unlink("{$drive}/QS-014.copy.json");
+        unlink("{$drive}/QS-014.xxh128");
+        self::assertTrue(FolderCheck::of("{$drive}/QS-014")->run(new HostClock())->isWhole());
+        file_put_contents("{$drive}/QS-014.2.sha256", str_repeat('0', 64)."  QS-014/a.mov\n");
+        $found = FolderCheck::of("{$drive}/QS-014")->run(new HostClock());
+        self::assertSame([['a.mov'], ['a.mov'], false], [$found->disputed, $found->changed, $found->isWhole()]);
+    }
+
+    public function test_without_a_list_it_says_so(): void
+    {
+        $card = $this->card(['a.mov' => 'a']);
+        $this->expectException(CannotCopy::class);
+        $this->expectExceptionMessage('no list to hold it against');
+        FolderCheck::of($card);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function wrongLists(): iterable
+    {
+        $sum = str_repeat('0', 64);
+        yield 'out of the folder' => ['sha256', "{$sum}  QS-014/../../etc/passwd\n"];
+        yield 'from the root' => ['sha256', "{$sum}  /etc/passwd\n"];
+        yield 'another folder' => ['sha256', "{$sum}  QS-015/a.mov\n"];
+        yield 'no checksum' => ['sha256', "abc  QS-014/a.mov\n"];
+        yield 'no list at all' => ['xxh128', "\x00\x01\x02"];
+        yield 'no JSON' => ['copy.json', 'hello'];
+        yield 'another format' => ['copy.json', '{"format":"x","version":1,"files":[]}'];
+        yield 'a name that leads out' => ['copy.json', (string) json_encode([
+            'format' => CopyRecord::FORMAT, 'version' => 1,
+            'files' => [['path' => '../x', 'bytes' => 1, 'changed' => '1.0', 'xxh128' => str_repeat('0', 32), 'sha256' => $sum]],
+        ])];
+    }
+
+    #[DataProvider('wrongLists')]
+    public function test_a_list_that_is_none_is_refused(string $kind, string $list): void
+    {
+        $card = $this->card(['a.mov' => 'a']);
+        file_put_contents("{$card}.{$kind}", $list);
+        $this->expectException(NotUsable::class);
+        FolderCheck::of($card);
+    }
+
+    public function test_names_go_through_a_list_and_back(): void
+    {
+        // The letters of sha256sum: coreutils manual, “cksum output modes”.
+        $names = ["a\nb", 'c\\d', "e\rf", ' lead', "x\xFFy", 'plain'];
+        $files = array_map(
+            fn (string $name): ListedFile => new ListedFile($name, 1, 0, 0, new Sums(md5($name), hash('sha256', $name))),
+            $names,
+        );
+        self::assertSame(
+            array_map(fn (string $name): array => ["QS/{$name}", hash('sha256', $name)], $names),
+            ChecksumList::read(ChecksumList::sha256('QS', $files), 64, true),
+        );
+        $record = new CopyRecord(new Circumstances(null, null, 'h', null, 'a', 'b'), '/card', '/drive', [], [], $files, true);
+        self::assertEquals($files, CopyRecord::files($record->json()));
+    }
+
+    /**
+     * @param  array<string>  $files  path → bytes
+     * @return string the drive
+     */
+    private function home(array $files): string
+    {
+        $drive = $this->folder();
+        $transfer = Transfer::of(Source::at($this->card($files)), [$drive => 'QS-014']);
+        $transfer->file($transfer->run(new HostClock()), new Circumstances('QS-014', null, 'bench', null, '2026-11-27T20:00:00Z', ''));
+
+        return $drive;
+    }
+}
