@@ -37,6 +37,9 @@ final class Course
     /** @var list<Stretch> flows, and what hands do, each with its beginning and end */
     public array $stretches = [];
 
+    /** @var list<Going>|null what goes at the moment that was asked about; null where none was */
+    public ?array $going = null;
+
     /** @var array<int, float> resource → seconds that it would have taken at its full ceiling */
     public array $load = [];
 

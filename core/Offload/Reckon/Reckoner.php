@@ -71,6 +71,7 @@ final class Reckoner
         private readonly array $placements,
         private readonly bool $isWritten,
         private readonly Limits $limits,
+        private readonly ?SoFar $soFar = null,
     ) {
         $this->capacities = $network->capacities;
         $this->course = new Course($network, $placements);
@@ -85,7 +86,10 @@ final class Reckoner
         foreach ($placements as $at => $placement) {
             $this->back[$at] = 0;
             $this->needed[$at] = $placement->scheme === Scheme::Straight ? count($placement->drives) : 1;
-            if (isset($this->queue[$placement->slot])) {
+            if (isset($soFar->in[$at])) {
+                $this->queue[$placement->slot] ??= [];
+                $this->inHand[$at] = $soFar->in[$at];
+            } elseif (isset($this->queue[$placement->slot])) {
                 $this->queue[$placement->slot][] = $at;
             } else {
                 $this->queue[$placement->slot] = [];
@@ -114,10 +118,20 @@ final class Reckoner
         return (new self($network, $placements, true, new Limits()))->run();
     }
 
+    /**
+     * As it went until now, and from there on by the plan: what is going just now stands in the course, too.
+     *
+     * @param  list<Placement>  $placements
+     */
+    public static function onFrom(Network $network, array $placements, SoFar $soFar): Course
+    {
+        return (new self($network, $placements, true, new Limits(), $soFar))->run();
+    }
+
     private function run(): Course
     {
         $this->serve();
-        while ($this->flows !== [] || $this->inHand !== []) {
+        while ($this->flows !== [] || $this->inHand !== [] || ($this->isBefore() && $this->waiting !== [])) {
             $this->course->work += count($this->flows) + 1;
             $rates = $this->rates();
             $step = $this->step($rates);
@@ -131,10 +145,22 @@ final class Reckoner
             $this->endFlows($rates);
             $this->fillCaches($rates);
             $this->putIn();
+            if ($this->soFar !== null && ! $this->isBefore() && $this->course->going === null) {
+                $this->course->going = array_map(
+                    fn (Flow $flow): Going => new Going($flow->kind, $flow->at, $flow->writes, $flow->reads, $flow->since, $flow->bytes - $flow->left),
+                    array_values($this->flows),
+                );
+            }
             $this->serve();
         }
 
         return $this->course;
+    }
+
+    /** Whether what happens is what has happened: hands did then what they did. */
+    private function isBefore(): bool
+    {
+        return $this->soFar !== null && $this->now < $this->soFar->now - self::MOMENT;
     }
 
     /** @return array<int, float> flow → bytes a second */
@@ -162,7 +188,7 @@ final class Reckoner
      */
     private function step(array $rates): float
     {
-        $step = INF;
+        $step = $this->soFar !== null && $this->isBefore() ? $this->soFar->now - $this->now : INF;
         foreach ($this->flows as $id => $flow) {
             $step = min($step, $flow->left / $rates[$id]);
         }
@@ -249,7 +275,7 @@ final class Reckoner
     private function serve(): void
     {
         $hands = $this->network->question->rules->hands;
-        while ($this->waiting !== [] && count($this->inHand) < $hands) {
+        while (! $this->isBefore() && $this->waiting !== [] && count($this->inHand) < $hands) {
             $at = min(array_keys($this->waiting));
             $until = $this->now + $this->waiting[$at];
             if ($this->inHand === [] && $this->now > $this->handsUntil + self::MOMENT) {
