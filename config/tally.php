@@ -32,6 +32,9 @@ return [
     // Made-up cards live in made-up time; a run on one is stretched to about this many real seconds, so that it can be watched.
     'stand_in_seconds' => (float) (is_numeric($seconds = env('TALLY_STAND_IN_SECONDS', 6)) ? $seconds : 6),
 
+    // A whole offload of made-up cards and drives plays in about this many real seconds.
+    'offload_seconds' => (float) (is_numeric($seconds = env('TALLY_OFFLOAD_SECONDS', 60)) ? $seconds : 60),
+
     // Stations of other houses whose result files count here: name => public key, as their tally:key prints it.
     'known_stations' => array_column(
         array_filter(

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\CarryController;
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CopyController;
 use App\Http\Controllers\ErasedController;
@@ -134,6 +135,14 @@ Route::delete('/offload/plans/{plan}', [SavedPlanController::class, 'delete']);
 Route::get('/offload/plans/{plan}/runbook.pdf', [SavedPlanController::class, 'sheet']);
 Route::get('/offload/plans/{plan}/calendar.ics', [SavedPlanController::class, 'calendar']);
 Route::get('/offload/{card}', OffloadController::class);
+Route::post('/offloads', [CarryController::class, 'begin']);
+Route::post('/offloads/folders', [CarryController::class, 'folders']);
+Route::get('/offloads/{offload}', [CarryController::class, 'show']);
+Route::get('/offloads/{offload}/now', [CarryController::class, 'now']);
+Route::post('/offloads/{offload}/cards/{card:id}/in', [CarryController::class, 'isIn'])->withoutScopedBindings();
+Route::post('/offloads/{offload}/anew', [CarryController::class, 'anew']);
+Route::post('/offloads/{offload}/stop', [CarryController::class, 'stop']);
+Route::get('/offloads/{offload}/handover.pdf', [CarryController::class, 'handover']);
 
 Route::get('/measure/{card}/typed', [TypedController::class, 'create']);
 Route::post('/cards/{card}/typed', [TypedController::class, 'store']);

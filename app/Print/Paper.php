@@ -6,7 +6,7 @@ namespace App\Print;
 
 use TCPDF;
 
-/** One page of A4 in the house's look, written from top to bottom. Millimetres and points. */
+/** A4 in the house's look, written from top to bottom: one page, or as many as it takes. Millimetres and points. */
 final class Paper
 {
     public const LEFT = 16.0;
@@ -19,11 +19,14 @@ final class Paper
 
     private const PENCIL = [94, 99, 92];
 
-    public float $y = 14.0;
+    private const TOP = 14.0;
+
+    public float $y = self::TOP;
 
     private bool $isFull = false;
 
-    public function __construct(public readonly TCPDF $pdf, string $title)
+    /** @param  bool  $goesOn  whether it may have further pages */
+    public function __construct(public readonly TCPDF $pdf, string $title, private readonly bool $goesOn = false)
     {
         $pdf->setPrintHeader(false);
         $pdf->setPrintFooter(false);
@@ -81,6 +84,11 @@ final class Paper
     ): void {
         $this->pdf->setFont($font, $style, $points);
         $height = $this->pdf->getStringHeight($width, $words);
+        if ($this->goesOn && $this->y + $height > self::BOTTOM) {
+            $this->pdf->AddPage();
+            $this->y = self::TOP;
+            $this->pdf->setFont($font, $style, $points);
+        }
         // One page, whatever is known: what does not fit is in the result file.
         if ($this->isFull || $this->y + $height > self::BOTTOM) {
             $this->isFull = true;

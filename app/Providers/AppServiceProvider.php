@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Offload\Carrying\RealCopies;
 use App\Rules\HouseValidator;
 use App\Runs\Conducting\RunConductor;
 use App\Stations\StationFolders;
@@ -37,6 +38,10 @@ final class AppServiceProvider extends ServiceProvider
                 is_int($lane = config('tally.lane')) ? $lane : null,
             );
         });
+        $this->app->bind(
+            RealCopies::class,
+            fn (): RealCopies => new RealCopies($this->app->make(AllowedFolders::class), $this->app->make('queue.worker')),
+        );
     }
 
     public function boot(): void

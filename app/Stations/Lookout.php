@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use App\Jobs\ConductRun;
+use App\Models\Offload\Offload;
+use App\Models\Offload\OffloadState;
 use App\Models\Runs\Run;
 use App\Models\Stations\Station;
+use App\Offload\Carrying\StandInPlay;
 use App\Runs\Filing\DatabaseAway;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
@@ -50,6 +53,9 @@ final readonly class Lookout
         }
         $this->look->all($station);
         $this->letGo($station);
+        foreach (Offload::query()->where('state', '!=', OffloadState::Ended)->where('is_made_up', true)->get() as $offload) {
+            StandInPlay::catchUp($offload);
+        }
     }
 
     /** Puts back on the queue what a worker took and died of before it could say so. */

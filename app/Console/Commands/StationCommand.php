@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Models\Runs\Run;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
+use App\Offload\Carrying\LeftCopies;
 use App\Runs\Filing\ResultFiling;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
@@ -29,6 +30,7 @@ final class StationCommand extends Command
     protected $signature = 'tally:station
         {--once : Take one waiting run, then end}
         {--lane= : Be the one worker of this lane; 0 measures, the others prove}
+        {--carry= : Be one of the workers that copy offloads; they are counted from 0}
         {--look : Look into the slots, and file what waits on the disk}';
 
     protected $description = 'Carry out the runs that wait for this station: all of them one after another, or those of one lane';
@@ -48,9 +50,11 @@ final class StationCommand extends Command
             return self::FAILURE;
         }
         $lane = is_string($given = $this->option('lane')) && ctype_digit($given) ? (int) $given : null;
+        $carries = is_string($given = $this->option('carry')) && ctype_digit($given) ? (int) $given : null;
         $looks = $this->option('look') === true;
         $duty = match (true) {
             $looks => '-look',
+            $carries !== null => "-carry-{$carries}",
             $lane !== null => "-{$lane}",
             default => '',
         };
@@ -74,12 +78,18 @@ final class StationCommand extends Command
         }
         // Before anything is called interrupted: it may have come to its end, with the books away.
         UnfiledResult::fileAll();
-        $this->closeInterrupted($station, $lane);
+        if ($carries === null) {
+            $this->closeInterrupted($station, $lane);
+        }
+        if ($lane === null) {
+            LeftCopies::takeUp($station, $carries);
+        }
         $queue->looping(fn () => $this->show($station));
-        config(['tally.lane' => $lane]);
-        $queues = match ($lane) {
-            null => "{$station->queue()},{$station->proofQueue()}",
-            self::MEASURING => $station->queue(),
+        config(['tally.lane' => $lane, 'tally.carry' => $carries]);
+        $queues = match (true) {
+            $carries !== null => $station->offloadQueue(),
+            $lane === null => "{$station->queue()},{$station->proofQueue()},{$station->offloadQueue()}",
+            $lane === self::MEASURING => $station->queue(),
             default => $station->proofQueue(),
         };
 

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Person;
 use App\Intake\FootageBook;
 use App\Models\Cards\Card;
+use App\Offload\Carrying\Secured;
 use App\Rules\Quantity;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -44,16 +45,19 @@ final readonly class FootageController
 
     public function clear(Request $request, Card $card): RedirectResponse
     {
+        // Where two copies were read back here, nobody need say where it is; whoever clears it all the same writes why.
+        $home = Secured::of($card);
         $request->validate(
-            ['by' => ['required', 'string', 'max:80'], 'why' => ['required', 'string', 'max:300']],
+            ['by' => ['required', 'string', 'max:80'], 'why' => [$home === null ? 'required' : 'nullable', 'string', 'max:300']],
             [
-                'why.required' => 'Say where the footage is now, such as: on D1 and D3, both read back.',
+                'why.required' => 'Its footage is not secured here. Say where it is now, such as: on D1 and D3, both read back.',
                 'why.max' => 'That is longer than 300 characters. Shorten it.',
                 'by.required' => 'Nobody is named. Write who clears it.',
                 'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
             ],
         );
-        FootageBook::clear($card, trim($request->string('by')->value()), trim($request->string('why')->value()));
+        $why = trim($request->string('why')->value());
+        FootageBook::clear($card, trim($request->string('by')->value()), $why === '' && $home !== null ? Secured::note($home) : $why);
         Person::remember(trim($request->string('by')->value()));
 
         return back();

@@ -96,6 +96,12 @@ final class Station extends Row
         return $this->queue().'-proofs';
     }
 
+    /** Copies of an offload: several at once, and none waits behind a proof. */
+    public function offloadQueue(): string
+    {
+        return $this->queue().'-offload';
+    }
+
     public function hasWorker(): bool
     {
         return $this->worker_seen_at !== null && $this->worker_seen_at->isAfter(now()->subSeconds(self::AWAY_AFTER));

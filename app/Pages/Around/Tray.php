@@ -6,6 +6,7 @@ namespace App\Pages\Around;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
+use App\Offload\Carrying\Secured;
 use App\Props\Frame\TagProps;
 use App\Runs\RunState;
 use Illuminate\Database\Query\Builder;
@@ -80,9 +81,11 @@ final readonly class Tray
         $rows = $which(
             Card::query()
                 ->toBase()
-                ->select(['tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham', 'runs', 'going'])
+                ->select(['tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham', 'runs', 'going', 'footage', 'secured_at', 'marked_at'])
                 ->leftJoinSub($lots, 'lots', 'lots.lot_key', '=', 'cards.lot_key')
-                ->leftJoinSub($runs, 'counted', 'counted.card_id', '=', 'cards.id'),
+                ->leftJoinSub($runs, 'counted', 'counted.card_id', '=', 'cards.id')
+                ->leftJoinSub(Secured::times(), 'secured', 'secured.card_id', '=', 'cards.id')
+                ->leftJoinSub(Secured::marked(), 'marked', 'marked.card_id', '=', 'cards.id'),
         )
             ->orderBy('tag')
             ->get();
@@ -104,6 +107,11 @@ final readonly class Tray
             $count('runs'),
             $count('going') > 0,
             $count('lot_sham') === 0 ? null : "{$count('lot_sham')} of {$count('lot_size')}",
+            match (true) {
+                $count('footage') === 0 => null,
+                $text('secured_at') !== '' && $text('secured_at') >= $text('marked_at') => 'may be cleared',
+                default => 'not secured',
+            },
         );
     }
 }

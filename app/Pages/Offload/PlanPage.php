@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace App\Pages\Offload;
 
 use App\Models\Kit\Host;
+use App\Models\Offload\Offload;
+use App\Models\Offload\OffloadCard;
 use App\Models\Offload\SavedPlan;
 use App\Offload\BooksQuestion;
+use App\Props\Follow\MountedProps;
+use App\Props\Follow\OffloadProps;
 use App\Props\Page\PlanPageProps;
 use App\Props\Plan\PlanRulesProps;
 use App\Props\Plan\SavedPlanProps;
@@ -49,6 +53,9 @@ final readonly class PlanPage
                 $buildsPreviews ? '1' : '0',
             ),
             person: $person ?? '',
+            today: now()->format('Y-m-d'),
+            places: self::places(),
+            offloads: self::offloads(),
         );
     }
 
@@ -71,6 +78,41 @@ final readonly class PlanPage
                     $months,
                 ),
             },
+        );
+    }
+
+    /** @return list<MountedProps> */
+    private static function places(): array
+    {
+        $last = Offload::query()->where('is_made_up', false)->latest('id')->first();
+        $places = [];
+        foreach ($last === null ? [] : [...$last->places['slots'], ...$last->places['drives']] as $thing => $folder) {
+            $places[] = new MountedProps($thing, $folder);
+        }
+
+        return $places;
+    }
+
+    /** @return list<OffloadProps> */
+    private static function offloads(): array
+    {
+        return array_values(
+            Offload::query()
+                ->with('cards')
+                ->latest('id')
+                ->limit(self::SAVED)
+                ->get()
+                ->map(
+                    fn (Offload $offload): OffloadProps => new OffloadProps(
+                        $offload->id,
+                        $offload->name,
+                        $offload->began_at->format('j M, H:i'),
+                        $offload->cards->count(),
+                        $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count(),
+                        $offload->isOver(),
+                    ),
+                )
+                ->all(),
         );
     }
 

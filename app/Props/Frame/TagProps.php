@@ -9,7 +9,10 @@ use Tally\Verdict\VerdictKind;
 /** A card in the tray. */
 final readonly class TagProps
 {
-    /** @param  string|null  $badLot  how many of its lot are Sham, such as “2 of 5”; null when none is */
+    /**
+     * @param  string|null  $badLot  how many of its lot are Sham, such as “2 of 5”; null when none is
+     * @param  string|null  $footage  “not secured” or “may be cleared”; null where it carries none
+     */
     public function __construct(
         public string $tag,
         public string $line,
@@ -18,5 +21,6 @@ final readonly class TagProps
         public int $runs,
         public bool $going,
         public ?string $badLot,
+        public ?string $footage,
     ) {}
 }

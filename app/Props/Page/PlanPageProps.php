@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Props\Page;
 
+use App\Props\Follow\MountedProps;
+use App\Props\Follow\OffloadProps;
 use App\Props\Plan\PlanPictureProps;
 use App\Props\Plan\PlanRulesProps;
 use App\Props\Plan\RestsOnProps;
@@ -19,6 +21,9 @@ final readonly class PlanPageProps implements PageProps
      * @param  bool  $isTimed  whether an import with previews was timed on some host
      * @param  bool  $isLong  whether it was searched for longer
      * @param  list<SavedPlanProps>  $saved  the newest first
+     * @param  string  $today  `2026-11-27`
+     * @param  list<MountedProps>  $places  where slots and drives were last
+     * @param  list<OffloadProps>  $offloads  that are carried out, or were; the newest first
      */
     public function __construct(
         public PlanPictureProps $plan,
@@ -30,5 +35,8 @@ final readonly class PlanPageProps implements PageProps
         public array $saved,
         public PlanRulesProps $rules,
         public string $person,
+        public string $today,
+        public array $places,
+        public array $offloads,
     ) {}
 }

@@ -32,7 +32,8 @@ export function Frame({ children }: { children: ReactNode }) {
 function Around({ shown, children }: { shown: FrameProps; children: ReactNode }) {
     const page = usePage<SharedPage>();
     const { frame, tray } = useHouse(shown);
-    const place = page.url.split(/[/?]/)[1] ?? 'intake';
+    const first = page.url.split(/[/?]/)[1] ?? 'intake';
+    const place = first === 'offloads' ? 'offload' : first;
     // On the pages of the house a card of the tray opens where it is entered.
     const stage = frame.stages.some((entry) => entry.key === place) ? place : 'intake';
     const tag = page.props.card?.tag ?? null;

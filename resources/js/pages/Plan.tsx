@@ -10,8 +10,10 @@ import { Nothing } from '../parts/Nothing';
 import { Sheet, Title } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
 import { ServerForm } from '../parts/ServerForm';
+import { BeginOffload } from '../plan/BeginOffload';
 import { BetterPlan } from '../plan/BetterPlan';
 import { KeepPlan } from '../plan/KeepPlan';
+import { Offloads } from '../plan/Offloads';
 import { OtherPlans } from '../plan/OtherPlans';
 import { PlainList } from '../plan/PlainList';
 import { copies, hands, PlanPictures } from '../plan/PlanPictures';
@@ -46,7 +48,20 @@ export default function Plan(props: PlanPageProps) {
     return <Surface key={JSON.stringify([props.rules, props.ticked])} {...props} />;
 }
 
-function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, person }: PlanPageProps) {
+function Surface({
+    plan,
+    ticked,
+    leftOut,
+    rests,
+    isTimed,
+    isLong,
+    saved,
+    rules,
+    person,
+    today,
+    places,
+    offloads,
+}: PlanPageProps) {
     const { errors } = usePage().props;
     const [typed, setTyped] = useState(rules);
     const asked = { ...rules, cards: ticked, ...(isLong ? { longer: '1' } : {}) };
@@ -147,6 +162,10 @@ function Surface({ plan, ticked, leftOut, rests, isTimed, isLong, saved, rules, 
                         </p>
                     )}
                 </Sheet>
+                {count === 0 ? null : (
+                    <BeginOffload plan={plan} asked={asked} person={person} today={today} places={places} />
+                )}
+                {offloads.length === 0 ? null : <Offloads offloads={offloads} />}
                 {count === 0 ? null : <KeepPlan asked={asked} person={person} saved={saved} />}
                 {leftOut.length === 0 ? null : (
                     <Sheet title="Left out">

@@ -124,6 +124,16 @@ const Tag = styled(ListBoxItem)`
         gap: 3px;
         align-items: center;
     }
+    .line .laden {
+        flex: none;
+        margin: 0 8px 0 auto;
+        padding-left: 8px;
+        color: var(--ochre);
+        font-weight: 600;
+    }
+    .line .laden.home {
+        color: var(--tarn);
+    }
     .line .count {
         flex: none;
     }
@@ -266,6 +276,11 @@ export function Tray({
                                 </div>
                                 <div className="line">
                                     <span>{tag.line}</span>
+                                    {tag.footage === null ? null : (
+                                        <span className={tag.footage === 'not secured' ? 'laden' : 'laden home'}>
+                                            {tag.footage}
+                                        </span>
+                                    )}
                                     {tag.badLot === null ? null : (
                                         <span className="lot" aria-label={`${tag.badLot} of its lot are Sham`}>
                                             {tag.badLot} <VerdictShape kind="Sham" size={10} />

@@ -168,6 +168,90 @@ export interface ErasureProps {
     tag: string | null;
 }
 
+export interface DriveCopyProps {
+    drive: string;
+    copied: number;
+    verified: number;
+    words: string;
+    isWrong: boolean;
+}
+
+export interface FoldersProps {
+    folders: string[];
+}
+
+export interface FollowLaneProps {
+    name: string;
+    passages: PassageProps[];
+}
+
+export interface FollowNowProps {
+    state: string;
+    now: number;
+    done: number;
+    amount: string;
+    hands: HandProps[];
+    next: string;
+    lanes: FollowLaneProps[];
+    swaps: SwapProps[];
+    cards: HomeCardProps[];
+    reasons: string[];
+    wrong: string[];
+    clear: string;
+    maySearchAnew: boolean;
+}
+
+export interface HandProps {
+    card: number;
+    tag: string;
+    words: string;
+    detail: string;
+    waits: number;
+    choices: string[];
+}
+
+export interface HomeCardProps {
+    tag: string;
+    amount: string;
+    files: string;
+    folder: string;
+    copies: DriveCopyProps[];
+    clear: string;
+    mayBeCleared: boolean;
+    isCleared: boolean;
+}
+
+export interface MountedProps {
+    thing: string;
+    folder: string;
+}
+
+export interface OffloadProps {
+    id: number;
+    name: string;
+    began: string;
+    cards: number;
+    secured: number;
+    isOver: boolean;
+}
+
+export interface PassageProps {
+    kind: string;
+    tag: string;
+    words: string;
+    from: number;
+    to: number;
+    began: number | null;
+    until: number | null;
+    isOver: boolean;
+}
+
+export interface SwapProps {
+    words: string;
+    at: number;
+    isDone: boolean;
+}
+
 export interface FrameProps {
     station: string;
     worker: boolean;
@@ -197,6 +281,7 @@ export interface TagProps {
     runs: number;
     going: boolean;
     badLot: string | null;
+    footage: string | null;
 }
 
 export interface WhoProps {
@@ -602,6 +687,18 @@ export interface FitsPageProps {
     sheet: FitSheetProps;
 }
 
+export interface FollowPageProps {
+    id: number;
+    name: string;
+    began: string;
+    beganAt: number;
+    planned: number;
+    pace: number | null;
+    first: FollowNowProps;
+    person: string;
+    said: string | null;
+}
+
 export interface ImportPageProps {
     import: ImportProps | null;
     fields: ChoiceProps[];
@@ -690,6 +787,9 @@ export interface PlanPageProps {
     saved: SavedPlanProps[];
     rules: PlanRulesProps;
     person: string;
+    today: string;
+    places: MountedProps[];
+    offloads: OffloadProps[];
 }
 
 export interface PricesPageProps {

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Stations\StationFolders;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Validation\ValidationException;
+use InvalidArgumentException;
+use Tally\Device\Fault\UnusablePath;
+use Tally\Offload\Plan;
+use Tally\Transfer\FolderPattern;
+
+/** A plan that is to be carried out: which one, what it is called, where its cards go. */
+final class BeginOffload extends AskPlan
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            ...parent::rules(),
+            'name' => ['required', 'string', 'max:80'],
+            'day' => ['required', 'date'],
+            'pattern' => ['required', 'string', 'max:160'],
+            'by' => ['required', 'string', 'max:80'],
+            'real' => ['nullable', 'boolean'],
+            'slots' => ['nullable', 'array'],
+            'slots.*' => ['nullable', 'string', 'max:400'],
+            'drives' => ['nullable', 'array'],
+            'drives.*' => ['nullable', 'string', 'max:400'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            ...parent::messages(),
+            'name.required' => 'The shoot is empty. Write what this is, such as: Harbour.',
+            'name.string' => 'The shoot is empty. Write what this is, such as: Harbour.',
+            'name.max' => 'The shoot is longer than 80 characters. Write a shorter name.',
+            'day' => 'The day was “:input”: write it as 2026-11-27.',
+            'pattern' => 'Where it goes was “:input”: '.FolderPattern::HOUSE.' would do.',
+            'by.required' => 'Nobody is named. Write who begins it.',
+            'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
+            'slots' => 'Give a folder for each slot.',
+            'drives' => 'Give a folder for each drive.',
+            'slots.*' => 'A folder is a path such as /media/left.',
+            'drives.*' => 'A folder is a path such as /media/drive-1.',
+        ];
+    }
+
+    /**
+     * @return array<string, string> tag → folder on each drive
+     *
+     * @throws ValidationException
+     */
+    public function folders(Plan $plan): array
+    {
+        $folders = [];
+        try {
+            $pattern = FolderPattern::of($this->string('pattern')->value());
+            foreach ($plan->decision->cards as $card) {
+                $folders[$card->tag] = $pattern->folder(
+                    $this->string('name')->value(),
+                    Date::parse($this->string('day')->value())->format('Y-m-d'),
+                    $card->tag,
+                );
+            }
+        } catch (InvalidArgumentException $fault) {
+            throw ValidationException::withMessages(['pattern' => $fault->getMessage()]);
+        }
+
+        return $folders;
+    }
+
+    /**
+     * @return array{slots: array<string, string>, drives: array<string, string>}|null null where all of it is made up
+     *
+     * @throws ValidationException where a folder is missing, or may not be written
+     */
+    public function places(Plan $plan): ?array
+    {
+        if (! $this->boolean('real')) {
+            return null;
+        }
+        $allowed = StationFolders::allowed();
+        $places = ['slots' => [], 'drives' => []];
+        $asked = ['slots' => [], 'drives' => []];
+        foreach ($plan->decision->cards as $card) {
+            $asked['slots'][$card->slot] = true;
+            $asked['drives'] += array_fill_keys($card->drives, true);
+        }
+        $wrong = [];
+        foreach ($asked as $kind => $things) {
+            $given = (array) $this->input($kind, []);
+            foreach (array_keys($things) as $thing) {
+                $path = is_string($given[$thing] ?? null) ? trim($given[$thing]) : '';
+                if ($path === '') {
+                    $wrong["{$kind}.{$thing}"] = "Where {$thing} is mounted was left empty. Write its folder, such as /media/".($kind === 'slots' ? 'left.' : 'drive-1.');
+                } elseif ($kind === 'drives') {
+                    try {
+                        $allowed->admitWithin($path);
+                    } catch (UnusablePath $fault) {
+                        $wrong["{$kind}.{$thing}"] = $fault->getMessage();
+                    }
+                }
+                $places[$kind][$thing] = $path;
+            }
+        }
+        foreach ($places as $kind => $paths) {
+            foreach (array_keys(array_diff_key($paths, array_unique($paths))) as $twice) {
+                $wrong["{$kind}.{$twice}"] ??= "“{$paths[$twice]}” is given twice. Each has a folder of its own.";
+            }
+        }
+
+        return $wrong === [] ? $places : throw ValidationException::withMessages($wrong);
+    }
+}

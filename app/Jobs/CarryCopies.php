@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\Offload\CopyState;
+use App\Models\Offload\OffloadCard;
+use App\Models\Offload\OffloadCopy;
+use App\Offload\Carrying\RealCopies;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Queue\InteractsWithQueue;
+use Throwable;
+
+/** Copies of one card that are made in one go, waiting on their station's own queue. */
+final class CarryCopies implements ShouldQueue
+{
+    use InteractsWithQueue;
+    use Queueable;
+
+    public int $tries = 1;
+
+    /** A card may take hours. */
+    public int $timeout = 0;
+
+    /** @param  list<int>  $copies  of the books */
+    public function __construct(public readonly int $card, public readonly array $copies) {}
+
+    public function handle(RealCopies $copying): void
+    {
+        $card = OffloadCard::query()
+            ->with(['offload.station', 'card', 'copies'])
+            ->findOrFail($this->card);
+        $copies = array_values($card->copies->whereIn('id', $this->copies)->where('state', CopyState::Ordered)->all());
+        foreach ($copies as $copy) {
+            // By which it is found again if this worker dies.
+            $copy->forceFill(['worker' => config('tally.carry'), 'job_id' => is_numeric($id = $this->job?->getJobId()) ? (int) $id : null])->save();
+        }
+        if ($copies !== []) {
+            $copying->make($card, $copies);
+        }
+    }
+
+    public function failed(?Throwable $fault): void
+    {
+        OffloadCopy::query()
+            ->whereIn('id', $this->copies)
+            ->where('state', '!=', CopyState::Verified)
+            ->update([
+                'state' => CopyState::Failed,
+                'message' => 'The program itself failed; the log of this station says where: '.
+                    mb_substr($fault?->getMessage() ?? 'no reason was given', 0, 400),
+            ]);
+    }
+}

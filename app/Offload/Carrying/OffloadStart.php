@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Offload\Carrying;
+
+use App\Models\Cards\Card;
+use App\Models\Offload\CopyState;
+use App\Models\Offload\Offload;
+use App\Models\Offload\OffloadState;
+use App\Models\Stations\Station;
+use App\Offload\BooksQuestion;
+use Illuminate\Support\Facades\DB;
+use Tally\Offload\Basis\KnownRate;
+use Tally\Offload\Basis\RateOf;
+use Tally\Offload\Plan;
+use Tally\Offload\PlanFile;
+use Tally\Offload\Question\Drive;
+use Tally\Offload\Question\Question;
+use Tally\Offload\Reckon\Course;
+use Tally\Offload\Reckon\FlowKind;
+
+/** Begins to carry a plan out: a row for each card, and for each copy of it, with what was planned. */
+final readonly class OffloadStart
+{
+    /** Made up, the busiest reader gives so much of what the plan reckons with: real evenings are never quite as planned. */
+    private const REALLY = 0.72;
+
+    /**
+     * @param  array<string, string>  $folders  tag → folder on each drive
+     * @param  array{slots: array<string, string>, drives: array<string, string>}|null  $places  slot or drive → folder of this
+     *                                                                                            machine; null: all of it is made up
+     * @param  float  $pace  seconds of made-up time in one of ours
+     */
+    public static function of(
+        Plan $plan,
+        BooksQuestion $asked,
+        Station $station,
+        string $name,
+        array $folders,
+        ?array $places,
+        float $pace,
+        string $by,
+    ): Offload {
+        return DB::transaction(function () use ($plan, $asked, $station, $name, $folders, $places, $pace, $by): Offload {
+            $offload = Offload::query()->create([
+                'station_id' => $station->id,
+                'name' => $name,
+                'goal' => $plan->goal,
+                'question' => json_encode(PlanFile::pack($plan->question, $plan->goal), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+                'decision' => array_intersect_key($plan->pack(), ['links' => true, 'cards' => true]),
+                'rates' => array_map(fn (KnownRate $rate): array => $rate->pack(), $asked->rates),
+                'planned' => $plan->course->done,
+                'places' => $places ?? ['slots' => [], 'drives' => []],
+                'is_made_up' => $places === null,
+                'pace' => $places === null ? $pace : 1.0,
+                'truth' => $places === null ? self::truth($plan) : [],
+                'state' => OffloadState::Going,
+                'by' => $by,
+                'began_at' => now(),
+            ]);
+            self::cards($offload, $plan, $folders);
+
+            return $offload;
+        });
+    }
+
+    /** @param  array<string, string>  $folders */
+    private static function cards(Offload $offload, Plan $plan, array $folders): void
+    {
+        $ids = Card::query()
+            ->whereIn('tag', array_map(fn ($card): string => $card->tag, $plan->question->cards))
+            ->pluck('id', 'tag');
+        foreach ($plan->decision->cards as $at => $placed) {
+            $laden = $plan->question->cards[$plan->course->placements[$at]->card];
+            $card = $offload->cards()->create([
+                'card_id' => $ids[$placed->tag],
+                'place' => $at,
+                'slot' => $placed->slot,
+                'turn' => $placed->order,
+                'scheme' => $placed->scheme,
+                'drives' => $placed->drives,
+                'folder' => $folders[$placed->tag] ?? $placed->tag,
+                'bytes' => (int) $laden->bytes,
+                'files' => $laden->files,
+                'planned_in' => $plan->course->in[$at] ?? 0.0,
+                'planned_free' => $plan->course->free[$at] ?? 0.0,
+                'planned_clear' => $plan->course->clear[$at] ?? null,
+            ]);
+            foreach ($placed->drives as $nth => $drive) {
+                $card->copies()->create([
+                    'nth' => $nth + 1,
+                    'drive' => $drive,
+                    'state' => CopyState::Waiting,
+                    'planned' => self::windows($plan->course, $plan->question, $at, $drive),
+                ]);
+            }
+        }
+    }
+
+    /** @return array{copy: array{float, float}, back: array{float, float}|null} when a copy is to be made and read back; seconds */
+    public static function windows(Course $course, Question $question, int $at, string $drive): array
+    {
+        $number = array_search($drive, array_map(fn (Drive $one): string => $one->name, $question->drives), true);
+        $copy = [0.0, 0.0];
+        $back = null;
+        foreach ($course->stretches as $stretch) {
+            if ($stretch->placement !== $at || $stretch->kind === null) {
+                continue;
+            }
+            if ($stretch->kind === FlowKind::ReadBack) {
+                $back = $stretch->reads === $number ? [$stretch->since, $stretch->until] : $back;
+            } elseif (in_array($number, $stretch->writes, true)) {
+                $copy = [$stretch->since, $stretch->until];
+            }
+        }
+
+        return ['copy' => $copy, 'back' => $back];
+    }
+
+    /** @return array<string, float> key of a rate → so many times what was reckoned with */
+    private static function truth(Plan $plan): array
+    {
+        $carried = $first = $last = [];
+        foreach ($plan->course->stretches as $stretch) {
+            if ($stretch->kind === FlowKind::Copy) {
+                [$reader] = $plan->course->network->slots[$plan->course->placements[$stretch->placement]->slot];
+                $carried[$reader] = ($carried[$reader] ?? 0.0) + $stretch->bytes;
+                $first[$reader] = min($first[$reader] ?? INF, $stretch->since);
+                $last[$reader] = max($last[$reader] ?? 0.0, $stretch->until);
+            }
+        }
+        arsort($carried);
+        $busiest = array_key_first($carried);
+        $reader = $busiest === null ? null : $plan->question->readers[$busiest];
+        $time = $busiest === null ? 0.0 : $last[$busiest] - $first[$busiest];
+        if ($reader === null || $time <= 0 || $reader->uplink === INF) {
+            return [];
+        }
+
+        return [KnownRate::keyOf(RateOf::Uplink, $reader->name) => (self::REALLY * $carried[$busiest]) / $time / $reader->uplink];
+    }
+}

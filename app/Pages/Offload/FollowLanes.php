@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Offload;
+
+use App\Models\Offload\Offload;
+use App\Models\Offload\OffloadCard;
+use App\Models\Offload\OffloadCopy;
+use App\Props\Follow\FollowLaneProps;
+use App\Props\Follow\PassageProps;
+use Illuminate\Support\Carbon;
+
+/** The runbook of an offload that goes on: a lane for each slot, and for each drive that copies on to another. */
+final readonly class FollowLanes
+{
+    /** @return list<FollowLaneProps> */
+    public static function of(Offload $offload, float $now): array
+    {
+        $slots = $onward = [];
+        foreach ($offload->cards as $card) {
+            $seen = [];
+            foreach ($card->copies as $copy) {
+                $isRelayed = $copy->isRelayed();
+                $lane = $isRelayed ? "{$card->drives[0]} → {$copy->drive}" : $card->slot;
+                $passages = [];
+                // Of a fan-out one copy stands for all: they go at once.
+                if (! in_array(implode(' ', $copy->planned['copy']), $seen, true)) {
+                    $passages[] = self::copying($offload, $card, $copy, $now);
+                    $seen[] = implode(' ', $copy->planned['copy']);
+                }
+                if ($copy->planned['back'] !== null) {
+                    $passages[] = self::readingBack($offload, $card, $copy, $now);
+                }
+                if ($isRelayed) {
+                    $onward[$lane] = [...$onward[$lane] ?? [], ...$passages];
+                } else {
+                    $slots[$lane] = [...$slots[$lane] ?? [], ...$passages];
+                }
+            }
+        }
+        ksort($slots);
+        ksort($onward);
+        $lanes = [];
+        foreach ([...$slots, ...$onward] as $name => $passages) {
+            $lanes[] = new FollowLaneProps($name, $passages);
+        }
+
+        return $lanes;
+    }
+
+    private static function copying(Offload $offload, OffloadCard $card, OffloadCopy $copy, float $now): PassageProps
+    {
+        $tag = $card->card->tag;
+        $onto = $card->scheme->value === 'fan-out' ? implode(' and ', $card->drives) : $copy->drive;
+
+        return self::passage(
+            $offload,
+            $copy->isRelayed() ? 'relay' : 'copy',
+            $tag,
+            $copy->isRelayed() ? "copy {$tag} from {$card->drives[0]} on to {$copy->drive}" : "copy {$tag} to {$onto}",
+            $copy->planned['copy'],
+            $copy->copy_at,
+            $copy->copied_at,
+            $now,
+        );
+    }
+
+    private static function readingBack(Offload $offload, OffloadCard $card, OffloadCopy $copy, float $now): PassageProps
+    {
+        return self::passage(
+            $offload,
+            'read back',
+            $card->card->tag,
+            "read {$card->card->tag} back from {$copy->drive}",
+            $copy->planned['back'] ?? [0.0, 0.0],
+            $copy->back_at,
+            $copy->verified_at,
+            $now,
+        );
+    }
+
+    /** @param  array{float, float}  $planned */
+    private static function passage(
+        Offload $offload,
+        string $kind,
+        string $tag,
+        string $words,
+        array $planned,
+        ?Carbon $began,
+        ?Carbon $ended,
+        float $now,
+    ): PassageProps {
+        return new PassageProps(
+            $kind,
+            $tag,
+            $words,
+            $planned[0],
+            $planned[1],
+            $began === null ? null : $offload->seconds($began),
+            $began === null ? null : ($ended === null ? $now : $offload->seconds($ended)),
+            $ended !== null,
+        );
+    }
+}

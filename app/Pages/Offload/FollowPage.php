@@ -1,0 +1,243 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Offload;
+
+use App\Models\Offload\CopyState;
+use App\Models\Offload\Offload;
+use App\Models\Offload\OffloadCard;
+use App\Models\Offload\OffloadCopy;
+use App\Models\Offload\OffloadState;
+use App\Offload\Carrying\HandsDesk;
+use App\Offload\Carrying\HowItGoes;
+use App\Props\Follow\DriveCopyProps;
+use App\Props\Follow\FollowNowProps;
+use App\Props\Follow\HandProps;
+use App\Props\Follow\HomeCardProps;
+use App\Props\Follow\SwapProps;
+use App\Props\Page\FollowPageProps;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
+use Tally\Quantity\Span;
+
+/** An offload while it is carried out: what hands are to do now, how it stands to its plan, and what may be cleared. */
+final readonly class FollowPage
+{
+    /** Nearer than this it is on time: seconds. */
+    private const ON_TIME = 5.0;
+
+    public static function of(Offload $offload, ?string $person): FollowPageProps
+    {
+        $said = session('said');
+
+        return new FollowPageProps(
+            $offload->id,
+            $offload->name,
+            $offload->began_at->format('H:i, j M'),
+            $offload->began_at->getTimestamp(),
+            $offload->planned,
+            $offload->is_made_up ? $offload->pace : null,
+            self::now($offload),
+            $person ?? '',
+            is_string($said) ? $said : null,
+        );
+    }
+
+    public static function now(Offload $offload): FollowNowProps
+    {
+        $offload->load('cards.copies', 'cards.card');
+        $now = $offload->ended_at ?? now();
+        $plan = $offload->plan();
+        $goes = HowItGoes::of($offload, $plan, $now);
+        $seconds = $offload->seconds($now);
+        $hands = self::hands($offload, $goes, $seconds);
+
+        return new FollowNowProps(
+            $offload->state->value,
+            $seconds,
+            $goes->done($offload),
+            self::amount($offload),
+            $hands,
+            $hands !== [] || $offload->state !== OffloadState::Going ? '' : self::next($offload, $goes),
+            FollowLanes::of($offload, $seconds),
+            self::swaps($offload, $goes),
+            array_values($offload->cards->sortBy('place')->map(fn (OffloadCard $card): HomeCardProps => self::card($card, $goes))->all()),
+            self::reasons($offload, $goes),
+            self::wrong($offload),
+            self::clear($offload, $goes),
+            $offload->state === OffloadState::Going && $offload->cards->contains(fn (OffloadCard $card): bool => $card->in_at === null),
+        );
+    }
+
+    private static function amount(Offload $offload): string
+    {
+        $all = $home = 0;
+        foreach ($offload->cards as $card) {
+            $all += $card->bytes;
+            $verified = $card->copies->map(fn (OffloadCopy $copy): int => min($copy->verified, $card->bytes))->all();
+            $home += $verified === [] ? 0 : min($verified);
+        }
+
+        return Bytes::of($home)->decimal().' of '.Bytes::of($all)->decimal().' home';
+    }
+
+    /** @return list<HandProps> */
+    private static function hands(Offload $offload, HowItGoes $goes, float $now): array
+    {
+        $tags = array_values($offload->cards->map(fn (OffloadCard $card): string => $card->card->tag)->all());
+
+        return array_map(function (OffloadCard $card) use ($offload, $now, $tags): HandProps {
+            $before = HandsDesk::before($card);
+            $since = $before?->free_at === null ? 0.0 : $offload->seconds($before->free_at);
+            $tag = $card->card->tag;
+
+            return new HandProps(
+                $card->id,
+                $tag,
+                $before === null ? "{$tag} into {$card->slot}" : "{$before->card->tag} out of {$card->slot}, {$tag} in",
+                $before === null
+                    ? 'Slowly and straight; none is forced. Then say so.'
+                    : "{$before->card->tag} is copied".($before->clear_at === null
+                        ? '. It stays unwritten in its case until it may be cleared.'
+                        : ' and read back twice. A hot card cools before it is handled.'),
+                max(0.0, $now - $since),
+                $offload->is_made_up ? $tags : [],
+            );
+        }, HandsDesk::now($offload));
+    }
+
+    private static function next(Offload $offload, HowItGoes $goes): string
+    {
+        $waiting = $offload->cards->filter(fn (OffloadCard $card): bool => $card->in_at === null)->sortBy('place')->first();
+        if ($waiting === null) {
+            return 'All cards are in. Nothing more for hands until the last one is free.';
+        }
+        $at = $goes->course->in[$waiting->place] ?? null;
+
+        return "Next: {$waiting->card->tag} into {$waiting->slot}".($at === null ? '' : ', at about '.self::clock($offload, $at)).'.';
+    }
+
+    /** @return list<SwapProps> */
+    private static function swaps(Offload $offload, HowItGoes $goes): array
+    {
+        return array_values(
+            $offload->cards
+                ->map(
+                    fn (OffloadCard $card): SwapProps => new SwapProps(
+                        "{$card->card->tag} into {$card->slot}",
+                        $card->in_at === null ? $goes->course->in[$card->place] ?? $card->planned_in : $offload->seconds($card->in_at),
+                        $card->in_at !== null,
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    private static function card(OffloadCard $card, HowItGoes $goes): HomeCardProps
+    {
+        $clear = $goes->course->clear[$card->place] ?? null;
+        $failed = $card->copies->contains(fn (OffloadCopy $copy): bool => $copy->state === CopyState::Failed);
+        $isCleared = $card->clear_at !== null && $card->card->footage->isZero();
+
+        return new HomeCardProps(
+            $card->card->tag,
+            Bytes::of($card->bytes)->decimal(),
+            $card->files === 0 ? '' : (string) $card->files,
+            $card->folder,
+            array_values($card->copies->map(fn (OffloadCopy $copy): DriveCopyProps => self::copy($card, $copy))->all()),
+            match (true) {
+                $isCleared => 'cleared',
+                $card->clear_at !== null => 'may be cleared',
+                $failed => 'no: a copy is wrong',
+                count($card->drives) < 2 => 'no: one copy alone',
+                $clear === null => 'not yet',
+                default => 'not before '.self::clock($card->offload, $clear),
+            },
+            $card->clear_at !== null,
+            $isCleared,
+        );
+    }
+
+    private static function copy(OffloadCard $card, OffloadCopy $copy): DriveCopyProps
+    {
+        $share = fn (int $bytes): float => $card->bytes === 0 ? 1.0 : min(1.0, $bytes / $card->bytes);
+        $copied = $share($copy->copied);
+        $verified = $share($copy->verified);
+
+        return new DriveCopyProps(
+            $copy->drive,
+            $copied,
+            $verified,
+            match ($copy->state) {
+                CopyState::Waiting, CopyState::Ordered => 'waiting',
+                CopyState::Copying => sprintf('%d %% copied', (int) floor(100 * $copied)),
+                CopyState::Copied => 'copied',
+                CopyState::Reading => sprintf('%d %% read back', (int) floor(100 * $verified)),
+                CopyState::Verified => 'read back the same',
+                CopyState::Failed => 'not secured',
+            },
+            $copy->state === CopyState::Failed,
+        );
+    }
+
+    /** @return list<string> */
+    private static function reasons(Offload $offload, HowItGoes $goes): array
+    {
+        $reasons = array_map(
+            fn ($one): string => "{$one->thing} gave ".Rate::bytesPerSecond($one->gave)->print().', not the '.
+                Rate::bytesPerSecond($one->reckoned)->print().' reckoned with.',
+            $goes->less,
+        );
+        if ($goes->byHands > self::ON_TIME) {
+            $reasons[] = 'Hands came later than planned: '.Span::seconds($goes->byHands)->print().' of it.';
+        }
+        if ($offload->plans > 1) {
+            $reasons[] = 'Planned anew '.($offload->plans === 2 ? 'once.' : ($offload->plans - 1).' times.');
+        }
+
+        return $reasons;
+    }
+
+    /** @return list<string> */
+    private static function wrong(Offload $offload): array
+    {
+        $wrong = [];
+        foreach ($offload->cards as $card) {
+            foreach ($card->copies as $copy) {
+                if ($copy->message !== null) {
+                    $wrong[] = "{$card->card->tag} on {$copy->drive}: {$copy->message}";
+                }
+                foreach (array_slice($copy->troubles ?? [], 0, 5) as $trouble) {
+                    $sentence = $trouble['sentence'] ?? null;
+                    if ($sentence !== null && $sentence !== $copy->message) {
+                        $wrong[] = $sentence;
+                    }
+                }
+            }
+        }
+
+        return $wrong;
+    }
+
+    private static function clear(Offload $offload, HowItGoes $goes): string
+    {
+        $may = $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count();
+        $all = $offload->cards->count();
+        if ($may === $all) {
+            return 'Every card may be cleared: two copies of each, on two drives, have been read back. In the camera, and noted at Intake.';
+        }
+        $soonest = $goes->course->clear === [] ? null : min($goes->course->clear);
+
+        return match (true) {
+            $may > 0 => "{$may} of {$all} may be cleared. The others not yet.",
+            $soonest === null || $offload->isOver() => 'No card may be cleared.',
+            default => 'No card may be cleared yet. The first one may at about '.self::clock($offload, $soonest).'.',
+        };
+    }
+
+    private static function clock(Offload $offload, float $seconds): string
+    {
+        return $offload->began_at->copy()->addSeconds((int) round($seconds))->format('H:i:s');
+    }
+}

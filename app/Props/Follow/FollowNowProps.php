@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Follow;
+
+/** What changes of an offload while it goes on. Times are seconds of its own from its beginning. */
+final readonly class FollowNowProps
+{
+    /**
+     * @param  string  $state  going, ending or ended
+     * @param  float  $done  when all will be safe, or was
+     * @param  list<HandProps>  $hands  the first one now
+     * @param  string  $next  what hands wait for where there is nothing to do
+     * @param  list<FollowLaneProps>  $lanes
+     * @param  list<SwapProps>  $swaps
+     * @param  list<HomeCardProps>  $cards
+     * @param  list<string>  $reasons  what time was lost or won by
+     * @param  list<string>  $wrong  files and copies that are not as they should be
+     */
+    public function __construct(
+        public string $state,
+        public float $now,
+        public float $done,
+        public string $amount,
+        public array $hands,
+        public string $next,
+        public array $lanes,
+        public array $swaps,
+        public array $cards,
+        public array $reasons,
+        public array $wrong,
+        public string $clear,
+        public bool $maySearchAnew,
+    ) {}
+}

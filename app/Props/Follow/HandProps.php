@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Follow;
+
+/** Something for hands to do. */
+final readonly class HandProps
+{
+    /**
+     * @param  int  $card  of this offload
+     * @param  string  $words  what to do
+     * @param  string  $detail  what to know of it
+     * @param  float  $waits  seconds that it has been waiting
+     * @param  list<string>  $choices  what may lie in a made-up slot; none where it is real
+     */
+    public function __construct(
+        public int $card,
+        public string $tag,
+        public string $words,
+        public string $detail,
+        public float $waits,
+        public array $choices,
+    ) {}
+}

@@ -1,0 +1,109 @@
+import { useForm } from '@inertiajs/react';
+import { Fields } from '../intake/Fields';
+import { Button } from '../parts/Button';
+import { SelectField, TextField } from '../parts/fields';
+import { formField } from '../parts/formField';
+import { NameField } from '../parts/NameField';
+import { ServerForm } from '../parts/ServerForm';
+import { Sheet } from '../parts/Sheet';
+import { useAsk } from '../parts/useAsk';
+import type { FoldersProps, MountedProps, PlanPictureProps } from '../types/generated/props';
+import { PlainList } from './PlainList';
+
+const WAYS = [
+    { key: '0', label: 'made-up cards and drives', detail: 'to practise: nothing is copied' },
+    { key: '1', label: 'real folders of this machine' },
+];
+
+/** Begins to carry out the plan that is shown: what it is called, and where its cards go. */
+export function BeginOffload({
+    plan,
+    asked,
+    person,
+    today,
+    places,
+}: {
+    plan: PlanPictureProps;
+    /** What the plan was asked for, as its address says. */
+    asked: Record<string, string | string[]>;
+    person: string;
+    /** `2026-11-27` */
+    today: string;
+    /** Where slots and drives were last. */
+    places: readonly MountedProps[];
+}) {
+    const slots = [...new Set(plan.cards.map((card) => card.slot))].sort();
+    const drives = [...new Set(plan.cards.flatMap((card) => card.drives))].sort();
+    const known = (things: string[]) =>
+        Object.fromEntries(things.map((thing) => [thing, places.find((one) => one.thing === thing)?.folder ?? '']));
+    const form = useForm({
+        name: '',
+        day: today,
+        pattern: '{shoot}/{day}/{card}',
+        by: person,
+        real: '0',
+        slots: known(slots),
+        drives: known(drives),
+    });
+    const field = formField(form);
+    const errors = form.errors as Record<string, string | undefined>;
+    const isNamed = form.data.name.trim() !== '';
+    const shown = useAsk(
+        '/offloads/folders',
+        isNamed ? { ...asked, name: form.data.name, day: form.data.day, pattern: form.data.pattern, by: 'x' } : null,
+    ) as FoldersProps | null;
+    const place = (kind: 'slots' | 'drives') => (thing: string) => (
+        <TextField
+            key={thing}
+            name={`${kind}.${thing}`}
+            label={`${thing} is mounted at`}
+            placeholder={kind === 'slots' ? '/media/left' : '/media/drive-1'}
+            value={form.data[kind][thing] ?? ''}
+            error={errors[`${kind}.${thing}`]}
+            onChange={(value) => {
+                form.setData(kind, { ...form.data[kind], [thing]: value });
+            }}
+        />
+    );
+    return (
+        <Sheet title="Bring it home" caption="carry this plan out, step by step">
+            <ServerForm
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    form.transform((data) => ({ ...asked, ...data }));
+                    form.post('/offloads');
+                }}
+            >
+                <Fields>
+                    <TextField {...field('name')} label="Shoot" placeholder="Harbour" />
+                    <TextField {...field('day')} label="Day" figures />
+                    <div className="half">
+                        <TextField {...field('pattern')} label="Goes into the folder" figures />
+                    </div>
+                    <SelectField {...field('real')} label="With" choices={WAYS} />
+                    <NameField {...field('by')} name="begin-by" label="Your name" />
+                    {form.data.real === '1' ? (
+                        <>
+                            {slots.map(place('slots'))}
+                            {drives.map(place('drives'))}
+                        </>
+                    ) : null}
+                    <div style={{ alignSelf: 'end' }}>
+                        <Button type="submit" isDisabled={form.processing}>
+                            Begin
+                        </Button>
+                    </div>
+                </Fields>
+            </ServerForm>
+            {shown === null || !isNamed ? null : (
+                <PlainList aria-label="Folders on each drive">
+                    {shown.folders.map((folder) => (
+                        <li key={folder}>
+                            <code>{folder}</code>
+                        </li>
+                    ))}
+                </PlainList>
+            )}
+        </Sheet>
+    );
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Cards\Card;
+use App\Models\Offload\CopyState;
+use App\Models\Offload\Offload;
+use App\Models\Offload\OffloadCard;
+use App\Models\Offload\OffloadState;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Date;
+use Inertia\Testing\AssertableInertia;
+use Tests\Support\TemporaryFolder;
+use Tests\TestCase;
+
+/** A plan is carried out: made up in its own time, and with real folders by the station's workers. */
+final class CarryOffloadTest extends TestCase
+{
+    use TemporaryFolder;
+
+    private const BEGIN = ['name' => 'Harbour', 'day' => '2026-11-27', 'pattern' => '{shoot}/{day}/{card}', 'by' => 'Wren'];
+
+    /** @param  array<string, mixed>  $more */
+    private function begun(int $cards = 2, array $more = []): Offload
+    {
+        for ($i = 1; $i <= $cards; $i++) {
+            $this->card(['tag' => "T-{$i}"]);
+            $this->post("/cards/T-{$i}/footage", ['footage' => 5 * $i.' GB', 'files' => '100', 'by' => 'Wren'])->assertSessionHasNoErrors();
+        }
+        $this->post('/offloads', [...self::BEGIN, ...$more])->assertSessionHasNoErrors();
+
+        return Offload::query()->latest('id')->firstOrFail();
+    }
+
+    private function in(OffloadCard $card, ?string $found = null): ?string
+    {
+        $answer = $this->post(
+            "/offloads/{$card->offload_id}/cards/{$card->id}/in",
+            ['by' => 'Wren', ...$found === null ? [] : ['found' => $found]],
+        );
+        $said = $answer->baseResponse->getSession()?->get('errors')?->first('swap');
+        $this->flushSession();
+
+        return is_string($said) && $said !== '' ? $said : null;
+    }
+
+    public function test_made_up_cards_come_home_in_their_own_time_until_each_may_be_cleared(): void
+    {
+        Date::setTestNow($now = Carbon::parse('2026-11-27 20:00:00'));
+        $offload = $this->begun(3);
+        self::assertTrue($offload->is_made_up);
+        self::assertSame(['Harbour/2026-11-27/T-1', 'Harbour/2026-11-27/T-2', 'Harbour/2026-11-27/T-3'], $offload->cards->pluck('folder')->sort()->values()->all());
+        $hands = 0;
+        for ($i = 0; $i < 4000 && $offload->refresh()->state !== OffloadState::Ended; $i++) {
+            Date::setTestNow($now = $now->copy()->addMilliseconds(250));
+            $page = $this->getJson("/offloads/{$offload->id}/now")->assertOk()->json();
+            self::assertIsArray($page);
+            foreach (is_array($page['hands']) ? array_slice($page['hands'], 0, 1) : [] as $hand) {
+                self::assertIsArray($hand);
+                self::assertNull($this->in(OffloadCard::query()->findOrFail($hand['card'])));
+                $hands++;
+            }
+        }
+        self::assertSame(3, $hands);
+        self::assertSame(OffloadState::Ended, $offload->state);
+        foreach ($offload->cards()->with('copies')->get() as $card) {
+            self::assertNotNull($card->clear_at);
+            self::assertSame([CopyState::Verified, CopyState::Verified], $card->copies->map(fn ($copy) => $copy->state)->all());
+            self::assertSame([$card->bytes, $card->bytes], $card->copies->map(fn ($copy) => $copy->verified)->all());
+        }
+        // Its busiest reader gave less than the plan reckoned with, and the page says so.
+        $this->get("/offloads/{$offload->id}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->component('Follow')
+                ->where('first.state', 'ended')
+                ->where('first.clear', fn (string $words): bool => str_starts_with($words, 'Every card may be cleared'))
+                ->where('first.reasons.0', fn (string $words): bool => str_contains($words, 'reckoned with')),
+        );
+        $this->get("/offloads/{$offload->id}/handover.pdf")->assertOk()->assertHeader('content-type', 'application/pdf');
+    }
+
+    public function test_a_swap_that_cannot_have_happened_is_told(): void
+    {
+        $offload = $this->begun(2);
+        [$one, $two] = $offload->cards()->with('card')->get()->all();
+        self::assertStringContainsString("{$two->card->tag} lies in {$one->slot}", (string) $this->in($one, $two->card->tag));
+        self::assertStringContainsString('Nothing lies in', (string) $this->in($one, ''));
+        self::assertNull($one->refresh()->in_at);
+        self::assertNull($this->in($one, $one->card->tag));
+        self::assertStringContainsString('already', (string) $this->in($one));
+        // Another card into the slot of one that is still being copied.
+        $two->forceFill(['slot' => $one->slot, 'turn' => 2])->save();
+        self::assertStringContainsString("{$one->card->tag} is still being copied", (string) $this->in($two));
+    }
+
+    public function test_what_is_left_is_planned_anew_and_ended_early_what_goes_is_finished(): void
+    {
+        Date::setTestNow($now = Carbon::parse('2026-11-27 20:00:00'));
+        $offload = $this->begun(4);
+        $first = $offload->cards->firstOrFail();
+        $this->in($first);
+        Date::setTestNow($now->copy()->addSeconds(3));
+        $this->post("/offloads/{$offload->id}/anew")->assertSessionHasNoErrors();
+        self::assertSame(2, $offload->refresh()->plans);
+        self::assertNotNull($first->refresh()->in_at);
+        self::assertCount(4, $offload->cards()->get());
+        $this->post("/offloads/{$offload->id}/stop")->assertSessionHasNoErrors();
+        self::assertSame(OffloadState::Ending, $offload->refresh()->state);
+        Date::setTestNow($now->copy()->addMinutes(30));
+        $this->getJson("/offloads/{$offload->id}/now");
+        self::assertSame(OffloadState::Ended, $offload->refresh()->state);
+        self::assertNotNull($first->refresh()->clear_at);
+        $this->post("/offloads/{$offload->id}/anew")->assertSessionHasErrors('anew');
+    }
+
+    public function test_real_folders_are_copied_for_real_and_the_wrong_places_are_refused(): void
+    {
+        config(['tally.folders' => ['/tmp'], 'tally.plain_folders' => ['/tmp']]);
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->assertSessionHasErrors('name');
+        $card = $this->folder();
+        mkdir("{$card}/DCIM");
+        file_put_contents("{$card}/DCIM/a.mov", random_bytes(300_000));
+        $this->card(['tag' => 'T-1']);
+        $this->post('/cards/T-1/footage', ['footage' => '1 GB', 'by' => 'Wren']);
+        $errors = $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->baseResponse->getSession()?->get('errors')?->messages();
+        self::assertIsArray($errors);
+        $places = ['slots' => [], 'drives' => []];
+        foreach (array_keys($errors) as $field) {
+            [$kind, $thing] = explode('.', (string) $field, 2);
+            $places[$kind][$thing] = $kind === 'slots' ? $card : $this->folder();
+        }
+        self::assertCount(2, $places['drives']);
+        $this->flushSession();
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places, 'drives' => array_fill_keys(array_keys($places['drives']), '/etc')])
+            ->assertSessionHasErrors();
+        $this->flushSession();
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places])->assertSessionHasNoErrors();
+        $offload = Offload::query()->latest('id')->firstOrFail();
+        self::assertFalse($offload->is_made_up);
+        self::assertNull($this->in($offload->cards->firstOrFail()));
+        Artisan::call('queue:work', ['--queue' => $offload->station->offloadQueue(), '--stop-when-empty' => true, '--sleep' => 0]);
+        $one = $offload->cards()->with('copies')->firstOrFail();
+        self::assertSame([null, null], $one->copies->map(fn ($copy) => $copy->message)->all());
+        self::assertNotNull($one->clear_at);
+        foreach ($places['drives'] as $drive) {
+            self::assertFileEquals("{$card}/DCIM/a.mov", "{$drive}/Harbour/2026-11-27/T-1/DCIM/a.mov");
+            self::assertFileExists("{$drive}/Harbour/2026-11-27/T-1.sha256");
+        }
+        self::assertSame(OffloadState::Ended, $offload->refresh()->state);
+        // Both have been read back: whoever may clears it, and need not say where the footage is.
+        $this->post('/cards/T-1/clear', ['by' => 'Wren'])->assertSessionHasNoErrors();
+        self::assertTrue(Card::query()->where('tag', 'T-1')->firstOrFail()->footage->isZero());
+    }
+}
