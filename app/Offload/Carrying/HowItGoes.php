@@ -29,7 +29,7 @@ final readonly class HowItGoes
 
     /**
      * @param  Course  $course  as it went, and on from here with what the links gave
-     * @param  float  $byHands  seconds that it is later since hands came later than planned
+     * @param  float  $byHands  seconds that cards waited for hands longer than planned
      * @param  list<GaveLess>  $less  links that gave less than was reckoned with, the worst first
      * @param  Question  $really  with what the links gave
      */
@@ -60,10 +60,32 @@ final readonly class HowItGoes
 
         return new self(
             $times === [] ? $asReckoned : $on($really),
-            $asReckoned->done - $offload->planned,
+            self::waited($offload, $plan),
             $less,
             $really,
         );
+    }
+
+    /** A swap waits from when the card before is free; a first card from when the plan has it in. */
+    private static function waited(Offload $offload, Plan $plan): float
+    {
+        $first = $swaps = 0.0;
+        foreach ($offload->cards as $card) {
+            if ($card->in_at === null) {
+                continue;
+            }
+            $in = $offload->seconds($card->in_at);
+            $before = $offload->cards->first(
+                fn (OffloadCard $one): bool => $one->slot === $card->slot && $one->turn === $card->turn - 1,
+            );
+            if ($before?->free_at === null) {
+                $first = max($first, $in - $card->planned_in);
+            } else {
+                $swaps += max(0.0, $in - $offload->seconds($before->free_at) - $plan->question->rules->swap);
+            }
+        }
+
+        return $first + $swaps;
     }
 
     /** When it will be done, or was: seconds from the beginning. */

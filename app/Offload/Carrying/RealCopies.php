@@ -165,6 +165,10 @@ final readonly class RealCopies
             }
             Ending::ofOffload($locked, $cards, now());
         });
-        CopyOrders::give($offload->refresh());
+        $offload->refresh();
+        if ($offload->isOver()) {
+            WhatLinksGave::note($offload);
+        }
+        CopyOrders::give($offload);
     }
 }

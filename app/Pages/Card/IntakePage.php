@@ -9,6 +9,7 @@ use App\Intake\NextTag;
 use App\Models\Cards\Card;
 use App\Models\Cards\FootageAct;
 use App\Models\Cards\Photo;
+use App\Offload\Carrying\Secured;
 use App\Props\Label\ChoiceProps;
 use App\Props\Label\ChoicesProps;
 use App\Props\Label\FootageActProps;
@@ -89,8 +90,11 @@ final readonly class IntakePage
 
     public static function footage(Card $card): FootageProps
     {
+        $home = Secured::of($card);
+
         return new FootageProps(
             $card->footage->isZero() ? null : $card->footage->decimal(),
+            $home === null ? null : Secured::note($home),
             array_values(
                 $card
                     ->footageActs()

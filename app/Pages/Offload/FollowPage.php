@@ -174,7 +174,7 @@ final readonly class FollowPage
                 CopyState::Copying => sprintf('%d %% copied', (int) floor(100 * $copied)),
                 CopyState::Copied => 'copied',
                 CopyState::Reading => sprintf('%d %% read back', (int) floor(100 * $verified)),
-                CopyState::Verified => 'read back the same',
+                CopyState::Verified => 'read back',
                 CopyState::Failed => 'not secured',
             },
             $copy->state === CopyState::Failed,
@@ -190,7 +190,7 @@ final readonly class FollowPage
             $goes->less,
         );
         if ($goes->byHands > self::ON_TIME) {
-            $reasons[] = 'Hands came later than planned: '.Span::seconds($goes->byHands)->print().' of it.';
+            $reasons[] = 'Cards waited for hands '.Span::seconds($goes->byHands)->print().' longer than planned.';
         }
         if ($offload->plans > 1) {
             $reasons[] = 'Planned anew '.($offload->plans === 2 ? 'once.' : ($offload->plans - 1).' times.');
@@ -225,7 +225,7 @@ final readonly class FollowPage
         $may = $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count();
         $all = $offload->cards->count();
         if ($may === $all) {
-            return 'Every card may be cleared: two copies of each, on two drives, have been read back. In the camera, and noted at Intake.';
+            return 'Every card may be cleared: two copies of each, on two drives, have been read back.';
         }
         $soonest = $goes->course->clear === [] ? null : min($goes->course->clear);
 

@@ -9,7 +9,8 @@ final readonly class FootageProps
 {
     /**
      * @param  string|null  $now  how much is on it; null when it is clear
+     * @param  string|null  $secured  where two copies of it were read back; null where it is not secured here
      * @param  list<FootageActProps>  $acts  the newest first
      */
-    public function __construct(public ?string $now, public array $acts) {}
+    public function __construct(public ?string $now, public ?string $secured, public array $acts) {}
 }

@@ -15,7 +15,6 @@ const Bars = styled.span`
         background: linear-gradient(var(--tarn) 0 0) no-repeat;
     }
     i + i {
-        border-style: dashed;
         border-color: var(--ink);
         background-image: linear-gradient(var(--ink) 0 0);
     }
@@ -40,7 +39,7 @@ export function HomeCards({ cards }: { cards: readonly HomeCardProps[] }) {
                     <th className="n">Size</th>
                     <th className="n">Files</th>
                     {Array.from({ length: most }, (_, i) => (
-                        <th key={i}>{['First copy', 'Second copy', 'Third copy'][i]}: copied, read back</th>
+                        <th key={i}>{['First', 'Second', 'Third'][i]} copy: copied, read back</th>
                     ))}
                     <th>May be cleared</th>
                 </tr>
@@ -48,7 +47,7 @@ export function HomeCards({ cards }: { cards: readonly HomeCardProps[] }) {
             <tbody>
                 {cards.map((card) => (
                     <tr key={card.tag}>
-                        <td>
+                        <td style={{ whiteSpace: 'nowrap' }}>
                             <Link href={`/intake/${card.tag}`}>{card.tag}</Link>
                         </td>
                         <td className="n">{card.amount}</td>
@@ -58,7 +57,13 @@ export function HomeCards({ cards }: { cards: readonly HomeCardProps[] }) {
                                 <Copy copy={copy} />
                             </td>
                         ))}
-                        <td style={{ fontWeight: 600, color: card.mayBeCleared ? 'var(--tarn)' : 'var(--ochre)' }}>
+                        <td
+                            style={{
+                                fontWeight: 600,
+                                whiteSpace: 'nowrap',
+                                color: card.mayBeCleared ? 'var(--tarn)' : 'var(--ochre)',
+                            }}
+                        >
                             {card.clear}
                         </td>
                     </tr>

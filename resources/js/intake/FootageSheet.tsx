@@ -24,7 +24,13 @@ export function FootageSheet({ tag, footage, person }: { tag: string; footage: F
     return (
         <Sheet
             title="Footage on it"
-            caption={footage.now === null ? 'none: it may be erased' : 'it is not erased before it is cleared'}
+            caption={
+                footage.now === null
+                    ? 'none: it may be erased'
+                    : footage.secured === null
+                      ? 'not secured: it is not erased before it is cleared'
+                      : `may be cleared: ${footage.secured}`
+            }
             aside={footage.now ?? 'clear'}
         >
             <Fields>
@@ -46,7 +52,7 @@ export function FootageSheet({ tag, footage, person }: { tag: string; footage: F
                         <div className="half">
                             <TextField
                                 {...field('why')}
-                                label="Where the footage is now"
+                                label={footage.secured === null ? 'Where the footage is now' : 'Note, if any'}
                                 placeholder="on D1 and D3, both read back"
                             />
                         </div>

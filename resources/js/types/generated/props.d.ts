@@ -478,6 +478,7 @@ export interface FootageActProps {
 
 export interface FootageProps {
     now: string | null;
+    secured: string | null;
     acts: FootageActProps[];
 }
 

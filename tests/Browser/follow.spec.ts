@@ -1,0 +1,79 @@
+import { expect, test } from '@playwright/test';
+import { barriers } from './barriers';
+import { touching } from './touching';
+
+test('a plan is followed to its end by keyboard, past a wrong card and one plan anew, until every card may be cleared', async ({
+    page,
+}) => {
+    test.setTimeout(180_000);
+    const tags = ['QS-014', 'QS-015', 'QS-022', 'QS-027', 'QS-028'];
+    await page.goto(`/offload?${tags.map((tag) => `cards[]=${tag}`).join('&')}`);
+    await page.getByLabel('Goes into the folder').fill('{shoot}/{day}');
+    await page.getByLabel('Shoot').fill('Harbour');
+    await page.getByRole('button', { name: 'Begin' }).press('Enter');
+    await expect(page.getByText(/is the same for every card/)).toBeVisible();
+    await page.getByLabel('Goes into the folder').fill('{shoot}/{day}/{card}');
+    // Where each goes is seen before anything is written.
+    await expect(page.getByRole('list', { name: 'Folders on each drive' })).toContainText(
+        /Harbour\/\d{4}-\d\d-\d\d\/QS-014/,
+    );
+    await page.getByRole('button', { name: 'Begin' }).press('Enter');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Harbour: 5 cards coming home');
+
+    const hand = page.getByRole('region', { name: 'Now, by hand' });
+    const asked = hand.getByRole('heading');
+    // The wrong card is told, and nothing is copied.
+    const first = (await asked.innerText()).split(' ')[0] ?? '';
+    const other = tags.find((tag) => tag !== first) ?? '';
+    const lies = hand.getByRole('button', { name: /In the made-up slot/ });
+    const put = async (tag: string) => {
+        await lies.press('Enter');
+        await page.getByRole('option', { name: tag, exact: true }).press('Enter');
+        // Once the list is gone, the focus is where it was.
+        await expect(lies).toBeFocused();
+        await expect(lies).toContainText(tag);
+        await hand.getByRole('button', { name: /It is in/ }).press('Space');
+    };
+    await put(other);
+    await expect(hand.getByRole('alert')).toContainText(`${other} lies in`);
+    await expect(asked).toContainText(first);
+
+    expect(await barriers(page)).toEqual([]);
+    for (const width of [1280, 1000, 390]) {
+        await page.setViewportSize({ width, height: 800 });
+        await expect(async () => {
+            expect(await touching(page)).toEqual([]);
+        }).toPass({ timeout: 3000 });
+    }
+    await page.setViewportSize({ width: 1280, height: 800 });
+
+    await put(first);
+    await expect(asked).not.toContainText(first);
+    let isAnew = false;
+    const home = page.getByText('Every card may be cleared', { exact: false });
+    await expect(async () => {
+        if (await hand.isVisible()) {
+            const words = await asked.innerText();
+            await page.keyboard.press('Space');
+            await expect(asked).not.toHaveText(words, { timeout: 2000 });
+            // With one card in, the rest is planned anew.
+            if (!isAnew) {
+                isAnew = true;
+                await page.getByRole('button', { name: /Plan anew from here/ }).press('Enter');
+                await expect(page.getByText(/Planned anew/).first()).toBeVisible();
+            }
+        }
+        await expect(home).toBeVisible({ timeout: 300 });
+    }).toPass({ timeout: 150_000, intervals: [300] });
+    expect(isAnew).toBe(true);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Harbour: 5 cards came home');
+    await expect(page.getByRole('cell', { name: 'may be cleared' })).toHaveCount(5);
+    const sheet = await page.request.get(`${page.url()}/handover.pdf`);
+    expect((await sheet.body()).subarray(0, 4).toString()).toBe('%PDF');
+
+    // Who clears a secured card need not say where its footage is; it is noted with name and time.
+    await page.goto('/intake/QS-022');
+    await expect(page.getByText(/may be cleared: on D\d and D\d, read back/)).toBeVisible();
+    await page.getByRole('button', { name: 'Clear this card' }).press('Enter');
+    await expect(page.getByRole('table', { name: 'Footage history' })).toContainText('read back: Harbour');
+});
