@@ -142,6 +142,7 @@ Route::get('/offloads/{offload}/now', [CarryController::class, 'now']);
 Route::post('/offloads/{offload}/cards/{card:id}/in', [CarryController::class, 'isIn'])->withoutScopedBindings();
 Route::post('/offloads/{offload}/anew', [CarryController::class, 'anew']);
 Route::post('/offloads/{offload}/stop', [CarryController::class, 'stop']);
+Route::post('/offloads/{offload}/again', [CarryController::class, 'again']);
 Route::get('/offloads/{offload}/handover.pdf', [CarryController::class, 'handover']);
 
 Route::get('/measure/{card}/typed', [TypedController::class, 'create']);

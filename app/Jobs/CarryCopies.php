@@ -35,7 +35,12 @@ final class CarryCopies implements ShouldQueue
         $copies = array_values($card->copies->whereIn('id', $this->copies)->where('state', CopyState::Ordered)->all());
         foreach ($copies as $copy) {
             // By which it is found again if this worker dies.
-            $copy->forceFill(['worker' => config('tally.carry'), 'job_id' => is_numeric($id = $this->job?->getJobId()) ? (int) $id : null])->save();
+            $copy
+                ->forceFill([
+                    'worker' => config('tally.carry'),
+                    'job_id' => is_numeric($id = $this->job?->getJobId()) ? (int) $id : null,
+                ])
+                ->save();
         }
         if ($copies !== []) {
             $copying->make($card, $copies);

@@ -41,11 +41,15 @@ final readonly class HandoverSheet
             }
             $paper->pair(
                 'May be cleared',
-                $card->clear_at === null ? 'no: two copies on two drives have not been read back' : 'since '.$card->clear_at->format('j M Y, H:i'),
+                $card->clear_at === null
+                    ? 'no: two copies on two drives have not been read back'
+                    : 'since '.$card->clear_at->format('j M Y, H:i'),
             );
         }
         $paper->heading('Checking it');
-        $paper->line('Beside each folder lie its lists: “.sha256” for sha256sum -c, “.xxh128” for xxhsum -c, and “.copy.json”, the record.');
+        $paper->line(
+            'Beside each folder lie its lists: “.sha256” for sha256sum -c, “.xxh128” for xxhsum -c, and “.copy.json”, the record.',
+        );
         $paper->line('Received by ______________________________   on ____________________', 10.0);
         $paper->foot(
             'Read back means: read from the drive after the host had been made to forget, and the same as what the card gave. It does not '.

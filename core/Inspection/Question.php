@@ -20,6 +20,8 @@ enum Question: string
     case Serial = 'serial';
     case BackCode = 'back-code';
     case Seating = 'seating';
+    /** Nobody is asked: the copies of an offload answer it. */
+    case Copying = 'copying';
 
     /** @return list<self> */
     public static function for(Label $label): array
@@ -34,6 +36,7 @@ enum Question: string
             self::Connector => in_array($form, [Form::Cf, Form::CFast], true),
             self::Outline => in_array($form, [Form::CFexpressA, Form::CFexpressB, Form::CFexpressC, Form::Xqd], true),
             self::LockSlider => $form === Form::Sd,
+            self::Copying => false,
             default => true,
         };
     }
@@ -50,6 +53,7 @@ enum Question: string
             self::Serial => 'Is there a serial number?',
             self::BackCode => 'Is there a code on the back?',
             self::Seating => 'Slide it in, slow and straight. Is it found without a finger on it?',
+            self::Copying => 'Did every file read when it was copied, and the same each time?',
         };
     }
 
@@ -69,6 +73,7 @@ enum Question: string
             self::BackCode => 'Small print, often beside the place of making. It tells the factory and its lot; the label does not.',
             self::Seating => 'Never force a stiff slot: a forced card snaps. Let a card that was hot cool first. Your local rules '.
                 'and the maker’s instructions come first.',
+            self::Copying => 'It is read once to be copied, and once more where a copy is not as it should be.',
         };
     }
 
@@ -141,6 +146,10 @@ enum Question: string
                 new Answer('lost', 'it comes and goes', 'Its contact comes and goes.', Weight::Trouble),
                 new Answer('not-found', 'it is not found', 'It was not found.', Weight::Doubt),
             ],
+            self::Copying => [
+                new Answer('unreadable', 'a file could not be read', 'A file on it could not be read when it was copied.', Weight::Doubt),
+                new Answer('unsteady', 'it read otherwise the second time', 'It gave other bytes the second time.', Weight::Trouble),
+            ],
         };
     }
 
@@ -168,7 +177,7 @@ enum Question: string
     public function about(): About
     {
         return match ($this) {
-            self::Seating, self::Shell, self::LockSlider => About::Contact,
+            self::Seating, self::Shell, self::LockSlider, self::Copying => About::Contact,
             default => About::Label,
         };
     }
@@ -176,7 +185,7 @@ enum Question: string
     /** Whether the answer speaks of a card in a certain reader, so that it is kept for both. */
     public function isInReader(): bool
     {
-        return $this === self::Seating;
+        return in_array($this, [self::Seating, self::Copying], true);
     }
 
     private static function unsure(): Answer

@@ -111,7 +111,8 @@ final class CopyPass
     /** Files are opened and asked for before it is their turn: one after another, a card would wait for each. */
     private function askAhead(int $place): void
     {
-        for ($this->asked = max($this->asked, $place); $this->asked < min(count($this->files), $place + Reading::FILES_AHEAD); $this->asked++) {
+        $until = min(count($this->files), $place + Reading::FILES_AHEAD);
+        for ($this->asked = max($this->asked, $place); $this->asked < $until; $this->asked++) {
             $file = $this->files[$this->asked];
             if ($this->lacking($file->path) === []) {
                 continue;

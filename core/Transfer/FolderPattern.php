@@ -32,11 +32,15 @@ final readonly class FolderPattern
         try {
             FilePath::of($rest);
         } catch (InvalidArgumentException) {
-            throw new InvalidArgumentException("“{$pattern}” leads out of the drive’s folder, or has an empty part. ".self::HOUSE.' would do.');
+            throw new InvalidArgumentException(
+                "“{$pattern}” leads out of the drive’s folder, or has an empty part. ".self::HOUSE.' would do.',
+            );
         }
         foreach (explode('/', $rest) as $part) {
             if (preg_match(self::REFUSED, $part) === 1) {
-                throw new InvalidArgumentException("“{$pattern}” has a letter that some drives cannot hold. Letters, figures, - and _ would do.");
+                throw new InvalidArgumentException(
+                    "“{$pattern}” has a letter that some drives cannot hold. Letters, figures, - and _ would do.",
+                );
             }
         }
 

@@ -107,8 +107,12 @@ final class ReadBackPass
         $of = $this->ofTheCard($file);
         $this->troubles[] = match (true) {
             $isRight => new Trouble(TroubleKind::CopyUnsteady, $file->path, $this->drive->given),
-            $of === null => new Trouble(TroubleKind::CopyDiffers, $file->path, $this->drive->given, ' (the card was not there to be asked)'),
-            $of => new Trouble(TroubleKind::CopyDiffers, $file->path, $this->drive->given),
+            $of !== false => new Trouble(
+                TroubleKind::CopyDiffers,
+                $file->path,
+                $this->drive->given,
+                $of === null ? ' (the card was not there to be asked)' : '',
+            ),
             default => new Trouble(TroubleKind::SourceUnsteady, $file->path, null),
         };
         if (! $isRight) {

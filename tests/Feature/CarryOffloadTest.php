@@ -12,6 +12,7 @@ use App\Models\Offload\OffloadState;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Date;
+use Illuminate\Support\ViewErrorBag;
 use Inertia\Testing\AssertableInertia;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
@@ -37,14 +38,26 @@ final class CarryOffloadTest extends TestCase
 
     private function in(OffloadCard $card, ?string $found = null): ?string
     {
-        $answer = $this->post(
-            "/offloads/{$card->offload_id}/cards/{$card->id}/in",
-            ['by' => 'Wren', ...$found === null ? [] : ['found' => $found]],
-        );
-        $said = $answer->baseResponse->getSession()?->get('errors')?->first('swap');
+        $this->post("/offloads/{$card->offload_id}/cards/{$card->id}/in", [
+            'by' => 'Wren',
+            ...$found === null ? [] : ['found' => $found],
+        ])->assertRedirect();
+        $said = $this->complaints()['swap'][0] ?? null;
         $this->flushSession();
 
-        return is_string($said) && $said !== '' ? $said : null;
+        return $said;
+    }
+
+    /** @return array<string, list<string>> field → sentences */
+    private function complaints(): array
+    {
+        $errors = session('errors');
+        $complaints = [];
+        foreach ($errors instanceof ViewErrorBag ? $errors->getBag('default')->getMessages() : [] as $field => $sentences) {
+            $complaints[(string) $field] = array_values(array_filter((array) $sentences, is_string(...)));
+        }
+
+        return $complaints;
     }
 
     public function test_made_up_cards_come_home_in_their_own_time_until_each_may_be_cleared(): void
@@ -52,7 +65,8 @@ final class CarryOffloadTest extends TestCase
         Date::setTestNow($now = Carbon::parse('2026-11-27 20:00:00'));
         $offload = $this->begun(3);
         self::assertTrue($offload->is_made_up);
-        self::assertSame(['Harbour/2026-11-27/T-1', 'Harbour/2026-11-27/T-2', 'Harbour/2026-11-27/T-3'], $offload->cards->pluck('folder')->sort()->values()->all());
+        $folders = ['Harbour/2026-11-27/T-1', 'Harbour/2026-11-27/T-2', 'Harbour/2026-11-27/T-3'];
+        self::assertSame($folders, $offload->cards->pluck('folder')->sort()->values()->all());
         $hands = 0;
         for ($i = 0; $i < 4000 && $offload->refresh()->state !== OffloadState::Ended; $i++) {
             Date::setTestNow($now = $now->copy()->addMilliseconds(250));
@@ -60,7 +74,7 @@ final class CarryOffloadTest extends TestCase
             self::assertIsArray($page);
             foreach (is_array($page['hands']) ? array_slice($page['hands'], 0, 1) : [] as $hand) {
                 self::assertIsArray($hand);
-                self::assertNull($this->in(OffloadCard::query()->findOrFail($hand['card'])));
+                self::assertNull($this->in(OffloadCard::query()->whereKey($hand['card'])->firstOrFail()));
                 $hands++;
             }
         }
@@ -125,23 +139,36 @@ final class CarryOffloadTest extends TestCase
         file_put_contents("{$card}/DCIM/a.mov", random_bytes(300_000));
         $this->card(['tag' => 'T-1']);
         $this->post('/cards/T-1/footage', ['footage' => '1 GB', 'by' => 'Wren']);
-        $errors = $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->baseResponse->getSession()?->get('errors')?->messages();
-        self::assertIsArray($errors);
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->assertSessionHasErrors();
+        $errors = $this->complaints();
         $places = ['slots' => [], 'drives' => []];
         foreach (array_keys($errors) as $field) {
-            [$kind, $thing] = explode('.', (string) $field, 2);
+            [$kind, $thing] = explode('.', $field, 2);
             $places[$kind][$thing] = $kind === 'slots' ? $card : $this->folder();
         }
         self::assertCount(2, $places['drives']);
         $this->flushSession();
-        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places, 'drives' => array_fill_keys(array_keys($places['drives']), '/etc')])
-            ->assertSessionHasErrors();
+        $elsewhere = ['drives' => array_fill_keys(array_keys($places['drives']), '/etc')];
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places, ...$elsewhere])->assertSessionHasErrors();
         $this->flushSession();
         $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places])->assertSessionHasNoErrors();
         $offload = Offload::query()->latest('id')->firstOrFail();
         self::assertFalse($offload->is_made_up);
+        // A drive that is not there is told, and what failed goes on once it is back.
+        $away = array_values($places['drives'])[0];
+        rmdir($away);
         self::assertNull($this->in($offload->cards->firstOrFail()));
-        Artisan::call('queue:work', ['--queue' => $offload->station->offloadQueue(), '--stop-when-empty' => true, '--sleep' => 0]);
+        $queue = $offload->station->offloadQueue();
+        $work = fn () => Artisan::call('queue:work', ['--queue' => $queue, '--stop-when-empty' => true, '--sleep' => 0]);
+        $work();
+        $one = $offload->cards()->with('copies')->firstOrFail();
+        self::assertContains(CopyState::Failed, $one->copies->map(fn ($copy) => $copy->state)->all());
+        self::assertNull($one->clear_at);
+        $this->post('/cards/T-1/clear', ['by' => 'Wren'])->assertSessionHasErrors('why');
+        $this->flushSession();
+        mkdir($away);
+        $this->post("/offloads/{$offload->id}/again")->assertSessionHasNoErrors();
+        $work();
         $one = $offload->cards()->with('copies')->firstOrFail();
         self::assertSame([null, null], $one->copies->map(fn ($copy) => $copy->message)->all());
         self::assertNotNull($one->clear_at);

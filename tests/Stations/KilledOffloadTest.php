@@ -20,7 +20,7 @@ final class KilledOffloadTest extends TestCase
             $files[sprintf('DCIM/%d/still-%03d', $i % 7, $i)] = random_bytes(1 + 531 * $i);
         }
         $files['DCIM/clip.mov'] = random_bytes(40_000_000);
-        $card = $this->card($files);
+        $card = $this->cardFolder($files);
         $drive = $this->folder();
         $asked = (int) getenv('TALLY_KILLS');
         $kills = $asked > 0 ? $asked : 8;
@@ -60,7 +60,8 @@ final class KilledOffloadTest extends TestCase
     private function mustBeHome(string $card, string $drive): void
     {
         self::assertSame($this->tree($card), $this->tree("{$drive}/QS-014"));
-        exec('cd '.escapeshellarg($drive).' && sha256sum -c --quiet --strict QS-014.sha256 && xxhsum -c --quiet --strict QS-014.xxh128', $said, $code);
+        $check = 'sha256sum -c --quiet --strict QS-014.sha256 && xxhsum -c --quiet --strict QS-014.xxh128';
+        exec('cd '.escapeshellarg($drive)." && {$check}", $said, $code);
         self::assertSame(0, $code, implode("\n", $said));
         self::assertSame([], glob("{$drive}/.gritty-tally-*"));
     }

@@ -13,7 +13,7 @@ trait CardFolder
      * @param  array<string>  $files  path → bytes
      * @return string the folder
      */
-    private function card(array $files, string $name = 'QS-014'): string
+    private function cardFolder(array $files, string $name = 'QS-014'): string
     {
         $card = "{$this->folder()}/{$name}";
         mkdir($card);

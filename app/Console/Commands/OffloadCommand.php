@@ -129,7 +129,14 @@ final class OffloadCommand extends Command
         $tag = is_string($tag = $this->option('card')) ? trim($tag) : '';
         $transfer->file(
             $result,
-            new Circumstances($tag === '' ? null : $tag, get_current_user(), (string) gethostname(), null, $began, now()->toIso8601String()),
+            new Circumstances(
+                $tag === '' ? null : $tag,
+                get_current_user(),
+                (string) gethostname(),
+                null,
+                $began,
+                now()->toIso8601String(),
+            ),
         );
 
         return $result;

@@ -26,6 +26,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Validation\ValidationException;
 use Inertia\Response;
+use Tally\Offload\PlacedCard;
 
 /** An offload that is carried out: begun, followed, planned anew, ended, handed over. */
 final readonly class CarryController
@@ -43,9 +44,10 @@ final readonly class CarryController
         if ($plan->decision->cards === []) {
             throw ValidationException::withMessages(['name' => 'No card is planned, so nothing can begin. Tick one with footage.']);
         }
+        $tags = array_map(fn (PlacedCard $card): string => $card->tag, $plan->decision->cards);
         $going = Offload::query()
             ->where('state', '!=', OffloadState::Ended)
-            ->whereHas('cards.card', fn ($cards) => $cards->whereIn('tag', array_map(fn ($card): string => $card->tag, $plan->decision->cards)))
+            ->whereHas('cards.card', fn ($cards) => $cards->whereIn('tag', $tags))
             ->first();
         if ($going !== null) {
             throw ValidationException::withMessages([
@@ -114,6 +116,14 @@ final readonly class CarryController
             $offload->forceFill(['state' => OffloadState::Ending])->save();
             $offload->is_made_up ? StandInPlay::catchUp($offload) : RealCopies::follow($offload);
         }
+
+        return back();
+    }
+
+    /** What failed is tried once more, from where it was. */
+    public function again(Offload $offload): RedirectResponse
+    {
+        RealCopies::again($offload);
 
         return back();
     }

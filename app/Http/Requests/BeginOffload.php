@@ -98,7 +98,8 @@ final class BeginOffload extends AskPlan
             foreach (array_keys($things) as $thing) {
                 $path = is_string($given[$thing] ?? null) ? trim($given[$thing]) : '';
                 if ($path === '') {
-                    $wrong["{$kind}.{$thing}"] = "Where {$thing} is mounted was left empty. Write its folder, such as /media/".($kind === 'slots' ? 'left.' : 'drive-1.');
+                    $such = $kind === 'slots' ? '/media/left' : '/media/drive-1';
+                    $wrong["{$kind}.{$thing}"] = "Where {$thing} is mounted was left empty. Write its folder, such as {$such}.";
                 } elseif ($kind === 'drives') {
                     try {
                         $allowed->admitWithin($path);

@@ -29,7 +29,11 @@ final class CopiesObserver implements Observer
     private array $back = [];
 
     /** @param  list<OffloadCopy>  $copies  in the order of the drives of the transfer */
-    public function __construct(private readonly Offload $offload, private readonly array $copies, private readonly ?Worker $worker = null) {}
+    public function __construct(
+        private readonly Offload $offload,
+        private readonly array $copies,
+        private readonly ?Worker $worker = null,
+    ) {}
 
     public function progress(Progress $progress): void
     {

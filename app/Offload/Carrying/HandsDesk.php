@@ -71,8 +71,8 @@ final readonly class HandsDesk
             $still = $offload->cards->first(fn (OffloadCard $one): bool => $one->slot === $card->slot && $one->isIn());
             if ($still !== null) {
                 self::refuse(
-                    "{$still->card->tag} is still being copied in {$card->slot}, so {$tag} cannot be there. Leave it in until this page asks ".
-                    'for the swap.',
+                    "{$still->card->tag} is still being copied in {$card->slot}, so {$tag} cannot be there. Leave it in until this ".
+                    'page asks for the swap.',
                 );
             }
             $medium = $offload->is_made_up ? self::madeUp($card, $found ?? $tag) : self::real($card);
@@ -113,7 +113,9 @@ final readonly class HandsDesk
         $before = self::before($card);
         $known = $before?->medium === null ? null : Identity::unpack($before->medium);
         if ($before !== null && $now !== null && $known?->isSameAs($now) === true && Mount::of($real)->beginsAt($real)) {
-            self::refuse("{$before->card->tag} is still in {$card->slot}: the same medium lies at {$path}. Take it out, and put {$tag} in.");
+            self::refuse(
+                "{$before->card->tag} is still in {$card->slot}: the same medium lies at {$path}. Take it out, and put {$tag} in.",
+            );
         }
         $other = self::bySerial($now);
         if ($other !== null && $other !== $card->card_id) {

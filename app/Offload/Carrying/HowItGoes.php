@@ -107,8 +107,9 @@ final readonly class HowItGoes
                 $thing = $copy->isRelayed() ? $copy->drive : self::reader($plan, $card);
                 $until = $copy->copied_at === null ? $now : $offload->seconds($copy->copied_at);
                 $gave[$thing][] = [$copy->copied, $offload->seconds($copy->copy_at), $until];
+                $kind = $copy->isRelayed() ? FlowKind::Relay : FlowKind::Copy;
                 foreach ($asReckoned->stretches as $stretch) {
-                    if ($stretch->placement === $card->place && $stretch->kind === ($copy->isRelayed() ? FlowKind::Relay : FlowKind::Copy)) {
+                    if ($stretch->placement === $card->place && $stretch->kind === $kind) {
                         $reckoned[$thing][] = [$stretch->bytes, $stretch->since, $stretch->until];
                         break;
                     }

@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace App\Offload\Carrying;
 
+use App\Intake\InspectionBook;
+use App\Models\Kit\Reader;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
+use App\Models\Offload\OffloadState;
 use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\DB;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
+use Tally\Inspection\Question;
 use Tally\Record\NotUsable;
 use Tally\Transfer\CopyOnDrive;
 use Tally\Transfer\Filed\BesideCopy;
@@ -23,6 +27,7 @@ use Tally\Transfer\Source;
 use Tally\Transfer\Transfer;
 use Tally\Transfer\TransferResult;
 use Tally\Transfer\Trouble;
+use Tally\Transfer\TroubleKind;
 
 /** Makes copies of a real card on real drives, as the plan says, and writes down what came of each. */
 final readonly class RealCopies
@@ -110,7 +115,7 @@ final readonly class RealCopies
         foreach ($copies as $at => $copy) {
             $made = $result->copies[$at];
             $troubles = array_values(
-                array_filter($result->troubles, fn (Trouble $trouble): bool => $trouble->drive === null || $trouble->drive === $made->drive),
+                array_filter($result->troubles, fn (Trouble $one): bool => $one->drive === null || $one->drive === $made->drive),
             );
             $isWhole = $made->isWhole($result->files) && $troubles === [];
             $copy->forceFill([
@@ -127,8 +132,23 @@ final readonly class RealCopies
         if ($copies[0]->isRelayed()) {
             return;
         }
+        self::find($card, $result);
         // How much there really is on it.
         $card->forceFill(['bytes' => $result->bytes, 'files' => $result->files])->save();
+    }
+
+    /** What the card itself did wrong stands in its evidence from now on. */
+    private static function find(OffloadCard $card, TransferResult $result): void
+    {
+        $answers = [TroubleKind::Unreadable->value => 'unreadable', TroubleKind::SourceUnsteady->value => 'unsteady'];
+        $found = array_intersect_key($answers, array_flip(array_map(fn (Trouble $one): string => $one->kind->value, $result->troubles)));
+        $reader = Reader::query()->where('tag', explode(' ', $card->slot)[0])->first();
+        foreach ($found as $key) {
+            $answer = Question::Copying->answer($key);
+            if ($answer !== null) {
+                InspectionBook::enter($card->card, Question::Copying, $answer, $card->confirmed_by ?? $card->offload->by, null, $reader);
+            }
+        }
     }
 
     /** @param  list<Trouble>  $troubles */
@@ -141,6 +161,23 @@ final readonly class RealCopies
             $result->stopped => 'Stopped with the station. What is whole stays; it goes on from there.',
             default => count($made->missing).' files are missing.',
         };
+    }
+
+    /** Copies that failed are ordered once more, and go on where they were. */
+    public static function again(Offload $offload): void
+    {
+        $failed = OffloadCopy::query()
+            ->whereIn('offload_card_id', $offload->cards()->whereNotNull('in_at')->pluck('id'))
+            ->where('state', CopyState::Failed)
+            ->get();
+        foreach ($failed as $copy) {
+            $copy->forceFill(['state' => CopyState::Waiting, 'message' => null, 'troubles' => null])->save();
+        }
+        if ($failed->isNotEmpty() && $offload->isOver()) {
+            $isWaiting = $offload->cards()->whereNull('in_at')->exists();
+            $offload->forceFill(['state' => $isWaiting ? OffloadState::Going : OffloadState::Ending, 'ended_at' => null])->save();
+        }
+        CopyOrders::give($offload);
     }
 
     /** When which card is free and may be cleared; what can be copied next; whether all is over. */

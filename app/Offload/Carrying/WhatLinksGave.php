@@ -23,8 +23,12 @@ final readonly class WhatLinksGave
         $plan = $offload->plan();
         foreach (HowItGoes::of($offload, $plan, now())->less as $less) {
             $ceiling = self::ceiling($plan, $less->thing);
-            $reader = $ceiling === null || $less->reckoned < self::FULL * $ceiling ? null : Reader::query()->where('tag', $less->thing)->first();
-            $reader
+            if ($ceiling === null || $less->reckoned < self::FULL * $ceiling) {
+                continue;
+            }
+            Reader::query()
+                ->where('tag', $less->thing)
+                ->first()
                 ?->forceFill([
                     'measured' => $less->gave,
                     'measured_how' => mb_substr("offload “{$offload->name}”, {$offload->began_at->format('j M Y')}", 0, 120),

@@ -81,7 +81,8 @@ final readonly class Tray
         $rows = $which(
             Card::query()
                 ->toBase()
-                ->select(['tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham', 'runs', 'going', 'footage', 'secured_at', 'marked_at'])
+                ->select(['tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham', 'runs', 'going'])
+                ->addSelect(['footage', 'secured_at', 'marked_at'])
                 ->leftJoinSub($lots, 'lots', 'lots.lot_key', '=', 'cards.lot_key')
                 ->leftJoinSub($runs, 'counted', 'counted.card_id', '=', 'cards.id')
                 ->leftJoinSub(Secured::times(), 'secured', 'secured.card_id', '=', 'cards.id')

@@ -147,7 +147,14 @@ final class Reckoner
             $this->putIn();
             if ($this->soFar !== null && ! $this->isBefore() && $this->course->going === null) {
                 $this->course->going = array_map(
-                    fn (Flow $flow): Going => new Going($flow->kind, $flow->at, $flow->writes, $flow->reads, $flow->since, $flow->bytes - $flow->left),
+                    fn (Flow $flow): Going => new Going(
+                        $flow->kind,
+                        $flow->at,
+                        $flow->writes,
+                        $flow->reads,
+                        $flow->since,
+                        $flow->bytes - $flow->left,
+                    ),
                     array_values($this->flows),
                 );
             }

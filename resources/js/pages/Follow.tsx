@@ -81,6 +81,15 @@ export default function Follow({ id, name, began, beganAt, planned, pace, first,
                                 <li key={sentence}>{sentence}</li>
                             ))}
                         </PlainList>
+                        <Button
+                            quiet
+                            detail="once its cause is gone; what is whole is not copied again"
+                            onPress={() => {
+                                post('again');
+                            }}
+                        >
+                            Go on with what failed
+                        </Button>
                     </Sheet>
                 )}
                 <Sheet

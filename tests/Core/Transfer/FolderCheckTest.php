@@ -47,7 +47,7 @@ final class FolderCheckTest extends TestCase
 
     public function test_without_a_list_it_says_so(): void
     {
-        $card = $this->card(['a.mov' => 'a']);
+        $card = $this->cardFolder(['a.mov' => 'a']);
         $this->expectException(CannotCopy::class);
         $this->expectExceptionMessage('no list to hold it against');
         FolderCheck::of($card);
@@ -73,7 +73,7 @@ final class FolderCheckTest extends TestCase
     #[DataProvider('wrongLists')]
     public function test_a_list_that_is_none_is_refused(string $kind, string $list): void
     {
-        $card = $this->card(['a.mov' => 'a']);
+        $card = $this->cardFolder(['a.mov' => 'a']);
         file_put_contents("{$card}.{$kind}", $list);
         $this->expectException(NotUsable::class);
         FolderCheck::of($card);
@@ -102,7 +102,7 @@ final class FolderCheckTest extends TestCase
     private function home(array $files): string
     {
         $drive = $this->folder();
-        $transfer = Transfer::of(Source::at($this->card($files)), [$drive => 'QS-014']);
+        $transfer = Transfer::of(Source::at($this->cardFolder($files)), [$drive => 'QS-014']);
         $transfer->file($transfer->run(new HostClock()), new Circumstances('QS-014', null, 'bench', null, '2026-11-27T20:00:00Z', ''));
 
         return $drive;

@@ -26,7 +26,7 @@ final class NoWayOutTest extends TestCase
     {
         $outside = $this->folder();
         file_put_contents("{$outside}/secret", 'secret');
-        $card = $this->card(['a.mov' => 'a']);
+        $card = $this->cardFolder(['a.mov' => 'a']);
         symlink("{$outside}/secret", "{$card}/link");
         symlink($outside, "{$card}/linked-folder");
         symlink('../..', "{$card}/up");
@@ -82,7 +82,7 @@ final class NoWayOutTest extends TestCase
         @mkdir(dirname("{$drive}/{$at}"), recursive: true);
         symlink($outside, "{$drive}/{$at}");
         try {
-            $result = Transfer::of(Source::at($this->card(['DCIM/b.mov' => 'b'])), [$drive => 'QS-014'])->run(new HostClock());
+            $result = Transfer::of(Source::at($this->cardFolder(['DCIM/b.mov' => 'b'])), [$drive => 'QS-014'])->run(new HostClock());
             self::assertFalse($result->isHome());
         } catch (DeviceFault $fault) {
             self::assertNotSame('', $fault->getMessage());
@@ -107,7 +107,7 @@ final class NoWayOutTest extends TestCase
         for ($i = 0; $i < 40; $i++) {
             $files["DCIM/b-{$i}"] = 'b';
         }
-        $card = $this->card([...$files, 'DCIM/z.mov' => 'z']);
+        $card = $this->cardFolder([...$files, 'DCIM/z.mov' => 'z']);
         $drive = $this->folder();
         $folder = $which === 'drive' ? "{$drive}/QS-014/DCIM" : "{$card}/DCIM";
         $swap = new class($folder, $outside) implements Observer
@@ -119,7 +119,10 @@ final class NoWayOutTest extends TestCase
             public function progress(Progress $progress): void
             {
                 if (! $this->done && ($progress->at > 69_000_000 || is_dir($this->folder) && str_contains($this->folder, 'QS-014/DCIM'))) {
-                    $this->done = is_dir($this->folder) && rename($this->folder, "{$this->folder}-before") && symlink($this->outside, $this->folder);
+                    $this->done =
+                        is_dir($this->folder) &&
+                        rename($this->folder, "{$this->folder}-before") &&
+                        symlink($this->outside, $this->folder);
                 }
             }
 

@@ -27,7 +27,7 @@ final class TransferTest extends TestCase
     public function test_all_of_a_card_is_on_both_drives_with_its_dates_and_the_card_is_read_once(): void
     {
         $files = ['DCIM/100/a.mov' => random_bytes(3_000_000), 'DCIM/100/b.mov' => random_bytes(70_000), '12' => 'x', 'none' => ''];
-        $card = $this->card($files);
+        $card = $this->cardFolder($files);
         mkdir("{$card}/MISC");
         touch("{$card}/DCIM/100/b.mov", 1_500_000_000);
         [$one, $two] = [$this->folder(), $this->folder()];
@@ -51,14 +51,14 @@ final class TransferTest extends TestCase
     {
         $bytes = random_bytes(2_500_000);
         $drive = $this->folder();
-        $this->bring($this->card(['a.mov' => $bytes]), [$drive]);
+        $this->bring($this->cardFolder(['a.mov' => $bytes]), [$drive]);
         self::assertSame(hash('sha256', $bytes)."  QS-014/a.mov\n", file_get_contents("{$drive}/QS-014.sha256"));
         self::assertSame(hash('xxh128', $bytes)."  QS-014/a.mov\n", file_get_contents("{$drive}/QS-014.xxh128"));
     }
 
     public function test_what_is_there_and_is_the_same_is_counted_and_not_written(): void
     {
-        $card = $this->card(['a.mov' => 'one', 'b.mov' => 'two']);
+        $card = $this->cardFolder(['a.mov' => 'one', 'b.mov' => 'two']);
         $drive = $this->folder();
         mkdir("{$drive}/QS-014");
         file_put_contents("{$drive}/QS-014/a.mov", 'one');
@@ -77,7 +77,7 @@ final class TransferTest extends TestCase
     public function test_one_of_the_same_name_that_differs_stops_the_card_before_the_first_byte(): void
     {
         foreach (['anders', 'drei'] as $other) {
-            $card = $this->card(['a.mov' => 'zwei', 'b.mov' => 'b']);
+            $card = $this->cardFolder(['a.mov' => 'zwei', 'b.mov' => 'b']);
             $drive = $this->folder();
             mkdir("{$drive}/QS-014");
             file_put_contents("{$drive}/QS-014/a.mov", $other);
@@ -95,7 +95,7 @@ final class TransferTest extends TestCase
 
     public function test_a_byte_that_flips_between_writing_and_reading_back_is_named_and_loses_its_name(): void
     {
-        $card = $this->card(['DCIM/a.mov' => str_repeat('a', 400_000), 'DCIM/b.mov' => str_repeat('b', 400_000)]);
+        $card = $this->cardFolder(['DCIM/a.mov' => str_repeat('a', 400_000), 'DCIM/b.mov' => str_repeat('b', 400_000)]);
         [$one, $two] = [$this->folder(), $this->folder()];
         $result = $this->bring($card, [$one, $two], $this->atReading(function () use ($two): void {
             $file = fopen("{$two}/QS-014/DCIM/b.mov", 'r+b');
@@ -120,7 +120,7 @@ final class TransferTest extends TestCase
 
     public function test_a_card_that_reads_otherwise_the_second_time_is_the_cards_trouble(): void
     {
-        $card = $this->card(['a.mov' => str_repeat('a', 1000), 'b.mov' => str_repeat('b', 1000)]);
+        $card = $this->cardFolder(['a.mov' => str_repeat('a', 1000), 'b.mov' => str_repeat('b', 1000)]);
         $drive = $this->folder();
         $result = $this->bring($card, [$drive], $this->atReading(function () use ($card, $drive): void {
             file_put_contents("{$drive}/QS-014/b.mov", str_repeat('x', 1000));
@@ -132,7 +132,7 @@ final class TransferTest extends TestCase
 
     public function test_a_file_that_changes_while_it_is_copied_is_told_and_the_others_go_on(): void
     {
-        $card = $this->card(['a.mov' => random_bytes(3_000_000), 'b.mov' => 'b']);
+        $card = $this->cardFolder(['a.mov' => random_bytes(3_000_000), 'b.mov' => 'b']);
         $drive = $this->folder();
         $grows = fn (Progress $progress): int|false => $progress->phase === Phase::Writing && $progress->of > 1
             ? file_put_contents("{$card}/a.mov", 'more', FILE_APPEND)
@@ -146,8 +146,11 @@ final class TransferTest extends TestCase
 
     public function test_stopped_it_goes_on_where_it_was(): void
     {
-        $files = array_combine(array_map(fn (int $i): string => "clip-{$i}", range(1, 40)), array_map(fn () => random_bytes(5000), range(1, 40)));
-        $card = $this->card($files);
+        $files = [];
+        for ($i = 1; $i <= 40; $i++) {
+            $files["clip-{$i}"] = random_bytes(5000);
+        }
+        $card = $this->cardFolder($files);
         $drive = $this->folder();
         $stopping = new class implements Observer
         {
@@ -180,7 +183,7 @@ final class TransferTest extends TestCase
 
     public function test_a_relay_gives_on_what_the_card_gave_and_nothing_else(): void
     {
-        $card = $this->card(['a.mov' => str_repeat('a', 900), 'b.mov' => str_repeat('b', 900)]);
+        $card = $this->cardFolder(['a.mov' => str_repeat('a', 900), 'b.mov' => str_repeat('b', 900)]);
         [$one, $two] = [$this->folder(), $this->folder()];
         $first = Transfer::of(Source::at($card), [$one => 'QS-014']);
         self::assertTrue($first->run(new HostClock())->isHome());
@@ -196,7 +199,7 @@ final class TransferTest extends TestCase
     /** @param  Closure(string): mixed  $make */
     private function refused(string $reason, Closure $make): void
     {
-        $card = $this->card(['a.mov' => 'a']);
+        $card = $this->cardFolder(['a.mov' => 'a']);
         try {
             $make($card);
             self::fail("Not refused: {$reason}");
@@ -210,7 +213,7 @@ final class TransferTest extends TestCase
         $this->refused('inside', fn (string $card) => Transfer::of(Source::at($card), [$card => 'copy']));
         $this->refused('inside', fn (string $card) => Transfer::of(Source::at("{$card}"), [dirname($card) => 'QS-014']));
         foreach (['..', '../QS', '/QS', 'a/../b', 'a//b', '', "a\0b"] as $name) {
-            $this->refused('leadsOut', fn () => Transfer::of(Source::at($this->card(['a' => 'a'])), [$this->folder() => $name]));
+            $this->refused('leadsOut', fn () => Transfer::of(Source::at($this->cardFolder(['a' => 'a'])), [$this->folder() => $name]));
         }
         $this->refused('missing', fn (string $card) => Transfer::of(Source::at($card), ["{$card}-not" => 'QS-014']));
         $this->refused('missing', fn (string $card) => Source::at("{$card}-not"));
