@@ -9,7 +9,7 @@ const Bars = styled.span`
     gap: 4px;
     i {
         display: block;
-        width: 52px;
+        width: 42px;
         height: 8px;
         border: 1px solid var(--tarn);
         background: linear-gradient(var(--tarn) 0 0) no-repeat;

@@ -11,7 +11,7 @@ const Look = styled.section`
     border: 1.3px solid var(--rust);
     background: var(--sheet);
     padding: 14px 16px;
-    margin-bottom: 14px;
+    margin: 14px 0;
     display: grid;
     grid-template-columns: 1fr auto;
     gap: 4px 18px;
