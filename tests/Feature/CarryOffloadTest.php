@@ -110,6 +110,29 @@ final class CarryOffloadTest extends TestCase
         self::assertStringContainsString("{$one->card->tag} is still being copied", (string) $this->in($two));
     }
 
+    public function test_a_copy_that_reads_back_otherwise_secures_nothing_until_it_is_made_anew(): void
+    {
+        Date::setTestNow($now = Carbon::parse('2026-11-27 20:00:00'));
+        $offload = $this->begun(2, ['real' => 'fault']);
+        foreach ($offload->cards as $card) {
+            $this->in($card);
+        }
+        Date::setTestNow($now->copy()->addMinutes(30));
+        $page = $this->getJson("/offloads/{$offload->id}/now")->json();
+        self::assertIsArray($page);
+        self::assertStringContainsString('is not what was written', (string) json_encode($page['wrong']));
+        self::assertSame('ended', $page['state']);
+        [$one, $two] = $offload->cards()->with('card')->get()->all();
+        self::assertNull($one->clear_at);
+        self::assertNotNull($two->clear_at);
+        $this->post("/cards/{$one->card->tag}/clear", ['by' => 'Wren'])->assertSessionHasErrors('why');
+        $this->flushSession();
+        $this->post("/offloads/{$offload->id}/again")->assertSessionHasNoErrors();
+        $this->getJson("/offloads/{$offload->id}/now")->assertJsonPath('wrong', []);
+        self::assertNotNull($one->refresh()->clear_at);
+        self::assertSame(OffloadState::Ended, $offload->refresh()->state);
+    }
+
     public function test_what_is_left_is_planned_anew_and_ended_early_what_goes_is_finished(): void
     {
         Date::setTestNow($now = Carbon::parse('2026-11-27 20:00:00'));
@@ -137,8 +160,11 @@ final class CarryOffloadTest extends TestCase
         $card = $this->folder();
         mkdir("{$card}/DCIM");
         file_put_contents("{$card}/DCIM/a.mov", random_bytes(300_000));
-        $this->card(['tag' => 'T-1']);
+        $this->card(['tag' => 'T-1', 'stand_in' => null]);
         $this->post('/cards/T-1/footage', ['footage' => '1 GB', 'by' => 'Wren']);
+        // Made-up copies would call real footage secured.
+        $this->post('/offloads', self::BEGIN)->assertSessionHasErrors('real');
+        $this->flushSession();
         $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->assertSessionHasErrors();
         $errors = $this->complaints();
         $places = ['slots' => [], 'drives' => []];

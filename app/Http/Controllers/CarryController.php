@@ -66,6 +66,7 @@ final readonly class CarryController
             $request->places($plan),
             max(1.0, $plan->course->done / max(1.0, is_numeric($seconds) ? (float) $seconds : 60.0)),
             $by,
+            $request->hasFault(),
         );
 
         return redirect("/offloads/{$offload->id}");

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Cards\Card;
 use App\Stations\StationFolders;
 use Illuminate\Support\Facades\Date;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
 use Tally\Device\Fault\UnusablePath;
+use Tally\Offload\PlacedCard;
 use Tally\Offload\Plan;
 use Tally\Transfer\FolderPattern;
 
@@ -24,7 +27,7 @@ final class BeginOffload extends AskPlan
             'day' => ['required', 'date'],
             'pattern' => ['required', 'string', 'max:160'],
             'by' => ['required', 'string', 'max:80'],
-            'real' => ['nullable', 'boolean'],
+            'real' => ['nullable', Rule::in(['0', '1', 'fault'])],
             'slots' => ['nullable', 'array'],
             'slots.*' => ['nullable', 'string', 'max:400'],
             'drives' => ['nullable', 'array'],
@@ -42,6 +45,7 @@ final class BeginOffload extends AskPlan
             'name.max' => 'The shoot is longer than 80 characters. Write a shorter name.',
             'day' => 'The day was “:input”: write it as 2026-11-27.',
             'pattern' => 'Where it goes was “:input”: '.FolderPattern::HOUSE.' would do.',
+            'real' => 'What it is carried out with was “:input”. Choose one of the list.',
             'by.required' => 'Nobody is named. Write who begins it.',
             'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
             'slots' => 'Give a folder for each slot.',
@@ -76,13 +80,35 @@ final class BeginOffload extends AskPlan
     }
 
     /**
+     * Made-up copies of a real card would call its footage secured, and nothing of it would be copied.
+     *
+     * @throws ValidationException
+     */
+    private static function mustBeMadeUp(Plan $plan): void
+    {
+        $real = Card::query()
+            ->whereIn('tag', array_map(fn (PlacedCard $card): string => $card->tag, $plan->decision->cards))
+            ->whereNull('stand_in')
+            ->orderBy('tag')
+            ->pluck('tag');
+        if ($real->isNotEmpty()) {
+            throw ValidationException::withMessages([
+                'real' => 'No made-up card: '.$real->implode(', ').'. Its footage would be called secured, and nothing would be copied. '.
+                    'Choose real folders, or untick what is real.',
+            ]);
+        }
+    }
+
+    /**
      * @return array{slots: array<string, string>, drives: array<string, string>}|null null where all of it is made up
      *
      * @throws ValidationException where a folder is missing, or may not be written
      */
     public function places(Plan $plan): ?array
     {
-        if (! $this->boolean('real')) {
+        if ($this->input('real') !== '1') {
+            self::mustBeMadeUp($plan);
+
             return null;
         }
         $allowed = StationFolders::allowed();
@@ -117,5 +143,11 @@ final class BeginOffload extends AskPlan
         }
 
         return $wrong === [] ? $places : throw ValidationException::withMessages($wrong);
+    }
+
+    /** Made up, one drive gives back something else than was written: to practise with. */
+    public function hasFault(): bool
+    {
+        return $this->input('real') === 'fault';
     }
 }

@@ -31,6 +31,7 @@ final readonly class OffloadStart
      * @param  array{slots: array<string, string>, drives: array<string, string>}|null  $places  slot or drive → folder of this
      *                                                                                            machine; null: all of it is made up
      * @param  float  $pace  seconds of made-up time in one of ours
+     * @param  bool  $hasFault  made up, whether one drive gives back something else than was written
      */
     public static function of(
         Plan $plan,
@@ -41,8 +42,9 @@ final readonly class OffloadStart
         ?array $places,
         float $pace,
         string $by,
+        bool $hasFault = false,
     ): Offload {
-        return DB::transaction(function () use ($plan, $asked, $station, $name, $folders, $places, $pace, $by): Offload {
+        return DB::transaction(function () use ($plan, $asked, $station, $name, $folders, $places, $pace, $by, $hasFault): Offload {
             $offload = Offload::query()->create([
                 'station_id' => $station->id,
                 'name' => $name,
@@ -54,7 +56,7 @@ final readonly class OffloadStart
                 'places' => $places ?? ['slots' => [], 'drives' => []],
                 'is_made_up' => $places === null,
                 'pace' => $places === null ? $pace : 1.0,
-                'truth' => $places === null ? self::truth($plan) : [],
+                'truth' => $places === null ? [...self::truth($plan), ...$hasFault ? MadeUpFault::in($plan) : []] : [],
                 'state' => OffloadState::Going,
                 'by' => $by,
                 'began_at' => now(),

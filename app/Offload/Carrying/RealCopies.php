@@ -171,8 +171,16 @@ final readonly class RealCopies
             ->where('state', CopyState::Failed)
             ->get();
         foreach ($failed as $copy) {
-            $copy->forceFill(['state' => CopyState::Waiting, 'message' => null, 'troubles' => null])->save();
+            $copy
+                ->forceFill([
+                    'state' => $offload->is_made_up ? CopyState::Copied : CopyState::Waiting,
+                    'message' => null,
+                    'troubles' => null,
+                    'verified_at' => null,
+                ])
+                ->save();
         }
+        $offload->forceFill(['truth' => MadeUpFault::healed($offload->truth)])->save();
         if ($failed->isNotEmpty() && $offload->isOver()) {
             $isWaiting = $offload->cards()->whereNull('in_at')->exists();
             $offload->forceFill(['state' => $isWaiting ? OffloadState::Going : OffloadState::Ending, 'ended_at' => null])->save();

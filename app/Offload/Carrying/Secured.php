@@ -28,6 +28,8 @@ final readonly class Secured
             ->with(['copies', 'offload'])
             ->where('card_id', $card->id)
             ->whereNotNull('clear_at')
+            // What was made up secures made-up cards alone.
+            ->when($card->stand_in === null, fn ($cards) => $cards->whereHas('offload', fn ($one) => $one->where('is_made_up', false)))
             ->when($since !== null, fn ($cards) => $cards->where('clear_at', '>=', $since))
             ->latest('id')
             ->first();
@@ -47,7 +49,13 @@ final readonly class Secured
     /** For lists of cards: when the newest copies of each were secured, and when its footage was marked. */
     public static function times(): Builder
     {
-        return DB::table('offload_cards')->selectRaw('card_id, max(clear_at) as secured_at')->whereNotNull('clear_at')->groupBy('card_id');
+        return DB::table('offload_cards')
+            ->join('offloads', 'offloads.id', '=', 'offload_cards.offload_id')
+            ->join('cards as home', 'home.id', '=', 'offload_cards.card_id')
+            ->selectRaw('card_id, max(clear_at) as secured_at')
+            ->whereNotNull('clear_at')
+            ->where(fn (Builder $some): Builder => $some->where('is_made_up', false)->orWhereNotNull('home.stand_in'))
+            ->groupBy('card_id');
     }
 
     /** When the footage of each card was marked last. */

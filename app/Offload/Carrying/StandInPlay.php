@@ -42,7 +42,7 @@ final readonly class StandInPlay
 
     private static function write(Offload $offload, Carbon $now): void
     {
-        $cards = $offload->cards()->with('copies')->get();
+        $cards = $offload->cards()->with(['copies', 'card'])->get();
         $plan = $offload->plan();
         $question = Drawn::question($plan->question, $offload->truth);
         $network = $plan->decision->network($question);
@@ -66,7 +66,7 @@ final readonly class StandInPlay
 
     private static function copy(Offload $offload, OffloadCopy $copy, Course $course, int $drive, float $now): void
     {
-        if ($copy->state === CopyState::Verified) {
+        if ($copy->state === CopyState::Verified || $copy->state === CopyState::Failed) {
             return;
         }
         $card = $copy->offloadCard;
@@ -95,6 +95,9 @@ final readonly class StandInPlay
                 ]);
             }
         }
+        if ($copy->verified_at !== null && MadeUpFault::strikes($offload->truth, $copy)) {
+            MadeUpFault::strike($copy);
+        }
         $copy->save();
     }
 
@@ -106,9 +109,14 @@ final readonly class StandInPlay
             }
             if ($event->what === EventKind::Free) {
                 $card->free_at ??= $offload->moment($event->at);
-            } elseif ($event->what === EventKind::Clear) {
-                $card->clear_at ??= $offload->moment($event->at);
             }
+        }
+        $verified = $card->copies
+            ->filter(fn (OffloadCopy $copy): bool => $copy->state === CopyState::Verified)
+            ->sortBy('verified_at')
+            ->values();
+        if ($verified->count() >= 2) {
+            $card->clear_at ??= $verified[1]?->verified_at;
         }
         $card->save();
     }

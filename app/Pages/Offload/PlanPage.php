@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Offload;
 
+use App\Models\Cards\Card;
 use App\Models\Kit\Host;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
@@ -16,6 +17,7 @@ use App\Props\Plan\PlanRulesProps;
 use App\Props\Plan\SavedPlanProps;
 use App\Props\Plan\WhatIfProps;
 use Tally\Offload\LeftOut;
+use Tally\Offload\PlacedCard;
 use Tally\Offload\Plan;
 use Tally\Offload\Question\LadenCard;
 use Tally\Offload\WhatIf;
@@ -53,6 +55,7 @@ final readonly class PlanPage
                 $buildsPreviews ? '1' : '0',
             ),
             person: $person ?? '',
+            isMadeUp: self::isMadeUp($plan),
             today: now()->format('Y-m-d'),
             places: self::places(),
             offloads: self::offloads(),
@@ -79,6 +82,13 @@ final readonly class PlanPage
                 ),
             },
         );
+    }
+
+    private static function isMadeUp(Plan $plan): bool
+    {
+        $tags = array_map(fn (PlacedCard $card): string => $card->tag, $plan->decision->cards);
+
+        return ! Card::query()->whereIn('tag', $tags)->whereNull('stand_in')->exists();
     }
 
     /** @return list<MountedProps> */

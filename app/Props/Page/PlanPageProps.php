@@ -21,6 +21,7 @@ final readonly class PlanPageProps implements PageProps
      * @param  bool  $isTimed  whether an import with previews was timed on some host
      * @param  bool  $isLong  whether it was searched for longer
      * @param  list<SavedPlanProps>  $saved  the newest first
+     * @param  bool  $isMadeUp  whether every card of it is
      * @param  string  $today  `2026-11-27`
      * @param  list<MountedProps>  $places  where slots and drives were last
      * @param  list<OffloadProps>  $offloads  that are carried out, or were; the newest first
@@ -35,6 +36,7 @@ final readonly class PlanPageProps implements PageProps
         public array $saved,
         public PlanRulesProps $rules,
         public string $person,
+        public bool $isMadeUp,
         public string $today,
         public array $places,
         public array $offloads,

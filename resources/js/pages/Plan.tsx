@@ -58,6 +58,7 @@ function Surface({
     saved,
     rules,
     person,
+    isMadeUp,
     today,
     places,
     offloads,
@@ -163,7 +164,14 @@ function Surface({
                     )}
                 </Sheet>
                 {count === 0 ? null : (
-                    <BeginOffload plan={plan} asked={asked} person={person} today={today} places={places} />
+                    <BeginOffload
+                        plan={plan}
+                        asked={asked}
+                        person={person}
+                        today={today}
+                        places={places}
+                        isMadeUp={isMadeUp}
+                    />
                 )}
                 {offloads.length === 0 ? null : <Offloads offloads={offloads} />}
                 {count === 0 ? null : <KeepPlan asked={asked} person={person} saved={saved} />}

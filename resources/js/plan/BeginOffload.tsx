@@ -12,6 +12,7 @@ import { PlainList } from './PlainList';
 
 const WAYS = [
     { key: '0', label: 'made-up cards and drives', detail: 'to practise: nothing is copied' },
+    { key: 'fault', label: 'made up, with a fault', detail: 'one drive gives back something else' },
     { key: '1', label: 'real folders of this machine' },
 ];
 
@@ -22,6 +23,7 @@ export function BeginOffload({
     person,
     today,
     places,
+    isMadeUp,
 }: {
     plan: PlanPictureProps;
     /** What the plan was asked for, as its address says. */
@@ -29,6 +31,8 @@ export function BeginOffload({
     person: string;
     /** `2026-11-27` */
     today: string;
+    /** Whether every card of it is. */
+    isMadeUp: boolean;
     /** Where slots and drives were last. */
     places: readonly MountedProps[];
 }) {
@@ -41,7 +45,7 @@ export function BeginOffload({
         day: today,
         pattern: '{shoot}/{day}/{card}',
         by: person,
-        real: '0',
+        real: isMadeUp ? '0' : '1',
         slots: known(slots),
         drives: known(drives),
     });

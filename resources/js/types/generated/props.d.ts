@@ -788,6 +788,7 @@ export interface PlanPageProps {
     saved: SavedPlanProps[];
     rules: PlanRulesProps;
     person: string;
+    isMadeUp: boolean;
     today: string;
     places: MountedProps[];
     offloads: OffloadProps[];
