@@ -10,19 +10,15 @@ use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadState;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Date;
-use Illuminate\Support\ViewErrorBag;
 use Inertia\Testing\AssertableInertia;
-use Tests\Support\TemporaryFolder;
+use Tests\Support\CarriesOffloads;
 use Tests\TestCase;
 
 /** A plan is carried out: made up in its own time, and with real folders by the station's workers. */
 final class CarryOffloadTest extends TestCase
 {
-    use TemporaryFolder;
-
-    private const BEGIN = ['name' => 'Harbour', 'day' => '2026-11-27', 'pattern' => '{shoot}/{day}/{card}', 'by' => 'Wren'];
+    use CarriesOffloads;
 
     /** @param  array<string, mixed>  $more */
     private function begun(int $cards = 2, array $more = []): Offload
@@ -34,30 +30,6 @@ final class CarryOffloadTest extends TestCase
         $this->post('/offloads', [...self::BEGIN, ...$more])->assertSessionHasNoErrors();
 
         return Offload::query()->latest('id')->firstOrFail();
-    }
-
-    private function in(OffloadCard $card, ?string $found = null): ?string
-    {
-        $this->post("/offloads/{$card->offload_id}/cards/{$card->id}/in", [
-            'by' => 'Wren',
-            ...$found === null ? [] : ['found' => $found],
-        ])->assertRedirect();
-        $said = $this->complaints()['swap'][0] ?? null;
-        $this->flushSession();
-
-        return $said;
-    }
-
-    /** @return array<string, list<string>> field → sentences */
-    private function complaints(): array
-    {
-        $errors = session('errors');
-        $complaints = [];
-        foreach ($errors instanceof ViewErrorBag ? $errors->getBag('default')->getMessages() : [] as $field => $sentences) {
-            $complaints[(string) $field] = array_values(array_filter((array) $sentences, is_string(...)));
-        }
-
-        return $complaints;
     }
 
     public function test_made_up_cards_come_home_in_their_own_time_until_each_may_be_cleared(): void
@@ -151,60 +123,5 @@ final class CarryOffloadTest extends TestCase
         self::assertSame(OffloadState::Ended, $offload->refresh()->state);
         self::assertNotNull($first->refresh()->clear_at);
         $this->post("/offloads/{$offload->id}/anew")->assertSessionHasErrors('anew');
-    }
-
-    public function test_real_folders_are_copied_for_real_and_the_wrong_places_are_refused(): void
-    {
-        config(['tally.folders' => ['/tmp'], 'tally.plain_folders' => ['/tmp']]);
-        $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->assertSessionHasErrors('name');
-        $card = $this->folder();
-        mkdir("{$card}/DCIM");
-        file_put_contents("{$card}/DCIM/a.mov", random_bytes(300_000));
-        $this->card(['tag' => 'T-1', 'stand_in' => null]);
-        $this->post('/cards/T-1/footage', ['footage' => '1 GB', 'by' => 'Wren']);
-        // Made-up copies would call real footage secured.
-        $this->post('/offloads', self::BEGIN)->assertSessionHasErrors('real');
-        $this->flushSession();
-        $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->assertSessionHasErrors();
-        $errors = $this->complaints();
-        $places = ['slots' => [], 'drives' => []];
-        foreach (array_keys($errors) as $field) {
-            [$kind, $thing] = explode('.', $field, 2);
-            $places[$kind][$thing] = $kind === 'slots' ? $card : $this->folder();
-        }
-        self::assertCount(2, $places['drives']);
-        $this->flushSession();
-        $elsewhere = ['drives' => array_fill_keys(array_keys($places['drives']), '/etc')];
-        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places, ...$elsewhere])->assertSessionHasErrors();
-        $this->flushSession();
-        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places])->assertSessionHasNoErrors();
-        $offload = Offload::query()->latest('id')->firstOrFail();
-        self::assertFalse($offload->is_made_up);
-        // A drive that is not there is told, and what failed goes on once it is back.
-        $away = array_values($places['drives'])[0];
-        rmdir($away);
-        self::assertNull($this->in($offload->cards->firstOrFail()));
-        $queue = $offload->station->offloadQueue();
-        $work = fn () => Artisan::call('queue:work', ['--queue' => $queue, '--stop-when-empty' => true, '--sleep' => 0]);
-        $work();
-        $one = $offload->cards()->with('copies')->firstOrFail();
-        self::assertContains(CopyState::Failed, $one->copies->map(fn ($copy) => $copy->state)->all());
-        self::assertNull($one->clear_at);
-        $this->post('/cards/T-1/clear', ['by' => 'Wren'])->assertSessionHasErrors('why');
-        $this->flushSession();
-        mkdir($away);
-        $this->post("/offloads/{$offload->id}/again")->assertSessionHasNoErrors();
-        $work();
-        $one = $offload->cards()->with('copies')->firstOrFail();
-        self::assertSame([null, null], $one->copies->map(fn ($copy) => $copy->message)->all());
-        self::assertNotNull($one->clear_at);
-        foreach ($places['drives'] as $drive) {
-            self::assertFileEquals("{$card}/DCIM/a.mov", "{$drive}/Harbour/2026-11-27/T-1/DCIM/a.mov");
-            self::assertFileExists("{$drive}/Harbour/2026-11-27/T-1.sha256");
-        }
-        self::assertSame(OffloadState::Ended, $offload->refresh()->state);
-        // Both have been read back: whoever may clears it, and need not say where the footage is.
-        $this->post('/cards/T-1/clear', ['by' => 'Wren'])->assertSessionHasNoErrors();
-        self::assertTrue(Card::query()->where('tag', 'T-1')->firstOrFail()->footage->isZero());
     }
 }

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Cards\Card;
+use App\Models\Kit\Reader;
+use App\Models\Offload\CopyState;
+use App\Models\Offload\Offload;
+use App\Models\Offload\OffloadState;
+use App\Offload\Carrying\LeftCopies;
+use App\Offload\Carrying\WhatLinksGave;
+use Illuminate\Support\Facades\Artisan;
+use Tally\Offload\PlacedCard;
+use Tests\Support\CarriesOffloads;
+use Tests\Support\TemporaryFolder;
+use Tests\TestCase;
+
+/** Real folders come home by the station's workers. */
+final class CarryRealTest extends TestCase
+{
+    use CarriesOffloads;
+    use TemporaryFolder;
+
+    public function test_real_folders_are_copied_for_real_and_the_wrong_places_are_refused(): void
+    {
+        config(['tally.folders' => ['/tmp'], 'tally.plain_folders' => ['/tmp']]);
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->assertSessionHasErrors('name');
+        $card = $this->folder();
+        mkdir("{$card}/DCIM");
+        file_put_contents("{$card}/DCIM/a.mov", random_bytes(300_000));
+        $this->card(['tag' => 'T-1', 'stand_in' => null]);
+        $this->post('/cards/T-1/footage', ['footage' => '1 GB', 'by' => 'Wren']);
+        // Made-up copies would call real footage secured.
+        $this->post('/offloads', self::BEGIN)->assertSessionHasErrors('real');
+        $this->flushSession();
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->assertSessionHasErrors();
+        $errors = $this->complaints();
+        $places = ['slots' => [], 'drives' => []];
+        foreach (array_keys($errors) as $field) {
+            [$kind, $thing] = explode('.', $field, 2);
+            $places[$kind][$thing] = $kind === 'slots' ? $card : $this->folder();
+        }
+        self::assertCount(2, $places['drives']);
+        $this->flushSession();
+        $elsewhere = ['drives' => array_fill_keys(array_keys($places['drives']), '/etc')];
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places, ...$elsewhere])->assertSessionHasErrors();
+        $this->flushSession();
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places])->assertSessionHasNoErrors();
+        $offload = Offload::query()->latest('id')->firstOrFail();
+        self::assertFalse($offload->is_made_up);
+        // A drive that is not there is told, and what failed goes on once it is back.
+        $away = array_values($places['drives'])[0];
+        rmdir($away);
+        self::assertNull($this->in($offload->cards->firstOrFail()));
+        $queue = $offload->station->offloadQueue();
+        $work = fn () => Artisan::call('queue:work', ['--queue' => $queue, '--stop-when-empty' => true, '--sleep' => 0]);
+        $work();
+        $one = $offload->cards()->with('copies')->firstOrFail();
+        self::assertContains(CopyState::Failed, $one->copies->map(fn ($copy) => $copy->state)->all());
+        self::assertNull($one->clear_at);
+        $this->post('/cards/T-1/clear', ['by' => 'Wren'])->assertSessionHasErrors('why');
+        $this->flushSession();
+        mkdir($away);
+        $this->post("/offloads/{$offload->id}/again")->assertSessionHasNoErrors();
+        $work();
+        $one = $offload->cards()->with('copies')->firstOrFail();
+        self::assertSame([null, null], $one->copies->map(fn ($copy) => $copy->message)->all());
+        self::assertNotNull($one->clear_at);
+        foreach ($places['drives'] as $drive) {
+            self::assertFileEquals("{$card}/DCIM/a.mov", "{$drive}/Harbour/2026-11-27/T-1/DCIM/a.mov");
+            self::assertFileExists("{$drive}/Harbour/2026-11-27/T-1.sha256");
+        }
+        self::assertSame(OffloadState::Ended, $offload->refresh()->state);
+        // Both have been read back: whoever may clears it, and need not say where the footage is.
+        $this->post('/cards/T-1/clear', ['by' => 'Wren'])->assertSessionHasNoErrors();
+        self::assertTrue(Card::query()->where('tag', 'T-1')->firstOrFail()->footage->isZero());
+    }
+
+    /** @return array{Offload, string, list<string>} the offload of one real card, its folder, and those of the drives */
+    private function begunForReal(): array
+    {
+        config(['tally.folders' => ['/tmp'], 'tally.plain_folders' => ['/tmp']]);
+        $card = $this->folder();
+        file_put_contents("{$card}/a.mov", random_bytes(200_000));
+        $this->card(['tag' => 'T-1', 'stand_in' => null]);
+        $this->post('/cards/T-1/footage', ['footage' => '20 GB', 'by' => 'Wren']);
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1']);
+        $places = ['slots' => [], 'drives' => []];
+        foreach (array_keys($this->complaints()) as $field) {
+            [$kind, $thing] = explode('.', $field, 2);
+            $places[$kind][$thing] = $kind === 'slots' ? $card : $this->folder();
+        }
+        $this->flushSession();
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places])->assertSessionHasNoErrors();
+
+        return [Offload::query()->latest('id')->firstOrFail(), $card, array_values($places['drives'])];
+    }
+
+    public function test_what_a_worker_died_over_is_ordered_again_by_the_one_that_follows_it(): void
+    {
+        [$offload, $card, $drives] = $this->begunForReal();
+        self::assertNull($this->in($offload->cards->firstOrFail()));
+        // Its worker took the order, began, and is no more.
+        $one = $offload->cards()->with('copies')->firstOrFail();
+        foreach ($one->copies as $copy) {
+            $copy->forceFill(['state' => CopyState::Reading, 'worker' => 2])->save();
+        }
+        $queue = $offload->station->offloadQueue();
+        Artisan::call('queue:clear', ['connection' => 'database', '--queue' => $queue, '--force' => true]);
+        LeftCopies::takeUp($offload->station, 1);
+        self::assertSame(CopyState::Reading, $one->copies()->firstOrFail()->state, 'that of another worker is left alone');
+        LeftCopies::takeUp($offload->station, 2);
+        Artisan::call('queue:work', ['--queue' => $queue, '--stop-when-empty' => true, '--sleep' => 0]);
+        self::assertNotNull($one->refresh()->clear_at);
+        self::assertFileEquals("{$card}/a.mov", "{$drives[0]}/{$one->folder}/a.mov");
+    }
+
+    public function test_a_link_that_was_the_limit_and_gave_less_is_measured_by_it(): void
+    {
+        [$offload] = $this->begunForReal();
+        $one = $offload->cards()->with('copies')->firstOrFail();
+        $plan = $offload->plan();
+        $slot = array_search($one->slot, $plan->course->network->slotNames, true);
+        $reader = $plan->question->readers[$plan->course->network->slots[(int) $slot][0]];
+        $drives = array_map(fn (PlacedCard $card): array => $card->drives, $plan->decision->cards)[0];
+        // The card gave a fifth of what the plan reckoned with.
+        $began = $offload->began_at->copy()->addSeconds(10);
+        $took = (int) (5 * ($one->copies->firstOrFail()->planned['copy'][1] - $one->copies->firstOrFail()->planned['copy'][0]));
+        $one->forceFill(['in_at' => $began])->save();
+        foreach ($one->copies as $copy) {
+            $copy->forceFill([
+                'copied' => $one->bytes,
+                'copy_at' => $began,
+                'copied_at' => $began->copy()->addSeconds($took),
+                'state' => CopyState::Copied,
+            ])->save();
+        }
+        self::assertCount(2, $drives);
+        WhatLinksGave::note($offload->refresh());
+        // It was the card, not the link, that the plan took for the limit: a slow copy says nothing of the link.
+        self::assertNull(Reader::query()->where('tag', $reader->name)->firstOrFail()->measured);
+        $question = json_decode($offload->question, true);
+        self::assertIsArray($question);
+        self::assertIsArray($question['readers']);
+        foreach ($question['readers'] as $at => $each) {
+            self::assertIsArray($each);
+            $question['readers'][$at] = [...$each, 'uplink' => 50_000_000.0];
+        }
+        $offload->forceFill(['question' => json_encode($question, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)])->save();
+        WhatLinksGave::note($offload->refresh());
+        $measured = Reader::query()->where('tag', $reader->name)->firstOrFail();
+        self::assertEqualsWithDelta($one->bytes / $took, $measured->measured?->bytesPerSecond, 1e5);
+        self::assertStringContainsString('Harbour', (string) $measured->measured_how);
+    }
+}
