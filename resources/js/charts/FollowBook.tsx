@@ -1,16 +1,8 @@
 import { scaleLinear } from 'd3-scale';
 import { useWidth } from '../parts/useWidth';
 import type { FollowLaneProps, PassageProps, SwapProps } from '../types/generated/props';
+import { LEFT, LETTER, RIGHT, ROW, stepOf, TOP } from './lanes';
 import { clock } from './Runbook';
-
-const ROW = 29;
-const TOP = 34;
-const LEFT = 92;
-const RIGHT = 14;
-const LETTER = 6.4;
-
-/** Steps of a clock that people read without reckoning. Seconds. */
-const STEPS = [60, 120, 300, 600, 900, 1800, 3600, 7200, 14_400, 28_800, 86_400];
 
 /** Time of day as the clock on the wall has it: `22:08`. */
 function ofDay(beganAt: number, seconds: number): string {
@@ -45,7 +37,8 @@ export function FollowBook({
     const height = TOP + rows * ROW + 24;
     const foot = TOP + rows * ROW;
     const room = 9 * LETTER;
-    const step = STEPS.find((one) => x(one) - x(0) > room) ?? 86_400;
+    // The clock on the wall is told to the minute.
+    const step = stepOf(x, room, 60);
     const ticks = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step).filter(
         (tick) => tick === 0 || x(tick) + room / 2 < width,
     );

@@ -1,14 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useWidth } from '../parts/useWidth';
 import type { BarProps, LaneProps } from '../types/generated/props';
-
-const ROW = 29;
-const TOP = 34;
-const LEFT = 92;
-const RIGHT = 14;
-
-/** A letter of a bar's own words, about. Pixels. */
-const LETTER = 6.4;
+import { LEFT, LETTER, RIGHT, ROW, stepOf, TOP } from './lanes';
 
 /** Minutes and seconds from the start: `12:05`, `1:02:05`. */
 export function clock(seconds: number): string {
@@ -19,13 +12,10 @@ export function clock(seconds: number): string {
     return hours > 0 ? `${hours}:${two(minutes)}:${two(whole % 60)}` : `${minutes}:${two(whole % 60)}`;
 }
 
-/** Steps of a clock that people read without reckoning. Seconds. */
-const STEPS = [30, 60, 120, 300, 600, 900, 1800, 3600, 7200, 14_400, 28_800, 86_400];
-
 /** Round times along the top, as many as find room. */
 function minutes(done: number, x: (seconds: number) => number): number[] {
     const room = (clock(done).length + 2) * LETTER;
-    const step = STEPS.find((one) => x(one) - x(0) > room) ?? 86_400;
+    const step = stepOf(x, room);
     return Array.from({ length: Math.floor(done / step) + 1 }, (_, i) => i * step).filter(
         (tick) => tick === 0 || x(tick) + room / 2 < x(done) + RIGHT,
     );
