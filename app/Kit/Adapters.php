@@ -47,7 +47,7 @@ final readonly class Adapters implements KitSection
                                     )
                                     ->all(),
                             ),
-                            0,
+                            null,
                         ),
                     )
                     ->all(),

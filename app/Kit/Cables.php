@@ -34,7 +34,7 @@ final readonly class Cables implements KitSection
                                 ? [$on[$cable->id]->map(fn (Reader $reader): string => $reader->tag)->implode(', ').' on it']
                                 : [],
                             [Field::ceiling($cable->asLink())],
-                            0,
+                            null,
                         ),
                     )
                     ->all(),

@@ -45,7 +45,7 @@ final readonly class Cameras implements KitSection
                                     ->all(),
                             ),
                             [],
-                            0,
+                            null,
                         ),
                     )
                     ->all(),

@@ -20,6 +20,8 @@ final readonly class Drives implements KitSection
 {
     public function list(): KitListProps
     {
+        $wrong = DriveRecord::sentences();
+
         return new KitListProps(
             'drives',
             'Drives',
@@ -44,7 +46,7 @@ final readonly class Drives implements KitSection
                                     new Link('reading', Ceiling::claimed($drive->read, 'its owner’s figure')),
                                 ),
                             ],
-                            0,
+                            $wrong[$drive->tag] ?? null,
                         ),
                     )
                     ->all(),

@@ -54,7 +54,7 @@ final readonly class Hosts implements KitSection
                                     ->map(fn (Port $port) => Field::ceiling($port->asLink(), "{$port->name}, {$port->link->label()}"))
                                     ->all(),
                             ),
-                            0,
+                            null,
                         ),
                     )
                     ->all(),

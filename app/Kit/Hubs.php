@@ -42,7 +42,7 @@ final readonly class Hubs implements KitSection
                                 self::ports($hub->ports).' share its link',
                             ],
                             [Field::ceiling($hub->asLink(), "link, {$hub->uplink->label()}")],
-                            0,
+                            null,
                         ),
                     )
                     ->all(),

@@ -44,7 +44,7 @@ final readonly class Readers implements KitSection
                             $reader->name,
                             self::lines($reader),
                             self::ceilings($reader),
-                            $reader->troubles_count ?? 0,
+                            self::trouble($reader->troubles_count ?? 0),
                         ),
                     )
                     ->all(),
@@ -199,6 +199,15 @@ final readonly class Readers implements KitSection
                 ? []
                 : [Field::ceiling($reader->cable->asLink(), "cable {$reader->cable->tag}, {$reader->cable->link->label()}")],
         ];
+    }
+
+    private static function trouble(int $times): ?string
+    {
+        return match ($times) {
+            0 => null,
+            1 => 'A card sat badly in it once.',
+            default => "Cards sat badly in it {$times} times.",
+        };
     }
 
     /** @return list<string> */

@@ -8,6 +8,7 @@ use Tally\Offload\Question\Goal;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Reckon\Course;
 use Tally\Offload\Reckon\Reckoner;
+use Tally\Offload\Search\Begun;
 use Tally\Offload\Search\Board;
 use Tally\Offload\Search\Bound;
 use Tally\Offload\Search\Plannable;
@@ -54,6 +55,30 @@ final readonly class Plan
         }
 
         return self::decided($question, $goal, $decision, $bound->seconds, $plannable->leftOut);
+    }
+
+    /**
+     * Where the cards go that still wait, beside what is under way already.
+     *
+     * @param  Question  $rest  with the cards that wait, everything plugged in, and the room that is left on the drives
+     * @param  Decision  $known  what was decided for them before: what is found is no later
+     * @return Decision|null null where some of them cannot be planned
+     */
+    public static function ofRest(Question $rest, Goal $goal, float $seconds, Begun $begun, Decision $known): ?Decision
+    {
+        $plannable = Plannable::of($rest);
+        if ($plannable->leftOut !== [] || $rest->cards === []) {
+            return null;
+        }
+        $sorted = Sorted::question($plannable->question);
+        $bound = Bound::of($sorted);
+        $state = Planner::best($sorted, $goal, $bound, self::work($seconds, $bound), self::work(self::AT_ONCE, $bound), $known, $begun);
+        if ($state === null) {
+            return null;
+        }
+        $board = new Board($sorted, $state->links);
+
+        return Decision::of($board->network, self::whole($state->links), $board->placements($state));
     }
 
     /**

@@ -109,7 +109,13 @@ final class Transfer
      */
     private function compare(Destination $drive, SourceFile $file): void
     {
-        $sums = Reading::sums($this->source->open($file->path), $file->size);
+        try {
+            $sums = Reading::sums($this->source->open($file->path), $file->size);
+        } catch (HostError $error) {
+            throw $this->source->isThere() && ! $error->isGone()
+                ? CannotCopy::notCompared(FilePath::shown($file->path), $drive->shown($file->path), $error)
+                : CannotOpen::missing($this->source->given);
+        }
         $there = $drive->root->file($drive->at($file->path), Calls::READ);
         if (Reading::anew($there, $file->size) !== $sums->xxh128) {
             throw CannotCopy::differs($drive->shown($file->path));

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { barriers } from './barriers';
-import { touching } from './touching';
+import { noneTouch, WIDTHS } from './touching';
 
 test('a plan is followed to its end by keyboard, past a wrong card and one plan anew, until every card may be cleared', async ({
     page,
@@ -42,13 +42,7 @@ test('a plan is followed to its end by keyboard, past a wrong card and one plan 
     await expect(asked).toContainText(first);
 
     expect(await barriers(page)).toEqual([]);
-    for (const width of [1280, 1000, 390]) {
-        await page.setViewportSize({ width, height: 800 });
-        await expect(async () => {
-            expect(await touching(page)).toEqual([]);
-        }).toPass({ timeout: 3000 });
-    }
-    await page.setViewportSize({ width: 1280, height: 800 });
+    await noneTouch(page, WIDTHS.toReversed());
 
     await put(first, async () => {
         await expect(asked).not.toContainText(first, { timeout: 3000 });

@@ -1,55 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { touching } from './touching';
-
-/** Every main view with a picture, and what its labels must have room for. */
-const VIEWS = [
-    '/intake/QS-031',
-    '/inspect/QS-014',
-    '/measure/QS-014',
-    '/measure/QS-023',
-    '/measure/QS-024',
-    '/measure/QS-046',
-    '/prove/QS-014',
-    '/prove/QS-021',
-    '/prove/QS-023',
-    '/prove/QS-025',
-    '/prove/QS-026',
-    '/prove/QS-032',
-    '/offload',
-    '/offload?copies=1&goal=hands',
-    '/offload/plans/1',
-    '/offload/QS-024',
-    '/runs/1',
-    '/prices',
-    '/kit/sheet',
-    '/kit/readers/R3',
-    '/tags?cards=QS-014..QS-028',
-    '/compare',
-    '/compare?by=card',
-    '/compare/limits',
-    '/compare/twins',
-];
-
-const WIDTHS = [1280, 1000, 390];
-
-for (const path of VIEWS) {
-    test(`no two labels of ${path} touch, at any width, by day and by night`, async ({ page }) => {
-        await page.goto(path);
-        await expect(page.getByRole('main')).toBeVisible();
-        for (const theme of ['day', 'night']) {
-            await page.evaluate((name) => {
-                document.documentElement.setAttribute('data-theme', name);
-            }, theme);
-            for (const width of WIDTHS) {
-                await page.setViewportSize({ width, height: 800 });
-                // A picture is drawn anew once its width is known.
-                await expect(async () => {
-                    expect(await touching(page)).toEqual([]);
-                }).toPass({ timeout: 3000 });
-            }
-        }
-    });
-}
+import { noneTouch, WIDTHS } from './touching';
 
 test('with 2,000 cards none touch either, and the line still tells its counts', async ({ page }) => {
     const rows = Array.from({ length: 2000 }, (_, i) =>
@@ -83,11 +33,6 @@ test('with 2,000 cards none touch either, and the line still tells its counts', 
     ]) {
         await page.goto(path);
         await expect(page.getByRole('main')).toBeVisible();
-        for (const width of WIDTHS) {
-            await page.setViewportSize({ width, height: 800 });
-            await expect(async () => {
-                expect(await touching(page)).toEqual([]);
-            }).toPass({ timeout: 3000 });
-        }
+        await noneTouch(page, WIDTHS);
     }
 });

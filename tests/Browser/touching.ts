@@ -1,10 +1,24 @@
-import type { Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+
+export const NARROW = 390;
+
+export const WIDTHS = [1280, 1000, NARROW];
+
+/** At none of these widths do two labels touch. A picture is drawn anew once its width is known. */
+export async function noneTouch(page: Page, widths: number[]): Promise<void> {
+    for (const width of widths) {
+        await page.setViewportSize({ width, height: 800 });
+        await expect(async () => {
+            expect(await touching(page)).toEqual([]);
+        }).toPass({ timeout: 3000 });
+    }
+}
 
 /**
  * The labels of the pictures in sight that touch one another, or run out of their picture: what each says, and where.
  * Letters keep a fifth of their line free above and below, so boxes count without that.
  */
-export async function touching(page: Page): Promise<string[]> {
+async function touching(page: Page): Promise<string[]> {
     return page.evaluate(() => {
         interface Label {
             text: string;

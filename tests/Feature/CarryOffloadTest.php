@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Kit\DriveRecord;
 use App\Models\Cards\Card;
+use App\Models\Kit\DriveFinding;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
@@ -12,6 +14,7 @@ use App\Models\Offload\OffloadState;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Date;
 use Inertia\Testing\AssertableInertia;
+use Tally\Transfer\TroubleKind;
 use Tests\Support\CarriesOffloads;
 use Tests\TestCase;
 
@@ -98,11 +101,50 @@ final class CarryOffloadTest extends TestCase
         self::assertNull($one->clear_at);
         self::assertNotNull($two->clear_at);
         $this->post("/cards/{$one->card->tag}/clear", ['by' => 'Wren'])->assertSessionHasErrors('why');
+        $this->itStandsWithTheDrive($offload, $one);
         $this->flushSession();
         $this->post("/offloads/{$offload->id}/again")->assertSessionHasNoErrors();
         $this->getJson("/offloads/{$offload->id}/now")->assertJsonPath('wrong', []);
         self::assertNotNull($one->refresh()->clear_at);
         self::assertSame(OffloadState::Ended, $offload->refresh()->state);
+    }
+
+    /** What a drive got wrong stays in the books; a made-up one, to practise with, is held against nothing. */
+    private function itStandsWithTheDrive(Offload $offload, OffloadCard $card): void
+    {
+        $finding = DriveFinding::query()->sole();
+        self::assertSame([TroubleKind::CopyDiffers, $card->card_id], [$finding->kind, $finding->card_id]);
+        $this->get("/kit/drives/{$finding->drive}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->has('found', 1)
+                ->where('found.0.card', $card->card->tag)
+                ->where('found.0.isMadeUp', true),
+        );
+        self::assertArrayNotHasKey($finding->drive, DriveRecord::sentences());
+        $offload->forceFill(['is_made_up' => false])->save();
+        $said = DriveRecord::sentences()[$finding->drive] ?? '';
+        self::assertStringContainsString("{$finding->drive} gave back one file wrong", $said);
+        self::assertStringContainsString($said, html_entity_decode((string) $this->get('/kit')->getContent()));
+        self::assertContains($said, $this->planned('warnings'));
+        $offload->forceFill(['is_made_up' => true])->save();
+    }
+
+    /** @return list<mixed> of the plan page */
+    private function planned(string $what): array
+    {
+        $page = $this->get('/offload')->viewData('page');
+        $props = is_array($page) ? $page['props'] ?? null : null;
+
+        return is_array($props) && is_array($props[$what] ?? null) ? array_values($props[$what]) : [];
+    }
+
+    public function test_where_cards_went_is_proposed_again(): void
+    {
+        $this->begun(1);
+        self::assertSame(['{shoot}/{day}/{card}'], $this->planned('patterns'));
+        Offload::query()->update(['state' => OffloadState::Ended]);
+        $this->post('/offloads', [...self::BEGIN, 'pattern' => '{day}/{card} of {shoot}'])->assertSessionHasNoErrors();
+        self::assertSame(['{day}/{card} of {shoot}', '{shoot}/{day}/{card}'], $this->planned('patterns'));
     }
 
     public function test_what_is_left_is_planned_anew_and_ended_early_what_goes_is_finished(): void

@@ -109,8 +109,8 @@ final class DatabaseAwayTest extends StationTestCase
         $this->database->start();
         $next = $this->process('--lane=1');
         self::until(fn (): bool => $this->state($run) === RunState::Done, 'the next worker files it');
+        self::until(fn (): bool => $this->unfiled() === [], 'nothing waits any more');
         $next->stop(5);
-        self::assertSame([], $this->unfiled());
         self::assertSame(64_000_000, Run::query()->findOrFail($run->id)->proof()?->read->bytes->count);
         self::assertSame(VerdictKind::Unproven, $card->refresh()->verdict);
         self::assertSame(1, Run::query()->count());

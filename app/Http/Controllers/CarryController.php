@@ -67,6 +67,7 @@ final readonly class CarryController
             max(1.0, $plan->course->done / max(1.0, is_numeric($seconds) ? (float) $seconds : 60.0)),
             $by,
             $request->hasFault(),
+            trim($request->string('pattern')->value()),
         );
 
         return redirect("/offloads/{$offload->id}");

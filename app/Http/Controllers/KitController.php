@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Page;
 use App\Http\Taken;
+use App\Kit\DriveRecord;
 use App\Kit\KitKind;
 use App\Kit\Readers;
 use App\Kit\TypedGear;
@@ -80,6 +81,7 @@ final readonly class KitController
             ceilings: $reader === null ? [] : Readers::ceilings($reader),
             sightings: $reader === null ? [] : KitPage::sightings($reader),
             trouble: $reader === null ? [] : KitPage::trouble($reader),
+            found: $kind === KitKind::Drives && $key !== null ? DriveRecord::of($key) : [],
         ));
     }
 

@@ -35,6 +35,7 @@ use Tally\Offload\Question\Goal;
  * @property string $by
  * @property Carbon $began_at
  * @property Carbon|null $ended_at
+ * @property string|null $pattern by which its folders are called; null before that was kept
  * @property-read Station $station
  * @property-read Collection<int, OffloadCard> $cards in the order of the plan
  */

@@ -42,6 +42,7 @@ final readonly class MadeUpFault
             'message' => $trouble->sentence(),
             'troubles' => [$trouble->pack()],
         ]);
+        DriveFindings::file($copy, [$trouble]);
     }
 
     /**

@@ -32,6 +32,7 @@ final readonly class OffloadStart
      *                                                                                            machine; null: all of it is made up
      * @param  float  $pace  seconds of made-up time in one of ours
      * @param  bool  $hasFault  made up, whether one drive gives back something else than was written
+     * @param  string|null  $pattern  by which the folders are called
      */
     public static function of(
         Plan $plan,
@@ -43,8 +44,9 @@ final readonly class OffloadStart
         float $pace,
         string $by,
         bool $hasFault = false,
+        ?string $pattern = null,
     ): Offload {
-        return DB::transaction(function () use ($plan, $asked, $station, $name, $folders, $places, $pace, $by, $hasFault): Offload {
+        $begin = function () use ($plan, $asked, $station, $name, $folders, $places, $pace, $by, $hasFault, $pattern): Offload {
             $offload = Offload::query()->create([
                 'station_id' => $station->id,
                 'name' => $name,
@@ -60,11 +62,14 @@ final readonly class OffloadStart
                 'state' => OffloadState::Going,
                 'by' => $by,
                 'began_at' => now(),
+                'pattern' => $pattern,
             ]);
             self::cards($offload, $plan, $folders);
 
             return $offload;
-        });
+        };
+
+        return DB::transaction($begin);
     }
 
     /** @param  array<string, string>  $folders */

@@ -19,6 +19,7 @@ use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Reckon\Reckoner;
 use Tally\Offload\Reckon\SoFar;
+use Tally\Offload\Search\Begun;
 
 /** The rest of an offload, planned anew with what is done and what the links really gave. What is in stays as it is. */
 final readonly class PlanAnew
@@ -44,7 +45,7 @@ final readonly class PlanAnew
             $now = now();
             $goes = HowItGoes::of($offload, $plan, $now);
             $before = self::done($offload, $goes->really, $plan->decision, $now);
-            $decision = self::decided($offload, $plan, $goes->really);
+            $decision = self::decided($offload, $plan, $goes->really, $now);
             $after = self::done($offload, $goes->really, $decision, $now);
             $isBetter = $after < $before - 1;
             self::keep($offload, Plan::decided($goes->really, $offload->goal, $isBetter ? $decision : $plan->decision, 0.0), $now);
@@ -71,47 +72,48 @@ final readonly class PlanAnew
         return Reckoner::onFrom($network, $decision->placements($network), new SoFar($in, $offload->seconds($now)))->done;
     }
 
-    /** Those that are in stay where they are and come first; the others wherever they are best now. */
-    private static function decided(Offload $offload, Plan $plan, Question $really): Decision
+    /** Those that are in stay where they are and come first; the others wherever they are best now, beside what still goes on. */
+    private static function decided(Offload $offload, Plan $plan, Question $really, Carbon $now): Decision
     {
-        $in = $turns = $used = [];
+        $in = $since = $turns = $used = [];
         foreach ($offload->cards as $card) {
             if ($card->in_at !== null) {
                 $in[] = new PlacedCard($card->card->tag, $card->slot, $card->turn, $card->drives, $card->scheme);
+                $since[] = $offload->seconds($card->in_at);
                 $turns[$card->slot] = max($turns[$card->slot] ?? 0, $card->turn);
                 foreach ($card->drives as $drive) {
                     $used[$drive] = ($used[$drive] ?? 0.0) + $card->bytes;
                 }
             }
         }
-        $isIn = array_map(fn (PlacedCard $card): string => $card->tag, $in);
-        $rest = Plan::of(
-            new Question(
-                $really->hosts,
-                $really->readers,
-                array_map(
-                    fn (Drive $drive): Drive => new Drive(
-                        $drive->name,
-                        $drive->write,
-                        $drive->read,
-                        max(0.0, $drive->free - ($used[$drive->name] ?? 0.0)),
-                        $drive->cache,
-                        $drive->fast,
-                        $drive->isSpinning,
-                        $drive->inside,
-                        $drive->link,
-                    ),
-                    $really->drives,
-                ),
-                array_values(array_filter($plan->question->cards, fn (LadenCard $card): bool => ! in_array($card->tag, $isIn, true))),
-                // What is plugged in stays plugged in.
-                $plan->decision->links,
-                $really->rules,
+        $isIn = array_fill_keys(array_map(fn (PlacedCard $card): string => $card->tag, $in), true);
+        $waits = fn (LadenCard|PlacedCard $card): bool => ! isset($isIn[$card->tag]);
+        $laden = $plan->question->cards;
+        $links = $plan->decision->links;
+        $rest = new Question(
+            $really->hosts,
+            $really->readers,
+            array_map(
+                fn (Drive $drive): Drive => $drive->withFree(max(0.0, $drive->free - ($used[$drive->name] ?? 0.0))),
+                $really->drives,
             ),
+            array_values(array_filter($laden, $waits)),
+            // What is plugged in stays plugged in.
+            $links,
+            $really->rules,
+        );
+        $decision = Plan::ofRest(
+            $rest,
             $offload->goal,
             self::SEARCH,
+            new Begun(
+                array_values(array_filter($laden, fn (LadenCard $card): bool => ! $waits($card))),
+                $in,
+                new SoFar($since, $offload->seconds($now)),
+            ),
+            new Decision($links, array_values(array_filter($plan->decision->cards, $waits))),
         );
-        if (count($rest->decision->cards) + count($in) < count($plan->decision->cards)) {
+        if ($decision === null) {
             return $plan->decision;
         }
         $waiting = array_map(
@@ -122,10 +124,10 @@ final readonly class PlanAnew
                 $card->drives,
                 $card->scheme,
             ),
-            $rest->decision->cards,
+            $decision->cards,
         );
 
-        return new Decision($plan->decision->links, [...$in, ...$waiting]);
+        return new Decision($links, [...$in, ...$waiting]);
     }
 
     private static function keep(Offload $offload, Plan $plan, Carbon $now): void

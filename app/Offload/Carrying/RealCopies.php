@@ -117,6 +117,7 @@ final readonly class RealCopies
             $troubles = array_values(
                 array_filter($result->troubles, fn (Trouble $one): bool => $one->drive === null || $one->drive === $made->drive),
             );
+            DriveFindings::file($copy, $troubles);
             $isWhole = $made->isWhole($result->files) && $troubles === [];
             $copy->forceFill([
                 'state' => $isWhole ? CopyState::Verified : CopyState::Failed,

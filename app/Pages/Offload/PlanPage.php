@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Offload;
 
+use App\Kit\DriveRecord;
 use App\Models\Cards\Card;
 use App\Models\Kit\Host;
 use App\Models\Offload\Offload;
@@ -22,11 +23,14 @@ use Tally\Offload\Plan;
 use Tally\Offload\Question\LadenCard;
 use Tally\Offload\WhatIf;
 use Tally\Offload\WorthIt;
+use Tally\Transfer\FolderPattern;
 
 /** The whole offload: when all is safe, who goes where, and a runbook. */
 final readonly class PlanPage
 {
     private const SAVED = 8;
+
+    private const PATTERNS = 5;
 
     public static function of(Plan $plan, BooksQuestion $asked, bool $buildsPreviews, bool $isLong, ?string $person): PlanPageProps
     {
@@ -58,6 +62,8 @@ final readonly class PlanPage
             isMadeUp: self::isMadeUp($plan),
             today: now()->format('Y-m-d'),
             places: self::places(),
+            patterns: self::patterns(),
+            warnings: self::warnings($plan),
             offloads: self::offloads(),
         );
     }
@@ -89,6 +95,23 @@ final readonly class PlanPage
         $tags = array_map(fn (PlacedCard $card): string => $card->tag, $plan->decision->cards);
 
         return ! Card::query()->whereIn('tag', $tags)->whereNull('stand_in')->exists();
+    }
+
+    /** @return list<string> by which folders were called lately, the last one first; the house’s own is among them */
+    private static function patterns(): array
+    {
+        $before = Offload::query()->whereNotNull('pattern')->latest('id')->limit(20)->pluck('pattern')->all();
+        $texts = array_filter([...$before, FolderPattern::HOUSE], is_string(...));
+
+        return array_slice(array_values(array_unique($texts)), 0, self::PATTERNS);
+    }
+
+    /** @return list<string> what drives of the plan got wrong before, a sentence each */
+    private static function warnings(Plan $plan): array
+    {
+        $drives = array_merge(...array_map(fn (PlacedCard $card): array => $card->drives, $plan->decision->cards));
+
+        return array_values(array_intersect_key(DriveRecord::sentences(), array_flip($drives)));
     }
 
     /** @return list<MountedProps> */

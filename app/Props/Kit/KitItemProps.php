@@ -10,7 +10,7 @@ final readonly class KitItemProps
     /**
      * @param  list<string>  $lines  what it is made of
      * @param  list<CeilingProps>  $ceilings
-     * @param  int  $trouble  how often a card sat badly in it
+     * @param  string|null  $trouble  what went badly with it, a sentence; null for nothing
      */
     public function __construct(
         public string $key,
@@ -18,6 +18,6 @@ final readonly class KitItemProps
         public string $name,
         public array $lines,
         public array $ceilings,
-        public int $trouble,
+        public ?string $trouble,
     ) {}
 }

@@ -6,6 +6,7 @@ namespace App\Props\Page;
 
 use App\Props\Inspect\SeenProps;
 use App\Props\Kit\CeilingProps;
+use App\Props\Kit\DriveFindingProps;
 use App\Props\Kit\KitFormProps;
 use App\Props\Kit\SightingProps;
 
@@ -16,7 +17,8 @@ final readonly class KitItemPageProps implements PageProps
      * @param  string  $state  how it stands in the books, in short
      * @param  list<CeilingProps>  $ceilings
      * @param  list<SightingProps>  $sightings
-     * @param  list<SeenProps>  $trouble
+     * @param  list<SeenProps>  $trouble  of a reader
+     * @param  list<DriveFindingProps>  $found  of a drive
      */
     public function __construct(
         public KitFormProps $form,
@@ -24,5 +26,6 @@ final readonly class KitItemPageProps implements PageProps
         public array $ceilings,
         public array $sightings,
         public array $trouble,
+        public array $found,
     ) {}
 }

@@ -24,6 +24,8 @@ final readonly class PlanPageProps implements PageProps
      * @param  bool  $isMadeUp  whether every card of it is
      * @param  string  $today  `2026-11-27`
      * @param  list<MountedProps>  $places  where slots and drives were last
+     * @param  list<string>  $patterns  by which folders were called lately, the last one first
+     * @param  list<string>  $warnings  what its drives got wrong before
      * @param  list<OffloadProps>  $offloads  that are carried out, or were; the newest first
      */
     public function __construct(
@@ -39,6 +41,8 @@ final readonly class PlanPageProps implements PageProps
         public bool $isMadeUp,
         public string $today,
         public array $places,
+        public array $patterns,
+        public array $warnings,
         public array $offloads,
     ) {}
 }

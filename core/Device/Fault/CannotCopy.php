@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Device\Fault;
 
+use Tally\Device\Host\HostError;
+
 /** A folder or file that cannot be copied. */
 final class CannotCopy extends UnusablePath
 {
@@ -66,6 +68,17 @@ final class CannotCopy extends UnusablePath
             $given,
             'differs',
             "“{$given}” is there already and is another file. Nothing is ever overwritten: move it away, or choose another folder.",
+        );
+    }
+
+    /** @param  string  $there  the file on the drive */
+    public static function notCompared(string $file, string $there, HostError $error): self
+    {
+        return new self(
+            $file,
+            'notCompared',
+            "“{$file}” cannot be read from the card ({$error->getMessage()}), so nobody can say whether “{$there}” is the same. ".
+                'Nothing was written. Clean its contacts, insert it again, and go on.',
         );
     }
 

@@ -28,4 +28,20 @@ final readonly class Drive
         public ?string $inside = null,
         public float $link = INF,
     ) {}
+
+    /** @param  float  $free  bytes */
+    public function withFree(float $free): self
+    {
+        return new self(
+            $this->name,
+            $this->write,
+            $this->read,
+            $free,
+            $this->cache,
+            $this->fast,
+            $this->isSpinning,
+            $this->inside,
+            $this->link,
+        );
+    }
 }

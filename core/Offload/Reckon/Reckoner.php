@@ -102,10 +102,11 @@ final class Reckoner
      * Done, free and hands alone. What goes beyond the limits is left where it is, and says so.
      *
      * @param  list<Placement>  $placements  in the order in which hands serve them
+     * @param  SoFar|null  $soFar  where some are in already
      */
-    public static function figures(Network $network, array $placements, Limits $limits = new Limits()): Course
+    public static function figures(Network $network, array $placements, Limits $limits = new Limits(), ?SoFar $soFar = null): Course
     {
-        return (new self($network, $placements, false, $limits))->run();
+        return (new self($network, $placements, false, $limits, $soFar))->run();
     }
 
     /**

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace Tally\Offload\Search;
 
+use Tally\Offload\Decision;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Question\Scheme;
+use Tally\Offload\Reckon\Course;
+use Tally\Offload\Reckon\Limits;
 use Tally\Offload\Reckon\Network;
 use Tally\Offload\Reckon\Placement;
+use Tally\Offload\Reckon\Reckoner;
+use Tally\Offload\Reckon\SoFar;
+use Tally\Offload\UnusableDecision;
 
 /** What can be chosen for each card, once everything is cabled. */
 final class Board
@@ -20,10 +26,28 @@ final class Board
     /** @var array<int, list<array{Scheme, list<int>}>> host → ways onto its drives */
     public array $ways = [];
 
-    /** @param  array<string, string>  $links */
-    public function __construct(Question $question, public readonly array $links)
+    /** That of the cards that are chosen for, and of those that are in already behind them, so that numbers of cards are the same. */
+    private readonly Network $whole;
+
+    /** @var list<Placement> those that are in already */
+    private readonly array $in;
+
+    private readonly ?SoFar $soFar;
+
+    /**
+     * @param  array<string, string>  $links
+     * @param  Begun|null  $begun  what goes on beside
+     *
+     * @throws UnusableDecision when what goes on does not go with the question
+     */
+    public function __construct(Question $question, public readonly array $links, ?Begun $begun = null)
     {
         $this->network = new Network($question, $links);
+        $this->whole = $begun === null
+            ? $this->network
+            : new Network($question->withCards([...$question->cards, ...$begun->laden]), $links);
+        $this->in = $begun === null ? [] : (new Decision($links, $begun->placed))->placements($this->whole);
+        $this->soFar = $begun?->soFar;
         foreach (array_keys($question->hosts) as $host) {
             $drives = array_keys($this->network->driveHost, $host, true);
             $this->ways[$host] = count($drives) < $question->rules->copies ? [] : Ways::of($question->rules, $drives);
@@ -32,7 +56,7 @@ final class Board
             $this->slots[$card] = array_values(
                 array_filter(
                     array_keys($this->network->slots),
-                    fn (int $slot): bool => $this->network->takes($card, $slot) && $this->waysAt($slot) !== [],
+                    fn (int $slot): bool => $this->whole->takes($card, $slot) && $this->waysAt($slot) !== [],
                 ),
             );
         }
@@ -61,6 +85,12 @@ final class Board
         }
 
         return true;
+    }
+
+    /** What comes of it, beside what goes on already. */
+    public function course(State $state, Limits $limits): Course
+    {
+        return Reckoner::figures($this->whole, [...$this->in, ...$this->placements($state)], $limits, $this->soFar);
     }
 
     /** @return list<Placement> */

@@ -11,7 +11,6 @@ use Tally\Offload\Question\Goal;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Reckon\Course;
 use Tally\Offload\Reckon\Limits;
-use Tally\Offload\Reckon\Reckoner;
 use Tally\Offload\UnusableDecision;
 
 /**
@@ -69,6 +68,7 @@ final class Planner
         private readonly Goal $goal,
         private readonly Bound $bound,
         private readonly int $work,
+        private readonly ?Begun $begun,
     ) {
         $this->left = $work;
         $this->chance = new Randomizer(new Mt19937(self::SEED));
@@ -81,14 +81,22 @@ final class Planner
      * @param  Bound  $bound  of that question
      * @param  int  $short  work of a plan that is shown at once
      * @param  Decision|null  $known  one to begin with, where it can be carried out
+     * @param  Begun|null  $begun  what goes on beside, with everything plugged in as the question has it
      * @return State|null null where no decision was found
      */
-    public static function best(Question $question, Goal $goal, Bound $bound, int $work, int $short, ?Decision $known = null): ?State
-    {
+    public static function best(
+        Question $question,
+        Goal $goal,
+        Bound $bound,
+        int $work,
+        int $short,
+        ?Decision $known = null,
+        ?Begun $begun = null,
+    ): ?State {
         // A long search is also the short one, so that it is never worse.
         $best = null;
         foreach ($work > 2 * $short ? [$short, $work - $short] : [$work] as $part) {
-            $planner = new self($question, $goal, $bound, $part);
+            $planner = new self($question, $goal, $bound, $part, $begun);
             $planner->begin($known);
             $planner->search();
             $isBetter = $best === null || ($planner->best !== null && $planner->bestFigures < $best->bestFigures);
@@ -245,7 +253,9 @@ final class Planner
         $ends = [];
         foreach ($course->placements as $at => $placement) {
             $free = $course->free[$at] ?? INF;
-            $ends[$placement->card] = $this->goal === Goal::Free ? $free : max($free, $course->safe[$at] ?? $free);
+            if (isset($this->question->cards[$placement->card])) {
+                $ends[$placement->card] = $this->goal === Goal::Free ? $free : max($free, $course->safe[$at] ?? $free);
+            }
         }
         arsort($ends);
 
@@ -278,8 +288,7 @@ final class Planner
      */
     private function reckon(State $state, array $figures): Course
     {
-        $board = $this->board($state->links);
-        $course = Reckoner::figures($board->network, $board->placements($state), $this->limits($figures));
+        $course = $this->board($state->links)->course($state, $this->limits($figures));
         $this->left -= $course->work + self::EACH;
 
         return $course;
@@ -314,7 +323,7 @@ final class Planner
         $key = json_encode($links, JSON_THROW_ON_ERROR);
         if (! isset($this->boards[$key])) {
             $this->left -= self::CABLED;
-            $this->boards[$key] = new Board($this->question, $links);
+            $this->boards[$key] = new Board($this->question, $links, $this->begun);
         }
 
         return $this->boards[$key];

@@ -2,7 +2,7 @@ import type { ScaleLinear } from 'd3-scale';
 import { grouped, megabytes, reached } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { ClaimLineProps, ClaimWayProps } from '../types/generated/props';
-import { anchorWithin, fitsRight, roomyTicks, roundScale, wallIsNear } from './axis';
+import { anchorWithin, clipped, fitsRight, roomyTicks, roundScale, wallIsNear } from './axis';
 
 const ROW = 74;
 const TOP = 54;
@@ -76,7 +76,7 @@ export function ClaimLine({ line }: { line: ClaimLineProps }) {
                         at={near ? x(line.wall) : null}
                         name={
                             line.least === null || line.least >= line.wall
-                                ? `${line.wallName ?? 'chain'} ends at ${megabytes(line.wall)}`
+                                ? `ends at ${megabytes(line.wall)}: ${line.wallName ?? 'the chain'}`
                                 : `chain gives ${megabytes(line.least)}–${megabytes(line.wall)}: ${line.wallName ?? ''}`
                         }
                         base={base}
@@ -121,18 +121,21 @@ function Wall({ at, name, base, right }: { at: number | null; name: string; base
     if (at === null) {
         return (
             <text x={right} y="12" textAnchor="end" className="pencil">
-                {name}, further right →
+                <title>{name}</title>
+                {clipped(name, right - 16 * LETTER, LETTER)}, further right →
             </text>
         );
     }
-    // Where there is no room on its left it stands on its right.
-    const isLeft = at - 8 > name.length * LETTER;
+    // Where there is no room on its left it stands on its right, and where there is none either, on the wider side.
+    const [left, after] = [at - 8, right - at - 12];
+    const isLeft = left > name.length * LETTER || left > after;
     return (
         <g>
             <path d={`M${at} 6V${base}`} stroke="var(--ink)" strokeWidth="5" />
             <path d={`M${at + 4.5} 6V${base}`} stroke="var(--ink)" strokeDasharray="2 3" />
             <text x={isLeft ? at - 8 : at + 12} y="13" textAnchor={isLeft ? 'end' : 'start'} style={halo}>
-                {name}
+                <title>{name}</title>
+                {clipped(name, isLeft ? left : after, LETTER)}
             </text>
         </g>
     );

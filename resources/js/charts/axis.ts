@@ -19,6 +19,12 @@ export function fitsRight(x: number, text: string, end: number): boolean {
     return x + text.length * 6.4 + 6 <= end;
 }
 
+/** So much of a text as has room, about; what is cut off is marked. */
+export function clipped(text: string, room: number, letter: number): string {
+    const most = Math.floor(room / letter);
+    return text.length <= most ? text : `${text.slice(0, Math.max(0, most - 1)).trimEnd()}…`;
+}
+
 /** About how wide a figure under an axis is, a letter, and what is left free beside it. Pixels. */
 const FIGURE = 6.6;
 const GAP = 10;

@@ -127,13 +127,7 @@ function Entry({ kind, item }: { kind: string; item: KitItemProps }) {
                 {item.lines.map((line) => (
                     <p key={line}>{line}</p>
                 ))}
-                {item.trouble === 0 ? null : (
-                    <p className="trouble">
-                        {item.trouble === 1
-                            ? 'a card sat badly in it once'
-                            : `cards sat badly in it ${item.trouble} times`}
-                    </p>
-                )}
+                {item.trouble === null ? null : <p className="trouble">{item.trouble}</p>}
             </div>
             <Ceilings ceilings={item.ceilings} />
         </Item>

@@ -5,6 +5,7 @@ import { megabytes } from '../format';
 import { MarginLook } from '../frame/Margin';
 import { Fields as FieldsLook } from '../intake/Fields';
 import { Ceilings } from '../kit/Ceilings';
+import { DriveFindings } from '../kit/DriveFindings';
 import { KitField } from '../kit/KitField';
 import { sent, start, startParts, type Fields, type Part } from '../kit/values';
 import { Button } from '../parts/Button';
@@ -47,7 +48,7 @@ export default function KitItem(props: KitItemPageProps) {
     return <Surface key={`${props.form.kind} ${props.form.key ?? 'new'}`} {...props} />;
 }
 
-function Surface({ form, ceilings, sightings, trouble, state }: KitItemPageProps) {
+function Surface({ form, ceilings, sightings, trouble, found, state }: KitItemPageProps) {
     // What is corrected: as it was when this page was loaded, and not as others have saved it since.
     const [base, setBase] = useState({ fields: start(form.fields), parts: JSON.stringify(startParts(form)), state });
     const [fields, setFields] = useState<Fields>(() => start(form.fields));
@@ -159,6 +160,7 @@ function Surface({ form, ceilings, sightings, trouble, state }: KitItemPageProps
                         <Trouble trouble={trouble} />
                     </>
                 ) : null}
+                {form.kind === 'drives' && form.key !== null ? <DriveFindings found={found} /> : null}
             </main>
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>As precise as you know it</h2>

@@ -61,6 +61,8 @@ function Surface({
     isMadeUp,
     today,
     places,
+    patterns,
+    warnings,
     offloads,
 }: PlanPageProps) {
     const { errors } = usePage().props;
@@ -124,6 +126,13 @@ function Surface({
                     </Nothing>
                 ) : (
                     <>
+                        {warnings.length === 0 ? null : (
+                            <PlainList role="note">
+                                {warnings.map((sentence) => (
+                                    <li key={sentence}>{sentence}</li>
+                                ))}
+                            </PlainList>
+                        )}
                         <PlanPictures plan={plan} rests={rests} />
                         <RestsOn rests={rests} />
                         <p style={{ marginTop: 10 }}>
@@ -170,6 +179,7 @@ function Surface({
                         person={person}
                         today={today}
                         places={places}
+                        patterns={patterns}
                         isMadeUp={isMadeUp}
                     />
                 )}

@@ -23,6 +23,7 @@ export function BeginOffload({
     person,
     today,
     places,
+    patterns,
     isMadeUp,
 }: {
     plan: PlanPictureProps;
@@ -35,6 +36,8 @@ export function BeginOffload({
     isMadeUp: boolean;
     /** Where slots and drives were last. */
     places: readonly MountedProps[];
+    /** By which folders were called lately, the last one first. */
+    patterns: readonly string[];
 }) {
     const slots = [...new Set(plan.cards.map((card) => card.slot))].sort();
     const drives = [...new Set(plan.cards.flatMap((card) => card.drives))].sort();
@@ -43,7 +46,7 @@ export function BeginOffload({
     const form = useForm({
         name: '',
         day: today,
-        pattern: '{shoot}/{day}/{card}',
+        pattern: patterns[0] ?? '',
         by: person,
         real: isMadeUp ? '0' : '1',
         slots: known(slots),
@@ -84,6 +87,17 @@ export function BeginOffload({
                     <div className="half">
                         <TextField {...field('pattern')} label="Goes into the folder" figures />
                     </div>
+                    {patterns.length < 2 ? null : (
+                        <SelectField
+                            name="pattern-before"
+                            label="Folders as before"
+                            value={patterns.includes(form.data.pattern) ? form.data.pattern : ''}
+                            choices={patterns.map((one) => ({ key: one, label: one }))}
+                            onChange={(one) => {
+                                form.setData('pattern', one);
+                            }}
+                        />
+                    )}
                     <SelectField {...field('real')} label="With" choices={WAYS} />
                     <NameField {...field('by')} name="begin-by" label="Your name" />
                     {form.data.real === '1' ? (

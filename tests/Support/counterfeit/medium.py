@@ -4,6 +4,7 @@ Parameters: kind, size, true, from (bytes spared at the start), cache (bytes tha
 seed, delay (milliseconds a request).
 Source of the interface: nbdkit-python-plugin(3), API version 2.
 """
+import hashlib
 import nbdkit
 import random
 import time
@@ -14,6 +15,7 @@ number = {"size": 1 << 26, "true": 0, "from": 0, "cache": 0, "seed": 1, "delay":
 memory = bytearray()
 cached = {}
 bad = []
+shuffled = []
 SECTOR = 512
 PIECE = 4096
 FLIP = bytes(value ^ 0x10 for value in range(256))
@@ -28,11 +30,14 @@ def config(key, value):
 
 
 def config_complete():
-    global memory, bad
+    global memory, bad, shuffled
     number["true"] = number["true"] or number["size"]
     memory = bytearray(number["size"] + SECTOR)
     if kind == "spots":
         bad = sorted(random.Random(number["seed"]).sample(range(number["size"] // SECTOR), 40))
+    if kind == "shuffle":
+        draw = random.Random(number["seed"])
+        shuffled = [draw.randrange(number["true"] // PIECE) * PIECE for _ in range(number["size"] // PIECE)]
 
 
 def open(readonly):
@@ -55,7 +60,7 @@ def place(at, length, writing):
     if kind == "strays":  # one block lands in the place of another
         return at + (2 << 20) if at >> 20 == true >> 20 else at, min(length, step)
     if kind == "shuffle":
-        return at if at < true else random.Random(at // PIECE).randrange(true // PIECE) * PIECE + at % PIECE, min(length, step)
+        return at if at < true else shuffled[at // PIECE] + at % PIECE, min(length, step)
     if kind in ("wraps", "first-lap-stays"):
         if at < spared:
             return at, min(length, spared - at)
@@ -65,8 +70,6 @@ def place(at, length, writing):
         return there, min(length, true - there)
     if at < true or kind in ("honest", "corrupts", "spots"):
         return at, min(length, true - at) if at < true else length
-    if kind == "scratch":
-        return number["size"] + at % SECTOR, min(length, SECTOR - at % SECTOR)
     return None, length
 
 
@@ -80,6 +83,8 @@ def pwrite(h, buf, offset, flags):
         there, length = place(offset + at, len(data) - at, True)
         if there is not None:
             memory[there:there + length] = data[at:at + length]
+        elif kind == "scratch":  # one sector for the rest: the last one stays
+            memory[number["size"]:] = data[-SECTOR:]
         at += length
     if number["cache"]:
         for i in range(0, len(data), PIECE):
@@ -92,7 +97,9 @@ def pwrite(h, buf, offset, flags):
 def nothing(at, length):
     if kind == "drops-ff":
         return b"\xff" * length
-    return random.Random(at).randbytes(length) if kind == "noise" else bytes(length)
+    if kind == "scratch":
+        return bytes(memory[number["size"]:]) * (length // SECTOR)
+    return hashlib.shake_128(at.to_bytes(8, "big")).digest(length) if kind == "noise" else bytes(length)
 
 
 def pread(h, buf, offset, flags):

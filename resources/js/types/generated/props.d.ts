@@ -361,6 +361,18 @@ export interface CeilingProps {
     isOwn: boolean;
 }
 
+export interface DriveFindingProps {
+    id: number;
+    card: string;
+    file: string;
+    what: string;
+    offload: number;
+    shoot: string;
+    isMadeUp: boolean;
+    by: string;
+    on: string;
+}
+
 export interface FitCellProps {
     rate: number | null;
     why: string;
@@ -406,7 +418,7 @@ export interface KitItemProps {
     name: string;
     lines: string[];
     ceilings: CeilingProps[];
-    trouble: number;
+    trouble: string | null;
 }
 
 export interface KitListProps {
@@ -732,6 +744,7 @@ export interface KitItemPageProps {
     ceilings: CeilingProps[];
     sightings: SightingProps[];
     trouble: SeenProps[];
+    found: DriveFindingProps[];
 }
 
 export interface KitPageProps {
@@ -791,6 +804,8 @@ export interface PlanPageProps {
     isMadeUp: boolean;
     today: string;
     places: MountedProps[];
+    patterns: string[];
+    warnings: string[];
     offloads: OffloadProps[];
 }
 

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Offload\Carrying;
+
+use App\Models\Kit\DriveFinding;
+use App\Models\Offload\OffloadCopy;
+use Tally\Transfer\Trouble;
+
+/** What drives got wrong while copies were read back: kept with the drive, also when the copy is made anew and is right then. */
+final readonly class DriveFindings
+{
+    /** @param  list<Trouble>  $troubles  of this copy; those of the card stand in its own evidence */
+    public static function file(OffloadCopy $copy, array $troubles): void
+    {
+        $card = $copy->offloadCard;
+        foreach ($troubles as $trouble) {
+            if (! $trouble->kind->isOfTheSource()) {
+                DriveFinding::query()->firstOrCreate([
+                    'drive' => $copy->drive,
+                    'offload_id' => $card->offload_id,
+                    'card_id' => $card->card_id,
+                    'kind' => $trouble->kind,
+                    'path' => mb_substr($trouble->path, 0, 400),
+                ], ['by' => $card->confirmed_by ?? $card->offload->by, 'found_at' => now()]);
+            }
+        }
+    }
+}
