@@ -20,7 +20,8 @@ trait KillsOffloads
     /** @param  list<string>  $options */
     private function offload(string $card, array $options): Process
     {
-        $process = new Process([PHP_BINARY, dirname(__DIR__, 2).'/artisan', 'tally:offload', $card, '--json', '--card=QS-014', ...$options], timeout: 60);
+        $command = [PHP_BINARY, dirname(__DIR__, 2).'/artisan', 'tally:offload', $card, '--json', '--card=QS-014'];
+        $process = new Process([...$command, ...$options], timeout: 60);
         $process->start();
 
         return $process;

@@ -28,10 +28,17 @@ trait PulledMedium
         mkdir($shown);
         mkdir($point);
         self::shell("truncate -s {$megabytes}M {$image} && mkfs.ext4 -q -E lazy_itable_init=0,lazy_journal_init=0 -m 0 {$image}");
+        $nbdkit = ['nbdkit', '-s', '-f', '--exit-with-parent', '--filter=error', '--filter=rate', 'file', $image];
         $process = @proc_open(
             [
-                'nbdfuse', $shown, '--command', 'nbdkit', '-s', '-f', '--exit-with-parent', '--filter=error', '--filter=rate', 'file', $image,
-                'error=EIO', 'error-rate=100%', "error-file={$hand}", "rate={$megabits}M",
+                'nbdfuse',
+                $shown,
+                '--command',
+                ...$nbdkit,
+                'error=EIO',
+                'error-rate=100%',
+                "error-file={$hand}",
+                "rate={$megabits}M",
             ],
             array_fill(0, 3, ['file', '/dev/null', 'r+']),
             $pipes,
