@@ -59,7 +59,7 @@ final readonly class FloorJudge
     private function floor(Promise $promise): Reason
     {
         $long = array_values(
-            array_filter($this->longWrites(), fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark)),
+            array_filter(KeptUp::among($this->evidence, $this->repeats), fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark)),
         );
         $short = array_values(
             array_filter($this->shortOnes(), fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark)),
@@ -203,7 +203,7 @@ final readonly class FloorJudge
     private function otherBus(Promise $promise): ?Reason
     {
         $over = [
-            ...array_map(fn (array $one): Chain => $one[0]->chain, $this->longWrites()),
+            ...array_map(fn (array $one): Chain => $one[0]->chain, KeptUp::among($this->evidence, $this->repeats)),
             ...array_map(fn (array $one): Chain => $one[0]->chain, $this->shortOnes()),
         ];
         foreach ($over as $chain) {
@@ -239,21 +239,6 @@ final readonly class FloorJudge
     private function blame(Chain $chain): Blame
     {
         return new Blame($chain, $this->evidence->label, $this->evidence->house->reached(...));
-    }
-
-    /** @return list<array{LongWriteEvidence, Rate}> the long ones that have a lowest window, the worst first */
-    private function longWrites(): array
-    {
-        $found = [];
-        foreach ($this->evidence->longWrites() as $write) {
-            $floor = $write->floor($this->evidence->label);
-            if ($floor !== null && $write->isLong($this->evidence->label) && $this->repeats->stands($write->source, 'write', $floor)) {
-                $found[] = [$write, $floor];
-            }
-        }
-        usort($found, fn (array $a, array $b): int => $a[1]->bytesPerSecond <=> $b[1]->bytesPerSecond);
-
-        return $found;
     }
 
     /** @return list<array{SpeedEvidence, WayReading}> what speed runs wrote, uneven or not, the slowest first */

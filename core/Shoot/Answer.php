@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Shoot;
+
+use Tally\Quantity\Rate;
+use Tally\Quantity\Span;
+
+/** Whether a card may record a mode, by one school. */
+final readonly class Answer
+{
+    /**
+     * @param  Word|null  $word  that says no; null for yes
+     * @param  Rate|null  $figure  that the word speaks of: what it falls to, promises, or carries
+     * @param  string  $asked  what the camera asks for, where that is the word
+     * @param  bool  $isUnproven  whether its verdict is Unproven: a yes carries that word
+     * @param  bool  $warns  whether the camera records with a warning
+     * @param  Span|null  $safe  from the start of a write, how long it keeps up enough; null where it never falls, or falls at once
+     * @param  string  $evidence  what it rests on
+     */
+    public function __construct(
+        public School $school,
+        public ?Word $word,
+        public ?Rate $figure = null,
+        public string $asked = '',
+        public bool $isUnproven = false,
+        public bool $warns = false,
+        public ?Span $safe = null,
+        public string $evidence = '',
+    ) {}
+
+    public function isYes(): bool
+    {
+        return $this->word === null;
+    }
+
+    /** For a cell: the word that says no, or what is said beside a yes; empty where there is nothing to say. */
+    public function words(): string
+    {
+        $figure = $this->figure === null ? '' : number_format($this->figure->megabytes(), $this->figure->megabytes() < 100 ? 1 : 0, '.', '');
+        $said = match ($this->word) {
+            null => '',
+            Word::Sham => 'Sham',
+            Word::Shaky => 'Shaky',
+            Word::DoesNotFit => "slot does not take {$this->asked}",
+            Word::BusTooSlow => "slot carries {$figure}",
+            Word::AsksFor => "asks for {$this->asked}",
+            Word::NoMark => 'no mark',
+            Word::PromisesLess => "promises {$figure}",
+            Word::NotGuaranteed => 'not guaranteed',
+            Word::NotMeasured => 'not measured',
+            Word::FallsTo => "falls to {$figure}",
+            Word::AtLeast => "at least {$figure}",
+        };
+        if ($this->word !== null) {
+            return $said;
+        }
+
+        return match (true) {
+            $this->isUnproven => 'Unproven',
+            $this->warns => 'with a warning',
+            $this->safe !== null => "up to {$this->safe->print()} a take",
+            default => '',
+        };
+    }
+
+    /** @return array<string, mixed> for JSON */
+    public function pack(): array
+    {
+        return [
+            'school' => $this->school->value,
+            'may' => $this->isYes(),
+            'word' => $this->word?->value,
+            'words' => $this->words(),
+            'figure' => $this->figure?->print(),
+            'unproven' => $this->isUnproven,
+            'warns' => $this->warns,
+            'safe_seconds' => $this->safe === null ? null : round($this->safe->seconds, 1),
+            'evidence' => $this->evidence,
+        ];
+    }
+}

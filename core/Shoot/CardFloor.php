@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Shoot;
+
+use Tally\Evidence\LongWriteEvidence;
+use Tally\Quantity\Rate;
+use Tally\Quantity\Span;
+
+/** The lowest that one long write fell to, and what came before it did. */
+final readonly class CardFloor
+{
+    public function __construct(public LongWriteEvidence $write, public Rate $rate) {}
+
+    /** How long it keeps up so much from the start of a write: until the first part that is slower; zero where that is the first. */
+    public function safeFor(Rate $need): Span
+    {
+        $bytes = 0.0;
+        foreach ($this->write->course->plateaus as $plateau) {
+            if ($plateau->rate->isBelow($need)) {
+                break;
+            }
+            $bytes = $plateau->to;
+        }
+        // A short dip within a fast part is the lowest window all the same.
+        if ($this->rate->isBelow($need)) {
+            $bytes = min($bytes, $this->write->course->from);
+        }
+
+        // The camera writes as fast as it needs to, not as fast as the card could.
+        return Span::seconds($bytes / $need->bytesPerSecond);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Shoot;
+
+use Tally\Label\Form;
+use Tally\Label\Label;
+use Tally\Label\Mark;
+
+/** What a camera asks of a card before it lets a mode record: a class, a guaranteed medium, a form; and what it does without. */
+final readonly class Demand
+{
+    /**
+     * @param  Mark|null  $mark  the class it asks for, or more of its kind
+     * @param  bool  $isGuaranteed  whether it asks for a medium with a guaranteed write: a VPG or E mark
+     * @param  bool  $refuses  whether it refuses to record without; else it warns
+     */
+    public function __construct(
+        public ?Mark $mark = null,
+        public bool $isGuaranteed = false,
+        public ?Form $form = null,
+        public bool $refuses = true,
+    ) {}
+
+    public function isMetBy(Label $label): bool
+    {
+        $isForm = $this->form === null || $this->form->connector() === $label->form->connector();
+        $isGuaranteed = ! $this->isGuaranteed || self::guarantees($label) !== [];
+
+        return $isForm && $isGuaranteed && ($this->mark === null || $this->hasClass($label));
+    }
+
+    /** @return list<Mark> marks of a medium that guarantees what it keeps up. Source: CompactFlash Association VPG; SD Express E, from memory */
+    public static function guarantees(Label $label): array
+    {
+        return array_values(array_filter($label->marks, self::isGuarantee(...)));
+    }
+
+    public static function isGuarantee(Mark $mark): bool
+    {
+        return preg_match('/^(VPG|E)\d/', $mark->value) === 1;
+    }
+
+    /** `V90`, `a guaranteed medium`, `CFexpress B`; empty where it asks for nothing. */
+    public function words(): string
+    {
+        $parts = [$this->mark?->value, $this->isGuaranteed ? 'a guaranteed medium' : null, $this->form?->label()];
+
+        return implode(' and ', array_filter($parts, fn (?string $part): bool => $part !== null));
+    }
+
+    /** A body goes by the printed class: a greater one of any kind contains it, an equal floor is the same. Source: SD Association tables. */
+    private function hasClass(Label $label): bool
+    {
+        foreach ($label->marks as $mark) {
+            if ($this->mark !== null && ! $mark->floor()->isBelow($this->mark->floor()) && ! in_array($mark, [Mark::A1, Mark::A2], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

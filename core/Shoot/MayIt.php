@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Shoot;
+
+use Tally\Label\Bus;
+use Tally\Label\Label;
+use Tally\Label\Mark;
+use Tally\Quantity\Rate;
+use Tally\Quantity\Span;
+use Tally\Verdict\VerdictKind;
+
+/**
+ * Whether a card may record a mode in a slot, by each of the three schools. Handbook § 7.
+ *
+ * What the camera refuses, it refuses whatever the card can do: that comes before all schools, as do a slot that does not take the
+ * card and a verdict that strikes it out.
+ */
+final readonly class MayIt
+{
+    /** So many times its rate must the lowest window be: house rule. */
+    public const MARGIN = 1.25;
+
+    /**
+     * @param  list<Bus>  $slot  what the slot speaks
+     * @param  float  $margin  on what was measured; a mark and a guarantee are promises of the least, and have none
+     */
+    public function __construct(private Mode $mode, private array $slot, private float $margin = self::MARGIN) {}
+
+    /** @return array<string, Answer> school → what it says */
+    public function all(Ability $card): array
+    {
+        $answers = [];
+        foreach (School::cases() as $school) {
+            $answers[$school->value] = $this->by($school, $card);
+        }
+
+        return $answers;
+    }
+
+    public function by(School $school, Ability $card): Answer
+    {
+        return $this->outright($school, $card) ?? match ($school) {
+            School::Mark => $this->promised($school, $card, $this->marksOver($card->label)),
+            School::Guaranteed => $this->promised($school, $card, Demand::guarantees($card->label)),
+            School::Measured => $this->measured($card),
+        };
+    }
+
+    /** What the lowest window of a card must be: its rate with the margin on it. */
+    public function need(): Rate
+    {
+        return Rate::bytesPerSecond($this->mode->fill->rate->bytesPerSecond * $this->margin);
+    }
+
+    private function outright(School $school, Ability $card): ?Answer
+    {
+        $bus = $card->label->settleIn($this->slot);
+
+        return match (true) {
+            $card->verdict === VerdictKind::Sham => new Answer($school, Word::Sham),
+            $card->verdict === VerdictKind::Shaky => new Answer($school, Word::Shaky),
+            $bus === null => new Answer($school, Word::DoesNotFit, asked: $card->label->form->label()),
+            $bus->ceiling()->nominal->isBelow($this->mode->fill->rate) => new Answer(
+                $school,
+                Word::BusTooSlow,
+                $bus->ceiling()->nominal,
+                evidence: $bus->source(),
+            ),
+            $this->mode->demand->refuses && ! $this->mode->demand->isMetBy($card->label) => new Answer(
+                $school,
+                Word::AsksFor,
+                asked: $this->mode->demand->words(),
+            ),
+            default => null,
+        };
+    }
+
+    /** @return list<Mark> that say anything over the bus that card and slot settle on; A marks speak of random access */
+    private function marksOver(Label $label): array
+    {
+        $bus = $label->settleIn($this->slot);
+
+        return array_values(
+            array_filter(
+                $label->marks,
+                fn (Mark $mark): bool => $bus !== null && $mark->isDefinedOver($bus) && ! in_array($mark, [Mark::A1, Mark::A2], true),
+            ),
+        );
+    }
+
+    /** @param  list<Mark>  $marks */
+    private function promised(School $school, Ability $card, array $marks): Answer
+    {
+        $top = null;
+        foreach ($marks as $mark) {
+            $top = $top === null || $top->floor()->isBelow($mark->floor()) ? $mark : $top;
+        }
+
+        return match (true) {
+            $top === null => new Answer($school, $school === School::Guaranteed ? Word::NotGuaranteed : Word::NoMark),
+            $top->floor()->isBelow($this->mode->fill->rate) => new Answer(
+                $school,
+                Word::PromisesLess,
+                $top->floor(),
+                evidence: "{$top->value} on the label",
+            ),
+            default => $this->yes($school, $card, "{$top->value} promises {$top->floor()->print()}"),
+        };
+    }
+
+    /** The worst long write decides; one that fell short over a chain that may have held it says nothing against the card. */
+    private function measured(Ability $card): Answer
+    {
+        $need = $this->need();
+        $kept = $open = null;
+        foreach ($card->floors as $floor) {
+            if (! $floor->rate->isBelow($need)) {
+                $kept ??= $floor;
+            } elseif ($card->isToBlame($floor, $need)) {
+                return $this->falls($card, $floor, $need);
+            } else {
+                $open = $floor;
+            }
+        }
+
+        return match (true) {
+            $kept !== null => $this->yes(School::Measured, $card, $kept->write->describe()),
+            $open !== null => new Answer(School::Measured, Word::AtLeast, $open->rate, evidence: $open->write->describe()),
+            default => new Answer(School::Measured, Word::NotMeasured, evidence: 'a sustained run or a full proof would tell'),
+        };
+    }
+
+    /** It falls under what the mode needs; where that is later than any take lasts, it will do. */
+    private function falls(Ability $card, CardFloor $floor, Rate $need): Answer
+    {
+        $safe = $floor->safeFor($need);
+        $clip = $this->mode->clip;
+        $safe = $safe->seconds > 0 ? $safe : null;
+
+        return $clip !== null && $safe !== null && $clip->seconds <= $safe->seconds
+            ? $this->yes(School::Measured, $card, $floor->write->describe(), $safe)
+            : new Answer(School::Measured, Word::FallsTo, $floor->rate, safe: $safe, evidence: $floor->write->describe());
+    }
+
+    private function yes(School $school, Ability $card, string $evidence, ?Span $safe = null): Answer
+    {
+        return new Answer(
+            $school,
+            null,
+            isUnproven: $card->verdict === VerdictKind::Unproven || $card->verdict === null,
+            warns: ! $this->mode->demand->isMetBy($card->label),
+            safe: $safe,
+            evidence: $evidence,
+        );
+    }
+}
