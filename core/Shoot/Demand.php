@@ -31,7 +31,11 @@ final readonly class Demand
         return $isForm && $isGuaranteed && ($this->mark === null || $this->hasClass($label));
     }
 
-    /** @return list<Mark> marks of a medium that guarantees what it keeps up. Source: CompactFlash Association VPG; SD Express E, from memory */
+    /**
+     * Marks of a medium that guarantees what it keeps up. Source: CompactFlash Association, VPG profiles; SD Express E, from memory.
+     *
+     * @return list<Mark>
+     */
     public static function guarantees(Label $label): array
     {
         return array_values(array_filter($label->marks, self::isGuarantee(...)));
@@ -50,7 +54,7 @@ final readonly class Demand
         return implode(' and ', array_filter($parts, fn (?string $part): bool => $part !== null));
     }
 
-    /** A body goes by the printed class: a greater one of any kind contains it, an equal floor is the same. Source: SD Association tables. */
+    /** A body goes by the printed class: a greater one contains it, an equal floor is the same. Source: SD Association tables. */
     private function hasClass(Label $label): bool
     {
         foreach ($label->marks as $mark) {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tally\Shoot;
 
+use Tally\Label\Bus;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\NotAQuantity;
+use Tally\Quantity\NumberText;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 
@@ -32,6 +35,50 @@ final readonly class Mode
         public array $calibrations = [],
     ) {
         $this->fill = FillRate::of($nominal, $calibrations);
+    }
+
+    /**
+     * A rate as it is typed for a mode: with its unit, since cameras speak Mb/s and cards MB/s.
+     *
+     * @throws NotAQuantity
+     */
+    public static function rate(string $text): Rate
+    {
+        $rate = Rate::parse($text);
+
+        return NumberText::read(trim($text))?->unit === '' ? throw NotAQuantity::bitsOrBytes(trim($text)) : $rate;
+    }
+
+    /** What cannot be in its figures, a sentence for whoever typed them; null where nothing is wrong. */
+    public function complaint(): ?string
+    {
+        $most = self::fastestBus()->ceiling()->nominal;
+        if ($most->isBelow($this->nominal)) {
+            return "{$this->name}: {$this->nominal->print()} is more than any card carries; the fastest bus there is has ".
+                "{$most->print()}. Cameras speak Mb/s: {$this->nominal->print()} is ".number_format($this->nominal->megabits()).' Mb/s.';
+        }
+        foreach ($this->calibrations as $said) {
+            $slip = $said->slipOf($this->nominal);
+            if (! $said->goesWith($this->nominal)) {
+                $come = number_format($said->rate->megabits(), 1, '.', ' ').' Mb/s';
+                $typed = number_format($this->nominal->megabits(), 1, '.', ' ').' Mb/s';
+
+                return "{$this->name}: {$said->words()}, which comes to {$come}, and {$typed} was given for what it writes".
+                    ($slip === null ? '. The two disagree: look at both again.' : ": looks like {$slip->taken()}.");
+            }
+        }
+
+        return null;
+    }
+
+    private static function fastestBus(): Bus
+    {
+        $fastest = Bus::SdDefault;
+        foreach (Bus::cases() as $bus) {
+            $fastest = $fastest->ceiling()->nominal->isBelow($bus->ceiling()->nominal) ? $bus : $fastest;
+        }
+
+        return $fastest;
     }
 
     /** Stills that are taken steadily: so many bytes each, so many a second. */

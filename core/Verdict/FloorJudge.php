@@ -59,7 +59,10 @@ final readonly class FloorJudge
     private function floor(Promise $promise): Reason
     {
         $long = array_values(
-            array_filter(KeptUp::among($this->evidence, $this->repeats), fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark)),
+            array_filter(
+                KeptUp::among($this->evidence, $this->repeats),
+                fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark),
+            ),
         );
         $short = array_values(
             array_filter($this->shortOnes(), fn (array $one): bool => $this->isJudgedOver($one[0]->chain, $promise->mark)),

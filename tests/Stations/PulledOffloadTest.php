@@ -56,7 +56,7 @@ final class PulledOffloadTest extends TestCase
 
     public function test_a_card_that_is_pulled_and_workers_that_are_killed_leave_nothing_half_and_it_goes_on(): void
     {
-        [$card, $hand] = $this->pullable(96, 240);
+        [$card, $hand] = $this->pullable(96, 120);
         $this->lade($card);
         $drive = $this->folder();
         for ($i = 0; $i <= $this->kills(2); $i++) {

@@ -39,6 +39,8 @@ trait PulledMedium
                 'error-rate=100%',
                 "error-file={$hand}",
                 "rate={$megabits}M",
+                // No store of speed from before: as fast from the first moment on.
+                'burstiness=0.1',
             ],
             array_fill(0, 3, ['file', '/dev/null', 'r+']),
             $pipes,

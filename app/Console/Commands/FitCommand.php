@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use Illuminate\Console\Command;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+use Tally\Record\Fields;
+use Tally\Record\NotUsable;
+use Tally\Shoot\FitFile;
+use Tally\Shoot\School;
+
+/** Exit codes: 0 every card may record every mode, 1 some may not, 2 the file cannot be used. */
+final class FitCommand extends Command
+{
+    protected $signature = 'tally:fit
+        {file : Cameras, modes and cards (docs/fit.schema.json); read without the database}
+        {--school= : Which school decides: mark, measured or guaranteed; without it the one of the file}
+        {--json : Print the answers as JSON}';
+
+    protected $description = 'Which card may record which mode, by three schools, and for how long';
+
+    public function handle(): int
+    {
+        $asked = $this->option('school');
+        $school = is_string($asked) ? School::tryFrom($asked) : null;
+        if (is_string($asked) && $school === null) {
+            return $this->refuse("“{$asked}” is no school. mark, measured or guaranteed would do.");
+        }
+        $path = $this->argument('file');
+        $json = is_file($path) && is_readable($path) ? (string) file_get_contents($path) : null;
+        if ($json === null) {
+            return $this->refuse("“{$path}” is no file that can be read. Give a file as docs/fit.schema.json describes it.");
+        }
+        try {
+            $values = json_decode($json, true);
+            $file = FitFile::read(new Fields(is_array($values) ? $values : throw NotUsable::field('file', $values, 'give an object.')));
+        } catch (NotUsable $fault) {
+            return $this->refuse($fault->getMessage());
+        }
+        $answers = $file->answers($school);
+        if ($this->option('json') === true) {
+            $this->output->writeln(
+                json_encode(
+                    ['school' => ($school ?? $file->school)->value, 'margin' => $file->margin, 'usable' => $file->usable, 'answers' => $answers],
+                    JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+                ),
+                OutputInterface::OUTPUT_RAW,
+            );
+        } else {
+            $this->table(['Camera', 'Mode', 'Card', 'May it', 'Minutes', 'Least mark'], array_map(self::row(...), $answers));
+            $this->line("Decided {$this->decided($school ?? $file->school)}. Minutes by what was proven, or by the label (marked ~) where nothing was.");
+        }
+
+        return array_filter($answers, fn (array $answer): bool => $answer['may'] !== true) === [] ? 0 : 1;
+    }
+
+    /**
+     * @param  array<string, mixed>  $answer
+     * @return list<string>
+     */
+    private static function row(array $answer): array
+    {
+        $text = fn (string $key): string => is_scalar($answer[$key] ?? null) ? (string) $answer[$key] : '';
+        $words = $text('words');
+        $lasts = $text('shots') === '' ? "{$text('minutes')} min" : "{$text('shots')} shots";
+
+        return [
+            $text('camera'),
+            $text('mode'),
+            $text('card'),
+            $answer['may'] === true ? ($words === '' ? 'yes' : "yes, {$words}") : "no: {$words}",
+            ($answer['proven'] === true ? '' : '~').$lasts,
+            $text('least_mark') === '' ? 'none' : $text('least_mark'),
+        ];
+    }
+
+    private function decided(School $school): string
+    {
+        return lcfirst($school->label());
+    }
+
+    private function refuse(string $sentence): int
+    {
+        $output = $this->output->getOutput();
+        ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($sentence);
+
+        return 2;
+    }
+}
