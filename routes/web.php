@@ -8,6 +8,7 @@ use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CopyController;
 use App\Http\Controllers\ErasedController;
 use App\Http\Controllers\EvidenceController;
+use App\Http\Controllers\FitController;
 use App\Http\Controllers\FootageController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\InspectController;
@@ -34,6 +35,7 @@ use App\Http\Controllers\WhatIfController;
 use App\Models\Cards\Card;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\Route;
+use Tally\Verdict\VerdictKind;
 
 Route::redirect('/', '/intake');
 Route::get('/pulse', PulseController::class);
@@ -122,6 +124,17 @@ Route::get('/prove/{card}/result.json', [EvidenceController::class, 'result']);
 Route::post('/cards/{card}/overrule', [OverruleController::class, 'say'])->middleware('may:overrule');
 Route::post('/cards/{card}/overrule/withdraw', [OverruleController::class, 'withdraw'])->middleware('may:overrule');
 Route::post('/cards/{card}/results', [EvidenceController::class, 'take']);
+Route::get('/fit', function (): RedirectResponse {
+    $tag = Card::query()->whereNotIn('verdict', [VerdictKind::Sham, VerdictKind::Shaky])->orderBy('tag')->value('tag');
+
+    return redirect(is_string($tag) ? "/fit/{$tag}" : '/intake');
+});
+Route::get('/fit/label', [FitController::class, 'label']);
+Route::get('/fit/modes/{mode}', [FitController::class, 'mode']);
+Route::get('/fit/{card}', [FitController::class, 'card']);
+Route::put('/fit/rules', [FitController::class, 'rules'])->middleware('may:rules');
+Route::post('/cards/{card}/bursts', [FitController::class, 'burst']);
+Route::post('/cards/{card}/stops', [FitController::class, 'stop']);
 Route::get('/offload', [PlanController::class, 'show']);
 Route::get('/offload/runbook.pdf', [PlanController::class, 'sheet']);
 Route::get('/offload/calendar.ics', [PlanController::class, 'calendar']);

@@ -30,22 +30,13 @@ final readonly class CardEvidence
     public static function of(Card $card, Collection $runs): Evidence
     {
         $seen = SeenOnCard::of($card);
-        [$proofs, $sustained] = [[], []];
-        foreach (self::counting($runs) as $run) {
-            if ($run->result instanceof SustainedRecord) {
-                $sustained[] = new LongWriteEvidence($run->asSource(), $run->chain, $run->result->course, $run->result->write->bytes);
-            } elseif ($run->result instanceof ProofRecord) {
-                $proofs[] = new ProofEvidence($run->asSource(), $run->chain, self::withCourse($run, $run->result), $run->beside === null);
-            }
-        }
-
         $reached = fn (): array => ReaderReach::besides($card);
 
         return new Evidence(
             $card->label(),
             self::speeds($runs),
-            $proofs,
-            $sustained,
+            self::proofs($runs),
+            self::sustained($runs),
             $seen->counted(),
             $seen->isComplete($card->label()),
             new House((new HouseKnowledge())->findings($card), $reached, fn (): array => Rig::reaches($card->label(), $reached())),
@@ -66,6 +57,38 @@ final readonly class CardEvidence
         }
 
         return $speeds;
+    }
+
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return list<ProofEvidence>
+     */
+    public static function proofs(Collection $runs): array
+    {
+        $proofs = [];
+        foreach (self::counting($runs) as $run) {
+            if ($run->result instanceof ProofRecord) {
+                $proofs[] = new ProofEvidence($run->asSource(), $run->chain, self::withCourse($run, $run->result), $run->beside === null);
+            }
+        }
+
+        return $proofs;
+    }
+
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return list<LongWriteEvidence>
+     */
+    public static function sustained(Collection $runs): array
+    {
+        $sustained = [];
+        foreach (self::counting($runs) as $run) {
+            if ($run->result instanceof SustainedRecord) {
+                $sustained[] = new LongWriteEvidence($run->asSource(), $run->chain, $run->result->course, $run->result->write->bytes);
+            }
+        }
+
+        return $sustained;
     }
 
     /** The course of a proof of before, which was not kept with it, is read from its trace. */

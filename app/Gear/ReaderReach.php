@@ -27,16 +27,56 @@ final readonly class ReaderReach
             ->groupBy('readers.tag', 'runs.carried_over')
             ->orderBy('readers.tag')
             ->get();
-        $rate = fn (mixed $value): ?Rate => is_numeric($value) && $value > 0 ? Rate::bytesPerSecond((float) $value) : null;
-        $found = $seen->map(function (stdClass $row) use ($rate): ?Reached {
-            $carried = $rate($row->carried ?? null);
+        $found = $seen->map(function (stdClass $row): ?Reached {
+            $carried = self::rate($row->carried ?? null);
 
             return $carried === null || ! is_string($row->tag ?? null)
                 ? null
-                : new Reached($row->tag, $carried, $rate($row->carried_over ?? null));
+                : new Reached($row->tag, $carried, self::rate($row->carried_over ?? null));
         });
 
         return array_values($found->filter()->all());
+    }
+
+    /**
+     * Of all cards at once, in one question to the books.
+     *
+     * @return list<array{int, Reached}> with which card, and what
+     */
+    public static function byCard(): array
+    {
+        $found = [];
+        $seen = self::telling()
+            ->toBase()
+            ->join('readers', 'readers.id', '=', 'runs.reader_id')
+            ->selectRaw('runs.card_id, readers.tag, runs.carried_over, max(runs.carried) as carried')
+            ->groupBy('runs.card_id', 'readers.tag', 'runs.carried_over')
+            ->orderBy('readers.tag')
+            ->get();
+        foreach ($seen as $row) {
+            $carried = self::rate($row->carried ?? null);
+            if ($carried !== null && is_string($row->tag ?? null) && is_numeric($row->card_id ?? null)) {
+                $found[] = [(int) $row->card_id, new Reached($row->tag, $carried, self::rate($row->carried_over ?? null))];
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<array{int, Reached}>  $all
+     * @return list<Reached> with other cards than this one
+     */
+    public static function others(array $all, Card $card): array
+    {
+        return array_values(
+            array_map(fn (array $one): Reached => $one[1], array_filter($all, fn (array $one): bool => $one[0] !== $card->id)),
+        );
+    }
+
+    private static function rate(mixed $value): ?Rate
+    {
+        return is_numeric($value) && $value > 0 ? Rate::bytesPerSecond((float) $value) : null;
     }
 
     /**

@@ -14,6 +14,7 @@ enum KitKind: string
     case Adapters = 'adapters';
     case Drives = 'drives';
     case Cameras = 'cameras';
+    case Modes = 'modes';
 
     public function section(): KitSection
     {
@@ -25,6 +26,7 @@ enum KitKind: string
             self::Adapters => new Adapters(),
             self::Drives => new Drives(),
             self::Cameras => new Cameras(),
+            self::Modes => new Modes(),
         };
     }
 }

@@ -11,6 +11,7 @@ use Tally\Quantity\NotAQuantity;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 use Tally\Quantity\Temperature;
+use Tally\Shoot\Mode;
 
 /** A size or a speed as people type it; the complaint is the core's own sentence. */
 final readonly class Quantity extends TypedWord
@@ -46,6 +47,12 @@ final readonly class Quantity extends TypedWord
     public static function rate(): self
     {
         return new self(Rate::parse(...));
+    }
+
+    /** A rate of a camera’s mode, with its unit: cameras speak Mb/s, cards MB/s. */
+    public static function cameraRate(): self
+    {
+        return new self(Mode::rate(...));
     }
 
     public static function span(): self

@@ -38,7 +38,8 @@ final readonly class Answer
     /** For a cell: the word that says no, or what is said beside a yes; empty where there is nothing to say. */
     public function words(): string
     {
-        $figure = $this->figure === null ? '' : number_format($this->figure->megabytes(), $this->figure->megabytes() < 100 ? 1 : 0, '.', '');
+        $megabytes = $this->figure?->megabytes() ?? 0.0;
+        $figure = number_format($megabytes, $megabytes < 100 ? 1 : 0, '.', '');
         $said = match ($this->word) {
             null => '',
             Word::Sham => 'Sham',

@@ -43,7 +43,11 @@ final readonly class MayIt
     {
         return $this->outright($school, $card) ?? match ($school) {
             School::Mark => $this->promised($school, $card, $this->marksOver($card->label)),
-            School::Guaranteed => $this->promised($school, $card, Demand::guarantees($card->label)),
+            School::Guaranteed => $this->promised(
+                $school,
+                $card,
+                array_values(array_filter($this->marksOver($card->label), Demand::isGuarantee(...))),
+            ),
             School::Measured => $this->measured($card),
         };
     }

@@ -57,7 +57,8 @@ final readonly class ModeFile
             if ($shot->isZero()) {
                 throw $mode->wrong('shot', 'a still of no bytes fills nothing; 24.6 MB would do.');
             }
-            $one = Mode::stills($mode->text('name'), $shot, $frames ?? throw $mode->wrong('frames', 'say how many shots a second, such as 0.5.'), $demand);
+            $perSecond = $frames ?? throw $mode->wrong('frames', 'say how many shots a second, such as 0.5.');
+            $one = Mode::stills($mode->text('name'), $shot, $perSecond, $demand);
         } else {
             $one = new Mode(
                 $mode->text('name'),
@@ -126,7 +127,10 @@ final readonly class ModeFile
             'tag' => $camera->tag,
             'name' => $camera->name,
             'slots' => array_map(
-                fn (CameraSlot $slot): array => ['name' => $slot->name, 'buses' => array_map(fn (Bus $bus): string => $bus->value, $slot->buses)],
+                fn (CameraSlot $slot): array => [
+                    'name' => $slot->name,
+                    'buses' => array_map(fn (Bus $bus): string => $bus->value, $slot->buses),
+                ],
                 $camera->slots,
             ),
             'modes' => array_map(self::packMode(...), $camera->modes),

@@ -15,6 +15,14 @@ final class DatabaseSeeder extends Seeder
 {
     public function run(): void
     {
-        $this->call([DemoGear::class, DemoCards::class, DemoRuns::class, DemoInspections::class, DemoPeople::class, DemoPlans::class]);
+        $this->call([
+            DemoGear::class,
+            DemoCards::class,
+            DemoRuns::class,
+            DemoInspections::class,
+            DemoPeople::class,
+            DemoPlans::class,
+            DemoModes::class,
+        ]);
     }
 }

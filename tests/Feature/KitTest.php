@@ -130,7 +130,7 @@ final class KitTest extends TestCase
         }
         $this->get('/kit')->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
-                ->has('lists', 7)
+                ->has('lists', 8)
                 ->where('lists.0.items.0.lines.0', 'left: UHS-II, shares lane A')
                 ->where('lists.0.items.0.ceilings.0.origin', 'practice')
                 ->where('lists.1.items.3.ceilings.0.origin', 'own measurement')

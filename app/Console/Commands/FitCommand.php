@@ -44,14 +44,20 @@ final class FitCommand extends Command
         if ($this->option('json') === true) {
             $this->output->writeln(
                 json_encode(
-                    ['school' => ($school ?? $file->school)->value, 'margin' => $file->margin, 'usable' => $file->usable, 'answers' => $answers],
+                    [
+                        'school' => ($school ?? $file->school)->value,
+                        'margin' => $file->margin,
+                        'usable' => $file->usable,
+                        'answers' => $answers,
+                    ],
                     JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
                 ),
                 OutputInterface::OUTPUT_RAW,
             );
         } else {
             $this->table(['Camera', 'Mode', 'Card', 'May it', 'Minutes', 'Least mark'], array_map(self::row(...), $answers));
-            $this->line("Decided {$this->decided($school ?? $file->school)}. Minutes by what was proven, or by the label (marked ~) where nothing was.");
+            $decided = lcfirst(($school ?? $file->school)->label());
+            $this->line("Decided {$decided}. Minutes by what was proven; by the label, marked ~, where nothing was.");
         }
 
         return array_filter($answers, fn (array $answer): bool => $answer['may'] !== true) === [] ? 0 : 1;
@@ -75,11 +81,6 @@ final class FitCommand extends Command
             ($answer['proven'] === true ? '' : '~').$lasts,
             $text('least_mark') === '' ? 'none' : $text('least_mark'),
         ];
-    }
-
-    private function decided(School $school): string
-    {
-        return lcfirst($school->label());
     }
 
     private function refuse(string $sentence): int

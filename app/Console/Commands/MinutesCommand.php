@@ -48,7 +48,8 @@ final class MinutesCommand extends Command
             $usable = $this->option('usable');
             $share = is_numeric($usable) ? (float) $usable : 0.0;
             if ($share <= 0 || $share > 1) {
-                throw new InvalidArgumentException('The usable share was “'.(is_string($usable) ? $usable : '').'”. Above 0 and up to 1 would do.');
+                $given = is_string($usable) ? $usable : '';
+                throw new InvalidArgumentException("The usable share was “{$given}”. Above 0 and up to 1 would do.");
             }
         } catch (InvalidArgumentException $fault) {
             $this->complain($fault->getMessage());
@@ -76,7 +77,8 @@ final class MinutesCommand extends Command
                 OutputInterface::OUTPUT_RAW,
             );
         } else {
-            $this->line(sprintf('%s at %s Mb/s on paper: %d min.', $size->decimal(), round($mode->nominal->megabits(), 1), (int) round($onPaper)));
+            $megabits = round($mode->nominal->megabits(), 1);
+            $this->line(sprintf('%s at %s Mb/s on paper: %d min.', $size->decimal(), $megabits, (int) round($onPaper)));
             if ($mode->fill->isCalibrated()) {
                 $this->line(
                     sprintf(

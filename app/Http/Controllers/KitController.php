@@ -13,6 +13,7 @@ use App\Kit\TypedGear;
 use App\Models\Cards\Card;
 use App\Models\Kit\Reader;
 use App\Pages\House\KitPage;
+use App\Props\Kit\KitFormProps;
 use App\Props\Kit\KitListProps;
 use App\Props\Page\FitsPageProps;
 use App\Props\Page\KitItemPageProps;
@@ -38,9 +39,12 @@ final readonly class KitController
         return Page::show(new FitsPageProps(sheet: $card?->exists === true ? KitPage::ofCard($card) : KitPage::ofAll()));
     }
 
-    public function create(KitKind $kind): Response
+    /** An empty one, or what another one has, to be changed. */
+    public function create(Request $request, KitKind $kind): Response
     {
-        return $this->page($kind, null);
+        $like = $request->query('like');
+
+        return $this->page($kind, null, is_string($like) ? $kind->section()->form($like)?->again() : null);
     }
 
     public function edit(KitKind $kind, string $key): Response
@@ -65,7 +69,7 @@ final readonly class KitController
         return redirect('/kit');
     }
 
-    private function page(KitKind $kind, ?string $key): Response
+    private function page(KitKind $kind, ?string $key, ?KitFormProps $filled = null): Response
     {
         $reader =
             $kind === KitKind::Readers && $key !== null
@@ -76,7 +80,7 @@ final readonly class KitController
                 : null;
 
         return Page::show(new KitItemPageProps(
-            form: ($form = $kind->section()->form($key) ?? abort(404)),
+            form: ($form = $filled ?? $kind->section()->form($key) ?? abort(404)),
             state: $form->state(),
             ceilings: $reader === null ? [] : Readers::ceilings($reader),
             sightings: $reader === null ? [] : KitPage::sightings($reader),

@@ -59,6 +59,7 @@ final readonly class Frame
             new StageProps('inspect', 'Inspect', $at(Step::Inspect)),
             new StageProps('measure', 'Measure', $at(Step::Measure, Step::MeasureAgain)),
             new StageProps('prove', 'Prove', $at(Step::Prove, Step::ProveAgain)),
+            new StageProps('fit', 'Fit', 0),
             new StageProps('offload', 'Offload', self::sum($rows, 'laden')),
         ];
     }

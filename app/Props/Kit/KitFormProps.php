@@ -8,7 +8,7 @@ namespace App\Props\Kit;
 final readonly class KitFormProps
 {
     /**
-     * @param  string  $kind  readers, cables, hosts, drives or cameras
+     * @param  string  $kind  readers, cables, hosts, drives, cameras or modes
      * @param  string|null  $key  by which it is known; null for a new one
      * @param  list<KitFieldProps>  $fields
      */
@@ -20,6 +20,20 @@ final readonly class KitFormProps
         public array $fields,
         public ?KitPartsProps $parts,
     ) {}
+
+    /** The same for a new one, to be changed before it is kept. */
+    public function again(): self
+    {
+        $parts = $this->parts === null ? null : new KitPartsProps(
+            $this->parts->name,
+            $this->parts->title,
+            $this->parts->one,
+            $this->parts->blank,
+            array_map(fn (KitRowProps $row): KitRowProps => new KitRowProps(0, $row->fields), $this->parts->rows),
+        );
+
+        return new self($this->kind, $this->one, null, "A {$this->one} like {$this->title}", $this->fields, $parts);
+    }
 
     /** How it stands in the books, in short: by it a page that was loaded before somebody else saved is told. */
     public function state(): string

@@ -170,6 +170,11 @@ function Surface({ form, ceilings, sightings, trouble, found, state }: KitItemPa
                 </p>
                 {form.key === null ? null : (
                     <>
+                        <p style={{ fontSize: 13 }}>
+                            <Link href={`/kit/${form.kind}/new?like=${form.key}`} style={{ color: 'inherit' }}>
+                                Add another {form.one} like this
+                            </Link>
+                        </p>
                         <Button
                             quiet
                             isDisabled={busy}

@@ -84,6 +84,11 @@ const RadioLook = styled(RadioGroup)`
         cursor: pointer;
         padding: 3px 4px;
     }
+    .radio small {
+        display: block;
+        color: var(--pencil);
+        font-size: 12px;
+    }
     .radio::before {
         content: '';
         width: 13px;
@@ -117,7 +122,12 @@ export function Options({
             <div className="options">
                 {options.map((option) => (
                     <RadioField key={option.key} value={option.key}>
-                        <RadioButton className="radio">{option.label}</RadioButton>
+                        <RadioButton className="radio">
+                            <span>
+                                {option.label}
+                                {option.detail === undefined ? null : <small>{option.detail}</small>}
+                            </span>
+                        </RadioButton>
                     </RadioField>
                 ))}
             </div>

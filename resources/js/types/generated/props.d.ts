@@ -168,6 +168,88 @@ export interface ErasureProps {
     tag: string | null;
 }
 
+export interface BodyProps {
+    camera: string;
+    name: string;
+    says: string;
+    own: BurstProps[];
+    others: BurstProps[];
+}
+
+export interface BurstProps {
+    id: number;
+    camera: string;
+    card: string;
+    frames: number;
+    frame: string;
+    perSecond: number;
+    lasts: number;
+    clear: number;
+    drain: number;
+    buffer: string;
+    by: string;
+    on: string;
+}
+
+export interface FitCardProps {
+    tag: string;
+    line: string;
+    verdict: VerdictKind;
+    floor: number | null;
+    mark: number | null;
+    lasts: string;
+    isProven: boolean;
+    may: boolean;
+    words: string;
+    schools: SchoolWordProps[];
+}
+
+export interface FitModeProps {
+    id: number;
+    camera: string;
+    name: string;
+    writes: string;
+    rate: number;
+    need: number;
+    lasts: string;
+    isCalibrated: boolean;
+    may: boolean;
+    words: string;
+    least: string | null;
+    schools: SchoolWordProps[];
+}
+
+export interface SchoolProps {
+    key: string;
+    label: string;
+    detail: string;
+    may: number;
+    of: number;
+}
+
+export interface SchoolWordProps {
+    school: string;
+    may: boolean;
+    words: string;
+    evidence: string;
+}
+
+export interface StopProps {
+    id: number;
+    camera: string;
+    mode: string | null;
+    cause: string;
+    isTheCards: boolean;
+    after: string | null;
+    by: string;
+    on: string;
+}
+
+export interface WallProps {
+    name: string;
+    rate: number;
+}
+
 export interface DriveCopyProps {
     drive: string;
     copied: number;
@@ -694,6 +776,41 @@ export interface ErasedPageProps {
     count: number;
     older: number | null;
     isNewest: boolean;
+}
+
+export interface FitModePageProps {
+    id: number;
+    camera: string;
+    name: string;
+    writes: string;
+    rate: number;
+    need: number;
+    cards: FitCardProps[];
+    more: number;
+    schools: SchoolProps[];
+    decides: string;
+    least: string | null;
+    asks: string;
+}
+
+export interface FitPageProps {
+    card: CardProps | null;
+    line: string;
+    holds: string;
+    asked: string;
+    complaint: string;
+    modes: FitModeProps[];
+    cameras: ChoiceProps[];
+    schools: SchoolProps[];
+    decides: string;
+    spare: string;
+    usable: string;
+    walls: WallProps[];
+    reasons: ReasonProps[];
+    bodies: BodyProps[];
+    stops: StopProps[];
+    causes: ChoiceProps[];
+    person: string;
 }
 
 export interface FitsPageProps {

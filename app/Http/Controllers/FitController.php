@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Page;
+use App\Http\Person;
+use App\Http\Requests\KeepFitRules;
+use App\Http\Requests\LogBurst;
+use App\Http\Requests\LogStop;
+use App\Models\Cards\Card;
+use App\Models\Kit\CameraMode;
+use App\Models\Shoot\LoggedBurst;
+use App\Models\Shoot\StoppedRecording;
+use App\Pages\Card\FitPage;
+use App\Pages\House\FitModePage;
+use App\Shoot\FitRules;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Inertia\Response;
+use Tally\Label\Line\LabelReader;
+use Tally\Shoot\Ability;
+
+/** Which card may record what, and for how long. */
+final readonly class FitController
+{
+    public function card(Request $request, Card $card): Response
+    {
+        return Page::show(FitPage::ofCard($card, Person::of($request)));
+    }
+
+    /** A label alone, before anything is bought: would such a card do? */
+    public function label(Request $request): Response
+    {
+        $asked = trim($request->string('words')->limit(200, '')->value());
+        $label = $asked === '' ? null : LabelReader::read($asked)->label();
+        $complaint = $asked === '' || $label !== null
+            ? ''
+            : "“{$asked}” names no capacity or form. Write it as the label has it, such as 128GB SDXC II V60.";
+
+        return Page::show(FitPage::ofLabel($asked, $label === null ? null : Ability::ofLabel($label), $complaint, Person::of($request)));
+    }
+
+    public function mode(CameraMode $mode): Response
+    {
+        return Page::show(FitModePage::of($mode));
+    }
+
+    public function rules(KeepFitRules $request): RedirectResponse
+    {
+        FitRules::keep($request->school(), $request->spare(), $request->usable(), Person::of($request) ?? '');
+
+        return back();
+    }
+
+    public function burst(LogBurst $request, Card $card): RedirectResponse
+    {
+        $burst = $request->burst();
+        LoggedBurst::query()->create([
+            'camera_id' => $request->integer('camera_id'),
+            'card_id' => $card->id,
+            'frames' => $burst->frames,
+            'frame' => $burst->frame,
+            'per_second' => $burst->perSecond,
+            'clear' => $burst->clear->seconds,
+            'by' => $request->by(),
+            'logged_at' => now(),
+        ]);
+        Person::remember($request->by());
+
+        return back();
+    }
+
+    public function stop(LogStop $request, Card $card): RedirectResponse
+    {
+        StoppedRecording::query()->create([...$request->stop(), 'card_id' => $card->id, 'logged_at' => now()]);
+        Person::remember($request->by());
+
+        return back();
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Shoot\FitRules;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Tally\Shoot\School;
+
+/** By which school the house goes, and with how much to spare. */
+final class KeepFitRules extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'school' => ['bail', 'required', Rule::enum(School::class)],
+            'spare' => ['bail', 'required', 'numeric', 'min:1', 'max:'.FitRules::MOST_MARGIN],
+            'usable' => ['bail', 'required', 'numeric', 'min:'.FitRules::LEAST_USABLE, 'max:1'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'school' => 'The school was “:input”. Choose one of the three.',
+            'spare' => 'The margin was “:input”. From 1 (none) to '.FitRules::MOST_MARGIN.' would do; 1.25 is the house rule.',
+            'usable' => 'The usable share was “:input”. From '.FitRules::LEAST_USABLE.' to 1 would do: 1 is the whole card.',
+        ];
+    }
+
+    public function school(): School
+    {
+        return School::from($this->string('school')->value());
+    }
+
+    public function spare(): float
+    {
+        return $this->float('spare');
+    }
+
+    public function usable(): float
+    {
+        return $this->float('usable');
+    }
+}

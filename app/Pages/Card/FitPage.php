@@ -1,0 +1,278 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Card;
+
+use App\Models\Cards\Card;
+use App\Models\Kit\Camera;
+use App\Models\Kit\CameraMode;
+use App\Models\Shoot\StoppedRecording;
+use App\Props\Fit\BodyProps;
+use App\Props\Fit\FitModeProps;
+use App\Props\Fit\SchoolProps;
+use App\Props\Fit\SchoolWordProps;
+use App\Props\Fit\StopProps;
+use App\Props\Fit\WallProps;
+use App\Props\Label\CardProps;
+use App\Props\Label\ChoiceProps;
+use App\Props\Margin\ReasonProps;
+use App\Props\Page\FitPageProps;
+use App\Shoot\Abilities;
+use App\Shoot\Bodies;
+use App\Shoot\FitRules;
+use App\Shoot\ModeWords;
+use Illuminate\Support\Collection;
+use Tally\Quantity\Span;
+use Tally\Shoot\Ability;
+use Tally\Shoot\Answer;
+use Tally\Shoot\LeastMark;
+use Tally\Shoot\MayIt;
+use Tally\Shoot\Mode;
+use Tally\Shoot\School;
+use Tally\Shoot\StopCause;
+use Tally\Shoot\Word;
+use Tally\Verdict\VerdictKind;
+
+/** One card, or a label before anything is bought, in every mode of every camera. */
+final readonly class FitPage
+{
+    private const STOPS = 20;
+
+    public static function ofCard(Card $card, ?string $person): FitPageProps
+    {
+        $ability = Abilities::of(new Collection([$card]))[$card->id];
+        $stops = StoppedRecording::query()
+            ->with(['camera', 'mode'])
+            ->where('card_id', $card->id)
+            ->latest('id')
+            ->get();
+        $bodies = Bodies::around($card);
+
+        return self::page(
+            $ability,
+            CardHeading::card($card),
+            str_replace(' · ', ', ', "{$card->name}, {$card->line}"),
+            $person,
+            [...self::stopped($stops->toBase()), ...Bodies::reasons($bodies)],
+            array_map(fn (StoppedRecording $one): StopProps => self::stop($one), array_values($stops->take(self::STOPS)->all())),
+            $bodies,
+        );
+    }
+
+    /**
+     * @param  string  $asked  words of a label
+     * @param  Ability|null  $ability  null where they are no label
+     */
+    public static function ofLabel(string $asked, ?Ability $ability, string $complaint, ?string $person): FitPageProps
+    {
+        return self::page($ability, null, $ability === null ? '' : $ability->label->line(), $person, [], [], [], $asked, $complaint);
+    }
+
+    /**
+     * @param  list<ReasonProps>  $reasons
+     * @param  list<StopProps>  $stops
+     * @param  list<BodyProps>  $bodies
+     */
+    private static function page(
+        ?Ability $ability,
+        ?CardProps $card,
+        string $line,
+        ?string $person,
+        array $reasons,
+        array $stops,
+        array $bodies,
+        string $asked = '',
+        string $complaint = '',
+    ): FitPageProps {
+        $rules = FitRules::now();
+        // Nothing of a label alone was measured: its marks are all there is to go by.
+        $deciding = $card === null && $rules->school === School::Measured ? School::Mark : $rules->school;
+        $cameras = Camera::query()->with(['slots', 'modes.calibrations'])->orderBy('tag')->get();
+        $modes = $leasts = [];
+        $may = array_fill_keys(array_column(School::cases(), 'value'), 0);
+        $falls = null;
+        foreach ($cameras as $camera) {
+            if ($ability === null) {
+                break;
+            }
+            $all = array_values($camera->modes->map(fn (CameraMode $mode): Mode => $mode->asMode())->all());
+            foreach ($camera->modes->values() as $at => $mode) {
+                $asks = new MayIt($all[$at], $camera->buses(), $rules->margin);
+                $answers = $asks->all($ability);
+                foreach ($answers as $school => $answer) {
+                    $may[$school] += $answer->isYes() ? 1 : 0;
+                }
+                $decides = $answers[$deciding->value];
+                $falls ??= $answers[School::Measured->value]->word === Word::FallsTo
+                    ? self::falls($camera->tag, $all[$at], $answers[School::Measured->value])
+                    : null;
+                $modes[] = new FitModeProps(
+                    $mode->id,
+                    "{$camera->tag} {$camera->name}",
+                    $mode->name,
+                    ModeWords::writes($all[$at]),
+                    $all[$at]->fill->rate->megabytes(),
+                    $asks->need()->megabytes(),
+                    self::lasts($all[$at], $ability, $rules),
+                    $all[$at]->fill->isCalibrated(),
+                    $decides->isYes(),
+                    $decides->words(),
+                    LeastMark::of($all[$at], $camera->buses())?->value,
+                    self::schools($answers),
+                );
+            }
+            $least = LeastMark::ofAll($all, $camera->buses());
+            if ($least !== null) {
+                $leasts[] = new ReasonProps(
+                    VerdictKind::Sound,
+                    "{$least->value} is the most that {$camera->tag} uses.",
+                    'It opens every mode that a mark can open there; more buys nothing.',
+                    'speed-class tables, and what its modes write',
+                );
+            }
+        }
+
+        return new FitPageProps(
+            card: $card,
+            line: $line,
+            holds: match (true) {
+                $ability === null => '',
+                $ability->proven !== null => "{$ability->proven->decimal()} proven",
+                default => "{$ability->capacity()->decimal()} by its label, not proven",
+            },
+            asked: $asked,
+            complaint: $complaint,
+            modes: $modes,
+            cameras: array_values(
+                $cameras->map(fn (Camera $camera): ChoiceProps => new ChoiceProps((string) $camera->id, "{$camera->tag} {$camera->name}", []))->all(),
+            ),
+            schools: array_map(
+                fn (School $school): SchoolProps => self::school($school, $rules, $may[$school->value], count($modes)),
+                School::cases(),
+            ),
+            decides: $rules->school->value,
+            spare: (string) $rules->margin,
+            usable: (string) $rules->usable,
+            walls: $ability === null ? [] : self::walls($ability),
+            reasons: array_values(array_filter([$falls, ...$reasons, ...$leasts], fn (?ReasonProps $one): bool => $one !== null)),
+            bodies: $bodies,
+            stops: $stops,
+            causes: array_map(fn (StopCause $cause): ChoiceProps => new ChoiceProps($cause->value, $cause->label(), []), StopCause::cases()),
+            person: $person ?? '',
+        );
+    }
+
+    /** Minutes, or shots; where nothing was proven, about so many. */
+    public static function lasts(Mode $mode, Ability $ability, FitRules $rules): string
+    {
+        $shots = $mode->shots($ability->capacity(), $rules->usable);
+        $about = $ability->proven === null ? '~' : '';
+
+        return $shots === null
+            ? $about.number_format(round($mode->fill->lasts($ability->capacity(), $rules->usable)->seconds / 60), 0, '.', ' ').' min'
+            : $about.number_format($shots, 0, '.', ' ').' shots';
+    }
+
+    /**
+     * @param  array<string, Answer>  $answers
+     * @return list<SchoolWordProps>
+     */
+    public static function schools(array $answers): array
+    {
+        return array_values(
+            array_map(
+                fn (Answer $answer): SchoolWordProps => new SchoolWordProps(
+                    $answer->school->value,
+                    $answer->isYes(),
+                    $answer->words(),
+                    $answer->evidence,
+                ),
+                $answers,
+            ),
+        );
+    }
+
+    public static function school(School $school, FitRules $rules, int $may, int $of): SchoolProps
+    {
+        return new SchoolProps(
+            $school->value,
+            $school->label(),
+            match ($school) {
+                School::Mark => 'the class on the label, as the camera asks',
+                School::Measured => "lowest window ≥ rate × {$rules->margin}",
+                School::Guaranteed => 'paid work: a VPG or E mark',
+            },
+            $may,
+            $of,
+        );
+    }
+
+    /** @return list<WallProps> what it keeps up, and what its best mark promises */
+    private static function walls(Ability $ability): array
+    {
+        $lowest = $ability->lowest();
+        $mark = $ability->label->topMark();
+
+        return array_values(
+            array_filter(
+                [
+                    $lowest === null ? null : new WallProps('measured', $lowest->rate->megabytes()),
+                    $mark === null ? null : new WallProps("{$mark->value} promises", $mark->floor()->megabytes()),
+                ],
+                fn (?WallProps $wall): bool => $wall !== null,
+            ),
+        );
+    }
+
+    private static function falls(string $camera, Mode $mode, Answer $answer): ReasonProps
+    {
+        $rate = $mode->fill->rate->print();
+        $safe = $answer->safe === null ? 'from the start' : "after {$answer->safe->print()} of a take";
+
+        return new ReasonProps(
+            VerdictKind::Slow,
+            "{$camera} {$mode->name} writes {$rate}.",
+            "With the margin on it, this card falls short: to {$answer->figure?->print()}, {$safe}.",
+            "{$answer->evidence}; a proxy, not the class’s own test",
+        );
+    }
+
+    /**
+     * @param  Collection<int, StoppedRecording>  $stops
+     * @return list<ReasonProps>
+     */
+    private static function stopped(Collection $stops): array
+    {
+        $own = $stops->filter(fn (StoppedRecording $one): bool => $one->cause->isTheCards())->count();
+
+        return match (true) {
+            $own >= 2 => [
+                new ReasonProps(
+                    VerdictKind::Shaky,
+                    "It stopped a recording {$own} times.",
+                    'Look into it: inspect it, measure it over a long write, and record nothing that matters until then.',
+                    'what was logged on this page',
+                ),
+            ],
+            $own === 1 => [
+                new ReasonProps(VerdictKind::Unproven, 'It stopped a recording once.', 'Twice, and it is looked into.', 'logged on this page'),
+            ],
+            default => [],
+        };
+    }
+
+    private static function stop(StoppedRecording $one): StopProps
+    {
+        return new StopProps(
+            $one->id,
+            $one->camera->tag,
+            $one->mode?->name,
+            $one->cause->label(),
+            $one->cause->isTheCards(),
+            $one->after === null ? null : Span::seconds($one->after)->print(),
+            $one->by,
+            $one->logged_at->format('j M Y'),
+        );
+    }
+}

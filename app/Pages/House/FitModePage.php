@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\House;
+
+use App\Models\Cards\Card;
+use App\Models\Kit\CameraMode;
+use App\Pages\Card\FitPage;
+use App\Props\Fit\FitCardProps;
+use App\Props\Fit\SchoolProps;
+use App\Props\Page\FitModePageProps;
+use App\Shoot\Abilities;
+use App\Shoot\FitRules;
+use App\Shoot\ModeWords;
+use Tally\Shoot\LeastMark;
+use Tally\Shoot\MayIt;
+use Tally\Shoot\School;
+
+/** What can be put into a camera for a mode: every card of the house. */
+final readonly class FitModePage
+{
+    private const CARDS = 200;
+
+    public static function of(CameraMode $mode): FitModePageProps
+    {
+        $rules = FitRules::now();
+        $mode->load(['camera.slots', 'calibrations']);
+        $one = $mode->asMode();
+        $slot = $mode->camera->buses();
+        $asks = new MayIt($one, $slot, $rules->margin);
+        $cards = Card::query()->orderBy('tag')->limit(self::CARDS)->get()->toBase();
+        $abilities = Abilities::of($cards);
+        $may = array_fill_keys(array_column(School::cases(), 'value'), 0);
+        $rows = [];
+        foreach ($cards as $card) {
+            $ability = $abilities[$card->id];
+            $answers = $asks->all($ability);
+            foreach ($answers as $school => $answer) {
+                $may[$school] += $answer->isYes() ? 1 : 0;
+            }
+            $decides = $answers[$rules->school->value];
+            $rows[] = new FitCardProps(
+                $card->tag,
+                $card->line,
+                $card->overruled ?? $card->verdict,
+                $ability->lowest()?->rate->megabytes(),
+                $ability->label->topMark()?->floor()->megabytes(),
+                FitPage::lasts($one, $ability, $rules),
+                $ability->proven !== null,
+                $decides->isYes(),
+                $decides->words(),
+                FitPage::schools($answers),
+            );
+        }
+        usort($rows, fn (FitCardProps $a, FitCardProps $b): int => self::rank($a) <=> self::rank($b));
+
+        return new FitModePageProps(
+            id: $mode->id,
+            camera: "{$mode->camera->tag} {$mode->camera->name}",
+            name: $mode->name,
+            writes: ModeWords::writes($one),
+            rate: $one->fill->rate->megabytes(),
+            need: $asks->need()->megabytes(),
+            cards: $rows,
+            more: max(0, Card::query()->count() - count($rows)),
+            schools: array_map(
+                fn (School $school): SchoolProps => FitPage::school($school, $rules, $may[$school->value], count($rows)),
+                School::cases(),
+            ),
+            decides: $rules->school->value,
+            least: LeastMark::of($one, $slot)?->value,
+            asks: $one->demand->words(),
+        );
+    }
+
+    /** @return array{bool, bool, float, string} those that may first, and of those the one that needs least: a faster one is kept for harder work */
+    private static function rank(FitCardProps $card): array
+    {
+        return [! $card->may, $card->may && ! $card->isProven, $card->may ? $card->floor ?? INF : -($card->floor ?? 0.0), $card->tag];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shoot;
+
+use App\Models\HouseRule;
+use Tally\Shoot\MayIt;
+use Tally\Shoot\School;
+
+/** By which school the house decides what a card may record, and with how much to spare. */
+final readonly class FitRules
+{
+    private const SCHOOL = 'fit.school';
+
+    private const MARGIN = 'fit.margin';
+
+    private const USABLE = 'fit.usable';
+
+    public const MOST_MARGIN = 3.0;
+
+    public const LEAST_USABLE = 0.5;
+
+    /**
+     * @param  float  $margin  so many times its rate must the lowest window be
+     * @param  float  $usable  share of a card that a recording may take
+     */
+    private function __construct(public School $school, public float $margin, public float $usable) {}
+
+    public static function now(): self
+    {
+        $kept = HouseRule::query()
+            ->whereIn('name', [self::SCHOOL, self::MARGIN, self::USABLE])
+            ->pluck('value', 'name');
+        $number = fn (string $name, float $default): float => is_numeric($kept[$name] ?? null) ? (float) $kept[$name] : $default;
+        $school = $kept[self::SCHOOL] ?? null;
+
+        return new self(
+            School::tryFrom(is_string($school) ? $school : '') ?? School::Measured,
+            $number(self::MARGIN, MayIt::MARGIN),
+            $number(self::USABLE, 1.0),
+        );
+    }
+
+    public static function keep(School $school, float $margin, float $usable, string $by): void
+    {
+        foreach ([self::SCHOOL => $school->value, self::MARGIN => (string) $margin, self::USABLE => (string) $usable] as $name => $value) {
+            $rule = HouseRule::query()->find($name) ?? new HouseRule(['name' => $name]);
+            if (! $rule->exists || $rule->value !== $value) {
+                $rule->forceFill(['value' => $value, 'by' => $by, 'changed_at' => now()])->save();
+            }
+        }
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shoot;
+
+use Tally\Shoot\Mode;
+use Tally\Shoot\Recording;
+
+/** A mode in a few words. */
+final readonly class ModeWords
+{
+    /** `240 Mb/s, long-GOP, 59.94 frames a second`. */
+    public static function writes(Mode $mode): string
+    {
+        if ($mode->shot !== null) {
+            $every = $mode->frames !== null && $mode->frames < 1 ? 'one in '.round(1 / $mode->frames, 1).' s' : (float) $mode->frames.' a second';
+
+            return "stills of {$mode->shot->decimal()}, {$every}";
+        }
+        $parts = [
+            number_format(round($mode->nominal->megabits(), 1), fmod(round($mode->nominal->megabits(), 1), 1.0) === 0.0 ? 0 : 1, '.', ' ').' Mb/s',
+            $mode->kind->label(),
+            $mode->frames === null ? null : "{$mode->frames} frames a second",
+        ];
+
+        return implode(', ', array_filter($parts, fn (?string $part): bool => $part !== null));
+    }
+
+    /** @return list<string> */
+    public static function lines(Mode $mode): array
+    {
+        $asks = $mode->demand->words();
+        $fill = $mode->fill;
+        $lines = [
+            self::writes($mode),
+            $fill->isCalibrated() ? sprintf('fills a card at %.1f Mb/s, %s', $fill->rate->megabits(), $fill->words()) : null,
+            $asks === '' ? null : "asks for {$asks}, ".($mode->demand->refuses ? 'and refuses without' : 'and warns without'),
+            $mode->recording === Recording::OneSlot ? null : "records {$mode->recording->label()}",
+            $mode->clip === null ? null : "takes of up to {$mode->clip->print()}",
+        ];
+
+        return array_values(array_filter($lines, fn (?string $line): bool => $line !== null));
+    }
+}

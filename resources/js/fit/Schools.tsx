@@ -1,0 +1,91 @@
+import { router, usePage } from '@inertiajs/react';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { Button } from '../parts/Button';
+import { Options } from '../parts/choices';
+import { TextField } from '../parts/fields';
+import { ServerForm } from '../parts/ServerForm';
+import type { SchoolProps } from '../types/generated/props';
+
+const Two = styled.div`
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 14px;
+    margin: 10px 0;
+`;
+
+/** Which school decides, what each lets pass, and with how much to spare. The choice is the house’s. */
+export function Schools({
+    schools,
+    decides,
+    spare,
+    usable,
+}: {
+    schools: readonly SchoolProps[];
+    decides: string;
+    spare?: string;
+    usable?: string;
+}) {
+    const errors = usePage().props.errors as Record<string, string | undefined>;
+    const [typed, setTyped] = useState({ spare: spare ?? '', usable: usable ?? '' });
+    const keep = (change: Record<string, string>) => {
+        router.put(
+            '/fit/rules',
+            { school: decides, spare: spare ?? '1.25', usable: usable ?? '1', ...change },
+            { preserveScroll: true, preserveState: true },
+        );
+    };
+    return (
+        <>
+            <Options
+                label="Which school decides?"
+                error={errors['school']}
+                value={decides}
+                options={schools.map((one) => ({
+                    key: one.key,
+                    label: `${one.label}: ${one.may} of ${one.of}`,
+                    detail: one.detail,
+                }))}
+                onChange={(school) => {
+                    keep({ school });
+                }}
+            />
+            {spare === undefined ? null : (
+                <ServerForm
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        keep(typed);
+                    }}
+                >
+                    <Two>
+                        <TextField
+                            name="spare"
+                            label="Margin, times"
+                            figures
+                            value={typed.spare}
+                            error={errors['spare']}
+                            onChange={(value) => {
+                                setTyped({ ...typed, spare: value });
+                            }}
+                        />
+                        <TextField
+                            name="usable"
+                            label="Usable share"
+                            figures
+                            value={typed.usable}
+                            error={errors['usable']}
+                            onChange={(value) => {
+                                setTyped({ ...typed, usable: value });
+                            }}
+                        />
+                    </Two>
+                    {typed.spare === spare && typed.usable === usable ? null : (
+                        <Button type="submit" quiet>
+                            Keep these for the house
+                        </Button>
+                    )}
+                </ServerForm>
+            )}
+        </>
+    );
+}

@@ -1,0 +1,250 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Cards\Card;
+use App\Models\HouseRule;
+use App\Models\Kit\Camera;
+use App\Models\Kit\CameraMode;
+use App\Models\Shoot\LoggedBurst;
+use Database\Seeders\DemoCards;
+use Database\Seeders\DemoInspections;
+use Database\Seeders\DemoModes;
+use Database\Seeders\DemoRuns;
+use Illuminate\Support\Facades\DB;
+use Inertia\Testing\AssertableInertia;
+use Tally\Label\Bus;
+use Tally\Quantity\Rate;
+use Tally\Shoot\ModeKind;
+use Tally\Shoot\Recording;
+use Tests\Support\Complaints;
+use Tests\TestCase;
+
+/** Fit: which card may record what, for how long, and what stopped it. */
+final class FitTest extends TestCase
+{
+    use Complaints;
+
+    /** @return array<string, mixed> what is typed for a mode */
+    private function typed(): array
+    {
+        return [
+            'camera_id' => (string) $this->camera()->id,
+            'name' => '4K 60',
+            'kind' => 'long-gop',
+            'writes' => '240 Mb/s',
+            'records' => 'one-slot',
+            'refuses' => '1',
+            'calibrations' => [['is_clip' => '0', 'bytes' => '160 GB', 'seconds' => '79 min']],
+        ];
+    }
+
+    private function camera(): Camera
+    {
+        $camera = Camera::query()->firstOrCreate(['tag' => 'C7'], ['name' => 'a body', 'recorded_by' => 'test']);
+        $camera->slots()->firstOrCreate(['name' => 'A'], ['buses' => [Bus::UhsII]]);
+
+        return $camera;
+    }
+
+    public function test_a_mode_is_kept_calibrated_and_copied(): void
+    {
+        $this->post('/kit/modes', $this->typed())->assertSessionHasNoErrors();
+        $mode = CameraMode::query()->sole();
+        self::assertSame('270.0', number_format($mode->asMode()->fill->rate->megabits(), 1));
+        $this->get('/kit')->assertOk()->assertSee('fills a card at 270.0 Mb');
+        $this->get("/kit/modes/new?like={$mode->id}")->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('form.key', null)
+                ->where('form.fields.1.values.0', '4K 60')
+                ->where('form.parts.rows.0.id', 0),
+        );
+        $this->post('/kit/modes', $this->typed())->assertSessionHasErrors('name');
+        $this->post('/kit/modes', [...$this->typed(), 'name' => 'stills', 'writes' => '', 'shot' => '24.6 MB', 'frames' => '0.5', 'calibrations' => []])
+            ->assertSessionHasNoErrors();
+        self::assertSame(ModeKind::Stills, CameraMode::query()->latest('id')->firstOrFail()->kind);
+        $state = $this->get("/kit/modes/{$mode->id}")->viewData('page');
+        self::assertIsArray($state);
+        self::assertIsArray($state['props']);
+        $this->put("/kit/modes/{$mode->id}", [...$this->typed(), 'name' => '4K 50', 'state' => $state['props']['state']])
+            ->assertSessionHasNoErrors();
+        self::assertSame('4K 50', $mode->refresh()->name);
+        $this->delete("/kit/modes/{$mode->id}")->assertSessionHasNoErrors();
+        self::assertSame(1, CameraMode::query()->count());
+    }
+
+    public function test_what_no_mode_can_have_is_told(): void
+    {
+        foreach ([
+            ['writes', '240', 'megabits or megabytes'],
+            ['writes', '0 Mb/s', 'zero or less'],
+            ['writes', '', 'What it writes is empty'],
+            ['writes', '90000 MB/s', 'more than any card carries'],
+            ['writes', '240 MB/s', 'looks like megabits read as megabytes'],
+            ['frames', '-1', 'above nothing'],
+            ['asks_mark', 'V75', 'not one of the list'],
+            ['kind', 'film', 'not one of the list'],
+            ['name', '', 'has no name'],
+            ['camera_id', '0', 'no longer in the kit'],
+            ['clip', 'long', 'not a length of time'],
+        ] as [$field, $typed, $said]) {
+            $this->post('/kit/modes', [...$this->typed(), $field => $typed])->assertSessionHasErrors($field);
+            self::assertStringContainsString($said, $this->complaints()[$field][0] ?? '', $field);
+            $this->flushSession();
+        }
+        self::assertSame(0, CameraMode::query()->count());
+    }
+
+    public function test_the_demo_shows_what_each_school_alone_says(): void
+    {
+        $this->seed([DemoCards::class, DemoRuns::class, DemoInspections::class, DemoModes::class]);
+        $this->get('/fit/QS-014')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->component('Fit')
+                ->has('modes', 11)
+                ->where('schools.1.may', 3)
+                ->where('decides', 'measured')
+                ->where('holds', '127.87 GB proven')
+                ->where('walls.0.name', 'measured')
+                ->where('reasons', fn (mixed $all): bool => str_contains((string) json_encode($all), 'The body drains at 83')),
+        );
+        // Every school says no to a card that another one lets pass.
+        $alone = [];
+        foreach (CameraMode::query()->get() as $mode) {
+            foreach ($this->cards("/fit/modes/{$mode->id}") as $card) {
+                self::assertIsArray($card);
+                $says = array_column((array) $card['schools'], 'may', 'school');
+                foreach ($says as $school => $may) {
+                    if ($may === false && in_array(true, $says, true)) {
+                        $alone[$school] = true;
+                    }
+                }
+            }
+        }
+        ksort($alone);
+        self::assertSame(['guaranteed', 'mark', 'measured'], array_keys($alone));
+        // Struck out cards never fit.
+        foreach (['QS-021', 'QS-025'] as $tag) {
+            $this->get("/fit/{$tag}")->assertInertia(
+                fn (AssertableInertia $page): AssertableInertia => $page->where('schools.0.may', 0)->where('schools.1.may', 0)->where('schools.2.may', 0),
+            );
+        }
+        $this->get('/fit/QS-028')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->has('stops', 2)->where('reasons.0.lead', 'It stopped a recording 2 times.'),
+        );
+        $this->get('/fit')->assertRedirect();
+    }
+
+    /** @return list<mixed> */
+    private function cards(string $page): array
+    {
+        $data = $this->get($page)->viewData('page');
+        $cards = is_array($data) && is_array($data['props']) ? $data['props']['cards'] ?? [] : [];
+
+        return array_values((array) json_decode((string) json_encode($cards), true));
+    }
+
+    public function test_label_words_alone_are_enough_to_ask(): void
+    {
+        $this->post('/kit/modes', $this->typed())->assertSessionHasNoErrors();
+        $this->get('/fit/label?words=128GB+SDXC+II+V60')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('card', null)
+                ->where('modes.0.may', true)
+                ->where('modes.0.words', 'Unproven')
+                ->where('modes.0.lasts', '~63 min')
+                ->where('modes.0.least', 'V60'),
+        );
+        $this->get('/fit/label?words=128GB+SDXC+I+V30')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where('modes.0.may', false)->where('modes.0.words', 'promises 30.0'),
+        );
+        $this->get('/fit/label?words=hello')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->has('modes', 0)->where('complaint', fn (string $said): bool => $said !== ''),
+        );
+    }
+
+    public function test_bursts_and_stops_are_logged_with_a_name(): void
+    {
+        $card = $this->card(['tag' => 'T-1']);
+        $camera = $this->camera();
+        $burst = ['camera_id' => $camera->id, 'frames' => 12, 'frame' => '24.6 MB', 'per_second' => '10', 'clear' => '23 s', 'by' => 'Wren'];
+        $this->post('/cards/T-1/bursts', $burst)->assertSessionHasNoErrors();
+        self::assertSame('12.2 MB/s', LoggedBurst::query()->sole()->asBurst()->drain->print());
+        foreach (['frames' => 0, 'frame' => '0 B', 'per_second' => '0', 'clear' => '0:00', 'by' => '', 'camera_id' => 0] as $field => $typed) {
+            $this->post('/cards/T-1/bursts', [...$burst, $field => $typed])->assertSessionHasErrors($field);
+        }
+        self::assertSame(1, LoggedBurst::query()->count());
+        $stop = ['camera_id' => $camera->id, 'cause' => 'heat', 'after' => '22 min', 'by' => 'Wren'];
+        $this->post('/cards/T-1/stops', $stop)->assertSessionHasNoErrors();
+        $this->post('/cards/T-1/stops', [...$stop, 'cause' => 'ghosts'])->assertSessionHasErrors('cause');
+        $leads = fn (): string => (string) json_encode($this->reasons($card));
+        // A camera that stops from heat is not held against the card.
+        self::assertStringNotContainsString('It stopped a recording', $leads());
+        $this->post('/cards/T-1/stops', [...$stop, 'cause' => 'card'])->assertSessionHasNoErrors();
+        self::assertStringContainsString('It stopped a recording once', $leads());
+        $this->post('/cards/T-1/stops', [...$stop, 'cause' => 'card'])->assertSessionHasNoErrors();
+        self::assertStringContainsString('It stopped a recording 2 times', $leads());
+    }
+
+    private function reasons(Card $card): mixed
+    {
+        $data = $this->get("/fit/{$card->tag}")->viewData('page');
+
+        return is_array($data) && is_array($data['props']) ? $data['props']['reasons'] ?? null : null;
+    }
+
+    public function test_the_house_chooses_its_school_and_its_margin(): void
+    {
+        $this->card(['tag' => 'T-1']);
+        $this->post('/kit/modes', $this->typed())->assertSessionHasNoErrors();
+        $this->put('/fit/rules', ['school' => 'mark', 'spare' => '1.5', 'usable' => '0.95'])->assertSessionHasNoErrors();
+        self::assertSame(3, HouseRule::query()->count());
+        $this->get('/fit/T-1')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where('decides', 'mark')->where('spare', '1.5')->where('usable', '0.95'),
+        );
+        foreach (['school' => 'luck', 'spare' => '9', 'usable' => '0'] as $field => $typed) {
+            $good = ['school' => 'mark', 'spare' => '1.5', 'usable' => '0.95'];
+            $this->put('/fit/rules', [...$good, $field => $typed])->assertSessionHasErrors($field);
+        }
+    }
+
+    public function test_hundreds_of_cards_and_modes_ask_no_more_of_the_books(): void
+    {
+        $camera = $this->camera();
+        $add = function (int $from, int $to) use ($camera): void {
+            for ($i = $from; $i <= $to; $i++) {
+                CameraMode::query()->create([
+                    'camera_id' => $camera->id,
+                    'name' => "mode {$i}",
+                    'kind' => ModeKind::Raw,
+                    'writes' => Rate::megabitsPerSecond(50 * $i),
+                    'records' => Recording::OneSlot,
+                ]);
+                $this->card(['tag' => sprintf('T-%02d', $i)]);
+            }
+        };
+        $add(1, 2);
+        $few = $this->questions();
+        $add(3, 40);
+        self::assertSame($few, $this->questions());
+    }
+
+    /** @return array{int, int} asked of the books by the page of a card, and by that of a mode */
+    private function questions(): array
+    {
+        $counts = [];
+        $mode = CameraMode::query()->firstOrFail();
+        foreach (['/fit/T-01', "/fit/modes/{$mode->id}"] as $path) {
+            $this->get($path)->assertOk();
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->get($path)->assertOk();
+            $counts[] = count(DB::getQueryLog());
+            DB::disableQueryLog();
+        }
+
+        return [$counts[0], $counts[1]];
+    }
+}
