@@ -16,6 +16,7 @@ use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KitController;
 use App\Http\Controllers\LabelPreviewController;
 use App\Http\Controllers\MeasureController;
+use App\Http\Controllers\ModesController;
 use App\Http\Controllers\OffloadController;
 use App\Http\Controllers\OpinionController;
 use App\Http\Controllers\OverruleController;
@@ -85,6 +86,8 @@ Route::get('/photos/{photo}', [PhotoController::class, 'show']);
 Route::put('/cards/{card}', [IntakeController::class, 'update']);
 
 Route::get('/kit', [KitController::class, 'index']);
+Route::get('/export/modes.{format}', [ModesController::class, 'export']);
+Route::post('/kit/modes/file', [ModesController::class, 'take']);
 Route::get('/kit/sheet/{card?}', [KitController::class, 'sheet']);
 Route::get('/kit/{kind}/new', [KitController::class, 'create']);
 Route::get('/kit/{kind}/{key}', [KitController::class, 'edit']);

@@ -15,6 +15,7 @@ use App\Props\Kit\KitPartsProps;
 use App\Props\Kit\KitRowProps;
 use App\Props\Label\ChoiceProps;
 use App\Rules\Quantity;
+use App\Shoot\ModeBook;
 use App\Shoot\ModeWords;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -205,26 +206,7 @@ final readonly class Modes implements KitSection
         if ($isTaken) {
             throw ValidationException::withMessages(['name' => "This camera has a mode “{$typed->text('name')}” already. Give this one another name."]);
         }
-        $mode
-            ->forceFill([
-                'camera_id' => $typed->id('camera_id'),
-                'name' => $asMode->name,
-                'kind' => $asMode->kind,
-                'writes' => $asMode->nominal,
-                'shot' => $asMode->shot,
-                'frames' => $asMode->frames,
-                'clip' => $asMode->clip?->seconds,
-                'asks_mark' => $asMode->demand->mark,
-                'asks_guaranteed' => $asMode->demand->isGuaranteed,
-                'asks_form' => $asMode->demand->form,
-                'refuses' => $asMode->demand->refuses,
-                'records' => $asMode->recording,
-            ])
-            ->save();
-        $mode->calibrations()->delete();
-        foreach ($asMode->calibrations as $one) {
-            $mode->calibrations()->create(['is_clip' => $one->isClip, 'bytes' => $one->size, 'seconds' => $one->length->seconds]);
-        }
+        ModeBook::keep(Camera::query()->findOrFail($typed->id('camera_id')), $asMode, $mode);
 
         return (string) $mode->id;
     }

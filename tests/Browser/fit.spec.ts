@@ -17,7 +17,7 @@ test('by keyboard: a burst is logged with the space bar, and the school is chang
     await expect(page.getByLabel('Cleared in')).toHaveValue(/^\d+\.\d s$/);
     await page.getByRole('button', { name: 'Log this burst' }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.getByText('7 bursts')).toBeVisible();
+    await expect(page.getByText('7 bursts', { exact: true })).toBeVisible();
 
     await page.getByRole('radio', { name: /By measurement/ }).focus();
     await page.keyboard.press('ArrowDown');

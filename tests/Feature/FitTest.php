@@ -9,14 +9,18 @@ use App\Models\HouseRule;
 use App\Models\Kit\Camera;
 use App\Models\Kit\CameraMode;
 use App\Models\Shoot\LoggedBurst;
+use App\Shoot\ModeBook;
 use Database\Seeders\DemoCards;
 use Database\Seeders\DemoInspections;
 use Database\Seeders\DemoModes;
 use Database\Seeders\DemoRuns;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tally\Label\Bus;
 use Tally\Quantity\Rate;
+use Tally\Shoot\Camera as ShootCamera;
 use Tally\Shoot\ModeKind;
 use Tally\Shoot\Recording;
 use Tests\Support\Complaints;
@@ -144,6 +148,36 @@ final class FitTest extends TestCase
         $cards = is_array($data) && is_array($data['props']) ? $data['props']['cards'] ?? [] : [];
 
         return array_values((array) json_decode((string) json_encode($cards), true));
+    }
+
+    public function test_modes_are_read_out_and_in_again(): void
+    {
+        $this->seed([DemoCards::class, DemoModes::class]);
+        $before = ModeBook::cameras();
+        self::assertCount(11, array_merge(...array_map(fn (ShootCamera $camera): array => $camera->modes, $before)));
+        foreach (['csv', 'ods', 'json'] as $format) {
+            $answer = $this->get("/export/modes.{$format}")->assertOk();
+            $content = $answer->baseResponse instanceof BinaryFileResponse
+                ? (string) file_get_contents($answer->baseResponse->getFile()->getPathname())
+                : (string) $answer->getContent();
+            CameraMode::query()->delete();
+            $this->post('/kit/modes/file', ['modes' => UploadedFile::fake()->createWithContent("modes.{$format}", $content)])
+                ->assertSessionHasNoErrors();
+            self::assertEquals($before, ModeBook::cameras(), $format);
+        }
+        // A camera that is not known comes with its slots; of a table with one wrong row nothing is taken.
+        $table = "Camera,Slots,Mode,Writes\nC8,A: UHS-II,4K,200 Mb/s\n";
+        $this->post('/kit/modes/file', ['modes' => UploadedFile::fake()->createWithContent('m.csv', "{$table}C8,A: UHS-II,6K,240")]);
+        self::assertStringContainsString('row 3', $this->complaints()['modes'][0] ?? '');
+        self::assertFalse(Camera::query()->where('tag', 'C8')->exists());
+        $this->flushSession();
+        $this->post('/kit/modes/file', ['modes' => UploadedFile::fake()->createWithContent('m.csv', $table)])->assertSessionHasNoErrors();
+        self::assertCount(1, Camera::query()->with('modes')->where('tag', 'C8')->firstOrFail()->modes);
+        foreach (['Card,Mode' => 'there is no column', '{"format": 1}' => 'format', '' => ''] as $content => $said) {
+            $this->post('/kit/modes/file', ['modes' => UploadedFile::fake()->createWithContent('m.csv', $content)]);
+            self::assertStringContainsString($said, $this->complaints()['modes'][0] ?? 'nothing said');
+            $this->flushSession();
+        }
     }
 
     public function test_label_words_alone_are_enough_to_ask(): void

@@ -1,6 +1,4 @@
-import { Link } from '@inertiajs/react';
 import { scaleLog } from 'd3-scale';
-import styled from 'styled-components';
 import { megabytes } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { FitModeProps, WallProps } from '../types/generated/props';
@@ -9,17 +7,6 @@ import { clipped } from './axis';
 const FOOT = 26;
 const LETTER = 6.1;
 const halo = { paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 4, strokeLinejoin: 'round' } as const;
-
-const Look = styled.div`
-    a {
-        color: inherit;
-        text-decoration: none;
-    }
-    a:hover text,
-    a:focus-visible text {
-        text-decoration: underline;
-    }
-`;
 
 type Row = { camera: string } | { mode: FitModeProps };
 
@@ -56,7 +43,7 @@ export function MinutesSheet({ modes, walls }: { modes: readonly FitModeProps[];
     const all = rows(modes);
     const end = head + all.length * height + 4;
     return (
-        <Look ref={box}>
+        <div ref={box}>
             <svg width={width} height={end + FOOT} role="img" aria-label={describe(modes, walls)}>
                 {ticks.map((tick) => (
                     <path key={tick} d={`M${x(tick)} ${head}V${end}`} stroke="var(--faint)" />
@@ -90,7 +77,7 @@ export function MinutesSheet({ modes, walls }: { modes: readonly FitModeProps[];
                     );
                 })}
             </svg>
-        </Look>
+        </div>
     );
 }
 
@@ -114,7 +101,7 @@ function Bar({
     const said = mode.may ? mode.lasts : mode.words;
     const room = isNarrow ? width - said.length * 7.4 - 12 : left - 14;
     return (
-        <Link href={`/fit/modes/${mode.id}`} aria-label={`${mode.camera} ${mode.name}: all cards for it`}>
+        <g>
             <text
                 x={isNarrow ? 4 : 10}
                 y={y}
@@ -163,7 +150,7 @@ function Bar({
                     {mode.words === '' ? 'calibrated' : clipped(mode.words, 150 - mode.lasts.length * 7.6, 5.4)}
                 </text>
             )}
-        </Link>
+        </g>
     );
 }
 

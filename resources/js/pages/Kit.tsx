@@ -2,6 +2,7 @@ import { Head, Link } from '@inertiajs/react';
 import styled from 'styled-components';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Ceilings } from '../kit/Ceilings';
+import { ModeFiles } from '../kit/ModeFiles';
 import { Sheet, Title } from '../parts/Sheet';
 import { buttonLook } from '../parts/Button';
 import type { KitItemProps, KitPageProps } from '../types/generated/props';
@@ -87,6 +88,7 @@ export default function Kit({ lists }: KitPageProps) {
                                 ))}
                             </List>
                         )}
+                        {list.kind === 'modes' ? <ModeFiles /> : null}
                     </Sheet>
                 ))}
             </main>

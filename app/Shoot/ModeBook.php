@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shoot;
+
+use App\Models\Kit\Camera;
+use App\Models\Kit\CameraMode;
+use App\Models\Kit\CameraSlot;
+use Illuminate\Support\Facades\DB;
+use Tally\Label\Bus;
+use Tally\Shoot\Camera as ShootCamera;
+use Tally\Shoot\CameraSlot as ShootSlot;
+use Tally\Shoot\Mode;
+
+/** Cameras and modes of the books, as an open file has them and back. */
+final readonly class ModeBook
+{
+    /** @return list<ShootCamera> those with slots, by tag */
+    public static function cameras(): array
+    {
+        $all = [];
+        foreach (Camera::query()->with(['slots', 'modes.calibrations'])->orderBy('tag')->get() as $camera) {
+            $slots = [];
+            foreach ($camera->slots as $slot) {
+                $buses = array_values($slot->buses->all());
+                if ($buses !== []) {
+                    $slots[] = new ShootSlot($slot->name, $buses);
+                }
+            }
+            if ($slots !== []) {
+                $modes = array_values($camera->modes->map(fn (CameraMode $mode): Mode => $mode->asMode())->all());
+                $all[] = new ShootCamera($camera->tag, $camera->name, $slots, $modes);
+            }
+        }
+
+        return $all;
+    }
+
+    /**
+     * Modes of the same camera and name are replaced, others added; a camera that is not known is entered with its slots.
+     *
+     * @param  list<ShootCamera>  $cameras
+     * @return int modes that were taken
+     */
+    public static function take(array $cameras): int
+    {
+        return DB::transaction(function () use ($cameras): int {
+            $taken = 0;
+            foreach ($cameras as $one) {
+                $camera = Camera::query()->where('tag', $one->tag)->first() ?? self::enter($one);
+                foreach ($one->modes as $mode) {
+                    self::keep($camera, $mode);
+                    $taken++;
+                }
+            }
+
+            return $taken;
+        });
+    }
+
+    private static function enter(ShootCamera $one): Camera
+    {
+        $camera = new Camera();
+        $camera->forceFill(['tag' => $one->tag, 'name' => $one->name === '' ? $one->tag : $one->name])->save();
+        foreach ($one->slots as $slot) {
+            CameraSlot::query()->create([
+                'camera_id' => $camera->id,
+                'name' => $slot->name,
+                'buses' => array_map(fn (Bus $bus): string => $bus->value, $slot->buses),
+            ]);
+        }
+
+        return $camera;
+    }
+
+    public static function keep(Camera $camera, Mode $mode, ?CameraMode $row = null): CameraMode
+    {
+        $row ??= CameraMode::query()->where(['camera_id' => $camera->id, 'name' => $mode->name])->first() ?? new CameraMode();
+        $row
+            ->forceFill([
+                'camera_id' => $camera->id,
+                'name' => $mode->name,
+                'kind' => $mode->kind,
+                'writes' => $mode->nominal,
+                'shot' => $mode->shot,
+                'frames' => $mode->frames,
+                'clip' => $mode->clip?->seconds,
+                'asks_mark' => $mode->demand->mark,
+                'asks_guaranteed' => $mode->demand->isGuaranteed,
+                'asks_form' => $mode->demand->form,
+                'refuses' => $mode->demand->refuses,
+                'records' => $mode->recording,
+            ])
+            ->save();
+        $row->calibrations()->delete();
+        foreach ($mode->calibrations as $one) {
+            $row->calibrations()->create(['is_clip' => $one->isClip, 'bytes' => $one->size, 'seconds' => $one->length->seconds]);
+        }
+
+        return $row;
+    }
+}
