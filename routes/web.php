@@ -138,6 +138,7 @@ Route::get('/fit/{card}', [FitController::class, 'card']);
 Route::put('/fit/rules', [FitController::class, 'rules'])->middleware('may:rules');
 Route::post('/cards/{card}/bursts', [FitController::class, 'burst']);
 Route::post('/cards/{card}/stops', [FitController::class, 'stop']);
+Route::post('/cards/{card}/bodies', [FitController::class, 'trial']);
 Route::get('/offload', [PlanController::class, 'show']);
 Route::get('/offload/runbook.pdf', [PlanController::class, 'sheet']);
 Route::get('/offload/calendar.ics', [PlanController::class, 'calendar']);

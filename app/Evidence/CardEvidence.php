@@ -20,6 +20,7 @@ use Tally\Record\LongWrite;
 use Tally\Record\ProofRecord;
 use Tally\Record\SpeedRecord;
 use Tally\Record\SustainedRecord;
+use Tally\Shoot\StopFindings;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Verdict;
 
@@ -39,7 +40,11 @@ final readonly class CardEvidence
             self::sustained($runs),
             $seen->counted(),
             $seen->isComplete($card->label()),
-            new House((new HouseKnowledge())->findings($card), $reached, fn (): array => Rig::reaches($card->label(), $reached())),
+            new House(
+                [...(new HouseKnowledge())->findings($card), ...StopFindings::of($card->stopped)],
+                $reached,
+                fn (): array => Rig::reaches($card->label(), $reached()),
+            ),
         );
     }
 

@@ -12,6 +12,7 @@ use App\Props\Kit\KitItemProps;
 use App\Props\Kit\KitListProps;
 use App\Props\Kit\KitPartsProps;
 use App\Props\Kit\KitRowProps;
+use App\Props\Label\ChoiceProps;
 use App\Rules\DifferentNames;
 use Tally\Label\Bus;
 
@@ -50,6 +51,18 @@ final readonly class Cameras implements KitSection
                     )
                     ->all(),
             ),
+        );
+    }
+
+    /** @return list<ChoiceProps> all of them, by tag */
+    public static function choices(): array
+    {
+        return array_values(
+            Camera::query()
+                ->orderBy('tag')
+                ->get()
+                ->map(fn (Camera $camera): ChoiceProps => new ChoiceProps((string) $camera->id, "{$camera->tag} {$camera->name}", []))
+                ->all(),
         );
     }
 

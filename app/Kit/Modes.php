@@ -88,13 +88,7 @@ final readonly class Modes implements KitSection
     /** @return list<KitFieldProps> */
     private static function fields(?CameraMode $mode): array
     {
-        $cameras = array_values(
-            Camera::query()
-                ->orderBy('tag')
-                ->get()
-                ->map(fn (Camera $camera): ChoiceProps => new ChoiceProps((string) $camera->id, "{$camera->tag} {$camera->name}", []))
-                ->all(),
-        );
+        $cameras = Cameras::choices();
         $isStills = $mode?->shot !== null;
 
         return [
@@ -122,8 +116,9 @@ final readonly class Modes implements KitSection
     /** @param  list<ModeKind|Recording|Mark|Form>  $cases */
     private static function choice(string $name, string $label, array $cases, string $value, ?string $none = null): KitFieldProps
     {
+        $called = fn (ModeKind|Recording|Mark|Form $one): string => $one instanceof Mark ? $one->value : $one->label();
         $choices = array_map(
-            fn (ModeKind|Recording|Mark|Form $one): ChoiceProps => new ChoiceProps($one->value, $one instanceof Mark ? $one->value : $one->label(), []),
+            fn (ModeKind|Recording|Mark|Form $one): ChoiceProps => new ChoiceProps($one->value, $called($one), []),
             $cases,
         );
 
@@ -204,7 +199,9 @@ final readonly class Modes implements KitSection
             ->whereKeyNot($mode->id ?? 0)
             ->exists();
         if ($isTaken) {
-            throw ValidationException::withMessages(['name' => "This camera has a mode “{$typed->text('name')}” already. Give this one another name."]);
+            throw ValidationException::withMessages([
+                'name' => "This camera has a mode “{$typed->text('name')}” already. Give this one another name.",
+            ]);
         }
         ModeBook::keep(Camera::query()->findOrFail($typed->id('camera_id')), $asMode, $mode);
 

@@ -49,7 +49,12 @@ final readonly class Bodies
     public static function reasons(array $bodies): array
     {
         return array_map(
-            fn (BodyProps $body): ReasonProps => new ReasonProps(VerdictKind::Sound, "Bursts in {$body->camera}.", ucfirst($body->says), self::counted($body)),
+            fn (BodyProps $body): ReasonProps => new ReasonProps(
+                VerdictKind::Sound,
+                "Bursts in {$body->camera}.",
+                ucfirst($body->says),
+                self::counted($body),
+            ),
             array_values(array_filter($bodies, fn (BodyProps $body): bool => $body->says !== '')),
         );
     }
@@ -98,10 +103,10 @@ final readonly class Bodies
             : number_format($drain->mean / 1e6, 0).($spread === null ? '' : ' ± '.number_format($spread / 1e6, 0)).' MB/s';
 
         return match (true) {
-            $limit->limit === DrainLimit::Card => 'the card is the limit: another one drains at another speed, so a faster card clears sooner.',
-            $limit->limit === DrainLimit::Body && $limit->isByTwoCards => "the body drains at {$figure} whatever the card: a faster one clears no sooner.",
-            $limit->limit === DrainLimit::Body => "the body drains at {$figure}, far below what the card writes: a faster one clears no sooner.",
-            default => '',
+            $limit->limit === DrainLimit::Card => 'the card is the limit: others drain at other speeds, so a faster one clears sooner.',
+            $limit->limit === null => '',
+            $limit->isByTwoCards => "the body drains at {$figure} whatever the card: a faster one clears no sooner.",
+            default => "the body drains at {$figure}, far below what the card writes: a faster one clears no sooner.",
         };
     }
 
@@ -136,7 +141,8 @@ final readonly class Bodies
         $best = [];
         foreach (Run::query()->with(['card', 'slot', 'void'])->whereIn('card_id', $cards)->whereNotNull('result')->get() as $run) {
             $write = $run->counts() ? $run->reading()?->write : null;
-            if ($write !== null && $write->isTrusted() && (! isset($best[$run->card_id]) || $best[$run->card_id]->isBelow($write->median()))) {
+            $before = $best[$run->card_id] ?? null;
+            if ($write !== null && $write->isTrusted() && ($before === null || $before->isBelow($write->median()))) {
                 $best[$run->card_id] = $write->median();
             }
         }

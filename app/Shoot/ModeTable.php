@@ -106,7 +106,8 @@ final readonly class ModeTable
             $tag = strtoupper($cell('Camera'));
             $key = "camera {$tag}";
             if (! isset($cameras[$key])) {
-                $cameras[$key] = [new Fields(['tag' => $tag, 'name' => $cell('Camera name'), 'slots' => self::slots($cell('Slots'))], "row {$number}"), []];
+                $camera = ['tag' => $tag, 'name' => $cell('Camera name'), 'slots' => self::slots($cell('Slots'))];
+                $cameras[$key] = [new Fields($camera, "row {$number}"), []];
             }
             $cameras[$key][1][] = ModeFile::mode(new Fields(self::mode($cell, $number), "row {$number}"));
         }
@@ -136,7 +137,8 @@ final readonly class ModeTable
         }
         foreach (['Camera', 'Slots', 'Mode'] as $needed) {
             if (! isset($columns[$needed])) {
-                throw NotUsable::field('headings', implode(', ', $cells), "there is no column “{$needed}”. Known: ".implode(', ', self::COLUMNS).'.');
+                $known = implode(', ', self::COLUMNS);
+                throw NotUsable::field('headings', implode(', ', $cells), "there is no column “{$needed}”. Known: {$known}.");
             }
         }
 

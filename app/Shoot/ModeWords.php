@@ -14,12 +14,14 @@ final readonly class ModeWords
     public static function writes(Mode $mode): string
     {
         if ($mode->shot !== null) {
-            $every = $mode->frames !== null && $mode->frames < 1 ? 'one in '.round(1 / $mode->frames, 1).' s' : (float) $mode->frames.' a second';
+            $frames = $mode->frames ?? 1.0;
+            $every = $frames < 1 ? 'one in '.round(1 / $frames, 1).' s' : "{$frames} a second";
 
             return "stills of {$mode->shot->decimal()}, {$every}";
         }
+        $megabits = round($mode->nominal->megabits(), 1);
         $parts = [
-            number_format(round($mode->nominal->megabits(), 1), fmod(round($mode->nominal->megabits(), 1), 1.0) === 0.0 ? 0 : 1, '.', ' ').' Mb/s',
+            number_format($megabits, fmod($megabits, 1.0) === 0.0 ? 0 : 1, '.', ' ').' Mb/s',
             $mode->kind->label(),
             $mode->frames === null ? null : "{$mode->frames} frames a second",
         ];

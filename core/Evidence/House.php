@@ -12,7 +12,7 @@ use Tally\Measured\Reached;
 final class House
 {
     /**
-     * @param  list<Finding>  $origin  what speaks against where it comes from
+     * @param  list<Finding>  $origin  what speaks against it besides: where it comes from, recordings that it stopped
      * @param  list<Reached>|(Closure(): list<Reached>)  $reached  what its readers were seen to carry: asked only where a link
      * does not clear itself
      * @param  (Closure(): list<Reach>)|null  $reaches  what the kit could show of the card, the fastest first: asked only where

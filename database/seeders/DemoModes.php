@@ -7,13 +7,16 @@ namespace Database\Seeders;
 use App\Models\Cards\Card;
 use App\Models\Kit\Camera;
 use App\Models\Kit\CameraMode;
+use App\Models\Shoot\BodyTrial;
 use App\Models\Shoot\LoggedBurst;
 use App\Models\Shoot\StoppedRecording;
+use App\Shoot\StopBook;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\Date;
 use Tally\Label\Mark;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
+use Tally\Shoot\BodyAnswer;
 use Tally\Shoot\ModeKind;
 use Tally\Shoot\Recording;
 use Tally\Shoot\StopCause;
@@ -38,6 +41,7 @@ final class DemoModes extends Seeder
         $this->mode('C4', 'pan master', ModeKind::Raw, 1800, 24, ['clip' => 12 * 60]);
         $this->bursts();
         $this->stops();
+        $this->bodies();
     }
 
     /**
@@ -45,8 +49,15 @@ final class DemoModes extends Seeder
      * @param  array<string, mixed>  $more
      * @param  list<array{string, float|int}>  $says  size, seconds
      */
-    private function mode(string $camera, string $name, ModeKind $kind, int $megabits, float $frames, array $more = [], array $says = []): void
-    {
+    private function mode(
+        string $camera,
+        string $name,
+        ModeKind $kind,
+        int $megabits,
+        float $frames,
+        array $more = [],
+        array $says = [],
+    ): void {
         $mode = CameraMode::query()->create([
             'camera_id' => Camera::query()->where('tag', $camera)->valueOrFail('id'),
             'name' => $name,
@@ -99,11 +110,34 @@ final class DemoModes extends Seeder
         }
     }
 
+    private function bodies(): void
+    {
+        $trials = [
+            ['QS-015', 'C1', BodyAnswer::Took, '2.1'],
+            ['QS-022', 'C1', BodyAnswer::Warned, '2.1'],
+            ['QS-028', 'C2', BodyAnswer::Refused, '1.0.4'],
+        ];
+        foreach ($trials as [$tag, $camera, $answer, $firmware]) {
+            BodyTrial::query()->create([
+                'camera_id' => Camera::query()->where('tag', $camera)->valueOrFail('id'),
+                'card_id' => Card::query()->where('tag', $tag)->valueOrFail('id'),
+                'answer' => $answer,
+                'firmware' => $firmware,
+                'by' => 'Wren',
+                'tried_at' => Date::parse('2026-11-23 10:00'),
+            ]);
+        }
+    }
+
     private function stops(): void
     {
-        foreach ([['QS-014', 'C1', StopCause::Heat, 22], ['QS-028', 'C1', StopCause::Card, 9], ['QS-028', 'C1', StopCause::Card, 11]] as $one) {
-            [$tag, $camera, $cause, $minutes] = $one;
-            StoppedRecording::query()->create([
+        $stops = [
+            ['QS-014', 'C1', StopCause::Heat, 22],
+            ['QS-047', 'C1', StopCause::Card, 9],
+            ['QS-047', 'C1', StopCause::Card, 11],
+        ];
+        foreach ($stops as [$tag, $camera, $cause, $minutes]) {
+            $stop = StoppedRecording::query()->create([
                 'camera_id' => Camera::query()->where('tag', $camera)->valueOrFail('id'),
                 'card_id' => Card::query()->where('tag', $tag)->valueOrFail('id'),
                 'cause' => $cause,
@@ -111,6 +145,7 @@ final class DemoModes extends Seeder
                 'by' => 'Moss',
                 'logged_at' => Date::parse('2026-11-24 17:00'),
             ]);
+            StopBook::enter($stop);
         }
     }
 }

@@ -66,8 +66,8 @@ final class FitTest extends TestCase
                 ->where('form.parts.rows.0.id', 0),
         );
         $this->post('/kit/modes', $this->typed())->assertSessionHasErrors('name');
-        $this->post('/kit/modes', [...$this->typed(), 'name' => 'stills', 'writes' => '', 'shot' => '24.6 MB', 'frames' => '0.5', 'calibrations' => []])
-            ->assertSessionHasNoErrors();
+        $stills = ['name' => 'stills', 'writes' => '', 'shot' => '24.6 MB', 'frames' => '0.5', 'calibrations' => []];
+        $this->post('/kit/modes', [...$this->typed(), ...$stills])->assertSessionHasNoErrors();
         self::assertSame(ModeKind::Stills, CameraMode::query()->latest('id')->firstOrFail()->kind);
         $state = $this->get("/kit/modes/{$mode->id}")->viewData('page');
         self::assertIsArray($state);
@@ -132,11 +132,19 @@ final class FitTest extends TestCase
         // Struck out cards never fit.
         foreach (['QS-021', 'QS-025'] as $tag) {
             $this->get("/fit/{$tag}")->assertInertia(
-                fn (AssertableInertia $page): AssertableInertia => $page->where('schools.0.may', 0)->where('schools.1.may', 0)->where('schools.2.may', 0),
+                fn (AssertableInertia $page): AssertableInertia => $page
+                    ->where('schools.0.may', 0)
+                    ->where('schools.1.may', 0)
+                    ->where('schools.2.may', 0),
             );
         }
         $this->get('/fit/QS-028')->assertInertia(
-            fn (AssertableInertia $page): AssertableInertia => $page->has('stops', 2)->where('reasons.0.lead', 'It stopped a recording 2 times.'),
+            fn (AssertableInertia $page): AssertableInertia => $page->where('reasons.0.lead', 'In C2 it was refused.'),
+        );
+        $this->get('/fit/QS-047')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->has('stops', 2)
+                ->where('reasons.0.lead', 'It stopped a recording 2 times.'),
         );
         $this->get('/fit')->assertRedirect();
     }
@@ -195,7 +203,9 @@ final class FitTest extends TestCase
             fn (AssertableInertia $page): AssertableInertia => $page->where('modes.0.may', false)->where('modes.0.words', 'promises 30.0'),
         );
         $this->get('/fit/label?words=hello')->assertInertia(
-            fn (AssertableInertia $page): AssertableInertia => $page->has('modes', 0)->where('complaint', fn (string $said): bool => $said !== ''),
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->has('modes', 0)
+                ->where('complaint', fn (string $said): bool => $said !== ''),
         );
     }
 
@@ -203,10 +213,12 @@ final class FitTest extends TestCase
     {
         $card = $this->card(['tag' => 'T-1']);
         $camera = $this->camera();
-        $burst = ['camera_id' => $camera->id, 'frames' => 12, 'frame' => '24.6 MB', 'per_second' => '10', 'clear' => '23 s', 'by' => 'Wren'];
+        $counted = ['frames' => 12, 'frame' => '24.6 MB', 'per_second' => '10', 'clear' => '23 s'];
+        $burst = [...$counted, 'camera_id' => $camera->id, 'by' => 'Wren'];
         $this->post('/cards/T-1/bursts', $burst)->assertSessionHasNoErrors();
         self::assertSame('12.2 MB/s', LoggedBurst::query()->sole()->asBurst()->drain->print());
-        foreach (['frames' => 0, 'frame' => '0 B', 'per_second' => '0', 'clear' => '0:00', 'by' => '', 'camera_id' => 0] as $field => $typed) {
+        $wrong = ['frames' => 0, 'frame' => '0 B', 'per_second' => '0', 'clear' => '0:00', 'by' => '', 'camera_id' => 0];
+        foreach ($wrong as $field => $typed) {
             $this->post('/cards/T-1/bursts', [...$burst, $field => $typed])->assertSessionHasErrors($field);
         }
         self::assertSame(1, LoggedBurst::query()->count());
@@ -220,6 +232,35 @@ final class FitTest extends TestCase
         self::assertStringContainsString('It stopped a recording once', $leads());
         $this->post('/cards/T-1/stops', [...$stop, 'cause' => 'card'])->assertSessionHasNoErrors();
         self::assertStringContainsString('It stopped a recording 2 times', $leads());
+        // It stands in its evidence from now on.
+        $this->get('/inspect/T-1')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where(
+                'margin.reasons',
+                fn (mixed $all): bool => str_contains((string) json_encode($all), 'It stopped a recording 2 times'),
+            ),
+        );
+    }
+
+    public function test_what_a_body_said_of_a_card_is_kept_with_firmware_and_day(): void
+    {
+        $card = $this->card(['tag' => 'T-1']);
+        $said = ['answer' => 'refused', 'firmware' => '2.1', 'tried_on' => '2026-11-24'];
+        $trial = [...$said, 'camera_id' => $this->camera()->id, 'by' => 'Wren'];
+        $this->post('/cards/T-1/bodies', $trial)->assertSessionHasNoErrors();
+        self::assertStringContainsString('was refused, firmware 2.1, 24 Nov 2026', (string) json_encode($this->reasons($card)));
+        $this->get('/kit/sheet/T-1')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where(
+                'bodies.rows.0.cells',
+                fn (mixed $cells): bool => str_contains((string) json_encode($cells), 'was refused, firmware 2.1'),
+            ),
+        );
+        // The next firmware takes it.
+        $this->post('/cards/T-1/bodies', [...$trial, 'answer' => 'took', 'firmware' => '2.2'])->assertSessionHasNoErrors();
+        self::assertStringNotContainsString('refused', (string) json_encode($this->reasons($card)));
+        foreach (['answer' => 'maybe', 'tried_on' => 'soon', 'by' => '', 'camera_id' => 0] as $field => $typed) {
+            $this->post('/cards/T-1/bodies', [...$trial, $field => $typed])->assertSessionHasErrors($field);
+        }
+        $this->get('/kit/sheet')->assertOk();
     }
 
     private function reasons(Card $card): mixed
@@ -236,7 +277,10 @@ final class FitTest extends TestCase
         $this->put('/fit/rules', ['school' => 'mark', 'spare' => '1.5', 'usable' => '0.95'])->assertSessionHasNoErrors();
         self::assertSame(3, HouseRule::query()->count());
         $this->get('/fit/T-1')->assertInertia(
-            fn (AssertableInertia $page): AssertableInertia => $page->where('decides', 'mark')->where('spare', '1.5')->where('usable', '0.95'),
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('decides', 'mark')
+                ->where('spare', '1.5')
+                ->where('usable', '0.95'),
         );
         foreach (['school' => 'luck', 'spare' => '9', 'usable' => '0'] as $field => $typed) {
             $good = ['school' => 'mark', 'spare' => '1.5', 'usable' => '0.95'];

@@ -9,15 +9,19 @@ use App\Http\Person;
 use App\Http\Requests\KeepFitRules;
 use App\Http\Requests\LogBurst;
 use App\Http\Requests\LogStop;
+use App\Http\Requests\LogTrial;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
+use App\Models\Shoot\BodyTrial;
 use App\Models\Shoot\LoggedBurst;
 use App\Models\Shoot\StoppedRecording;
 use App\Pages\Card\FitPage;
 use App\Pages\House\FitModePage;
 use App\Shoot\FitRules;
+use App\Shoot\StopBook;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Inertia\Response;
 use Tally\Label\Line\LabelReader;
 use Tally\Shoot\Ability;
@@ -72,9 +76,21 @@ final readonly class FitController
         return back();
     }
 
+    /** What a body said of a card that was put into it. */
+    public function trial(LogTrial $request, Card $card): RedirectResponse
+    {
+        BodyTrial::query()->create([...$request->trial(), 'card_id' => $card->id]);
+        Person::remember($request->by());
+
+        return back();
+    }
+
     public function stop(LogStop $request, Card $card): RedirectResponse
     {
-        StoppedRecording::query()->create([...$request->stop(), 'card_id' => $card->id, 'logged_at' => now()]);
+        DB::transaction(function () use ($request, $card): void {
+            $stop = StoppedRecording::query()->create([...$request->stop(), 'card_id' => $card->id, 'logged_at' => now()]);
+            StopBook::enter($stop);
+        });
         Person::remember($request->by());
 
         return back();

@@ -5,16 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Page;
+use App\Http\Person;
 use App\Http\Taken;
+use App\Kit\Cameras;
 use App\Kit\DriveRecord;
 use App\Kit\KitKind;
 use App\Kit\Readers;
 use App\Kit\TypedGear;
 use App\Models\Cards\Card;
 use App\Models\Kit\Reader;
+use App\Pages\House\BodySheet;
 use App\Pages\House\KitPage;
 use App\Props\Kit\KitFormProps;
 use App\Props\Kit\KitListProps;
+use App\Props\Label\ChoiceProps;
 use App\Props\Page\FitsPageProps;
 use App\Props\Page\KitItemPageProps;
 use App\Props\Page\KitPageProps;
@@ -24,6 +28,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Inertia\Response;
+use Tally\Shoot\BodyAnswer;
 
 final readonly class KitController
 {
@@ -34,9 +39,18 @@ final readonly class KitController
         return Page::show(new KitPageProps(lists: $lists));
     }
 
-    public function sheet(?Card $card = null): Response
+    public function sheet(Request $request, ?Card $card = null): Response
     {
-        return Page::show(new FitsPageProps(sheet: $card?->exists === true ? KitPage::ofCard($card) : KitPage::ofAll()));
+        $isOne = $card?->exists === true;
+
+        return Page::show(new FitsPageProps(
+            sheet: $isOne ? KitPage::ofCard($card) : KitPage::ofAll(),
+            bodies: $isOne ? BodySheet::ofCard($card) : BodySheet::ofAll(),
+            cameras: Cameras::choices(),
+            answers: array_map(fn (BodyAnswer $one): ChoiceProps => new ChoiceProps($one->value, $one->label(), []), BodyAnswer::cases()),
+            person: Person::of($request) ?? '',
+            today: now()->format('Y-m-d'),
+        ));
     }
 
     /** An empty one, or what another one has, to be changed. */

@@ -79,7 +79,9 @@ final readonly class ModesController
         }
         $values = json_decode($file->getContent(), true);
 
-        return FitFile::read(new Fields(is_array($values) ? $values : throw NotUsable::field('file', $begin, 'it is no whole JSON.')))->cameras;
+        $fields = new Fields(is_array($values) ? $values : throw NotUsable::field('file', $begin, 'it is no whole JSON.'));
+
+        return FitFile::read($fields)->cameras;
     }
 
     /** @throws ValidationException */

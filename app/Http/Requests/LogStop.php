@@ -16,9 +16,11 @@ final class LogStop extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
+        $ofThatCamera = Rule::exists('camera_modes', 'id')->where('camera_id', $this->integer('camera_id'));
+
         return [
             'camera_id' => ['bail', 'required', 'integer', 'exists:cameras,id'],
-            'mode_id' => ['bail', 'nullable', 'integer', Rule::exists('camera_modes', 'id')->where('camera_id', $this->integer('camera_id'))],
+            'mode_id' => ['bail', 'nullable', 'integer', $ofThatCamera],
             'cause' => ['bail', 'required', Rule::enum(StopCause::class)],
             'after' => ['bail', 'nullable', Quantity::span()],
             'by' => ['required', 'string', 'max:80'],

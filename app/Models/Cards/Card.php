@@ -54,6 +54,7 @@ use Tally\Verdict\VerdictKind;
  * @property Carbon|null $bought_on
  * @property Provenance|null $provenance
  * @property string|null $stand_in
+ * @property int $stopped recordings that it stopped itself
  * @property string $line the label in a few words, for the tray
  * @property VerdictKind $verdict what is derived
  * @property VerdictKind|null $overruled what a person says instead
@@ -70,6 +71,8 @@ use Tally\Verdict\VerdictKind;
 final class Card extends Row
 {
     protected $guarded = [];
+
+    protected $attributes = ['stopped' => 0];
 
     private ?Label $label = null;
 

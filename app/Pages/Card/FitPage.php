@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pages\Card;
 
+use App\Kit\Cameras;
 use App\Models\Cards\Card;
 use App\Models\Kit\Camera;
 use App\Models\Kit\CameraMode;
+use App\Models\Shoot\BodyTrial;
 use App\Models\Shoot\StoppedRecording;
 use App\Props\Fit\BodyProps;
 use App\Props\Fit\FitModeProps;
@@ -26,6 +28,7 @@ use Illuminate\Support\Collection;
 use Tally\Quantity\Span;
 use Tally\Shoot\Ability;
 use Tally\Shoot\Answer;
+use Tally\Shoot\BodyAnswer;
 use Tally\Shoot\LeastMark;
 use Tally\Shoot\MayIt;
 use Tally\Shoot\Mode;
@@ -54,7 +57,7 @@ final readonly class FitPage
             CardHeading::card($card),
             str_replace(' · ', ', ', "{$card->name}, {$card->line}"),
             $person,
-            [...self::stopped($stops->toBase()), ...Bodies::reasons($bodies)],
+            [...self::stopped($stops->toBase()), ...self::refused($card), ...Bodies::reasons($bodies)],
             array_map(fn (StoppedRecording $one): StopProps => self::stop($one), array_values($stops->take(self::STOPS)->all())),
             $bodies,
         );
@@ -144,9 +147,7 @@ final readonly class FitPage
             asked: $asked,
             complaint: $complaint,
             modes: $modes,
-            cameras: array_values(
-                $cameras->map(fn (Camera $camera): ChoiceProps => new ChoiceProps((string) $camera->id, "{$camera->tag} {$camera->name}", []))->all(),
-            ),
+            cameras: Cameras::choices(),
             schools: array_map(
                 fn (School $school): SchoolProps => self::school($school, $rules, $may[$school->value], count($modes)),
                 School::cases(),
@@ -158,7 +159,10 @@ final readonly class FitPage
             reasons: array_values(array_filter([$falls, ...$reasons, ...$leasts], fn (?ReasonProps $one): bool => $one !== null)),
             bodies: $bodies,
             stops: $stops,
-            causes: array_map(fn (StopCause $cause): ChoiceProps => new ChoiceProps($cause->value, $cause->label(), []), StopCause::cases()),
+            causes: array_map(
+                fn (StopCause $cause): ChoiceProps => new ChoiceProps($cause->value, $cause->label(), []),
+                StopCause::cases(),
+            ),
             person: $person ?? '',
         );
     }
@@ -256,10 +260,33 @@ final readonly class FitPage
                 ),
             ],
             $own === 1 => [
-                new ReasonProps(VerdictKind::Unproven, 'It stopped a recording once.', 'Twice, and it is looked into.', 'logged on this page'),
+                new ReasonProps(
+                    VerdictKind::Unproven,
+                    'It stopped a recording once.',
+                    'Twice, and it is looked into.',
+                    'what was logged on this page',
+                ),
             ],
             default => [],
         };
+    }
+
+    /** @return list<ReasonProps> bodies that did not take it as it is, the last time it was tried in each */
+    private static function refused(Card $card): array
+    {
+        $last = BodyTrial::query()->with('camera')->where('card_id', $card->id)->orderBy('id')->get()->keyBy('camera_id');
+        $bad = $last->filter(fn (BodyTrial $one): bool => $one->answer !== BodyAnswer::Took);
+
+        return array_values(
+            $bad
+                ->map(fn (BodyTrial $one): ReasonProps => new ReasonProps(
+                    $one->answer === BodyAnswer::Refused ? VerdictKind::Slow : null,
+                    "In {$one->camera->tag} it {$one->answer->label()}.",
+                    'Another firmware may say otherwise.',
+                    "{$one->words()}, by {$one->by}",
+                ))
+                ->all(),
+        );
     }
 
     private static function stop(StoppedRecording $one): StopProps

@@ -74,7 +74,11 @@ final readonly class FitModePage
         );
     }
 
-    /** @return array{bool, bool, float, string} those that may first, and of those the one that needs least: a faster one is kept for harder work */
+    /**
+     * Those that may first, and of those the one that keeps up least: a faster one is kept for harder work.
+     *
+     * @return array{bool, bool, float, string}
+     */
     private static function rank(FitCardProps $card): array
     {
         return [! $card->may, $card->may && ! $card->isProven, $card->may ? $card->floor ?? INF : -($card->floor ?? 0.0), $card->tag];

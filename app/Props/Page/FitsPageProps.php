@@ -5,11 +5,23 @@ declare(strict_types=1);
 namespace App\Props\Page;
 
 use App\Props\Kit\FitSheetProps;
+use App\Props\Label\ChoiceProps;
 
 /** All that the page Fits shows. */
 final readonly class FitsPageProps implements PageProps
 {
+    /**
+     * @param  FitSheetProps  $bodies  cards in cameras
+     * @param  list<ChoiceProps>  $cameras
+     * @param  list<ChoiceProps>  $answers  what a body can say of a card
+     * @param  string  $today  `2026-11-27`
+     */
     public function __construct(
         public FitSheetProps $sheet,
+        public FitSheetProps $bodies,
+        public array $cameras,
+        public array $answers,
+        public string $person,
+        public string $today,
     ) {}
 }

@@ -203,9 +203,9 @@ function Walls({
 
 function describe(modes: readonly FitModeProps[], walls: readonly WallProps[]): string {
     const known = walls.map((wall) => `${wall.name} ${megabytes(wall.rate)} MB/s`).join(', ');
-    const each = modes.map(
-        (mode) =>
-            `${mode.camera}, ${mode.name}, writes ${megabytes(mode.rate)} MB/s: ${mode.may ? `${mode.lasts}${mode.words === '' ? '' : `, ${mode.words}`}` : `no, ${mode.words}`}`,
-    );
+    const each = modes.map((mode) => {
+        const said = mode.may ? [mode.lasts, mode.words].filter((one) => one !== '').join(', ') : `no, ${mode.words}`;
+        return `${mode.camera}, ${mode.name}, writes ${megabytes(mode.rate)} MB/s: ${said}`;
+    });
     return `${known === '' ? 'Nothing is known of what it keeps up' : known}. ${each.join('; ')}.`;
 }

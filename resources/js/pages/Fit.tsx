@@ -138,7 +138,7 @@ function Bursts({ body, card }: { body: BodyProps; card: string }) {
             caption={
                 newest === undefined
                     ? body.camera
-                    : `${body.camera}, ${newest.perSecond} frames a second, ${newest.frame} each`
+                    : `${body.camera}, ${newest.perSecond} frames a second, ${newest.frame} each; buffer ${newest.buffer}`
             }
             aside={`${body.own.length + body.others.length} bursts`}
         >

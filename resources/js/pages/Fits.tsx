@@ -2,9 +2,10 @@ import { Head, Link } from '@inertiajs/react';
 import styled from 'styled-components';
 import { megabytes } from '../format';
 import { MarginLook } from '../frame/Margin';
+import { BodyTrialForm } from '../kit/BodyTrialForm';
 import { share } from '../kit/scale';
 import { Sheet, Title } from '../parts/Sheet';
-import type { FitCellProps, FitsPageProps } from '../types/generated/props';
+import type { FitCellProps, FitSheetProps, FitsPageProps } from '../types/generated/props';
 
 const Grid = styled.div`
     overflow-x: auto;
@@ -66,7 +67,7 @@ const Bar = styled.span`
 `;
 
 /** Which card in which reader on which host, at what best rate, and why less. */
-export default function Fits({ sheet }: FitsPageProps) {
+export default function Fits({ sheet, bodies, cameras, answers, person, today }: FitsPageProps) {
     const { card } = sheet;
     return (
         <>
@@ -91,37 +92,24 @@ export default function Fits({ sheet }: FitsPageProps) {
                         )
                     }
                 >
-                    <Grid tabIndex={0} role="region" aria-label="What fits where">
-                        <table>
-                            <thead>
-                                <tr>
-                                    <th>{card === null ? 'Card' : 'Reader'}</th>
-                                    {sheet.columns.map((column) => (
-                                        <th key={column}>{column}</th>
-                                    ))}
-                                </tr>
-                            </thead>
-                            <tbody>
-                                {sheet.rows.map((row) => (
-                                    <tr key={row.key}>
-                                        <th scope="row">
-                                            <Link
-                                                href={
-                                                    card === null ? `/kit/sheet/${row.key}` : `/kit/readers/${row.key}`
-                                                }
-                                            >
-                                                {row.name}
-                                            </Link>
-                                        </th>
-                                        {row.cells.map((cell, i) => (
-                                            <Cell key={sheet.columns[i]} cell={cell} />
-                                        ))}
-                                    </tr>
-                                ))}
-                            </tbody>
-                        </table>
-                    </Grid>
+                    <FitGrid
+                        sheet={sheet}
+                        first={card === null ? 'Card' : 'Reader'}
+                        href={(key) => (card === null ? `/kit/sheet/${key}` : `/kit/readers/${key}`)}
+                        label="What fits where"
+                    />
                 </Sheet>
+                <Sheet title="Cards × cameras" caption={bodies.caption}>
+                    <FitGrid
+                        sheet={bodies}
+                        first="Card"
+                        href={(key) => `/fit/${key}`}
+                        label="Which card goes into which camera"
+                    />
+                </Sheet>
+                {card === null ? null : (
+                    <BodyTrialForm card={card} cameras={cameras} answers={answers} person={person} today={today} />
+                )}
             </main>
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>Why less</h2>
@@ -134,6 +122,45 @@ export default function Fits({ sheet }: FitsPageProps) {
                 </p>
             </MarginLook>
         </>
+    );
+}
+
+function FitGrid({
+    sheet,
+    first,
+    href,
+    label,
+}: {
+    sheet: FitSheetProps;
+    first: string;
+    href: (key: string) => string;
+    label: string;
+}) {
+    return (
+        <Grid tabIndex={0} role="region" aria-label={label}>
+            <table>
+                <thead>
+                    <tr>
+                        <th>{first}</th>
+                        {sheet.columns.map((column) => (
+                            <th key={column}>{column}</th>
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {sheet.rows.map((row) => (
+                        <tr key={row.key}>
+                            <th scope="row">
+                                <Link href={href(row.key)}>{row.name}</Link>
+                            </th>
+                            {row.cells.map((cell, i) => (
+                                <Cell key={sheet.columns[i]} cell={cell} />
+                            ))}
+                        </tr>
+                    ))}
+                </tbody>
+            </table>
+        </Grid>
     );
 }
 

@@ -815,6 +815,11 @@ export interface FitPageProps {
 
 export interface FitsPageProps {
     sheet: FitSheetProps;
+    bodies: FitSheetProps;
+    cameras: ChoiceProps[];
+    answers: ChoiceProps[];
+    person: string;
+    today: string;
 }
 
 export interface FollowPageProps {

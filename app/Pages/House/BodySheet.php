@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\House;
+
+use App\Models\Cards\Card;
+use App\Models\Kit\Camera;
+use App\Models\Kit\CameraSlot;
+use App\Models\Shoot\BodyTrial;
+use App\Props\Kit\FitCellProps;
+use App\Props\Kit\FitRowProps;
+use App\Props\Kit\FitSheetProps;
+use Illuminate\Support\Collection;
+use Tally\Label\Bus;
+use Tally\Shoot\BodyAnswer;
+use Tally\Verdict\VerdictKind;
+
+/** Which card goes into which body: by what their slots speak, and by what was seen. */
+final readonly class BodySheet
+{
+    private const CARDS = 60;
+
+    /** One card: a row for each body, a column for each thing that is known. */
+    public static function ofCard(Card $card): FitSheetProps
+    {
+        return self::sheet($card->tag, new Collection([$card]), 'what the slots speak, and what was seen with this card');
+    }
+
+    public static function ofAll(): FitSheetProps
+    {
+        $cards = Card::query()
+            ->whereNotIn('verdict', [VerdictKind::Sham, VerdictKind::Shaky])
+            ->orderBy('tag')
+            ->limit(self::CARDS)
+            ->get()
+            ->toBase();
+
+        return self::sheet(null, $cards, 'what the slots speak, and what was seen; struck-out cards are left out');
+    }
+
+    /** @param  Collection<int, Card>  $cards */
+    private static function sheet(?string $tag, Collection $cards, string $caption): FitSheetProps
+    {
+        $cameras = Camera::query()->with('slots')->orderBy('tag')->get()->toBase();
+        $trials = BodyTrial::query()
+            ->whereIn('card_id', $cards->pluck('id'))
+            ->orderBy('id')
+            ->get()
+            ->keyBy(fn (BodyTrial $one): string => "{$one->card_id} {$one->camera_id}");
+        $rows = $cards->map(fn (Card $card): FitRowProps => new FitRowProps(
+            $card->tag,
+            "{$card->tag} {$card->line}",
+            array_values(
+                $cameras->map(fn (Camera $camera): FitCellProps => self::cell($card, $camera, $trials["{$card->id} {$camera->id}"] ?? null))->all(),
+            ),
+        ));
+
+        return new FitSheetProps(
+            $tag,
+            $caption,
+            array_values($cameras->map(fn (Camera $camera): string => "{$camera->tag} {$camera->name}")->all()),
+            array_values($rows->all()),
+        );
+    }
+
+    private static function cell(Card $card, Camera $camera, ?BodyTrial $trial): FitCellProps
+    {
+        $bus = self::bus($card, $camera);
+        $seen = $trial?->words() ?? '';
+
+        return match (true) {
+            $trial?->answer === BodyAnswer::Refused => new FitCellProps(null, $seen, '', true),
+            $bus === null => new FitCellProps(null, $seen === '' ? 'does not take it' : $seen, '', $trial !== null),
+            default => new FitCellProps(
+                $bus->ceiling()->usable()->megabytes(),
+                "{$bus->label()} bus",
+                $seen === '' ? 'standard' : $seen,
+                $trial !== null,
+            ),
+        };
+    }
+
+    /** The fastest that the card and any slot of the body settle on. */
+    private static function bus(Card $card, Camera $camera): ?Bus
+    {
+        return $card->label()->settleIn(array_merge(...$camera->slots->map(fn (CameraSlot $slot): array => array_values($slot->buses->all()))->all()));
+    }
+}
