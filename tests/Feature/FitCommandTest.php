@@ -31,7 +31,7 @@ final class FitCommandTest extends TestCase
     /** @return array<string, mixed> */
     private function example(): array
     {
-        $values = json_decode((string) file_get_contents(base_path('docs/fit.example.json')), true);
+        $values = json_decode((string) file_get_contents(base_path('docs/examples/fit.json')), true);
         self::assertIsArray($values);
 
         return array_filter($values, is_string(...), ARRAY_FILTER_USE_KEY);
@@ -39,7 +39,7 @@ final class FitCommandTest extends TestCase
 
     public function test_every_card_in_every_mode_by_whichever_school(): void
     {
-        [$code, $printed] = $this->answered('tally:fit', ['file' => base_path('docs/fit.example.json')]);
+        [$code, $printed] = $this->answered('tally:fit', ['file' => base_path('docs/examples/fit.json')]);
         self::assertSame(1, $code);
         self::assertIsArray($printed);
         $said = [];
@@ -53,7 +53,7 @@ final class FitCommandTest extends TestCase
         self::assertSame([false, 'asks for V90', 28], $said['QS-014 4K 120']);
         self::assertSame([true, '', 5197], $said['QS-014 mapping stills']);
         self::assertSame([false, 'not measured', 63], $said['NEW 4K 60']);
-        [, $byMark] = $this->answered('tally:fit', ['file' => base_path('docs/fit.example.json'), '--school' => 'mark']);
+        [, $byMark] = $this->answered('tally:fit', ['file' => base_path('docs/examples/fit.json'), '--school' => 'mark']);
         self::assertIsArray($byMark);
         $may = array_map(fn (mixed $one): bool => is_array($one) && $one['may'] === true, (array) $byMark['answers']);
         // QS-014 all but 4K 120; NEW all.
@@ -101,7 +101,7 @@ final class FitCommandTest extends TestCase
     public function test_files_and_schools_that_are_none_are_told(): void
     {
         $this->command('tally:fit', ['file' => '/nowhere'])->expectsOutputToContain('no file that can be read')->assertExitCode(2);
-        $this->command('tally:fit', ['file' => base_path('docs/fit.example.json'), '--school' => 'x'])
+        $this->command('tally:fit', ['file' => base_path('docs/examples/fit.json'), '--school' => 'x'])
             ->expectsOutputToContain('is no school')
             ->assertExitCode(2);
     }

@@ -126,7 +126,7 @@ final readonly class FitPage
                 );
             }
             $least = LeastMark::ofAll($all, $camera->buses());
-            if ($least !== null) {
+            if ($least !== null && $ability->label->settleIn($camera->buses()) !== null) {
                 $leasts[] = new ReasonProps(
                     VerdictKind::Sound,
                     "{$least->value} is the most that {$camera->tag} uses.",
