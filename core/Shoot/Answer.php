@@ -38,8 +38,9 @@ final readonly class Answer
     /** For a cell: the word that says no, or what is said beside a yes; empty where there is nothing to say. */
     public function words(): string
     {
-        $megabytes = $this->figure?->megabytes() ?? 0.0;
-        $figure = number_format($megabytes, $megabytes < 100 ? 1 : 0, '.', '');
+        // What falls short is never rounded up.
+        $isShort = in_array($this->word, [Word::FallsTo, Word::AtLeast], true);
+        $figure = ($isShort ? $this->figure?->printDown() : $this->figure?->print()) ?? '';
         $said = match ($this->word) {
             null => '',
             Word::Sham => 'Sham',

@@ -13,8 +13,13 @@ final readonly class CardFloor
 {
     public function __construct(public LongWriteEvidence $write, public Rate $rate) {}
 
-    /** How long it keeps up so much from the start of a write: until the first part that is slower; zero where that is the first. */
-    public function safeFor(Rate $need): Span
+    /**
+     * How long a take is safe from the start of a write: until the first part that is slower; zero where that is the first.
+     *
+     * @param  Rate  $need  what the card must keep up
+     * @param  Rate  $rate  what is written: the camera goes no faster
+     */
+    public function safeFor(Rate $need, Rate $rate): Span
     {
         $bytes = 0.0;
         foreach ($this->write->course->plateaus as $plateau) {
@@ -28,7 +33,6 @@ final readonly class CardFloor
             $bytes = min($bytes, $this->write->course->from);
         }
 
-        // The camera writes as fast as it needs to, not as fast as the card could.
-        return Span::seconds($bytes / $need->bytesPerSecond);
+        return Span::seconds($bytes / $rate->bytesPerSecond);
     }
 }

@@ -139,7 +139,7 @@ final readonly class MayIt
     /** It falls under what the mode needs; where that is later than any take lasts, it will do. */
     private function falls(Ability $card, CardFloor $floor, Rate $need): Answer
     {
-        $safe = $floor->safeFor($need);
+        $safe = $floor->safeFor($need, $this->mode->fill->rate);
         $clip = $this->mode->clip;
         $safe = $safe->seconds > 0 ? $safe : null;
 

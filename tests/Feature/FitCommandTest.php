@@ -49,7 +49,7 @@ final class FitCommandTest extends TestCase
             $said[$named] = [$answer['may'], $answer['words'], $answer['shots'] ?? $answer['minutes']];
         }
         self::assertSame([true, '', 63], $said['QS-014 4K 60']);
-        self::assertSame([false, 'falls to 45.0', 43], $said['QS-014 4K all-intra']);
+        self::assertSame([false, 'falls to 45 MB/s', 43], $said['QS-014 4K all-intra']);
         self::assertSame([false, 'asks for V90', 28], $said['QS-014 4K 120']);
         self::assertSame([true, '', 5197], $said['QS-014 mapping stills']);
         self::assertSame([false, 'not measured', 63], $said['NEW 4K 60']);

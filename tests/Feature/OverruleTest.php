@@ -77,12 +77,12 @@ final class OverruleTest extends TestCase
     {
         $card = $this->sham();
         self::assertSame(Step::SetAside, $card->next_step);
-        $this->get('/intake')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('frame.stages.4.waiting', 0));
+        $this->get('/intake')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('frame.stages.5.waiting', 0));
         self::assertSame('1 of 1', $this->inTray('T-1')['badLot']);
         $this->overrule($card);
         self::assertSame(Step::Offload, $card->refresh()->next_step);
         // It waits to be brought home now, and its lot is no longer bad.
-        $this->get('/intake')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('frame.stages.4.waiting', 1));
+        $this->get('/intake')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('frame.stages.5.waiting', 1));
         self::assertNull($this->inTray('T-1')['badLot']);
         $whole = $this->card(['tag' => 'T-2']);
         $this->overrule($whole, 'Shaky');

@@ -47,6 +47,8 @@ final class BodyTrial extends Row
     /** `was refused, firmware 2.1, 24 Nov 2026`. */
     public function words(): string
     {
-        return $this->answer->label().($this->firmware === null ? '' : ", firmware {$this->firmware}").', '.$this->tried_at->format('j M Y');
+        $firmware = $this->firmware === null ? '' : ", firmware {$this->firmware}";
+
+        return "{$this->answer->label()}{$firmware}, {$this->tried_at->format('j M Y')}";
     }
 }

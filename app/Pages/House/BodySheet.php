@@ -6,13 +6,11 @@ namespace App\Pages\House;
 
 use App\Models\Cards\Card;
 use App\Models\Kit\Camera;
-use App\Models\Kit\CameraSlot;
 use App\Models\Shoot\BodyTrial;
 use App\Props\Kit\FitCellProps;
 use App\Props\Kit\FitRowProps;
 use App\Props\Kit\FitSheetProps;
 use Illuminate\Support\Collection;
-use Tally\Label\Bus;
 use Tally\Shoot\BodyAnswer;
 use Tally\Verdict\VerdictKind;
 
@@ -48,12 +46,11 @@ final readonly class BodySheet
             ->orderBy('id')
             ->get()
             ->keyBy(fn (BodyTrial $one): string => "{$one->card_id} {$one->camera_id}");
+        $cell = fn (Card $card, Camera $camera): FitCellProps => self::cell($card, $camera, $trials["{$card->id} {$camera->id}"] ?? null);
         $rows = $cards->map(fn (Card $card): FitRowProps => new FitRowProps(
             $card->tag,
             "{$card->tag} {$card->line}",
-            array_values(
-                $cameras->map(fn (Camera $camera): FitCellProps => self::cell($card, $camera, $trials["{$card->id} {$camera->id}"] ?? null))->all(),
-            ),
+            array_values($cameras->map(fn (Camera $camera): FitCellProps => $cell($card, $camera))->all()),
         ));
 
         return new FitSheetProps(
@@ -66,7 +63,7 @@ final readonly class BodySheet
 
     private static function cell(Card $card, Camera $camera, ?BodyTrial $trial): FitCellProps
     {
-        $bus = self::bus($card, $camera);
+        $bus = $card->label()->settleIn($camera->buses());
         $seen = $trial?->words() ?? '';
 
         return match (true) {
@@ -79,11 +76,5 @@ final readonly class BodySheet
                 $trial !== null,
             ),
         };
-    }
-
-    /** The fastest that the card and any slot of the body settle on. */
-    private static function bus(Card $card, Camera $camera): ?Bus
-    {
-        return $card->label()->settleIn(array_merge(...$camera->slots->map(fn (CameraSlot $slot): array => array_values($slot->buses->all()))->all()));
     }
 }
