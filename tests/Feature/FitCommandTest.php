@@ -114,6 +114,9 @@ final class FitCommandTest extends TestCase
         self::assertSame([79, 89], [$printed['minutes'], $printed['minutes_on_paper']]);
         self::assertEquals(270.0, $printed['effective_mbit']);
         self::assertSame(1, $this->answered('tally:minutes', ['size' => '160 GB', 'rate' => '240 MB/s', '--says' => ['79 min']])[0]);
+        // 16 GB held about 650 raw files of 24.6 MB. Source: handbook § 7, common practice.
+        $stills = $this->answered('tally:minutes', ['size' => '16 GB', 'rate' => '24.6 MB']);
+        self::assertSame([0, ['bytes' => 16_000_000_000, 'shots' => 650]], $stills);
         foreach ([['0 GB', '240 Mb/s', '1'], ['160 Gb', '240 Mb/s', '1'], ['160 GB', '240', '1'], ['160 GB', '240 Mb/s', '2']] as $one) {
             $this->command('tally:minutes', ['size' => $one[0], 'rate' => $one[1], '--usable' => $one[2]])->assertExitCode(2);
         }

@@ -200,7 +200,9 @@ final class FitTest extends TestCase
                 ->where('modes.0.least', 'V60'),
         );
         $this->get('/fit/label?words=128GB+SDXC+I+V30')->assertInertia(
-            fn (AssertableInertia $page): AssertableInertia => $page->where('modes.0.may', false)->where('modes.0.words', 'promises 30 MB/s'),
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('modes.0.may', false)
+                ->where('modes.0.words', 'promises 30 MB/s'),
         );
         $this->get('/fit/label?words=hello')->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page

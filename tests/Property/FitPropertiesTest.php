@@ -52,11 +52,18 @@ final class FitPropertiesTest extends TestCase
     }
 
     /** @param  list<array{float, float}>  $pieces  GB and MB/s */
-    private function card(array $pieces, ?VerdictKind $verdict = VerdictKind::Sound, ?Mark $mark = null, HostLink $link = HostLink::UsbGen2): Ability
-    {
+    private function card(
+        array $pieces,
+        ?VerdictKind $verdict = VerdictKind::Sound,
+        ?Mark $mark = null,
+        HostLink $link = HostLink::UsbGen2,
+    ): Ability {
         $label = new Label(Form::Sd, Bytes::gigabytes(128), Family::Sdxc, Bus::UhsII, $mark === null ? [] : [$mark]);
         $course = LongWrite::pieces(
-            array_map(fn (array $piece): array => [$piece[0] * 1e9, Rate::megabytesPerSecond($piece[1])], $pieces === [] ? [[1, 1]] : $pieces),
+            array_map(
+                fn (array $piece): array => [$piece[0] * 1e9, Rate::megabytesPerSecond($piece[1])],
+                $pieces === [] ? [[1, 1]] : $pieces,
+            ),
         );
         $write = new LongWriteEvidence(
             new Source('run 1', null, RunSource::Device),

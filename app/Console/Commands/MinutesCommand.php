@@ -10,6 +10,7 @@ use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\NotAQuantity;
+use Tally\Quantity\NumberText;
 use Tally\Quantity\Span;
 use Tally\Shoot\Calibration;
 use Tally\Shoot\Mode;
@@ -20,7 +21,7 @@ final class MinutesCommand extends Command
 {
     protected $signature = 'tally:minutes
         {size : What the card holds, such as "160 GB"}
-        {rate : What the mode writes, with its unit, such as "240 Mb/s"}
+        {rate : What the mode writes, with its unit, such as "240 Mb/s"; or one still, such as "24.6 MB"}
         {--says=* : How long the camera says fits on that card, such as "79 min"; several are averaged}
         {--usable=1 : The share of the card that a recording may take}
         {--json : As JSON}';
@@ -44,7 +45,10 @@ final class MinutesCommand extends Command
                 },
                 array_values($this->option('says')),
             );
-            $mode = new Mode('This mode', ModeKind::LongGop, Mode::rate($this->argument('rate')), calibrations: $said);
+            $shot = self::still($this->argument('rate'));
+            $mode = $shot !== null
+                ? Mode::stills('Stills', $shot, 1.0)
+                : new Mode('This mode', ModeKind::LongGop, Mode::rate($this->argument('rate')), calibrations: $said);
             $usable = $this->option('usable');
             $share = is_numeric($usable) ? (float) $usable : 0.0;
             if ($share <= 0 || $share > 1) {
@@ -55,6 +59,9 @@ final class MinutesCommand extends Command
             $this->complain($fault->getMessage());
 
             return 2;
+        }
+        if ($shot !== null) {
+            return $this->shots($mode, $size, $share);
         }
         $complaint = $mode->complaint();
         $onPaper = (new Mode('', ModeKind::LongGop, $mode->nominal))->fill->lasts($size, $share)->seconds / 60;
@@ -96,6 +103,30 @@ final class MinutesCommand extends Command
         }
 
         return $complaint === null ? 0 : 1;
+    }
+
+    /** The size of one still; null where a rate was given. */
+    private static function still(string $typed): ?Bytes
+    {
+        try {
+            $isBare = NumberText::read(trim($typed))?->unit === '';
+            $size = $isBare ? null : Bytes::parse($typed);
+        } catch (NotAQuantity) {
+            return null;
+        }
+
+        return $size?->isZero() === true ? throw NotAQuantity::notPositive($typed) : $size;
+    }
+
+    private function shots(Mode $mode, Bytes $size, float $share): int
+    {
+        $shots = $mode->shots($size, $share);
+        $json = json_encode(['bytes' => $size->count, 'shots' => $shots], JSON_THROW_ON_ERROR);
+        $this->option('json') === true
+            ? $this->output->writeln($json, OutputInterface::OUTPUT_RAW)
+            : $this->line("{$size->decimal()} hold {$shots} stills of {$mode->shot?->decimal()}.");
+
+        return 0;
     }
 
     private function complain(string $sentence): void
