@@ -13,7 +13,7 @@ final readonly class Answer
     /**
      * @param  Word|null  $word  that says no; null for yes
      * @param  Rate|null  $figure  that the word speaks of: what it falls to, promises, or carries
-     * @param  string  $asked  what the camera asks for, where that is the word
+     * @param  string  $asked  what the word is about: what the camera asks for, the form of the card, the bus that no mark counts over
      * @param  bool  $isUnproven  whether its verdict is Unproven: a yes carries that word
      * @param  bool  $warns  whether the camera records with a warning
      * @param  Span|null  $safe  from the start of a write, how long it keeps up enough; null where it never falls, or falls at once
@@ -48,7 +48,7 @@ final readonly class Answer
             Word::DoesNotFit => "slot does not take {$this->asked}",
             Word::BusTooSlow => "slot carries {$figure}",
             Word::AsksFor => "asks for {$this->asked}",
-            Word::NoMark => 'no mark',
+            Word::NoMark => $this->asked === '' ? 'no mark' : "no mark over {$this->asked}",
             Word::PromisesLess => "promises {$figure}",
             Word::NotGuaranteed => 'not guaranteed',
             Word::NotMeasured => 'not measured',

@@ -103,7 +103,12 @@ final readonly class MayIt
         }
 
         return match (true) {
-            $top === null => new Answer($school, $school === School::Guaranteed ? Word::NotGuaranteed : Word::NoMark),
+            $top === null && $school === School::Guaranteed => new Answer($school, Word::NotGuaranteed),
+            $top === null => new Answer(
+                $school,
+                Word::NoMark,
+                asked: $card->label->marks === [] ? '' : $card->label->settleIn($this->slot)?->label() ?? '',
+            ),
             $top->floor()->isBelow($this->mode->fill->rate) => new Answer(
                 $school,
                 Word::PromisesLess,

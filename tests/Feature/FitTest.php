@@ -135,7 +135,8 @@ final class FitTest extends TestCase
                 fn (AssertableInertia $page): AssertableInertia => $page
                     ->where('schools.0.may', 0)
                     ->where('schools.1.may', 0)
-                    ->where('schools.2.may', 0),
+                    ->where('schools.2.may', 0)
+                    ->where('modes.0.lasts', '–'),
             );
         }
         $this->get('/fit/QS-028')->assertInertia(

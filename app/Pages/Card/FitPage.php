@@ -167,9 +167,12 @@ final readonly class FitPage
         );
     }
 
-    /** Minutes, or shots; where nothing was proven, about so many. */
+    /** Minutes, or shots; where nothing was proven, about so many. What a struck-out card holds helps nobody. */
     public static function lasts(Mode $mode, Ability $ability, FitRules $rules): string
     {
+        if ($ability->verdict?->isStruckOut() === true) {
+            return '–';
+        }
         $shots = $mode->shots($ability->capacity(), $rules->usable);
         $about = $ability->proven === null ? '~' : '';
 

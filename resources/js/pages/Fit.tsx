@@ -33,6 +33,9 @@ function Surface(props: FitPageProps) {
                         <p>
                             {props.line}
                             {props.holds === '' ? '' : ` · ${props.holds}`}
+                            {card === null && modes.length > 0 && props.decides === 'measured'
+                                ? ' · decided by its mark, since nothing of it was measured'
+                                : ''}
                         </p>
                     </div>
                     <AskLabel asked={props.asked} complaint={props.complaint} />

@@ -147,6 +147,9 @@ final class MayItTest extends TestCase
         $answers = self::all($card, self::mode('200 Mb/s'), Bus::UhsI);
         self::assertSame('yes', $answers['mark']);
         self::assertSame('promises-less', self::all($card, self::mode('280 Mb/s'), Bus::UhsI)['mark']);
+        $v60 = self::card('128GB SDXC II V60', [['127.87 GB', '120 MB/s']]);
+        $over = (new MayIt(self::mode('200 Mb/s'), [Bus::UhsI]))->by(School::Mark, $v60);
+        self::assertSame([Word::NoMark, 'no mark over UHS-I'], [$over->word, $over->words()]);
         self::assertSame('bus-too-slow', self::all($card, self::mode('900 Mb/s'), Bus::UhsI)['measured']);
         $answer = (new MayIt(self::mode('200 Mb/s'), [Bus::CFexpress2B]))->by(School::Mark, $card);
         self::assertSame('slot does not take SD', $answer->words());
