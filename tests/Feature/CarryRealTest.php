@@ -4,15 +4,21 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Kit\DriveRecord;
 use App\Models\Cards\Card;
+use App\Models\Kit\DriveFinding;
 use App\Models\Kit\Reader;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
+use App\Models\Offload\OffloadCopy;
 use App\Models\Offload\OffloadState;
+use App\Offload\Carrying\DriveFindings;
 use App\Offload\Carrying\LeftCopies;
 use App\Offload\Carrying\WhatLinksGave;
 use Illuminate\Support\Facades\Artisan;
 use Tally\Offload\PlacedCard;
+use Tally\Transfer\Trouble;
+use Tally\Transfer\TroubleKind;
 use Tests\Support\CarriesOffloads;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
@@ -68,6 +74,7 @@ final class CarryRealTest extends TestCase
         $one = $offload->cards()->with('copies')->firstOrFail();
         self::assertSame([null, null], $one->copies->map(fn ($copy) => $copy->message)->all());
         self::assertNotNull($one->clear_at);
+        $this->itsDriveKeepsWhatItGotWrong($one->copies->firstOrFail());
         foreach ($places['drives'] as $drive) {
             self::assertFileEquals("{$card}/DCIM/a.mov", "{$drive}/Harbour/2026-11-27/T-1/DCIM/a.mov");
             self::assertFileExists("{$drive}/Harbour/2026-11-27/T-1.sha256");
@@ -96,6 +103,21 @@ final class CarryRealTest extends TestCase
         $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places])->assertSessionHasNoErrors();
 
         return [Offload::query()->latest('id')->firstOrFail(), $card, array_values($places['drives'])];
+    }
+
+    /** Once, however often it is found; what the card did wrong is not the drive's. */
+    private function itsDriveKeepsWhatItGotWrong(OffloadCopy $copy): void
+    {
+        self::assertSame(0, DriveFinding::query()->count());
+        $found = [
+            new Trouble(TroubleKind::CopyUnsteady, 'DCIM/a.mov', $copy->drive),
+            new Trouble(TroubleKind::Unreadable, 'DCIM/b.mov', null),
+        ];
+        DriveFindings::file($copy, $found);
+        DriveFindings::file($copy, $found);
+        $one = DriveFinding::query()->sole();
+        self::assertSame([$copy->drive, TroubleKind::CopyUnsteady, 'DCIM/a.mov'], [$one->drive, $one->kind, $one->path]);
+        self::assertSame([$copy->drive], array_keys(DriveRecord::sentences()));
     }
 
     public function test_what_a_worker_died_over_is_ordered_again_by_the_one_that_follows_it(): void
