@@ -9,6 +9,7 @@ use App\Models\HouseRule;
 use App\Models\Kit\Camera;
 use App\Models\Kit\CameraMode;
 use App\Models\Shoot\LoggedBurst;
+use App\Models\Shoot\StoppedRecording;
 use App\Shoot\ModeBook;
 use Database\Seeders\DemoCards;
 use Database\Seeders\DemoInspections;
@@ -228,6 +229,12 @@ final class FitTest extends TestCase
         $stop = ['camera_id' => $camera->id, 'cause' => 'heat', 'after' => '22 min', 'by' => 'Wren'];
         $this->post('/cards/T-1/stops', $stop)->assertSessionHasNoErrors();
         $this->post('/cards/T-1/stops', [...$stop, 'cause' => 'ghosts'])->assertSessionHasErrors('cause');
+        $this->post('/kit/modes', $this->typed());
+        $mode = CameraMode::query()->sole();
+        $this->post('/cards/T-1/stops', [...$stop, 'mode_id' => $mode->id])->assertSessionHasNoErrors();
+        self::assertSame($mode->id, StoppedRecording::query()->latest('id')->firstOrFail()->camera_mode_id);
+        $other = Camera::query()->where('tag', 'C1')->valueOrFail('id');
+        $this->post('/cards/T-1/stops', [...$stop, 'camera_id' => $other, 'mode_id' => $mode->id])->assertSessionHasErrors('mode_id');
         $leads = fn (): string => (string) json_encode($this->reasons($card));
         // A camera that stops from heat is not held against the card.
         self::assertStringNotContainsString('It stopped a recording', $leads());

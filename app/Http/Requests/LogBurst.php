@@ -13,16 +13,17 @@ use Tally\Shoot\Burst;
 /** A burst as somebody counted it. */
 final class LogBurst extends FormRequest
 {
+    use LoggedAtCamera;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
-            'camera_id' => ['bail', 'required', 'integer', 'exists:cameras,id'],
+            ...$this->cameraRules(),
             'frames' => ['bail', 'required', 'integer', 'min:1', 'max:100000'],
             'frame' => ['bail', 'required', Quantity::size()],
             'per_second' => ['bail', 'required', 'numeric', 'gt:0', 'max:1000'],
             'clear' => ['bail', 'required', Quantity::span(), 'not_in:0,0 s,0s,0:00'],
-            'by' => ['required', 'string', 'max:80'],
         ];
     }
 
@@ -30,14 +31,12 @@ final class LogBurst extends FormRequest
     public function messages(): array
     {
         return [
-            'camera_id' => 'This camera is not in the kit. Choose one of the list.',
+            ...$this->cameraMessages(),
             'frames' => 'The frames were “:input”. Count them until the camera slows, at least 1.',
             'frame.required' => 'The size of a frame is empty. Write it, such as 24.6 MB.',
             'per_second' => 'The frames a second were “:input”. A number above nothing and up to 1000 would do.',
             'clear.required' => 'The time to clear is empty. Stop the watch when everything is written, or write it, such as 23 s.',
             'clear.not_in' => 'It cleared in no time: then it never filled. Give the time from when it slowed, such as 23 s.',
-            'by.required' => 'Nobody is named. Write who counted.',
-            'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
         ];
     }
 
@@ -49,10 +48,5 @@ final class LogBurst extends FormRequest
             $this->float('per_second'),
             Span::parse($this->string('clear')->value()),
         );
-    }
-
-    public function by(): string
-    {
-        return trim($this->string('by')->value());
     }
 }

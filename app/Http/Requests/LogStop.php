@@ -13,17 +13,18 @@ use Tally\Shoot\StopCause;
 /** A recording that stopped, and by what. */
 final class LogStop extends FormRequest
 {
+    use LoggedAtCamera;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         $ofThatCamera = Rule::exists('camera_modes', 'id')->where('camera_id', $this->integer('camera_id'));
 
         return [
-            'camera_id' => ['bail', 'required', 'integer', 'exists:cameras,id'],
+            ...$this->cameraRules(),
             'mode_id' => ['bail', 'nullable', 'integer', $ofThatCamera],
             'cause' => ['bail', 'required', Rule::enum(StopCause::class)],
             'after' => ['bail', 'nullable', Quantity::span()],
-            'by' => ['required', 'string', 'max:80'],
         ];
     }
 
@@ -31,11 +32,9 @@ final class LogStop extends FormRequest
     public function messages(): array
     {
         return [
-            'camera_id' => 'This camera is not in the kit. Choose one of the list.',
+            ...$this->cameraMessages(),
             'mode_id' => 'This mode is none of that camera. Choose one of its own, or none.',
             'cause' => 'What stopped it was “:input”. Choose one of the list.',
-            'by.required' => 'Nobody is named. Write who was at the camera.',
-            'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
         ];
     }
 
@@ -51,10 +50,5 @@ final class LogStop extends FormRequest
             'after' => $after === '' ? null : Span::parse($after)->seconds,
             'by' => $this->by(),
         ];
-    }
-
-    public function by(): string
-    {
-        return trim($this->string('by')->value());
     }
 }

@@ -6,23 +6,32 @@ import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { ServerForm } from '../parts/ServerForm';
 import { Ruled, Sheet } from '../parts/Sheet';
-import type { ChoiceProps, StopProps } from '../types/generated/props';
+import type { ChoiceProps, FitModeProps, StopProps } from '../types/generated/props';
 
 /** What stopped recordings on this card. Heat, battery and time limits are not the card’s failure. */
 export function LogStop({
     card,
     cameras,
+    modes,
     causes,
     stops,
     person,
 }: {
     card: string;
     cameras: readonly ChoiceProps[];
+    modes: readonly FitModeProps[];
     causes: readonly ChoiceProps[];
     stops: readonly StopProps[];
     person: string;
 }) {
-    const form = useForm({ camera_id: cameras[0]?.key ?? '', cause: causes[0]?.key ?? '', after: '', by: person });
+    const form = useForm({
+        camera_id: cameras[0]?.key ?? '',
+        mode_id: '',
+        cause: causes[0]?.key ?? '',
+        after: '',
+        by: person,
+    });
+    const camera = cameras.find((one) => one.key === form.data.camera_id)?.label;
     const field = formField(form);
     const plain = (choices: readonly ChoiceProps[]) => choices.map(({ key, label }) => ({ key, label }));
     return (
@@ -34,11 +43,26 @@ export function LogStop({
                 }}
             >
                 <Fields>
-                    <SelectField {...field('camera_id')} label="Recording in" choices={plain(cameras)} />
+                    <SelectField
+                        {...field('camera_id')}
+                        label="Recording in"
+                        choices={plain(cameras)}
+                        onChange={(camera_id) => {
+                            form.setData({ ...form.data, camera_id, mode_id: '' });
+                        }}
+                    />
+                    <SelectField
+                        {...field('mode_id')}
+                        label="Mode"
+                        none="not noted"
+                        choices={modes
+                            .filter((mode) => mode.camera === camera)
+                            .map((mode) => ({ key: String(mode.id), label: mode.name }))}
+                    />
                     <SelectField {...field('cause')} label="Stopped by" choices={plain(causes)} />
                     <TextField {...field('after')} label="After" figures placeholder="12 min" />
                     <NameField {...field('by')} name="stop-by" label="Your name" />
-                    <div className="whole">
+                    <div style={{ alignSelf: 'end' }}>
                         <Button type="submit" quiet isDisabled={form.processing}>
                             Log what stopped it
                         </Button>

@@ -71,6 +71,7 @@ function Surface(props: FitPageProps) {
                         <LogStop
                             card={card.tag}
                             cameras={props.cameras}
+                            modes={modes}
                             causes={props.causes}
                             stops={props.stops}
                             person={props.person}
