@@ -14,7 +14,6 @@ use Tally\Device\Host\Beneath;
 use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
 use Tally\Device\Host\OpenFile;
-use Tally\Quantity\Bytes;
 
 /**
  * The folder of a card on one drive, while it is being filled. A file is written under a number, flushed, entered in the journal,
@@ -22,20 +21,8 @@ use Tally\Quantity\Bytes;
  */
 final class Destination
 {
-    /** Left free, for the file system’s own books. */
-    private const RESERVE = 16_777_216;
-
     /** Bytes of a large file after which the drive is told to begin writing. */
     private const BEGIN = 8_388_608;
-
-    /** File systems of the kernel, which bring all of their files onto the medium at one word. Others are told file by file. */
-    private const AT_ONE_WORD = ['ext2', 'ext3', 'ext4', 'xfs', 'btrfs', 'f2fs', 'vfat', 'exfat', 'ntfs3', 'tmpfs'];
-
-    /** Up to so many it is quicker file by file. */
-    private const FEW = 4;
-
-    /** The largest file of FAT. Source: FAT32 file system specification, DIR_FileSize. */
-    private const LARGEST_OF_FAT = 0xFFFFFFFF;
 
     /** @var array<string, ListedFile> by path: under their names, flushed, and in the journal */
     private array $whole = [];
@@ -163,17 +150,8 @@ final class Destination
     public function mustHold(array $files): void
     {
         $missing = array_values(array_filter($files, fn (SourceFile $file): bool => $this->lacks($file->path)));
-        foreach ($missing as $file) {
-            if (in_array($this->held->mount->type, ['vfat', 'msdos'], true) && $file->size > self::LARGEST_OF_FAT) {
-                throw CannotCopy::tooLarge(FilePath::shown($file->path), $this->given, Bytes::of($file->size)->decimal());
-            }
-        }
+        (new DriveLimits($this->held, $this->given))->mustHold($missing);
         (new NameTrial($this->root, $this->stage->name, $this->given))->of($this->name, $missing);
-        $asked = array_sum(array_map(fn (SourceFile $file): int => $file->size, $missing));
-        $free = $this->held->free(self::RESERVE);
-        if ($free < $asked) {
-            throw CannotCopy::noRoom($this->given, Bytes::of($free)->decimal(), Bytes::of($asked)->decimal());
-        }
     }
 
     public function lacks(string $path): bool
@@ -320,14 +298,9 @@ final class Destination
      */
     public function flush(array $parts = []): void
     {
-        if (in_array($this->held->mount->type, self::AT_ONE_WORD, true) && ($parts === [] || count($parts) > self::FEW)) {
-            Calls::syncAll($this->root->open->fd, $this->given);
-
-            return;
-        }
-        foreach ($parts as $number) {
-            $this->stage->part($number, Calls::READ_WRITE)->sync();
-        }
+        (new DriveLimits($this->held, $this->given))->flushesAtOneWord(count($parts))
+            ? Calls::syncAll($this->root->open->fd, $this->given)
+            : array_map(fn (int $number) => $this->stage->part($number, Calls::READ_WRITE)->sync(), $parts);
     }
 
     /** Folders of the card with nothing in them are made too. */
