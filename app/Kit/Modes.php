@@ -192,7 +192,8 @@ final readonly class Modes implements KitSection
         $asMode = self::typed($typed);
         $complaint = $asMode->complaint();
         if ($complaint !== null) {
-            throw ValidationException::withMessages(['writes' => $complaint]);
+            $field = $asMode->clip !== null && $asMode->clip->seconds <= 0 ? 'clip' : 'writes';
+            throw ValidationException::withMessages([$field => $complaint]);
         }
         $isTaken = CameraMode::query()
             ->where(['camera_id' => $typed->id('camera_id'), 'name' => $typed->text('name')])

@@ -9,6 +9,7 @@ use App\Models\Kit\CameraMode;
 use App\Models\Kit\CameraSlot;
 use Illuminate\Support\Facades\DB;
 use Tally\Label\Bus;
+use Tally\Record\NotUsable;
 use Tally\Shoot\Camera as ShootCamera;
 use Tally\Shoot\CameraSlot as ShootSlot;
 use Tally\Shoot\Mode;
@@ -42,9 +43,13 @@ final readonly class ModeBook
      *
      * @param  list<ShootCamera>  $cameras
      * @return int modes that were taken
+     *
+     * @throws NotUsable where a tag or a name is none that the books can hold
      */
     public static function take(array $cameras): int
     {
+        array_map(self::mustBeKept(...), $cameras);
+
         return DB::transaction(function () use ($cameras): int {
             $taken = 0;
             foreach ($cameras as $one) {
@@ -57,6 +62,34 @@ final readonly class ModeBook
 
             return $taken;
         });
+    }
+
+    /** @throws NotUsable */
+    private static function mustBeKept(ShootCamera $camera): void
+    {
+        if (preg_match('/^[A-Za-z0-9][A-Za-z0-9-]{0,19}$/D', $camera->tag) !== 1) {
+            throw NotUsable::field('tag', $camera->tag, 'give a camera a short code of letters, digits and hyphens, such as C5.');
+        }
+        foreach ($camera->slots as $slot) {
+            self::mustFit('name of a slot', $slot->name, 60);
+        }
+        self::mustFit('name of the camera', $camera->name === '' ? $camera->tag : $camera->name, 80);
+        $names = [];
+        foreach ($camera->modes as $mode) {
+            self::mustFit('name of a mode', $mode->name, 80);
+            if (in_array($mode->name, $names, true)) {
+                throw NotUsable::field('name of a mode', $mode->name, "{$camera->tag} has it twice. Give each its own.");
+            }
+            $names[] = $mode->name;
+        }
+    }
+
+    /** @throws NotUsable */
+    private static function mustFit(string $what, string $name, int $most): void
+    {
+        if (trim($name) === '' || mb_strlen($name) > $most || ! mb_check_encoding($name, 'UTF-8')) {
+            throw NotUsable::field($what, $name, "write 1 to {$most} characters.");
+        }
     }
 
     private static function enter(ShootCamera $one): Camera

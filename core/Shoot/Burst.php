@@ -14,6 +14,9 @@ use Tally\Quantity\Span;
  */
 final readonly class Burst
 {
+    /** No camera writes a larger frame. From memory. Bytes. */
+    public const MOST = 10_000_000_000;
+
     /** @param  Rate  $drain  what goes out of the buffer while frames come in, and after */
     private function __construct(
         public Bytes $frame,
@@ -34,7 +37,7 @@ final readonly class Burst
      */
     public static function logged(int $frames, Bytes $frame, float $perSecond, Span $clear): self
     {
-        if ($frames < 1 || $frame->isZero() || $perSecond <= 0 || $clear->seconds <= 0) {
+        if ($frames < 1 || $frame->isZero() || $frame->count > self::MOST || $perSecond <= 0 || $clear->seconds <= 0) {
             throw new NotABurst($frames, $frame, $perSecond, $clear);
         }
         $drain = Rate::bytesPerSecond(($frames * $frame->count) / ($clear->seconds + $frames / $perSecond));

@@ -57,6 +57,9 @@ final readonly class Mode
             return "{$this->name}: {$this->nominal->print()} is more than any card carries; the fastest bus there is has ".
                 "{$most->print()}. Cameras speak Mb/s: {$this->nominal->print()} is ".number_format($this->nominal->megabits()).' Mb/s.';
         }
+        if ($this->clip !== null && $this->clip->seconds <= 0) {
+            return "{$this->name}: takes of no length are none. Give how long they last at the most, such as 12 min, or leave it out.";
+        }
         foreach ($this->calibrations as $said) {
             $slip = $said->slipOf($this->nominal);
             if (! $said->goesWith($this->nominal)) {

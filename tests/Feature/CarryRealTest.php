@@ -17,6 +17,7 @@ use App\Offload\Carrying\LeftCopies;
 use App\Offload\Carrying\WhatLinksGave;
 use Illuminate\Support\Facades\Artisan;
 use Tally\Offload\PlacedCard;
+use Tally\Transfer\FilePath;
 use Tally\Transfer\Trouble;
 use Tally\Transfer\TroubleKind;
 use Tests\Support\CarriesOffloads;
@@ -110,13 +111,13 @@ final class CarryRealTest extends TestCase
     {
         self::assertSame(0, DriveFinding::query()->count());
         $found = [
-            new Trouble(TroubleKind::CopyUnsteady, 'DCIM/a.mov', $copy->drive),
+            new Trouble(TroubleKind::CopyUnsteady, "DCIM/\xFF.mov", $copy->drive),
             new Trouble(TroubleKind::Unreadable, 'DCIM/b.mov', null),
         ];
         DriveFindings::file($copy, $found);
         DriveFindings::file($copy, $found);
         $one = DriveFinding::query()->sole();
-        self::assertSame([$copy->drive, TroubleKind::CopyUnsteady, 'DCIM/a.mov'], [$one->drive, $one->kind, $one->path]);
+        self::assertSame([$copy->drive, TroubleKind::CopyUnsteady, FilePath::shown("DCIM/\xFF.mov")], [$one->drive, $one->kind, $one->path]);
         self::assertSame([$copy->drive], array_keys(DriveRecord::sentences()));
     }
 

@@ -94,6 +94,7 @@ final class FitTest extends TestCase
             ['name', '', 'has no name'],
             ['camera_id', '0', 'no longer in the kit'],
             ['clip', 'long', 'not a length of time'],
+            ['clip', '0.0 s', 'no length'],
         ] as [$field, $typed, $said]) {
             $this->post('/kit/modes', [...$this->typed(), $field => $typed])->assertSessionHasErrors($field);
             self::assertStringContainsString($said, $this->complaints()[$field][0] ?? '', $field);
@@ -183,6 +184,15 @@ final class FitTest extends TestCase
         $this->flushSession();
         $this->post('/kit/modes/file', ['modes' => UploadedFile::fake()->createWithContent('m.csv', $table)])->assertSessionHasNoErrors();
         self::assertCount(1, Camera::query()->with('modes')->where('tag', 'C8')->firstOrFail()->modes);
+        $this->get('/kit')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('said', 'One mode was taken.'));
+        $long = str_repeat('x', 81);
+        $wrong = ["C8,A: UHS-II,{$long},200 Mb/s", 'C 8!,A: UHS-II,6K,200 Mb/s', 'C8,A: UHS-II,,200 Mb/s', 'C8,A: UHS-II,4K,200 Mb/s'];
+        foreach ($wrong as $row) {
+            $file = UploadedFile::fake()->createWithContent('m.csv', "{$table}{$row}");
+            $this->post('/kit/modes/file', ['modes' => $file])->assertRedirect()->assertSessionHasErrors('modes');
+            $this->flushSession();
+        }
+        self::assertCount(1, Camera::query()->with('modes')->where('tag', 'C8')->firstOrFail()->modes);
         foreach (['Card,Mode' => 'there is no column', '{"format": 1}' => 'format', '' => ''] as $content => $said) {
             $this->post('/kit/modes/file', ['modes' => UploadedFile::fake()->createWithContent('m.csv', $content)]);
             self::assertStringContainsString($said, $this->complaints()['modes'][0] ?? 'nothing said');
@@ -206,6 +216,7 @@ final class FitTest extends TestCase
                 ->where('modes.0.may', false)
                 ->where('modes.0.words', 'promises 30 MB/s'),
         );
+        $this->get('/fit/label?words[]=V60')->assertOk();
         $this->get('/fit/label?words=hello')->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
                 ->has('modes', 0)
@@ -221,7 +232,7 @@ final class FitTest extends TestCase
         $burst = [...$counted, 'camera_id' => $camera->id, 'by' => 'Wren'];
         $this->post('/cards/T-1/bursts', $burst)->assertSessionHasNoErrors();
         self::assertSame('12.2 MB/s', LoggedBurst::query()->sole()->asBurst()->drain->print());
-        $wrong = ['frames' => 0, 'frame' => '0 B', 'per_second' => '0', 'clear' => '0:00', 'by' => '', 'camera_id' => 0];
+        $wrong = ['frames' => 0, 'frame' => '0 B', 'per_second' => '0', 'clear' => '0.0 s', 'by' => '', 'camera_id' => 0];
         foreach ($wrong as $field => $typed) {
             $this->post('/cards/T-1/bursts', [...$burst, $field => $typed])->assertSessionHasErrors($field);
         }

@@ -63,7 +63,7 @@ final class BurstCommand extends Command
                 $other->frames === null
                     ? "At {$other->drain->print()} it never slows: it drains as fast as frames come."
                     : "At {$other->drain->print()} it slows after {$other->frames} frames and clears in {$other->clear->print()}, ".
-                        number_format($burst->clear->seconds / $other->clear->seconds, 2, '.', '').' times as fast.',
+                        number_format($other->drain->over($burst->drain), 2, '.', '').' times as fast.',
             );
         }
 

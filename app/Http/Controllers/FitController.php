@@ -37,7 +37,8 @@ final readonly class FitController
     /** A label alone, before anything is bought: would such a card do? */
     public function label(Request $request): Response
     {
-        $asked = trim($request->string('words')->limit(200, '')->value());
+        $words = $request->query('words');
+        $asked = is_string($words) ? trim(mb_substr($words, 0, 200)) : '';
         $label = $asked === '' ? null : LabelReader::read($asked)->label();
         $complaint = $asked === '' || $label !== null
             ? ''

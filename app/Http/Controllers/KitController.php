@@ -36,7 +36,9 @@ final readonly class KitController
     {
         $lists = array_map(fn (KitKind $kind): KitListProps => $kind->section()->list(), KitKind::cases());
 
-        return Page::show(new KitPageProps(lists: $lists));
+        $said = session('said');
+
+        return Page::show(new KitPageProps(lists: $lists, said: is_string($said) ? $said : ''));
     }
 
     public function sheet(Request $request, ?Card $card = null): Response

@@ -6,6 +6,7 @@ namespace App\Offload\Carrying;
 
 use App\Models\Kit\DriveFinding;
 use App\Models\Offload\OffloadCopy;
+use Tally\Transfer\FilePath;
 use Tally\Transfer\Trouble;
 
 /** What drives got wrong while copies were read back: kept with the drive, also when the copy is made anew and is right then. */
@@ -22,7 +23,8 @@ final readonly class DriveFindings
                     'offload_id' => $card->offload_id,
                     'card_id' => $card->card_id,
                     'kind' => $trouble->kind,
-                    'path' => mb_substr($trouble->path, 0, 400),
+                    // A name on a card may be no text at all.
+                    'path' => mb_substr(FilePath::shown($trouble->path), 0, 400),
                 ], ['by' => $card->confirmed_by ?? $card->offload->by, 'found_at' => now()]);
             }
         }

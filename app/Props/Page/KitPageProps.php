@@ -11,8 +11,10 @@ final readonly class KitPageProps implements PageProps
 {
     /**
      * @param  list<KitListProps>  $lists
+     * @param  string  $said  what came of the last act; empty for nothing
      */
     public function __construct(
         public array $lists,
+        public string $said,
     ) {}
 }

@@ -5,7 +5,7 @@ import { Button } from '../parts/Button';
 const OUT = ['csv', 'xlsx', 'ods', 'json'] as const;
 
 /** Cameras and their modes, read out and in. Of a file that cannot be read whole, nothing is taken. */
-export function ModeFiles() {
+export function ModeFiles({ said }: { said: string }) {
     const form = useForm<{ modes: File | null }>({ modes: null });
     return (
         <div style={{ display: 'flex', gap: 18, alignItems: 'center', marginTop: 12, flexWrap: 'wrap', fontSize: 13 }}>
@@ -34,6 +34,7 @@ export function ModeFiles() {
                     Read modes in from a file
                 </Button>
             </FileTrigger>
+            <span role="status">{said}</span>
             {form.errors.modes === undefined ? null : (
                 <p role="alert" style={{ color: 'var(--rust)', flexBasis: '100%' }}>
                     {form.errors.modes}

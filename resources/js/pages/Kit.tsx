@@ -58,7 +58,7 @@ const SheetLink = styled(Link)<{ $quiet?: boolean }>`
 `;
 
 /** Everything the house owns that data passes through, with what each link carries and how that is known. */
-export default function Kit({ lists }: KitPageProps) {
+export default function Kit({ lists, said }: KitPageProps) {
     return (
         <>
             <Head title="Kit" />
@@ -88,7 +88,7 @@ export default function Kit({ lists }: KitPageProps) {
                                 ))}
                             </List>
                         )}
-                        {list.kind === 'modes' ? <ModeFiles /> : null}
+                        {list.kind === 'modes' ? <ModeFiles said={said} /> : null}
                     </Sheet>
                 ))}
             </main>

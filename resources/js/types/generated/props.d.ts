@@ -871,6 +871,7 @@ export interface KitItemPageProps {
 
 export interface KitPageProps {
     lists: KitListProps[];
+    said: string;
 }
 
 export interface LimitsPageProps {
