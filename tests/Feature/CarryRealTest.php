@@ -117,7 +117,8 @@ final class CarryRealTest extends TestCase
         DriveFindings::file($copy, $found);
         DriveFindings::file($copy, $found);
         $one = DriveFinding::query()->sole();
-        self::assertSame([$copy->drive, TroubleKind::CopyUnsteady, FilePath::shown("DCIM/\xFF.mov")], [$one->drive, $one->kind, $one->path]);
+        $shown = FilePath::shown("DCIM/\xFF.mov");
+        self::assertSame([$copy->drive, TroubleKind::CopyUnsteady, $shown], [$one->drive, $one->kind, $one->path]);
         self::assertSame([$copy->drive], array_keys(DriveRecord::sentences()));
     }
 
