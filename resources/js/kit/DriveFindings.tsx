@@ -7,7 +7,7 @@ export function DriveFindings({ found }: { found: readonly DriveFindingProps[] }
     return (
         <Sheet title="Read back" caption="what it got wrong; it stays, also when the copy was right the next time">
             {found.length === 0 ? (
-                <p style={{ fontSize: 13 }}>Every copy that was read back from it was right so far.</p>
+                <p style={{ fontSize: 13 }}>Nothing wrong was read back from it so far.</p>
             ) : (
                 <Ruled aria-label="What this drive got wrong">
                     <thead>
