@@ -22,6 +22,7 @@ final readonly class Mode
      * @param  float|null  $frames  a second
      * @param  Span|null  $clip  how long its takes are at the most; null for however long
      * @param  list<Calibration>  $calibrations
+     * @param  Rate|null  $proxies  what its proxies write in the second slot; null where nobody said
      */
     public function __construct(
         public string $name,
@@ -33,6 +34,7 @@ final readonly class Mode
         public Recording $recording = Recording::OneSlot,
         public ?Span $clip = null,
         public array $calibrations = [],
+        public ?Rate $proxies = null,
     ) {
         $this->fill = FillRate::of($nominal, $calibrations);
     }
@@ -85,9 +87,38 @@ final readonly class Mode
     }
 
     /** Stills that are taken steadily: so many bytes each, so many a second. */
-    public static function stills(string $name, Bytes $shot, float $frames, Demand $demand = new Demand()): self
+    public static function stills(
+        string $name,
+        Bytes $shot,
+        float $frames,
+        Demand $demand = new Demand(),
+        Recording $recording = Recording::OneSlot,
+    ): self {
+        return new self($name, ModeKind::Stills, Rate::bytesPerSecond($shot->count * $frames), $shot, $frames, $demand, $recording);
+    }
+
+    /** Its proxies as a mode of their own, of which the camera asks nothing; null where it makes none or nobody said what they write. */
+    public function ofProxies(): ?self
     {
-        return new self($name, ModeKind::Stills, Rate::bytesPerSecond($shot->count * $frames), $shot, $frames, $demand);
+        return $this->recording === Recording::Proxies && $this->proxies !== null
+            ? new self("{$this->name}, proxies", ModeKind::LongGop, $this->proxies, frames: $this->frames, clip: $this->clip)
+            : null;
+    }
+
+    public function asking(Demand $demand): self
+    {
+        return new self(
+            $this->name,
+            $this->kind,
+            $this->nominal,
+            $this->shot,
+            $this->frames,
+            $demand,
+            $this->recording,
+            $this->clip,
+            $this->calibrations,
+            $this->proxies,
+        );
     }
 
     /**

@@ -46,19 +46,20 @@ final readonly class ModeFile
     /** @throws NotUsable */
     public static function mode(Fields $mode): Mode
     {
-        Spelling::check($mode, 'name', 'kind', 'writes', 'shot', 'frames', 'clip', 'asks', 'records', 'says', 'clips');
+        Spelling::check($mode, 'name', 'kind', 'writes', 'shot', 'frames', 'clip', 'asks', 'records', 'proxies', 'says', 'clips');
         $shot = $mode->has('shot') ? $mode->size('shot') : null;
         $frames = $mode->numberOrNull('frames');
         if ($frames !== null && ($frames <= 0 || $frames > 1000)) {
             throw $mode->wrong('frames', 'give frames a second, above nothing and up to 1000.');
         }
         $demand = self::demand($mode->fields('asks'));
+        $recording = $mode->has('records') ? $mode->choice('records', Recording::class) : Recording::OneSlot;
         if ($shot !== null && ! $mode->has('writes')) {
             if ($shot->isZero()) {
                 throw $mode->wrong('shot', 'a still of no bytes fills nothing; 24.6 MB would do.');
             }
             $perSecond = $frames ?? throw $mode->wrong('frames', 'say how many shots a second, such as 0.5.');
-            $one = Mode::stills($mode->text('name'), $shot, $perSecond, $demand);
+            $one = Mode::stills($mode->text('name'), $shot, $perSecond, $demand, $recording);
         } else {
             $one = new Mode(
                 $mode->text('name'),
@@ -67,9 +68,10 @@ final readonly class ModeFile
                 $shot,
                 $frames,
                 $demand,
-                $mode->has('records') ? $mode->choice('records', Recording::class) : Recording::OneSlot,
+                $recording,
                 $mode->has('clip') ? self::typed($mode, 'clip', fn (string $text) => Span::parse($text)) : null,
                 [...self::calibrations($mode, 'says'), ...self::calibrations($mode, 'clips')],
+                $mode->has('proxies') ? self::typed($mode, 'proxies', fn (string $text) => Mode::rate($text)) : null,
             );
         }
         $complaint = $one->complaint();
@@ -158,6 +160,7 @@ final readonly class ModeFile
                 'refuses' => $mode->demand->refuses ? null : false,
             ], fn (mixed $value): bool => $value !== null),
             'records' => $mode->recording->value,
+            'proxies' => $mode->proxies?->exact(),
             'says' => $rows(false),
             'clips' => $rows(true),
         ];

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Shoot\Whole;
+
+use Tally\Shoot\FitCard;
+use Tally\Shoot\Handout\Search;
+
+/** Which card goes where on a whole shoot, each once; what is missing, and the least that would have to be bought. */
+final readonly class Packing
+{
+    /**
+     * @param  list<PackedPlace>  $places
+     * @param  list<FitCard>  $left  cards that stay at home
+     * @param  int  $couldSave  minutes that some other way might save, at the most; 0 where this is proven to miss the least
+     * @param  bool  $isBest  whether no cheaper way is proven to exist
+     * @param  list<Purchase>  $buys
+     */
+    private function __construct(
+        public Question $question,
+        public array $places,
+        public array $left,
+        public int $couldSave,
+        public bool $isBest,
+        public array $buys,
+    ) {}
+
+    public static function of(Question $question, int $looks = Search::LOOKS): self
+    {
+        $places = $question->places();
+        $kinds = new Kinds($question, $places);
+        [$missing, $cost] = Search::best($kinds->task, $looks);
+        $packed = [];
+        $left = $kinds->cards;
+        foreach ($places as $at => $place) {
+            $taken = [];
+            foreach ($cost->taken[$at] as $kind => $count) {
+                array_push($taken, ...array_splice($left[$kind], 0, $count));
+            }
+            $packed[] = new PackedPlace($place, self::inOrder($question, $kinds, $place, $taken));
+        }
+        $used = array_merge([], ...array_map(fn (PackedPlace $one): array => $one->cards, $packed));
+        $tags = array_map(fn (PackedCard $one): string => $one->card->tag, $used);
+
+        return new self(
+            $question,
+            $packed,
+            array_values(array_filter($question->cards, fn (FitCard $card): bool => ! in_array($card->tag, $tags, true))),
+            (int) ceil(($missing->value - $missing->least) / $kinds->minute()),
+            $missing->isProven() && $cost->isProven(),
+            $missing->value === 0 ? [] : Shopping::of($question, $kinds, $packed, $looks),
+        );
+    }
+
+    /**
+     * The proven first, then those that hold most: fewest changes.
+     *
+     * @param  list<FitCard>  $cards
+     * @return list<PackedCard>
+     */
+    private static function inOrder(Question $question, Kinds $kinds, Place $place, array $cards): array
+    {
+        $rank = fn (FitCard $card): array => [$card->ability->proven === null, -$card->ability->capacity()->count, $card->tag];
+        usort($cards, fn (FitCard $a, FitCard $b): int => $rank($a) <=> $rank($b));
+        $packed = [];
+        foreach ($cards as $turn => $card) {
+            $packed[] = new PackedCard(
+                $card,
+                $place->slotFor($card->ability, $turn),
+                $place->isSpare() ? $place->count->on($card->ability->capacity(), $question->usable) : $kinds->counts($card, $place),
+                $place->asks($question->margin)->by($question->school, $card->ability)->words(),
+            );
+        }
+
+        return $packed;
+    }
+
+    /** Cards that a place falls short by, of the size that is usual there; 0 where none is missing. */
+    public function shortCards(): int
+    {
+        return array_sum(array_map(fn (Purchase $one): int => $one->cards, $this->buys));
+    }
+}
