@@ -110,6 +110,7 @@ final readonly class Modes implements KitSection
                 new ChoiceProps('0', 'warns, and records', []),
             ]),
             self::choice('records', 'Records onto', Recording::cases(), $mode?->records->value ?? Recording::OneSlot->value),
+            Field::figures('proxy_writes', 'Its proxies write', self::proxies($mode), '16 Mb/s'),
         ];
     }
 
@@ -123,6 +124,11 @@ final readonly class Modes implements KitSection
         );
 
         return new KitFieldProps($name, $label, 'choice', [$value], $choices, none: $none);
+    }
+
+    private static function proxies(?CameraMode $mode): string
+    {
+        return $mode?->proxy_writes === null ? '' : self::megabits($mode->proxy_writes);
     }
 
     private static function megabits(Rate $rate): string
@@ -158,6 +164,7 @@ final readonly class Modes implements KitSection
             'asks_form' => ['bail', 'nullable', Rule::enum(Form::class)],
             'refuses' => ['nullable', 'in:0,1'],
             'records' => ['bail', 'required', Rule::enum(Recording::class)],
+            'proxy_writes' => ['bail', 'nullable', Quantity::cameraRate()],
             'calibrations' => ['array', 'max:40'],
             'calibrations.*.is_clip' => ['nullable', 'in:0,1'],
             'calibrations.*.bytes' => ['bail', 'required', Quantity::size()],
@@ -237,6 +244,7 @@ final readonly class Modes implements KitSection
 
                 return $one->isSo('is_clip') ? Calibration::clip($size, $length) : Calibration::says($size, $length);
             }, $typed->parts('calibrations')),
+            $typed->text('proxy_writes') === '' ? null : Mode::rate($typed->text('proxy_writes')),
         );
     }
 

@@ -124,6 +124,7 @@ final readonly class ModeBook
                 'asks_form' => $mode->demand->form,
                 'refuses' => $mode->demand->refuses,
                 'records' => $mode->recording,
+                'proxy_writes' => $mode->proxies,
             ])
             ->save();
         $row->calibrations()->delete();

@@ -31,6 +31,7 @@ final readonly class ModeTable
         'Asks for form',
         'Without it',
         'Records',
+        'Proxies write',
         'Camera says',
         'Clips',
     ];
@@ -81,6 +82,7 @@ final readonly class ModeTable
             $mode->demand->form->value ?? '',
             $mode->demand->refuses ? 'refuses' : 'warns',
             $mode->recording->value,
+            $mode->proxies?->exact() ?? '',
             $readings(false),
             $readings(true),
         ];
@@ -167,6 +169,7 @@ final readonly class ModeTable
                 'refuses' => strtolower($cell('Without it')) === 'warns' ? false : null,
             ], fn (mixed $value): bool => $value !== null && $value !== ''),
             'records' => $cell('Records'),
+            'proxies' => $cell('Proxies write'),
             'says' => self::readings($cell('Camera says')),
             'clips' => self::readings($cell('Clips')),
         ];

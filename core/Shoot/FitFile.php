@@ -8,8 +8,10 @@ use Tally\CaseFile\CaseReader;
 use Tally\CaseFile\Spelling;
 use Tally\Record\Fields;
 use Tally\Record\NotUsable;
+use Tally\Shoot\Whole\Question;
+use Tally\Shoot\Whole\ShootFile;
 
-/** Cameras, their modes and cards as an open file has them, and what may record what. Its schema is docs/fit.schema.json. */
+/** Cameras, modes and cards as an open file has them: what may record what, and which goes where. Its schema is docs/fit.schema.json. */
 final readonly class FitFile
 {
     public const FORMAT = 'gritty-tally-fit';
@@ -21,6 +23,7 @@ final readonly class FitFile
      * @param  float  $usable  share of a card that a recording may take
      * @param  list<Camera>  $cameras
      * @param  list<FitCard>  $cards
+     * @param  Fields|null  $shoot  what a whole shoot asks for; null where the file asks for none
      */
     private function __construct(
         public School $school,
@@ -28,12 +31,13 @@ final readonly class FitFile
         public float $usable,
         public array $cameras,
         public array $cards,
+        private ?Fields $shoot,
     ) {}
 
     /** @throws NotUsable with the field, what was given and what would do */
     public static function read(Fields $file): self
     {
-        Spelling::check($file, 'format', 'version', 'school', 'margin', 'usable', 'cameras', 'cards');
+        Spelling::check($file, 'format', 'version', 'school', 'margin', 'usable', 'cameras', 'cards', 'shoot');
         if ($file->text('format') !== self::FORMAT) {
             throw $file->wrong('format', '“'.self::FORMAT.'” would do.');
         }
@@ -60,13 +64,23 @@ final readonly class FitFile
             $cards[] = new FitCard($tag, Ability::of(CaseReader::read(new Fields($case, $card->at))->evidence));
         }
 
-        return new self(
+        $read = new self(
             $file->has('school') ? $file->choice('school', School::class) : School::Measured,
             $margin,
             $usable,
             array_map(ModeFile::camera(...), $file->rows('cameras')),
             $cards,
+            $file->has('shoot') ? $file->fields('shoot') : null,
         );
+        $read->question();
+
+        return $read;
+    }
+
+    /** @throws NotUsable with the field, what was given and what would do */
+    public function question(?School $school = null): ?Question
+    {
+        return $this->shoot === null ? null : ShootFile::read($this->shoot, $this, $school);
     }
 
     /**

@@ -26,3 +26,24 @@ test('by keyboard: a burst is logged with the space bar, and the school is chang
     await page.keyboard.press('ArrowUp');
     await expect(page.getByRole('heading', { level: 1 })).not.toContainText('can record 0 of');
 });
+
+test('a whole shoot is packed while it is typed, kept, and handed over to the offload', async ({ page }) => {
+    await page.goto('/fit/shoot');
+    await page.getByRole('button', { name: 'Add a recording' }).click();
+    const first = page.getByRole('group', { name: 'Recording 1' });
+    await first.getByRole('button', { name: /Mode/ }).click();
+    await page.getByRole('option', { name: 'C1 4K 60' }).click();
+    await first.getByLabel('Recorded a day').fill('60 min');
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('1 card packed, nothing missing');
+    await first.getByRole('button', { name: 'a spare' }).click();
+    await expect(page.getByRole('cell', { name: 'C1 4K 60, a spare' })).toBeVisible();
+    await first.getByLabel('Recorded a day').fill('60');
+    await expect(page.getByText('“60” is not a length of time', { exact: false })).toBeVisible();
+    await first.getByLabel('Recorded a day').fill('60 min');
+    await expect(page.getByText('“60” is not a length of time', { exact: false })).toBeHidden();
+    await page.getByLabel('Name of the shoot').fill('Harbour at dusk');
+    await page.getByRole('button', { name: 'Keep this shoot' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Harbour at dusk');
+    await page.getByRole('link', { name: /Plan the offload of/ }).click();
+    await expect(page.getByText('as the shoot will leave them', { exact: false })).toBeVisible();
+});

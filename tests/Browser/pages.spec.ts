@@ -26,6 +26,7 @@ const VIEWS = [
     '/fit/QS-014',
     '/fit/QS-027',
     '/fit/modes/2',
+    '/fit/shoot?days=2&wanted[0][mode]=2&wanted[0][daily]=60+min&wanted[0][spare]=1&wanted[1][mode]=10&wanted[1][daily]=9000',
     '/fit/label?words=128GB+SDXC+II+V60',
     '/offload',
     '/offload?copies=1&goal=hands',

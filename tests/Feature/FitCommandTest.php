@@ -53,6 +53,12 @@ final class FitCommandTest extends TestCase
         self::assertSame([false, 'asks for V90', 28], $said['QS-014 4K 120']);
         self::assertSame([true, '', 5197], $said['QS-014 mapping stills']);
         self::assertSame([false, 'not measured', 63], $said['NEW 4K 60']);
+        $shoot = $printed['shoot'];
+        self::assertIsArray($shoot);
+        self::assertSame([99, 36], [data_get($shoot, 'places.0.need'), data_get($shoot, 'places.0.missing')]);
+        self::assertSame('QS-014', data_get($shoot, 'places.0.cards.0.card'));
+        self::assertSame(['V60', 1], [data_get($shoot, 'buy.0.mark'), data_get($shoot, 'buy.0.cards')]);
+        self::assertTrue(data_get($shoot, 'evenings.0.home'));
         [, $byMark] = $this->answered('tally:fit', ['file' => base_path('docs/examples/fit.json'), '--school' => 'mark']);
         self::assertIsArray($byMark);
         $may = array_map(fn (mixed $one): bool => is_array($one) && $one['may'] === true, (array) $byMark['answers']);

@@ -11,8 +11,12 @@ use Tally\Record\Fields;
 use Tally\Record\NotUsable;
 use Tally\Shoot\FitFile;
 use Tally\Shoot\School;
+use Tally\Shoot\Whole\PackedCard;
+use Tally\Shoot\Whole\PackedPlace;
+use Tally\Shoot\Whole\Packing;
+use Tally\Shoot\Whole\ShootFile;
 
-/** Exit codes: 0 every card may record every mode, 1 some may not, 2 the file cannot be used. */
+/** Exit codes: 0 every card may record every mode, or the shoot that is asked for has all it needs; 1 not; 2 the file cannot be used. */
 final class FitCommand extends Command
 {
     protected $signature = 'tally:fit
@@ -41,6 +45,8 @@ final class FitCommand extends Command
             return $this->refuse($fault->getMessage());
         }
         $answers = $file->answers($school);
+        $question = $file->question($school);
+        $packing = $question === null ? null : Packing::of($question);
         if ($this->option('json') === true) {
             $this->output->writeln(
                 json_encode(
@@ -49,6 +55,7 @@ final class FitCommand extends Command
                         'margin' => $file->margin,
                         'usable' => $file->usable,
                         'answers' => $answers,
+                        ...$packing === null ? [] : ['shoot' => ShootFile::pack($packing)],
                     ],
                     JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
                 ),
@@ -58,9 +65,35 @@ final class FitCommand extends Command
             $this->table(['Camera', 'Mode', 'Card', 'May it', 'Minutes', 'Least mark'], array_map(self::row(...), $answers));
             $decided = lcfirst(($school ?? $file->school)->label());
             $this->line("Decided {$decided}. Minutes by what was proven; by the label, marked ~, where nothing was.");
+            if ($packing !== null) {
+                $this->packed($packing);
+            }
         }
+        $isShort = $packing !== null && array_filter($packing->places, fn (PackedPlace $one): bool => $one->missing() > 0) !== [];
+        $saysNo = $packing === null && array_filter($answers, fn (array $answer): bool => $answer['may'] !== true) !== [];
 
-        return array_filter($answers, fn (array $answer): bool => $answer['may'] !== true) === [] ? 0 : 1;
+        return $isShort || $saysNo ? 1 : 0;
+    }
+
+    private function packed(Packing $packing): void
+    {
+        $this->newLine();
+        $this->table(['Place', 'Needs', 'Cards in order', 'Missing'], array_map(
+            fn (PackedPlace $one): array => [
+                $one->place->name(),
+                $one->place->needs(),
+                implode(', ', array_map(
+                    fn (PackedCard $card): string => "{$card->tag} ({$one->place->count->words($card->count)})",
+                    $one->cards,
+                )),
+                $one->missing() === 0 ? '' : $one->misses(),
+            ],
+            $packing->places,
+        ));
+        foreach ($packing->buys as $buy) {
+            $this->line("To buy: {$buy->words()}");
+        }
+        $this->line($packing->words());
     }
 
     /**

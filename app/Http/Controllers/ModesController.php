@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\FileAnswer;
 use App\Shoot\ModeBook;
 use App\Shoot\ModeTable;
 use App\Tables\NotATable;
@@ -43,11 +44,8 @@ final readonly class ModesController
             );
         }
         $writer = TableWriter::tryFrom($format) ?? abort(404);
-        $path = tempnam(sys_get_temp_dir(), 'modes');
-        abort_if($path === false, 500);
-        $writer->write($path, ModeTable::rows($cameras));
 
-        return response()->download($path, "modes.{$writer->value}", ['Content-Type' => $writer->type()])->deleteFileAfterSend();
+        return FileAnswer::table('modes', $writer, ModeTable::rows($cameras));
     }
 
     /** All of it is taken, or nothing. */

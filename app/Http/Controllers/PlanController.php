@@ -26,7 +26,9 @@ final readonly class PlanController
 
         $plan = $request->plan($asked);
 
-        return Page::show(PlanPage::of($plan, $asked, $request->buildsPreviews(), $request->isLong(), Person::of($request)));
+        return Page::show(
+            PlanPage::of($plan, $asked, $request->buildsPreviews(), $request->isLong(), $request->holds(), Person::of($request)),
+        );
     }
 
     public function beside(AskPlan $request): JsonResponse

@@ -34,6 +34,8 @@ class AskPlan extends FormRequest
         return [
             'cards' => ['nullable', 'array', 'max:'.self::MOST],
             'cards.*' => ['nullable', 'string', 'max:20'],
+            'holds' => ['nullable', 'array', 'max:'.self::MOST],
+            'holds.*' => ['bail', 'string', 'regex:/^[^:]{1,20}:\d{1,15}$/D'],
             'goal' => ['nullable', Rule::enum(Goal::class)],
             'copies' => ['nullable', 'integer', 'min:1', 'max:'.Rules::MOST_COPIES],
             'verify' => ['nullable', Rule::enum(Verify::class)],
@@ -54,6 +56,9 @@ class AskPlan extends FormRequest
             'cards.max' => 'A plan takes '.self::MOST.' cards at most. Tick fewer.',
             'cards.*.string' => 'A card was not sent as a tag. Tick those that come home.',
             'cards.*.max' => 'A card was not sent as a tag. Tick those that come home.',
+            'holds.array' => 'What cards will hold was not sent as a list of at most '.self::MOST.'.',
+            'holds.max' => 'What cards will hold was not sent as a list of at most '.self::MOST.'.',
+            'holds.*' => 'What a card will hold was “:input”: give tag and bytes, such as QS-014:64000000000.',
             'goal' => 'The goal “:input” is not one of the list. Choose one.',
             'copies' => 'The number of copies was “:input”: choose 1, 2 or 3.',
             'verify' => 'Whether to read back was “:input”. Choose one of the list.',
@@ -66,8 +71,27 @@ class AskPlan extends FormRequest
         ];
     }
 
+    /** @return list<string> `QS-014:64000000000`: what a card will hold, as a shoot that is planned has it */
+    public function holds(): array
+    {
+        return array_values(array_filter((array) $this->input('holds', []), is_string(...)));
+    }
+
     /** @return Collection<int, Card> those that were ticked, or all with footage where nothing was said; at most MOST */
     public function cards(): Collection
+    {
+        $cards = $this->inBooks();
+        foreach ($this->holds() as $held) {
+            [$tag, $bytes] = explode(':', $held);
+            // Planned, and so never saved.
+            $cards->firstWhere('tag', $tag)?->forceFill(['footage' => (int) $bytes, 'footage_files' => 0]);
+        }
+
+        return $cards;
+    }
+
+    /** @return Collection<int, Card> */
+    private function inBooks(): Collection
     {
         $tags = array_filter((array) $this->input('cards', []), is_string(...));
 

@@ -36,6 +36,7 @@ use Tally\Shoot\Recording;
  * @property Form|null $asks_form
  * @property bool $refuses
  * @property Recording $records
+ * @property Rate|null $proxy_writes what its proxies write in the second slot
  * @property-read Camera $camera
  * @property-read Collection<int, ModeCalibration> $calibrations
  */
@@ -54,6 +55,7 @@ final class CameraMode extends Row
         'asks_form' => Form::class,
         'refuses' => 'boolean',
         'records' => Recording::class,
+        'proxy_writes' => AsRate::class,
     ];
 
     /** @return BelongsTo<Camera, $this> */
@@ -80,6 +82,7 @@ final class CameraMode extends Row
             $this->records,
             $this->clip === null ? null : Span::seconds($this->clip),
             array_values($this->calibrations->map(fn (ModeCalibration $one) => $one->asCalibration())->all()),
+            $this->proxy_writes,
         );
     }
 }

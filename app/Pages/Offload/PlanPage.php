@@ -32,8 +32,15 @@ final readonly class PlanPage
 
     private const PATTERNS = 5;
 
-    public static function of(Plan $plan, BooksQuestion $asked, bool $buildsPreviews, bool $isLong, ?string $person): PlanPageProps
-    {
+    /** @param  list<string>  $holds  what cards will hold, as a shoot that is planned has it */
+    public static function of(
+        Plan $plan,
+        BooksQuestion $asked,
+        bool $buildsPreviews,
+        bool $isLong,
+        array $holds,
+        ?string $person,
+    ): PlanPageProps {
         $rules = $plan->question->rules;
         $ticked = [
             ...array_map(fn (LadenCard $card): string => $card->tag, $asked->question->cards),
@@ -44,6 +51,7 @@ final readonly class PlanPage
         return new PlanPageProps(
             plan: PlanPicture::of($plan),
             ticked: $ticked,
+            holds: $holds,
             leftOut: array_map(fn (LeftOut $one): string => $one->sentence, [...$asked->leftOut, ...$plan->leftOut]),
             rests: PlanRests::of($plan, $asked->rates),
             isTimed: Host::query()->whereNotNull('preview_files')->exists(),

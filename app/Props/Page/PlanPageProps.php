@@ -16,6 +16,7 @@ final readonly class PlanPageProps implements PageProps
 {
     /**
      * @param  list<string>  $ticked  cards that were asked for
+     * @param  list<string>  $holds  what cards will hold by a shoot that is planned, such as `QS-014:64000000000`
      * @param  list<string>  $leftOut
      * @param  list<RestsOnProps>  $rests
      * @param  bool  $isTimed  whether an import with previews was timed on some host
@@ -31,6 +32,7 @@ final readonly class PlanPageProps implements PageProps
     public function __construct(
         public PlanPictureProps $plan,
         public array $ticked,
+        public array $holds,
         public array $leftOut,
         public array $rests,
         public bool $isTimed,

@@ -77,7 +77,8 @@ final class OnePlace
             $this->least = $cost + $this->fine * $need;
             $this->best = $this->way;
         }
-        if ($this->looks >= self::PATIENCE || $need <= 0.0 || ! isset($this->kinds[$at]) || $this->atLeast($at, $need, $cost) >= $this->least - $this->slack) {
+        $isEnd = $this->looks >= self::PATIENCE || $need <= 0.0 || ! isset($this->kinds[$at]);
+        if ($isEnd || $this->atLeast($at, $need, $cost) >= $this->least - $this->slack) {
             return;
         }
         [, $kind, $points, $price, $room] = $this->kinds[$at];

@@ -65,7 +65,8 @@ final class Search
         foreach ($this->gives as $place => $row) {
             $upTo[$place] = [];
             foreach ($row as $kind => $points) {
-                $upTo[$place][$kind] = $points === 0 ? 0 : min($this->task->stock[$kind], intdiv($this->task->needs[$place] - 1, $points) + 1);
+                $enough = $points === 0 ? 0 : intdiv($this->task->needs[$place] - 1, $points) + 1;
+                $upTo[$place][$kind] = min($this->task->stock[$kind], $enough);
             }
         }
         $cut = AsIfCut::of($this->task, $this->fine());
@@ -145,7 +146,8 @@ final class Search
             if (max([0, ...$over]) === 0) {
                 $this->offer($wanted);
             } elseif ($round % 3 === 0) {
-                $this->offer($this->oneByOne($from, $upTo, $prices, $this->order(intdiv($round, 6)), $round % 2 === 0 ? self::DEAR : $this->fine()));
+                $fine = $round % 2 === 0 ? self::DEAR : $this->fine();
+                $this->offer($this->oneByOne($from, $upTo, $prices, $this->order(intdiv($round, 6)), $fine));
             }
             if ($this->roundUp($least) >= $this->value) {
                 return [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Shoot\Whole;
 
 use Tally\Quantity\Bytes;
+use Tally\Quantity\NotAQuantity;
 use Tally\Quantity\Span;
 use Tally\Shoot\Mode;
 
@@ -27,6 +28,21 @@ final readonly class Count
         return $this->isShots
             ? (int) $this->mode->shots($capacity, $usable)
             : (int) round($this->mode->fill->lasts($capacity, $usable)->seconds / 60);
+    }
+
+    /**
+     * What is typed for a day: a length such as `3 h`, of stills also a number of shots; nothing is none.
+     *
+     * @throws NotAQuantity
+     */
+    public function read(string $text): int
+    {
+        $number = preg_match('/^(\d[\d ]{0,9})(?: *shots)?$/', $text, $found) === 1 ? (int) str_replace(' ', '', $found[1]) : null;
+        if ($number !== null && $number > 0 && ! $this->isShots) {
+            throw NotAQuantity::span($text);
+        }
+
+        return $text === '' ? 0 : $number ?? $this->lasting(Span::parse($text));
     }
 
     /** Of a length that is asked for: never fewer. */

@@ -11,7 +11,7 @@ final readonly class Evening
 {
     /**
      * @param  bool  $comesHome  whether cards come home that evening
-     * @param  array<string, Bytes>  $cards  tag → what is on it
+     * @param  array<int|string, Bytes>  $cards  tag → what is on it; PHP makes numbers of tags that are such
      */
     private function __construct(public int $day, public bool $comesHome, public array $cards) {}
 
@@ -43,7 +43,7 @@ final readonly class Evening
     /**
      * One card after the other; what no card is there for is not recorded.
      *
-     * @return array<string, Bytes>
+     * @return array<int|string, Bytes>
      */
     private static function filled(PackedPlace $place, int $count): array
     {
@@ -51,7 +51,7 @@ final readonly class Evening
         foreach ($place->cards as $card) {
             $here = min($count, $card->count);
             if ($here > 0) {
-                $cards[$card->card->tag] = self::onto($place->place, $card, $here);
+                $cards[$card->tag] = self::onto($place->place, $card, $here);
             }
             $count -= $here;
         }
@@ -62,6 +62,6 @@ final readonly class Evening
     /** Minutes are to the nearest: never more than the card holds. */
     private static function onto(Place $place, PackedCard $card, int $count): Bytes
     {
-        return Bytes::of(min($place->count->bytes($count)->count, $card->card->ability->capacity()->count));
+        return Bytes::of(min($place->count->bytes($count)->count, $card->capacity->count));
     }
 }

@@ -54,7 +54,8 @@ final readonly class Kinds
         }
         $this->cards = $cards;
         $needs = array_map(fn (Place $place): int => $place->need * $this->points($place), $places);
-        $this->task = new Task($needs, $stock, $gives + array_map(fn (): array => [], $needs), $costs + array_map(fn (): array => [], $needs));
+        $none = array_map(fn (): array => [], $needs);
+        $this->task = new Task($needs, $stock, $gives + $none, $costs + $none);
     }
 
     /** Minutes or shots that a card gives a place; of a spare, itself; 0 where it may not go there. */

@@ -20,4 +20,10 @@ final readonly class PackedPlace
     {
         return max(0, $this->place->need - ($this->place->isSpare() ? count($this->cards) : $this->count()));
     }
+
+    /** `33 min`, `a spare`. */
+    public function misses(): string
+    {
+        return $this->place->isSpare() ? 'a spare' : $this->place->count->words($this->missing());
+    }
 }

@@ -38,10 +38,10 @@ final readonly class Packing
             foreach ($cost->taken[$at] as $kind => $count) {
                 array_push($taken, ...array_splice($left[$kind], 0, $count));
             }
-            $packed[] = new PackedPlace($place, self::inOrder($question, $kinds, $place, $taken));
+            $packed[] = new PackedPlace($place, self::inOrder($question, $place, $taken));
         }
         $used = array_merge([], ...array_map(fn (PackedPlace $one): array => $one->cards, $packed));
-        $tags = array_map(fn (PackedCard $one): string => $one->card->tag, $used);
+        $tags = array_map(fn (PackedCard $one): string => $one->tag, $used);
 
         return new self(
             $question,
@@ -54,31 +54,53 @@ final readonly class Packing
     }
 
     /**
+     * One that was kept, as it was decided.
+     *
+     * @param  list<list<PackedCard>>  $cards  of each place of the question
+     */
+    public static function kept(Question $question, array $cards): self
+    {
+        $places = [];
+        foreach ($question->places() as $at => $place) {
+            $places[] = new PackedPlace($place, $cards[$at] ?? []);
+        }
+
+        return new self($question, $places, [], 0, true, []);
+    }
+
+    /**
      * The proven first, then those that hold most: fewest changes.
      *
      * @param  list<FitCard>  $cards
      * @return list<PackedCard>
      */
-    private static function inOrder(Question $question, Kinds $kinds, Place $place, array $cards): array
+    private static function inOrder(Question $question, Place $place, array $cards): array
     {
         $rank = fn (FitCard $card): array => [$card->ability->proven === null, -$card->ability->capacity()->count, $card->tag];
         usort($cards, fn (FitCard $a, FitCard $b): int => $rank($a) <=> $rank($b));
         $packed = [];
         foreach ($cards as $turn => $card) {
+            $said = $place->asks($question->margin)->by($question->school, $card->ability)->words();
             $packed[] = new PackedCard(
-                $card,
+                $card->tag,
                 $place->slotFor($card->ability, $turn),
-                $place->isSpare() ? $place->count->on($card->ability->capacity(), $question->usable) : $kinds->counts($card, $place),
-                $place->asks($question->margin)->by($question->school, $card->ability)->words(),
+                $place->count->on($card->ability->capacity(), $question->usable),
+                $card->ability->capacity(),
+                $card->ability->proven !== null,
+                implode(', ', array_filter([$said, $card->remark], fn (string $words): bool => $words !== '')),
             );
         }
 
         return $packed;
     }
 
-    /** Cards that a place falls short by, of the size that is usual there; 0 where none is missing. */
-    public function shortCards(): int
+    /** Whether it is the best there is, in a sentence. */
+    public function words(): string
     {
-        return array_sum(array_map(fn (Purchase $one): int => $one->cards, $this->buys));
+        return match (true) {
+            $this->couldSave > 0 => "The best that was found; another way might save {$this->couldSave} min at the most.",
+            ! $this->isBest => 'Nothing less can be missing; another way might keep a better card free.',
+            default => 'No other way misses less or spends less on it.',
+        };
     }
 }

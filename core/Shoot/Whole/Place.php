@@ -44,6 +44,12 @@ final readonly class Place
         return "{$this->wanted->camera->tag} {$this->wanted->mode->name}".($what === '' ? '' : ", {$what}");
     }
 
+    /** `90 min`, `1 card`. */
+    public function needs(): string
+    {
+        return $this->isSpare() ? '1 card' : $this->count->words($this->need);
+    }
+
     /** @return list<Bus> */
     public function buses(): array
     {

@@ -14,6 +14,7 @@ use Tally\Shoot\Camera;
 use Tally\Shoot\FitCard;
 use Tally\Shoot\FitFile;
 use Tally\Shoot\Mode;
+use Tally\Shoot\ModeFile;
 use Tally\Shoot\Recording;
 use Tally\Shoot\School;
 
@@ -41,7 +42,16 @@ final readonly class ShootFile
             throw $shoot->wrong('wanted', 'from 1 to '.Question::MOST_WANTED.' recordings.');
         }
 
-        return new Question($days, min($home, $days), $extra, $wanted, $file->cards, $school ?? $file->school, $file->margin, $file->usable);
+        return new Question(
+            $days,
+            min($home, $days),
+            $extra,
+            $wanted,
+            $file->cards,
+            $school ?? $file->school,
+            $file->margin,
+            $file->usable,
+        );
     }
 
     /** @param  list<Camera>  $cameras */
@@ -92,6 +102,46 @@ final readonly class ShootFile
         throw $one->wrong('mode', 'no camera of this file has it. Write camera and mode as they stand there.');
     }
 
+    /** @return array<string, mixed> as a file asks for it, with its cameras and without cards */
+    public static function packQuestion(Question $question): array
+    {
+        $cameras = [];
+        foreach ($question->wanted as $one) {
+            $modes = [...$cameras["camera {$one->camera->tag}"]->modes ?? [], $one->mode];
+            $cameras["camera {$one->camera->tag}"] = new Camera(
+                $one->camera->tag,
+                $one->camera->name,
+                $one->camera->slots,
+                array_values(array_column($modes, null, 'name')),
+            );
+        }
+
+        return [
+            'format' => FitFile::FORMAT,
+            'version' => FitFile::VERSION,
+            'school' => $question->school->value,
+            'margin' => $question->margin,
+            'usable' => $question->usable,
+            'cameras' => array_map(ModeFile::pack(...), array_values($cameras)),
+            'cards' => [],
+            'shoot' => [
+                'days' => $question->days,
+                'home' => $question->home,
+                'extra' => $question->extra,
+                'wanted' => array_map(
+                    fn (Wanted $one): array => [
+                        'camera' => $one->camera->tag,
+                        'mode' => $one->mode->name,
+                        ...Count::of($one->mode)->isShots ? ['shots' => $one->daily] : ['daily' => "{$one->daily} min"],
+                        'days' => $one->days,
+                        'spare' => $one->hasSpare,
+                    ],
+                    $question->wanted,
+                ),
+            ],
+        ];
+    }
+
     /** @return array<string, mixed> as docs/fit.md says */
     public static function pack(Packing $packing): array
     {
@@ -131,15 +181,7 @@ final readonly class ShootFile
             'unit' => $one->place->isSpare() ? 'card' : ($one->place->count->isShots ? 'shot' : 'minute'),
             'need' => $one->place->need,
             'missing' => $one->missing(),
-            'cards' => array_map(
-                fn (PackedCard $card): array => [
-                    'card' => $card->card->tag,
-                    'slot' => $card->slot,
-                    'holds' => $card->count,
-                    'words' => $card->words,
-                ],
-                $one->cards,
-            ),
+            'cards' => array_map(fn (PackedCard $card): array => $card->pack(), $one->cards),
         ];
     }
 }

@@ -15,6 +15,7 @@ export const HOUSE_PAGES = [
     { href: '/erased', label: 'Ledger: what was erased, by whom' },
     { href: '/benches', label: 'Benches and their slots' },
     { href: '/import', label: 'Cards from a table, or out as one' },
+    { href: '/fit/shoot', label: 'Fit: the whole shoot, which card goes where' },
     { href: '/offload', label: 'Offload: plan all cards together' },
 ] as const;
 

@@ -35,7 +35,11 @@ function Surface(props: FitPageProps) {
                             {props.holds === '' ? '' : ` · ${props.holds}`}
                             {card === null && modes.length > 0 && props.decides === 'measured'
                                 ? ' · decided by its mark, since nothing of it was measured'
-                                : ''}
+                                : ''}{' '}
+                            ·{' '}
+                            <Link href="/fit/shoot" style={{ color: 'inherit' }}>
+                                Fit the whole shoot
+                            </Link>
                         </p>
                     </div>
                     <AskLabel asked={props.asked} complaint={props.complaint} />

@@ -51,6 +51,7 @@ export default function Plan(props: PlanPageProps) {
 function Surface({
     plan,
     ticked,
+    holds,
     leftOut,
     rests,
     isTimed,
@@ -67,9 +68,11 @@ function Surface({
 }: PlanPageProps) {
     const { errors } = usePage().props;
     const [typed, setTyped] = useState(rules);
-    const asked = { ...rules, cards: ticked, ...(isLong ? { longer: '1' } : {}) };
+    // Cards that are ticked now come with what is on them; what a shoot will leave on them goes only with that shoot’s own.
+    const fixed = { cards: ticked, ...(holds.length === 0 ? {} : { holds }) };
+    const asked = { ...rules, ...fixed, ...(isLong ? { longer: '1' } : {}) };
     const ask = (change: Partial<typeof rules>, longer = false) => {
-        const next = { ...rules, ...change, cards: ticked, ...(longer ? { longer: '1' } : {}) };
+        const next = { ...rules, ...change, ...fixed, ...(longer ? { longer: '1' } : {}) };
         router.get('/offload', next, { preserveScroll: true, preserveState: 'errors' });
     };
     const field = (name: keyof typeof rules) => ({
@@ -102,6 +105,7 @@ function Surface({
                             <p>No card that is ticked can be planned.</p>
                         ) : (
                             <p>
+                                {holds.length === 0 ? '' : 'cards as the shoot will leave them · '}
                                 {plan.amount} · {plan.readsBack ? 'all safe' : 'all copied'} after{' '}
                                 <b>{clock(plan.done)}</b> · cards free after {clock(plan.free)} · {hands(plan.hands)}
                             </p>
@@ -172,7 +176,7 @@ function Surface({
                         </p>
                     )}
                 </Sheet>
-                {count === 0 ? null : (
+                {count === 0 || holds.length > 0 ? null : (
                     <BeginOffload
                         plan={plan}
                         asked={asked}
@@ -270,9 +274,10 @@ function Sure({ planned, done, draws }: { planned: number; done: RangeProps | nu
     );
 }
 
-function address({ cards, ...rules }: { cards: string[] } & Record<string, string | string[]>): string {
-    return new URLSearchParams([
-        ...Object.entries(rules).map(([name, value]): [string, string] => [name, String(value)]),
-        ...cards.map((card): [string, string] => ['cards[]', card]),
-    ]).toString();
+function address(asked: Record<string, string | string[]>): string {
+    return new URLSearchParams(
+        Object.entries(asked).flatMap(([name, value]): [string, string][] =>
+            Array.isArray(value) ? value.map((one): [string, string] => [`${name}[]`, one]) : [[name, value]],
+        ),
+    ).toString();
 }

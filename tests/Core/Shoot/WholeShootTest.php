@@ -80,7 +80,7 @@ final class WholeShootTest extends TestCase
     {
         $tags = [];
         foreach ($packing->places as $one) {
-            $tags[$one->place->name()] = array_map(fn (PackedCard $card): string => $card->card->tag, $one->cards);
+            $tags[$one->place->name()] = array_map(fn (PackedCard $card): string => $card->tag, $one->cards);
         }
 
         return $tags;

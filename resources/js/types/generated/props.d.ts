@@ -860,6 +860,14 @@ export interface IntakePageProps {
     person: string;
 }
 
+export interface KeptShootPageProps {
+    id: number;
+    name: string;
+    when: string;
+    made: string;
+    packed: PackedProps;
+}
+
 export interface KitItemPageProps {
     form: KitFormProps;
     state: string;
@@ -917,6 +925,7 @@ export interface PeoplePageProps {
 export interface PlanPageProps {
     plan: PlanPictureProps;
     ticked: string[];
+    holds: string[];
     leftOut: string[];
     rests: RestsOnProps[];
     isTimed: boolean;
@@ -971,6 +980,26 @@ export interface SavedPlanPageProps {
     changed: ChangedRateProps[];
     rests: RestsOnProps[];
     outcome: OutcomeProps;
+}
+
+export interface ShootPageProps {
+    days: string;
+    home: string;
+    extra: string;
+    wanted: WantedProps[];
+    modes: ShootModeProps[];
+    ticked: string[];
+    packed: PackedProps;
+    left: string[];
+    buys: string[];
+    missing: string;
+    proof: string;
+    school: string;
+    laden: string[];
+    more: number;
+    kept: KeptShootProps[];
+    today: string;
+    person: string;
 }
 
 export interface SignInPageProps {
@@ -1371,6 +1400,61 @@ export interface WayProps {
     variation: number | null;
     notes: string[];
     suspicion: string | null;
+}
+
+export interface EveningCardProps {
+    tag: string;
+    size: string;
+}
+
+export interface EveningProps {
+    day: string;
+    cards: EveningCardProps[];
+    total: string;
+    offload: string | null;
+}
+
+export interface KeptShootProps {
+    id: number;
+    name: string;
+    on: string;
+    cards: number;
+}
+
+export interface PackedCardProps {
+    tag: string;
+    slot: string;
+    lasts: string;
+    share: number;
+    words: string;
+}
+
+export interface PackedPlaceProps {
+    name: string;
+    isSpare: boolean;
+    needs: string;
+    has: string;
+    misses: string;
+    cards: PackedCardProps[];
+}
+
+export interface PackedProps {
+    places: PackedPlaceProps[];
+    evenings: EveningProps[];
+}
+
+export interface ShootModeProps {
+    key: string;
+    label: string;
+    isStills: boolean;
+    records: string;
+}
+
+export interface WantedProps {
+    mode: string;
+    daily: string;
+    days: string;
+    spare: boolean;
 }
 
 export interface TagSheetProps {

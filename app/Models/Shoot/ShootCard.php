@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Shoot;
+
+use App\Models\Row;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A card that goes along on a shoot.
+ *
+ * @property int $id
+ * @property int $shoot_id
+ * @property int $card_id
+ * @property int $place number among the places of the shoot
+ * @property int $turn in which the cards of a place are used
+ * @property string $at the place in words
+ * @property array<string, mixed> $packed
+ * @property-read Shoot $shoot
+ */
+final class ShootCard extends Row
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['packed' => 'array', 'place' => 'int', 'turn' => 'int'];
+
+    /** @return BelongsTo<Shoot, $this> */
+    public function shoot(): BelongsTo
+    {
+        return $this->belongsTo(Shoot::class);
+    }
+}

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Shoot;
+
+use App\Models\Cards\Card;
+use App\Models\Kit\CameraMode;
+use App\Models\Shoot\Shoot;
+use App\Props\Page\KeptShootPageProps;
+use App\Props\Page\ShootPageProps;
+use App\Props\Shoot\KeptShootProps;
+use App\Props\Shoot\ShootModeProps;
+use App\Props\Shoot\WantedProps;
+use Tally\Shoot\FitCard;
+use Tally\Shoot\Recording;
+use Tally\Shoot\Whole\Packing;
+use Tally\Shoot\Whole\Purchase;
+
+/** A whole shoot, while it is planned and once it is kept. */
+final readonly class ShootPage
+{
+    private const KEPT = 8;
+
+    /**
+     * @param  list<WantedProps>  $wanted  as it was typed
+     * @param  list<string>  $ticked
+     */
+    public static function of(Packing $packing, string $home, string $extra, array $wanted, array $ticked, ?string $person): ShootPageProps
+    {
+        $question = $packing->question;
+
+        return new ShootPageProps(
+            days: (string) $question->days,
+            home: $home,
+            extra: $extra,
+            wanted: $wanted,
+            modes: self::modes(),
+            ticked: $ticked,
+            packed: PackedPicture::of($packing),
+            left: array_map(fn (FitCard $card): string => $card->tag, $packing->left),
+            buys: array_map(fn (Purchase $buy): string => $buy->words(), $packing->buys),
+            missing: self::missing($packing),
+            proof: $packing->places === [] ? '' : $packing->words(),
+            school: lcfirst($question->school->label()),
+            laden: self::laden($packing),
+            more: $ticked === [] ? max(0, Card::query()->count() - count($question->cards)) : 0,
+            kept: self::kept(),
+            today: now()->format('Y-m-d'),
+            person: $person ?? '',
+        );
+    }
+
+    public static function ofKept(Shoot $shoot): KeptShootPageProps
+    {
+        $ends = $shoot->ends();
+
+        return new KeptShootPageProps(
+            $shoot->id,
+            $shoot->name,
+            $shoot->days === 1 ? $ends->format('j M Y') : "{$shoot->begins->format('j M')} to {$ends->format('j M Y')}",
+            "kept {$shoot->created_at->format('j M Y, H:i')} by {$shoot->recorded_by}",
+            PackedPicture::of($shoot->packing(), $shoot->begins),
+        );
+    }
+
+    /** @return list<string> cards that go along and have something on them now */
+    private static function laden(Packing $packing): array
+    {
+        $remarks = array_column($packing->question->cards, 'remark', 'tag');
+        $laden = [];
+        foreach ($packing->places as $one) {
+            foreach ($one->cards as $card) {
+                if (($remarks[$card->tag] ?? '') !== '') {
+                    $laden[] = $card->tag;
+                }
+            }
+        }
+
+        return $laden;
+    }
+
+    /** `33 min and 1 spare`: minutes, shots and spares of all places. */
+    private static function missing(Packing $packing): string
+    {
+        $sums = [];
+        foreach ($packing->places as $one) {
+            $unit = $one->place->isSpare() ? 'spare' : ($one->place->count->isShots ? 'shots' : 'min');
+            $sums[$unit] = ($sums[$unit] ?? 0) + $one->missing();
+        }
+        $sums = array_filter($sums, fn (int $sum): bool => $sum > 0);
+        $words = array_map(
+            fn (string $unit, int $sum): string => number_format($sum, 0, '.', ' ')." {$unit}".($unit === 'spare' && $sum > 1 ? 's' : ''),
+            array_keys($sums),
+            array_values($sums),
+        );
+
+        return implode(' and ', $words);
+    }
+
+    /** @return list<ShootModeProps> */
+    private static function modes(): array
+    {
+        return array_values(
+            CameraMode::query()
+                ->with('camera')
+                ->get()
+                ->sortBy(fn (CameraMode $mode): array => [$mode->camera->tag, $mode->id])
+                ->map(fn (CameraMode $mode): ShootModeProps => new ShootModeProps(
+                    (string) $mode->id,
+                    "{$mode->camera->tag} {$mode->name}",
+                    $mode->shot !== null,
+                    $mode->records === Recording::OneSlot ? '' : $mode->records->label(),
+                ))
+                ->all(),
+        );
+    }
+
+    /** @return list<KeptShootProps> */
+    private static function kept(): array
+    {
+        return array_values(
+            Shoot::query()
+                ->withCount('cards')
+                ->latest('begins')
+                ->latest('id')
+                ->limit(self::KEPT)
+                ->get()
+                ->map(fn (Shoot $one): KeptShootProps => new KeptShootProps(
+                    $one->id,
+                    $one->name,
+                    "{$one->begins->format('j M Y')}, {$one->days} ".($one->days === 1 ? 'day' : 'days'),
+                    is_numeric($one->getAttribute('cards_count')) ? (int) $one->getAttribute('cards_count') : 0,
+                ))
+                ->all(),
+        );
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Page;
+
+use App\Props\Shoot\PackedProps;
+
+/** A whole shoot that was kept. */
+final readonly class KeptShootPageProps implements PageProps
+{
+    /**
+     * @param  string  $when  such as `27 to 29 Nov 2026`
+     * @param  string  $made  when and by whom it was kept
+     */
+    public function __construct(
+        public int $id,
+        public string $name,
+        public string $when,
+        public string $made,
+        public PackedProps $packed,
+    ) {}
+}
