@@ -49,7 +49,7 @@ final readonly class Packing
             array_values(array_filter($question->cards, fn (FitCard $card): bool => ! in_array($card->tag, $tags, true))),
             (int) ceil(($missing->value - $missing->least) / $kinds->minute()),
             $missing->isProven() && $cost->isProven(),
-            $missing->value === 0 ? [] : Shopping::of($question, $kinds, $packed, $looks),
+            $missing->value === 0 ? [] : Shopping::of($question, $kinds, $packed, intdiv($looks, 3)),
         );
     }
 
