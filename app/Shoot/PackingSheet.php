@@ -60,7 +60,8 @@ final readonly class PackingSheet
         }
         $this->paper->heading('On the cards in the evenings, as planned');
         foreach (Evening::of($this->packing) as $evening) {
-            $on = array_map(fn (int|string $tag, Bytes $size): string => "{$tag} {$size->decimal()}", array_keys($evening->cards), $evening->cards);
+            $words = fn (int|string $tag, Bytes $size): string => "{$tag} {$size->decimal()}";
+            $on = array_map($words, array_keys($evening->cards), $evening->cards);
             $this->paper->pair("Day {$evening->day}".($evening->comesHome ? ', home' : ''), implode(', ', $on));
         }
         $this->paper->foot(

@@ -21,7 +21,8 @@ final readonly class PackingTable
             $unit = $place->count->isShots ? 'shots' : 'min';
             foreach ($one->cards as $turn => $card) {
                 $proven = $card->isProven ? 'yes' : 'no';
-                $rows[] = [...$head, $card->slot, (string) ($turn + 1), $card->tag, (string) $card->count, $unit, $proven, $card->words, ''];
+                $lasts = [(string) $card->count, $unit];
+                $rows[] = [...$head, $card->slot, (string) ($turn + 1), $card->tag, ...$lasts, $proven, $card->words, ''];
             }
             if ($one->missing() > 0) {
                 $rows[] = [...$head, '', '', '', '', '', '', "missing: {$one->misses()}", ''];

@@ -47,9 +47,9 @@ final readonly class ShootBook
     {
         $rules = FitRules::now();
         $abilities = Abilities::of($cards);
-        $fit = array_values($cards->map(fn (Card $card): FitCard => new FitCard($card->tag, $abilities[$card->id], self::remark($card)))->all());
+        $fit = $cards->map(fn (Card $card): FitCard => new FitCard($card->tag, $abilities[$card->id], self::remark($card)));
 
-        return new Question($days, min($home, $days), $extra, $wanted, $fit, $rules->school, $rules->margin, $rules->usable);
+        return new Question($days, min($home, $days), $extra, $wanted, array_values($fit->all()), $rules->school, $rules->margin, $rules->usable);
     }
 
     private static function remark(Card $card): string

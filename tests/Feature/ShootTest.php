@@ -80,7 +80,9 @@ final class ShootTest extends TestCase
                 ->etc(),
         );
         self::assertLessThan(40, count(DB::getQueryLog()));
-        $this->get('/fit/shoot')->assertInertia(fn (AssertableInertia $page) => $page->has('packed.places', 0)->where('missing', '')->etc());
+        $this->get('/fit/shoot')->assertInertia(
+            fn (AssertableInertia $page) => $page->has('packed.places', 0)->where('missing', '')->etc(),
+        );
         // Only those that are ticked.
         $this->get($this->address(['cards' => ['QS-023']]))->assertInertia(
             fn (AssertableInertia $page) => $page

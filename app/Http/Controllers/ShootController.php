@@ -48,7 +48,9 @@ final readonly class ShootController
     {
         $packing = $request->packing();
         if ($packing->places === []) {
-            throw ValidationException::withMessages(['name' => 'Nothing is recorded on it yet. Say what each camera records, then keep it.']);
+            throw ValidationException::withMessages([
+                'name' => 'Nothing is recorded on it yet. Say what each camera records, then keep it.',
+            ]);
         }
         Person::remember($request->by());
         $shoot = ShootBook::keep($request->name(), $request->begins(), $packing, $request->by());

@@ -111,7 +111,9 @@ class AskShoot extends FormRequest
     /** @throws ValidationException where a row cannot be read */
     public function packing(): Packing
     {
-        return Packing::of(ShootBook::question($this->days(), $this->home(), (float) $this->extra() / 100, $this->wanted(), $this->cards()));
+        $extra = (float) $this->extra() / 100;
+
+        return Packing::of(ShootBook::question($this->days(), $this->home(), $extra, $this->wanted(), $this->cards()));
     }
 
     /** @return list<Wanted> rows without an amount are not asked for yet */
@@ -127,7 +129,9 @@ class AskShoot extends FormRequest
             $mode = $modes[(int) $row['mode']] ?? null;
             $camera = $mode === null ? null : ShootBook::camera($mode);
             if ($camera === null) {
-                throw ValidationException::withMessages(["wanted.{$at}.mode" => 'This camera has no slots in the kit. Say what they speak.']);
+                throw ValidationException::withMessages([
+                    "wanted.{$at}.mode" => 'This camera has no slots in the kit. Say what they speak.',
+                ]);
             }
             try {
                 $daily = Count::of($camera->modes[0])->read($row['daily']);
