@@ -49,7 +49,16 @@ final readonly class ShootBook
         $abilities = Abilities::of($cards);
         $fit = $cards->map(fn (Card $card): FitCard => new FitCard($card->tag, $abilities[$card->id], self::remark($card)));
 
-        return new Question($days, min($home, $days), $extra, $wanted, array_values($fit->all()), $rules->school, $rules->margin, $rules->usable);
+        return new Question(
+            $days,
+            min($home, $days),
+            $extra,
+            $wanted,
+            array_values($fit->all()),
+            $rules->school,
+            $rules->margin,
+            $rules->usable,
+        );
     }
 
     private static function remark(Card $card): string
