@@ -6,6 +6,7 @@ namespace App\Evidence;
 
 use App\Gear\ReaderReach;
 use App\Gear\Rig;
+use App\Ledger\DueBook;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
@@ -119,7 +120,11 @@ final readonly class CardEvidence
     /** Derives the verdict anew and keeps it for the tray. */
     public static function refresh(Card $card): Verdict
     {
-        return self::keep($card, self::of($card, self::runs($card)));
+        $runs = self::runs($card);
+        $verdict = self::keep($card, self::of($card, $runs));
+        DueBook::refresh($card, $runs);
+
+        return $verdict;
     }
 
     /** The same for the card of a run that came in or counts no longer, and for those that hang on what it showed of its reader. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
+use App\Ledger\IncidentBook;
 use App\Models\Kit\Cable;
 use App\Models\Kit\Reader;
 use App\Models\Kit\ReaderSlot;
@@ -25,6 +26,7 @@ final readonly class Readers implements KitSection
 {
     public function list(): KitListProps
     {
+        $suspects = IncidentBook::suspects();
         $readers = Reader::query()
             ->with(['slots', 'cable'])
             ->withCount(['troubles'])
@@ -44,12 +46,20 @@ final readonly class Readers implements KitSection
                             $reader->name,
                             self::lines($reader),
                             self::ceilings($reader),
-                            self::trouble($reader->troubles_count ?? 0),
+                            self::suspected($suspects[$reader->tag] ?? []) ?? self::trouble($reader->troubles_count ?? 0),
                         ),
                     )
                     ->all(),
             ),
         );
+    }
+
+    /** @param  list<string>  $cards  that it is named with */
+    private static function suspected(array $cards): ?string
+    {
+        return $cards === []
+            ? null
+            : 'Suspected itself: named with trouble of '.implode(', ', $cards).'. Try those cards in another reader.';
     }
 
     public function form(?string $key): ?KitFormProps

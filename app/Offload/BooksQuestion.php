@@ -53,6 +53,12 @@ final readonly class BooksQuestion
                     Missing::Footage,
                     "{$card->tag} has no footage marked on it. Mark how much there is at Intake, or leave it out.",
                 );
+            } elseif ($card->retired_on !== null) {
+                $leftOut[] = new LeftOut(
+                    $card->tag,
+                    Missing::Retired,
+                    "{$card->tag} is out of service and in no plan. If there is footage on it, copy that first, alone, or take it back.",
+                );
             } elseif ($verdict->isStruckOut()) {
                 $leftOut[] = new LeftOut(
                     $card->tag,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shoot;
 
+use App\Ledger\DueBook;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Shoot\Shoot;
@@ -79,8 +80,10 @@ final readonly class ShootBook
                 'recorded_by' => $by,
                 'created_at' => now(),
             ]);
+            $tags = [];
             foreach ($packing->places as $place => $one) {
                 foreach ($one->cards as $turn => $card) {
+                    $tags[] = $card->tag;
                     ShootCard::query()->create([
                         'shoot_id' => $shoot->id,
                         'card_id' => $ids[$card->tag],
@@ -91,6 +94,8 @@ final readonly class ShootBook
                     ]);
                 }
             }
+
+            Card::query()->whereIn('tag', $tags)->get()->each(fn (Card $card) => DueBook::refresh($card));
 
             return $shoot;
         });

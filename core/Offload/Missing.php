@@ -13,4 +13,5 @@ enum Missing: string
     case Room = 'room';
     case Footage = 'footage';
     case Struck = 'struck';
+    case Retired = 'retired';
 }

@@ -23,6 +23,7 @@ final class DatabaseSeeder extends Seeder
             DemoPeople::class,
             DemoPlans::class,
             DemoModes::class,
+            DemoYear::class,
         ]);
     }
 }

@@ -101,6 +101,7 @@ class AskShoot extends FormRequest
         $tags = $this->ticked();
 
         return Card::query()
+            ->whereNull('retired_on')
             ->when($tags !== [], fn ($query) => $query->whereIn('tag', $tags))
             ->orderBy('tag')
             ->limit(ShootBook::MOST_CARDS)

@@ -18,6 +18,7 @@ use Tally\Label\Family;
 use Tally\Label\Form;
 use Tally\Label\Label;
 use Tally\Label\Mark;
+use Tally\Ledger\DueTest;
 use Tally\Origin\Code;
 use Tally\Origin\Origin;
 use Tally\Origin\Provenance;
@@ -60,6 +61,12 @@ use Tally\Verdict\VerdictKind;
  * @property VerdictKind|null $overruled what a person says instead
  * @property Step $next_step
  * @property string|null $recorded_by
+ * @property Carbon|null $due_on from when on it is tested again; null where it is not
+ * @property DueTest|null $due_test
+ * @property string|null $due_why
+ * @property Carbon|null $retired_on since when it is out of service
+ * @property string|null $retired_why
+ * @property string|null $retired_by
  * @property int $revision counts up with every correction
  * @property-read Collection<int, Run> $runs
  * @property-read Collection<int, Inspection> $inspections
@@ -131,6 +138,12 @@ final class Card extends Row
         return $this->hasMany(Photo::class)->select(['id', 'card_id', 'side', 'width', 'height']);
     }
 
+    /** Whether it is to be tested again today. */
+    public function isDue(): bool
+    {
+        return $this->due_on !== null && $this->due_on->isPast() && $this->retired_on === null;
+    }
+
     public function origin(): Origin
     {
         return new Origin(
@@ -191,6 +204,9 @@ final class Card extends Row
             'verdict' => VerdictKind::class,
             'overruled' => VerdictKind::class,
             'next_step' => Step::class,
+            'due_on' => 'date',
+            'due_test' => DueTest::class,
+            'retired_on' => 'date',
         ];
     }
 }

@@ -43,10 +43,12 @@ final readonly class Frame
         $marks = implode(', ', array_fill(0, count($struck), '?'));
         $rows = Card::query()
             ->toBase()
+            ->whereNull('retired_on')
             ->groupBy('next_step')
             ->selectRaw(
-                "next_step, count(*) as cards, sum(footage > 0 and coalesce(overruled, verdict) not in ({$marks})) as laden",
-                array_values($struck),
+                "next_step, count(*) as cards, sum(footage > 0 and coalesce(overruled, verdict) not in ({$marks})) as laden, ".
+                    'sum(coalesce(due_on <= ?, 0)) as due',
+                [...array_values($struck), now()->format('Y-m-d')],
             )
             ->get();
         $at = fn (Step ...$steps): int => self::sum(
@@ -61,6 +63,7 @@ final readonly class Frame
             new StageProps('prove', 'Prove', $at(Step::Prove, Step::ProveAgain)),
             new StageProps('fit', 'Fit', 0),
             new StageProps('offload', 'Offload', self::sum($rows, 'laden')),
+            new StageProps('ledger', 'Ledger', self::sum($rows, 'due')),
         ];
     }
 

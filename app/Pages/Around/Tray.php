@@ -82,7 +82,8 @@ final readonly class Tray
             Card::query()
                 ->toBase()
                 ->select(['tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham', 'runs', 'going'])
-                ->addSelect(['footage', 'secured_at', 'marked_at'])
+                ->addSelect(['footage', 'secured_at', 'marked_at', 'retired_on'])
+                ->selectRaw('due_on <= ? as due', [now()->format('Y-m-d')])
                 ->leftJoinSub($lots, 'lots', 'lots.lot_key', '=', 'cards.lot_key')
                 ->leftJoinSub($runs, 'counted', 'counted.card_id', '=', 'cards.id')
                 ->leftJoinSub(Secured::times(), 'secured', 'secured.card_id', '=', 'cards.id')
@@ -113,6 +114,8 @@ final readonly class Tray
                 $text('secured_at') !== '' && $text('secured_at') >= $text('marked_at') => 'may be cleared',
                 default => 'not secured',
             },
+            $count('due') > 0,
+            $text('retired_on') !== '',
         );
     }
 }

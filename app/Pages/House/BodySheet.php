@@ -28,6 +28,7 @@ final readonly class BodySheet
     public static function ofAll(): FitSheetProps
     {
         $cards = Card::query()
+            ->whereNull('retired_on')
             ->whereNotIn('verdict', [VerdictKind::Sham, VerdictKind::Shaky])
             ->orderBy('tag')
             ->limit(self::CARDS)

@@ -29,7 +29,7 @@ final readonly class FitModePage
         $one = $mode->asMode();
         $slot = $mode->camera->buses();
         $asks = new MayIt($one, $slot, $rules->margin);
-        $cards = Card::query()->orderBy('tag')->limit(self::CARDS)->get()->toBase();
+        $cards = Card::query()->whereNull('retired_on')->orderBy('tag')->limit(self::CARDS)->get()->toBase();
         $abilities = Abilities::of($cards);
         $may = array_fill_keys(array_column(School::cases(), 'value'), 0);
         $rows = [];
@@ -63,7 +63,7 @@ final readonly class FitModePage
             rate: $one->fill->rate->megabytes(),
             need: $asks->need()->megabytes(),
             cards: $rows,
-            more: max(0, Card::query()->count() - count($rows)),
+            more: max(0, Card::query()->whereNull('retired_on')->count() - count($rows)),
             schools: array_map(
                 fn (School $school): SchoolProps => FitPage::school($school, $rules, $may[$school->value], count($rows)),
                 School::cases(),

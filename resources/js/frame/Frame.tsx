@@ -11,6 +11,7 @@ import { FrameLook } from './FrameLook';
 import { HouseMenu } from './HouseMenu';
 import { KeySheet } from './KeySheet';
 import { Line } from './Line';
+import { LogIncident } from './LogIncident';
 import { useHouse } from './pulse';
 import { useKeys } from './useKeys';
 
@@ -41,9 +42,10 @@ function Around({ shown, children }: { shown: FrameProps; children: ReactNode })
     const [theme, toggleTheme] = useTheme();
     const [sheet, setSheet] = useState(false);
     const [finder, setFinder] = useState(false);
+    const [incident, setIncident] = useState(false);
     const [drawer, setDrawer] = useState(false);
 
-    useKeys(keysFor(frame, tray, stage, tag, page.props.margin?.next.href ?? null, setSheet), () => {
+    useKeys(keysFor(frame, tray, stage, tag, page.props.margin?.next.href ?? null, setSheet, setIncident), () => {
         setFinder(true);
     });
 
@@ -102,6 +104,13 @@ function Around({ shown, children }: { shown: FrameProps; children: ReactNode })
                     setSheet(false);
                 }}
             />
+            <LogIncident
+                tag={tag}
+                open={incident}
+                onClose={() => {
+                    setIncident(false);
+                }}
+            />
             <Finder
                 open={finder}
                 frame={frame}
@@ -139,6 +148,7 @@ function keysFor(
     tag: string | null,
     next: string | null,
     setSheet: (open: boolean) => void,
+    setIncident: (open: boolean) => void,
 ): Record<string, () => void> {
     const move = (by: number) => () => {
         const at = tray.findIndex((card) => card.tag === tag);
@@ -174,6 +184,9 @@ function keysFor(
         },
         '/': () => {
             document.getElementById('find-a-card')?.focus();
+        },
+        i: () => {
+            setIncident(true);
         },
         '?': () => {
             setSheet(true);

@@ -12,7 +12,7 @@ export const HOUSE_PAGES = [
     { href: '/prices', label: 'Prices: what such cards cost' },
     { href: '/tags', label: 'Print tags' },
     { href: '/opinion', label: 'Second opinion on figures from anywhere' },
-    { href: '/erased', label: 'Ledger: what was erased, by whom' },
+    { href: '/erased', label: 'What was erased, by whom' },
     { href: '/benches', label: 'Benches and their slots' },
     { href: '/import', label: 'Cards from a table, or out as one' },
     { href: '/fit/shoot', label: 'Fit: the whole shoot, which card goes where' },

@@ -72,12 +72,13 @@ export const Card = styled(Modal)`
 `;
 
 const KEYS: [string, string][] = [
-    ['1 – 5', 'go to a stage'],
+    ['1 – 7', 'go to a stage'],
     ['/', 'find a card'],
     ['↑ ↓ or j k', 'move in the tray'],
     ['n', 'add a card'],
     ['g', 'take the suggested next step'],
     ['m', 'the main action of the page'],
+    ['i', 'log what happened to a card'],
     ['space', 'a lap, while a stopwatch is open'],
     ['a – e', 'the answer, while a card is inspected'],
     ['a – f', 'another plan, while an offload is planned'],

@@ -134,6 +134,9 @@ const Tag = styled(ListBoxItem)`
     .line .laden.home {
         color: var(--tarn);
     }
+    .line .laden.out {
+        color: var(--pencil);
+    }
     .line .count {
         flex: none;
     }
@@ -192,6 +195,7 @@ export function Tray({
     const shown = tags.filter(
         (tag) =>
             (only !== 'open' || tag.verdict === 'Unproven') &&
+            (only !== 'due' || tag.due) &&
             (only !== 'ticked' || ticking === null || ticking.ticked.includes(tag.tag)) &&
             words.every((word) => `${tag.tag} ${tag.line} ${tag.verdict}`.toLowerCase().includes(word)),
     );
@@ -201,6 +205,7 @@ export function Tray({
         shown.findIndex((tag) => tag.tag === selected),
     );
     const open = tags.filter((tag) => tag.verdict === 'Unproven').length;
+    const due = tags.filter((tag) => tag.due).length;
 
     return (
         <Look aria-label="Cards">
@@ -219,6 +224,7 @@ export function Tray({
             >
                 <ToggleButton id="all">All {tags.length}</ToggleButton>
                 <ToggleButton id="open">Unproven {open}</ToggleButton>
+                {due === 0 && only !== 'due' ? null : <ToggleButton id="due">Due {due}</ToggleButton>}
                 {ticking === null ? null : <ToggleButton id="ticked">Ticked {ticking.ticked.length}</ToggleButton>}
             </ToggleButtonGroup>
             {shown.length === 0 ? (
@@ -276,6 +282,8 @@ export function Tray({
                                 </div>
                                 <div className="line">
                                     <span>{tag.line}</span>
+                                    {tag.retired ? <span className="laden out">retired</span> : null}
+                                    {tag.due && tag.footage === null ? <span className="laden">due</span> : null}
                                     {tag.footage === null ? null : (
                                         <span className={tag.footage === 'not secured' ? 'laden' : 'laden home'}>
                                             {tag.footage}

@@ -364,6 +364,8 @@ export interface TagProps {
     going: boolean;
     badLot: string | null;
     footage: string | null;
+    due: boolean;
+    retired: boolean;
 }
 
 export interface WhoProps {
@@ -639,6 +641,60 @@ export interface ReachProps {
     why: string;
 }
 
+export interface DueProps {
+    words: string;
+    why: string;
+    isNow: boolean;
+    href: string;
+}
+
+export interface LifeEventProps {
+    day: number;
+    on: string;
+    kind: string;
+    words: string;
+    detail: string;
+    href: string | null;
+}
+
+export interface LifeFloorProps {
+    name: string;
+    rate: number;
+}
+
+export interface LifePointProps {
+    day: number;
+    rate: number;
+    words: string;
+    run: number;
+}
+
+export interface LifeProps {
+    begins: string;
+    days: number;
+    chain: string;
+    writes: LifePointProps[];
+    reads: LifePointProps[];
+    floors: LifeFloorProps[];
+    trend: LifeTrendProps | null;
+    events: LifeEventProps[];
+}
+
+export interface LifeTrendProps {
+    begins: number;
+    ends: number;
+    from: number;
+    to: number;
+    isTold: boolean;
+    words: string;
+}
+
+export interface RetiredProps {
+    on: string;
+    why: string;
+    by: string;
+}
+
 export interface CautionProps {
     lead: string;
     rest: string;
@@ -880,6 +936,18 @@ export interface KitItemPageProps {
 export interface KitPageProps {
     lists: KitListProps[];
     said: string;
+}
+
+export interface LedgerPageProps {
+    card: CardProps;
+    heading: string;
+    facts: string[];
+    life: LifeProps;
+    reasons: ReasonProps[];
+    due: DueProps | null;
+    retired: RetiredProps | null;
+    mayRetire: boolean;
+    person: string;
 }
 
 export interface LimitsPageProps {

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\FileAnswer;
+use App\Http\Page;
+use App\Http\Person;
+use App\Http\Requests\LogIncident;
+use App\Http\Requests\RetireCard;
+use App\Ledger\DueCalendar;
+use App\Ledger\IncidentBook;
+use App\Ledger\NotAnIncident;
+use App\Ledger\Retirement;
+use App\Models\Cards\Card;
+use App\Pages\Ledger\LedgerPage;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response as HttpResponse;
+use Illuminate\Validation\ValidationException;
+use Inertia\Response;
+
+/** What cards have been through: their lives, incidents, and when they are tested again. */
+final readonly class LedgerController
+{
+    public function index(): RedirectResponse
+    {
+        $tag = Card::query()
+            ->whereNull('retired_on')
+            ->orderByRaw('due_on is null, due_on, tag')
+            ->value('tag');
+
+        return redirect(is_string($tag) ? "/ledger/{$tag}" : '/intake');
+    }
+
+    public function card(Request $request, Card $card): Response
+    {
+        return Page::show(LedgerPage::of($card, Person::of($request)));
+    }
+
+    public function incident(LogIncident $request): RedirectResponse
+    {
+        try {
+            $incident = IncidentBook::log($request->line(), $request->by(), $request->at());
+        } catch (NotAnIncident $fault) {
+            throw ValidationException::withMessages(['line' => $fault->getMessage()]);
+        }
+        Person::remember($request->by());
+
+        return redirect("/ledger/{$incident->card->tag}");
+    }
+
+    public function retire(RetireCard $request, Card $card): RedirectResponse
+    {
+        $request->mustBePossible($card);
+        Person::remember($request->by());
+        Retirement::take($card, $request->why(), $request->by());
+
+        return back();
+    }
+
+    public function back(Card $card): RedirectResponse
+    {
+        Retirement::back($card);
+
+        return back();
+    }
+
+    public function calendar(): HttpResponse
+    {
+        return FileAnswer::calendar('due.ics', DueCalendar::ofHouse());
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Props\Ledger;
+
+/** What a card is due for. */
+final readonly class DueProps
+{
+    /**
+     * @param  string  $words  such as `Prove it again`
+     * @param  string  $why  such as `since 3 Nov 2026: wet on 3 Nov 2026`
+     * @param  bool  $isNow  whether today, or later
+     */
+    public function __construct(public string $words, public string $why, public bool $isNow, public string $href) {}
+}
