@@ -187,7 +187,9 @@ final readonly class LedgerPage
             $reasons[] = new ReasonProps(
                 VerdictKind::Shaky,
                 ucfirst($one->words()).", {$one->happened_at->format('j M Y')}.",
-                $named === [] ? $one->note : "{$one->reader->tag} is named with ".implode(', ', $named).' as well: try it in another reader.',
+                $named === []
+                    ? $one->note
+                    : "{$one->reader->tag} is named with ".implode(', ', $named).' as well: try it in another reader.',
                 "noted by {$one->recorded_by}",
             );
         }

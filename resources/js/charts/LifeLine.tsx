@@ -141,6 +141,12 @@ const TELLS = ['trouble', 'shoot', 'bought', 'proof', 'cleared', 'offload', 'sai
 
 type Anchor = 'start' | 'middle' | 'end';
 
+interface Word {
+    label: string;
+    side: 'above' | 'below';
+    anchor: Anchor;
+}
+
 /** Every event has its mark; those that tell most have their word as well, above or below the line, where it touches no other. */
 function placed(
     events: readonly LifeEventProps[],
@@ -150,7 +156,7 @@ function placed(
     isNarrow: boolean,
 ) {
     const taken: Record<'above' | 'below', [number, number][]> = { above: [], below: [] };
-    const words = new Map<LifeEventProps, { label: string; side: 'above' | 'below'; anchor: Anchor }>();
+    const words = new Map<LifeEventProps, Word>();
     const telling = [...events].sort((a, b) => TELLS.indexOf(a.kind) - TELLS.indexOf(b.kind));
     for (const event of telling) {
         const label = event.words.length > 24 ? `${event.words.slice(0, 23)}…` : event.words;
@@ -166,11 +172,8 @@ function placed(
             words.set(event, { label, side, anchor });
         }
     }
-    return events.map((event) => ({
-        event,
-        at: x(event.day),
-        ...(words.get(event) ?? { label: '', side: 'above' as const, anchor: 'middle' }),
-    }));
+    const bare: Word = { label: '', side: 'above', anchor: 'middle' };
+    return events.map((event) => ({ event, at: x(event.day), ...(words.get(event) ?? bare) }));
 }
 
 /** First days of months within a life, as many as have room. */
