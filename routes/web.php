@@ -150,6 +150,8 @@ Route::post('/cards/{card}/bursts', [FitController::class, 'burst']);
 Route::post('/cards/{card}/stops', [FitController::class, 'stop']);
 Route::post('/cards/{card}/bodies', [FitController::class, 'trial']);
 Route::get('/ledger', [LedgerController::class, 'index']);
+Route::get('/ledger/buy', [LedgerController::class, 'buy']);
+Route::get('/ledger/sellers', [LedgerController::class, 'sellers']);
 Route::get('/ledger/due.ics', [LedgerController::class, 'calendar']);
 Route::get('/ledger/{card}', [LedgerController::class, 'card']);
 Route::post('/incidents', [LedgerController::class, 'incident']);

@@ -23,6 +23,7 @@ use Tally\Record\SpeedRecord;
 use Tally\Record\SustainedRecord;
 use Tally\Shoot\StopFindings;
 use Tally\Verdict\Judge;
+use Tally\Verdict\KeptUp;
 use Tally\Verdict\Verdict;
 
 /** Gathers what is known of a card, and keeps its verdict up to date. */
@@ -182,7 +183,13 @@ final readonly class CardEvidence
     private static function keep(Card $card, Evidence $evidence): Verdict
     {
         $verdict = Judge::judge($evidence);
-        $card->forceFill(['verdict' => $verdict->kind, 'next_step' => $verdict->nextWhen($card->overruled)])->save();
+        $card
+            ->forceFill([
+                'verdict' => $verdict->kind,
+                'next_step' => $verdict->nextWhen($card->overruled),
+                'keeps_up' => KeptUp::among($evidence)[0][1] ?? null,
+            ])
+            ->save();
 
         return $verdict;
     }

@@ -120,7 +120,7 @@ final readonly class Price
         return (string) $minor->dividedBy(10 ** $digits)->toScale($digits + $more, RoundingMode::HALF_UP);
     }
 
-    private static function digits(string $currency): int
+    public static function digits(string $currency): int
     {
         $format = new NumberFormatter('en', NumberFormatter::CURRENCY);
         $format->setTextAttribute(NumberFormatter::CURRENCY_CODE, $currency);

@@ -60,6 +60,12 @@ enum Mark: string
         return $numbers;
     }
 
+    /** Whether it guarantees what is kept up. Source: CompactFlash Association, VPG profiles; SD Express E, from memory. */
+    public function isGuarantee(): bool
+    {
+        return preg_match('/^(VPG|E)\d/', $this->value) === 1;
+    }
+
     public function isSecureDigital(): bool
     {
         return ! str_starts_with($this->value, 'VPG');

@@ -32,18 +32,13 @@ final readonly class Demand
     }
 
     /**
-     * Marks of a medium that guarantees what it keeps up. Source: CompactFlash Association, VPG profiles; SD Express E, from memory.
+     * Marks of a medium that guarantees what it keeps up.
      *
      * @return list<Mark>
      */
     public static function guarantees(Label $label): array
     {
-        return array_values(array_filter($label->marks, self::isGuarantee(...)));
-    }
-
-    public static function isGuarantee(Mark $mark): bool
-    {
-        return preg_match('/^(VPG|E)\d/', $mark->value) === 1;
+        return array_values(array_filter($label->marks, fn (Mark $mark): bool => $mark->isGuarantee()));
     }
 
     /** `V90`, `a guaranteed medium`, `CFexpress B`; empty where it asks for nothing. */

@@ -54,7 +54,7 @@ final readonly class LeastMark
     {
         return ! $demand->refuses || (
             ($demand->mark === null || ! $mark->floor()->isBelow($demand->mark->floor())) &&
-            (! $demand->isGuaranteed || Demand::isGuarantee($mark))
+            (! $demand->isGuaranteed || $mark->isGuarantee())
         );
     }
 

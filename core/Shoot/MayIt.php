@@ -46,7 +46,7 @@ final readonly class MayIt
             School::Guaranteed => $this->promised(
                 $school,
                 $card,
-                array_values(array_filter($this->marksOver($card->label), Demand::isGuarantee(...))),
+                array_values(array_filter($this->marksOver($card->label), fn (Mark $mark): bool => $mark->isGuarantee())),
             ),
             School::Measured => $this->measured($card),
         };

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\FileAnswer;
 use App\Http\Page;
 use App\Http\Person;
+use App\Http\Requests\AskPurchase;
 use App\Http\Requests\LogIncident;
 use App\Http\Requests\RetireCard;
 use App\Ledger\DueCalendar;
@@ -14,7 +15,10 @@ use App\Ledger\IncidentBook;
 use App\Ledger\NotAnIncident;
 use App\Ledger\Retirement;
 use App\Models\Cards\Card;
+use App\Pages\Ledger\BuyPage;
 use App\Pages\Ledger\LedgerPage;
+use App\Pages\Ledger\SellersPage;
+use App\Props\Ledger\BuyAskedProps;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
@@ -65,6 +69,18 @@ final readonly class LedgerController
         Retirement::back($card);
 
         return back();
+    }
+
+    public function buy(AskPurchase $request): Response
+    {
+        $asked = new BuyAskedProps(...array_map($request->text(...), ['mode', 'floor', 'size', 'count', 'reader']));
+
+        return Page::show(BuyPage::of($asked, $request->mode(), $request->need(), $request->reader()));
+    }
+
+    public function sellers(): Response
+    {
+        return Page::show(SellersPage::now());
     }
 
     public function calendar(): HttpResponse

@@ -28,6 +28,7 @@ final class SaveQuote extends FormRequest
             'price' => ['required', new PriceText(config()->string('tally.currency'))],
             'quoted_on' => ['bail', 'required', new DayUpToToday()],
             'source' => ['required', 'string', 'max:80'],
+            'model' => ['nullable', 'string', 'max:80'],
         ];
     }
 
@@ -40,6 +41,7 @@ final class SaveQuote extends FormRequest
             'capacity.required' => 'The capacity is empty. Write what is printed, such as 128 GB.',
             'price.required' => 'The price is empty. Write what was asked, such as 24.90 EUR.',
             'quoted_on.required' => 'The day is empty. Write when it was asked, such as 2026-11-25.',
+            'model' => 'The model is longer than 80 characters, or no text. Write it as its label says, or leave it out.',
             'source.required' => 'The source is empty. Write who asked that price.',
         ];
     }
@@ -55,6 +57,7 @@ final class SaveQuote extends FormRequest
             'currency' => $this->price()->currency,
             'quoted_on' => Day::read($this->string('quoted_on')->value())?->format('Y-m-d'),
             'source' => trim($this->string('source')->value()),
+            'model' => $this->filled('model') ? trim($this->string('model')->value()) : null,
         ];
     }
 

@@ -61,6 +61,7 @@ use Tally\Verdict\VerdictKind;
  * @property VerdictKind|null $overruled what a person says instead
  * @property Step $next_step
  * @property string|null $recorded_by
+ * @property Rate|null $keeps_up the worst long write that counts
  * @property Carbon|null $due_on from when on it is tested again; null where it is not
  * @property DueTest|null $due_test
  * @property string|null $due_why
@@ -204,6 +205,7 @@ final class Card extends Row
             'verdict' => VerdictKind::class,
             'overruled' => VerdictKind::class,
             'next_step' => Step::class,
+            'keeps_up' => AsRate::class,
             'due_on' => 'date',
             'due_test' => DueTest::class,
             'retired_on' => 'date',

@@ -25,6 +25,7 @@ use Tally\Quantity\Bytes;
  * @property string $currency
  * @property Carbon $quoted_on
  * @property string $source
+ * @property string|null $model as its label says; null of a kind alone
  */
 final class PriceQuote extends Row
 {

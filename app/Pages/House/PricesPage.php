@@ -39,7 +39,9 @@ final readonly class PricesPage
                 ->map(
                     fn (PriceQuote $one): QuoteProps => new QuoteProps(
                         $one->id,
-                        "{$one->form->label()}, ".(Tier::tryFrom($one->tier)?->words() ?? ''),
+                        ($one->model === null ? '' : "{$one->model}: ").
+                            "{$one->form->label()}, ".
+                            (Tier::tryFrom($one->tier)?->words() ?? ''),
                         $one->capacity->decimal(),
                         $one->quote()->price->print(),
                         Price::printPerGigabyte($one->quote()->perGigabyte(), $one->currency),

@@ -50,7 +50,7 @@ export function LifeLine({ life }: { life: LifeProps }) {
                                 />
                                 <text
                                     x={i === 0 ? left + 3 : right - 3}
-                                    y={y(floor.rate) - 5}
+                                    y={i === 0 ? y(floor.rate) - 5 : y(floor.rate) + 14}
                                     textAnchor={i === 0 ? 'start' : 'end'}
                                     fontWeight="660"
                                     style={{ ...halo, fill: i === 0 ? 'var(--tarn)' : 'var(--rust)', fontSize: 11.5 }}

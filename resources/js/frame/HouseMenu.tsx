@@ -10,6 +10,8 @@ export const HOUSE_PAGES = [
     { href: '/compare/limits', label: 'Which link was the limit' },
     { href: '/compare/twins', label: 'Twins: one card under two labels' },
     { href: '/prices', label: 'Prices: what such cards cost' },
+    { href: '/ledger/buy', label: 'What to buy' },
+    { href: '/ledger/sellers', label: 'Sellers and lots: whose cards were what' },
     { href: '/tags', label: 'Print tags' },
     { href: '/opinion', label: 'Second opinion on figures from anywhere' },
     { href: '/erased', label: 'What was erased, by whom' },

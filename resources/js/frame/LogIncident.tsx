@@ -1,10 +1,11 @@
-import { useForm } from '@inertiajs/react';
+import { useForm, usePage } from '@inertiajs/react';
 import { Dialog, Heading } from 'react-aria-components';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { ServerForm } from '../parts/ServerForm';
+import type { WhoProps } from '../types/generated/props';
 import { Card, Overlay } from './KeySheet';
 
 /** What happened, in one line, from anywhere. */
@@ -22,7 +23,8 @@ export function LogIncident({ tag, open, onClose }: { tag: string | null; open: 
 }
 
 function Line({ tag, onClose }: { tag: string | null; onClose: () => void }) {
-    const form = useForm({ line: tag === null ? '' : `${tag} `, by: remembered() });
+    const { who } = usePage<{ who: WhoProps; [key: string]: unknown }>().props;
+    const form = useForm({ line: tag === null ? '' : `${tag} `, by: who.name ?? remembered() });
     const field = formField(form);
     return (
         <ServerForm

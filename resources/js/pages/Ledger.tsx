@@ -27,6 +27,10 @@ export default function Ledger(props: LedgerPageProps) {
                         </h1>
                         <p>{props.facts.join(' · ')}</p>
                     </div>
+                    <Next href="/ledger/buy" $quiet data-main="">
+                        What to buy next
+                        <small>from what was found here</small>
+                    </Next>
                 </Title>
                 <Sheet
                     title="Life"

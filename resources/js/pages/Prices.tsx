@@ -34,7 +34,7 @@ const Plain = styled.button`
 
 /** What such cards cost: the house's own quotes, their median for each kind, and which cards were too good to be true. */
 export default function Prices({ references, quotes, forms, tiers, today }: PricesPageProps) {
-    const form = useForm({ form: 'sd', tier: '30', capacity: '', price: '', quoted_on: today, source: '' });
+    const form = useForm({ form: 'sd', tier: '30', capacity: '', price: '', quoted_on: today, source: '', model: '' });
     const text = formField(form);
     return (
         <>
@@ -65,7 +65,7 @@ export default function Prices({ references, quotes, forms, tiers, today }: Pric
                             form.post('/prices', {
                                 preserveScroll: true,
                                 onSuccess: () => {
-                                    form.reset('capacity', 'price');
+                                    form.reset('capacity', 'price', 'model');
                                 },
                             });
                         }}
@@ -96,6 +96,7 @@ export default function Prices({ references, quotes, forms, tiers, today }: Pric
                         <TextField {...text('price')} label="Price" figures placeholder="41.00 EUR" />
                         <TextField {...text('source')} label="Seller" placeholder="a shop, a list" />
                         <TextField {...text('quoted_on')} label="On" figures />
+                        <TextField {...text('model')} label="Model, if it is one" placeholder="as its label says" />
                         <Button type="submit" data-main="" isDisabled={form.processing}>
                             Save this quote
                         </Button>

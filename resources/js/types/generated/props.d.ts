@@ -641,6 +641,14 @@ export interface ReachProps {
     why: string;
 }
 
+export interface BuyAskedProps {
+    mode: string;
+    floor: string;
+    size: string;
+    count: string;
+    reader: string;
+}
+
 export interface DueProps {
     words: string;
     why: string;
@@ -689,10 +697,49 @@ export interface LifeTrendProps {
     words: string;
 }
 
+export interface OfferProps {
+    key: string;
+    name: string;
+    seller: string;
+    line: string;
+    price: string;
+    perGigabyte: number;
+    perTerabyte: string;
+    perSpeed: string;
+    keepsUp: number | null;
+    promises: number | null;
+    tested: string;
+    failed: string;
+    reader: string;
+    passes: boolean;
+    isOnFrontier: boolean;
+}
+
+export interface PickProps {
+    school: string;
+    offer: string | null;
+    sentence: string;
+}
+
 export interface RetiredProps {
     on: string;
     why: string;
     by: string;
+}
+
+export interface SellerProps {
+    name: string;
+    cards: number;
+    counts: VerdictCountProps[];
+    bad: string;
+    low: number;
+    high: number;
+    tags: string[];
+}
+
+export interface VerdictCountProps {
+    kind: VerdictKind;
+    cards: number;
 }
 
 export interface CautionProps {
@@ -809,6 +856,18 @@ export interface BenchPageProps {
     benches: BenchProps[];
     readers: PlaceProps[];
     hosts: PlaceProps[];
+}
+
+export interface BuyPageProps {
+    asked: BuyAskedProps;
+    modes: ChoiceProps[];
+    floor: number;
+    need: string;
+    currency: string;
+    offers: OfferProps[];
+    labelOnly: OfferProps[];
+    struck: string[];
+    picks: PickProps[];
 }
 
 export interface ComparePageProps {
@@ -1048,6 +1107,11 @@ export interface SavedPlanPageProps {
     changed: ChangedRateProps[];
     rests: RestsOnProps[];
     outcome: OutcomeProps;
+}
+
+export interface SellersPageProps {
+    sellers: SellerProps[];
+    lots: SellerProps[];
 }
 
 export interface ShootPageProps {

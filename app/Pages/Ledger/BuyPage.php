@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Ledger;
+
+use App\Ledger\OfferBook;
+use App\Models\Kit\CameraMode;
+use App\Props\Label\ChoiceProps;
+use App\Props\Ledger\BuyAskedProps;
+use App\Props\Ledger\OfferProps;
+use App\Props\Ledger\PickProps;
+use App\Props\Page\BuyPageProps;
+use Brick\Math\RoundingMode;
+use Tally\Buying\BuyingSchool;
+use Tally\Buying\Choice;
+use Tally\Buying\Need;
+use Tally\Buying\Offer;
+use Tally\Buying\Price;
+use Tally\Reading\Proportion;
+
+/** What to buy: the value plane, and what each of three schools would take. */
+final readonly class BuyPage
+{
+    public static function of(BuyAskedProps $asked, ?CameraMode $mode, Need $need, ?Price $reader): BuyPageProps
+    {
+        $currency = $reader->currency ?? OfferBook::currency();
+        $buses = OfferBook::buses();
+        $all = OfferBook::of($currency, $reader);
+        $fits = array_values(
+            array_filter($all, fn (Offer $one): bool => $mode === null || $one->label->settleIn($mode->camera->buses()) !== null),
+        );
+        $choice = new Choice($fits, $need);
+        $frontier = array_map(self::key(...), $choice->frontier());
+        $isNeeded = fn (Offer $one): bool => $one->reader === null && OfferBook::needsReader($one->label, $buses);
+        $props = fn (Offer $one): OfferProps => self::offer(
+            $one,
+            $choice->passes($one),
+            in_array(self::key($one), $frontier, true),
+            $isNeeded($one),
+        );
+        $offers = $choice->offers;
+        usort($offers, fn (Offer $a, Offer $b): int => $a->perGigabyte()->compareTo($b->perGigabyte()));
+        $isTested = fn (Offer $one): bool => $one->keepsUp !== null;
+
+        return new BuyPageProps(
+            asked: $asked,
+            modes: self::modes(),
+            floor: $need->floor === null ? 0.0 : round($need->floor->megabytes(), 2),
+            need: self::need($mode, $need),
+            currency: $currency,
+            offers: array_map($props, array_values(array_filter($offers, $isTested))),
+            labelOnly: array_map($props, array_values(array_filter($offers, fn (Offer $one): bool => ! $isTested($one)))),
+            struck: array_values(array_map(self::struck(...), array_filter($fits, fn (Offer $one): bool => $one->isStruckOut))),
+            picks: array_map(fn (BuyingSchool $school): PickProps => self::pick($school, $choice, $need), BuyingSchool::cases()),
+        );
+    }
+
+    private static function key(Offer $offer): string
+    {
+        return "{$offer->name} {$offer->label->capacity->count} {$offer->seller}";
+    }
+
+    private static function need(?CameraMode $mode, Need $need): string
+    {
+        if ($need->floor === null) {
+            return 'any need';
+        }
+        $floor = number_format($need->floor->megabytes(), 1, '.', '');
+
+        return ($mode === null ? '' : "{$mode->camera->tag} {$mode->name}: ")."never under {$floor} MB/s";
+    }
+
+    private static function offer(Offer $one, bool $passes, bool $isOnFrontier, bool $needsReader): OfferProps
+    {
+        $units = 10 ** Price::digits($one->price->currency);
+        $speed = $one->perMegabyteASecond();
+
+        return new OfferProps(
+            self::key($one),
+            $one->name,
+            $one->seller,
+            $one->label->line(),
+            "{$one->price->print()}, {$one->on}",
+            round($one->perGigabyte()->toFloat() / $units, 4),
+            number_format(($one->perGigabyte()->toFloat() * 1000) / $units, 0, '.', ' ')." {$one->price->currency}",
+            $speed === null ? '' : $speed->dividedBy($units)->toScale(2, RoundingMode::HALF_UP)." {$one->price->currency}",
+            $one->keepsUp === null ? null : round($one->keepsUp->megabytes(), 2),
+            $one->label->topMark()?->floor()->megabytes(),
+            $one->owned === 0 ? 'none here' : "{$one->tested} of {$one->owned}",
+            $one->failed === 0 || $one->owned === 0 ? '' : (new Proportion($one->failed, $one->owned))->words(),
+            match (true) {
+                $one->reader !== null => "its reader {$one->reader->print()} more",
+                $needsReader => 'needs a reader that the house has not',
+                default => '',
+            },
+            $passes,
+            $isOnFrontier,
+        );
+    }
+
+    private static function struck(Offer $one): string
+    {
+        $from = $one->seller === '' ? '' : " from {$one->seller}";
+
+        $failed = (new Proportion($one->failed, $one->owned))->words();
+
+        return "{$one->name}, {$one->label->capacity->decimal()}{$from}: {$failed} failed here";
+    }
+
+    private static function pick(BuyingSchool $school, Choice $choice, Need $need): PickProps
+    {
+        $offer = $choice->pick($school);
+        if ($offer === null) {
+            return new PickProps($school->label(), null, match ($school) {
+                BuyingSchool::Guaranteed => 'No model here has a VPG or E mark that promises as much.',
+                default => 'No model that was tested here keeps up as much.',
+            });
+        }
+        $keeps = $offer->keepsUp === null
+            ? 'nobody here has measured it'
+            : 'keeps up '.number_format($offer->keepsUp->megabytes(), 1, '.', '').' MB/s here';
+        $total = Price::of($offer->total($need->cards), $offer->price->currency)->print();
+        $with = $offer->reader === null ? '' : ', with the reader that it needs';
+        $from = $offer->seller === '' ? '' : " from {$offer->seller}";
+        $tested = $offer->tested === 0 ? '' : ", {$offer->tested} tested";
+
+        return new PickProps(
+            $school->label(),
+            self::key($offer),
+            "{$offer->name}, {$offer->label->capacity->decimal()}{$from}: {$need->cards} for {$total}{$with}; {$keeps}{$tested}.",
+        );
+    }
+
+    /** @return list<ChoiceProps> */
+    private static function modes(): array
+    {
+        return array_values(
+            CameraMode::query()
+                ->with('camera')
+                ->get()
+                ->sortBy(fn (CameraMode $mode): array => [$mode->camera->tag, $mode->id])
+                ->map(fn (CameraMode $mode): ChoiceProps => new ChoiceProps((string) $mode->id, "{$mode->camera->tag} {$mode->name}", []))
+                ->all(),
+        );
+    }
+}

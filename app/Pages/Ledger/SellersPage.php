@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Ledger;
+
+use App\Models\Cards\Card;
+use App\Props\Ledger\SellerProps;
+use App\Props\Ledger\VerdictCountProps;
+use App\Props\Page\SellersPageProps;
+use Illuminate\Support\Collection;
+use Tally\Reading\Proportion;
+use Tally\Verdict\VerdictKind;
+
+/** How many of whose cards were what; a bad lot at one look. */
+final readonly class SellersPage
+{
+    public static function now(): SellersPageProps
+    {
+        return new SellersPageProps(self::by('seller', 'seller'), self::by('lot_key', 'lot'));
+    }
+
+    /** @return list<SellerProps> */
+    private static function by(string $key, string $name): array
+    {
+        $kind = 'coalesce(overruled, verdict)';
+        $rows = Card::query()
+            ->toBase()
+            ->whereNotNull($key)
+            ->groupBy($key)
+            ->groupByRaw($kind)
+            ->selectRaw("{$key} as of, max({$name}) as name, {$kind} as kind, count(*) as cards, group_concat(tag order by tag) as tags")
+            ->get()
+            ->groupBy('of');
+        $all = array_values($rows->map(fn (Collection $of): SellerProps => self::one($of))->all());
+        usort($all, fn (SellerProps $a, SellerProps $b): int => [-$a->low, $a->name] <=> [-$b->low, $b->name]);
+
+        return $all;
+    }
+
+    /** @param  Collection<int, covariant object>  $rows  one for each verdict */
+    private static function one(Collection $rows): SellerProps
+    {
+        $counts = $tags = [];
+        $bad = $all = 0;
+        $name = '';
+        foreach ($rows as $row) {
+            $row = (array) $row;
+            $kind = VerdictKind::from(is_string($row['kind'] ?? null) ? $row['kind'] : '');
+            $cards = is_numeric($row['cards'] ?? null) ? (int) $row['cards'] : 0;
+            $name = is_string($row['name'] ?? null) ? $row['name'] : $name;
+            $counts[] = new VerdictCountProps($kind, $cards);
+            $all += $cards;
+            if ($kind->isStruckOut()) {
+                $bad += $cards;
+                array_push($tags, ...explode(',', is_string($row['tags'] ?? null) ? $row['tags'] : ''));
+            }
+        }
+        $share = new Proportion($bad, max(1, $all));
+        sort($tags);
+
+        return new SellerProps($name, $all, $counts, $share->words(), round($share->low, 4), round($share->high, 4), $tags);
+    }
+}
