@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\ActivityController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CarryController;
 use App\Http\Controllers\CompareController;
@@ -10,6 +11,7 @@ use App\Http\Controllers\ErasedController;
 use App\Http\Controllers\EvidenceController;
 use App\Http\Controllers\FitController;
 use App\Http\Controllers\FootageController;
+use App\Http\Controllers\HandbookController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\InspectController;
 use App\Http\Controllers\IntakeController;
@@ -101,6 +103,8 @@ Route::get('/prices', [PriceController::class, 'show']);
 Route::post('/prices', [PriceController::class, 'store']);
 Route::delete('/prices/{quote}', [PriceController::class, 'delete']);
 
+Route::get('/activity/{card?}', ActivityController::class);
+Route::get('/handbook', HandbookController::class);
 Route::get('/erased', [ErasedController::class, 'show']);
 
 Route::get('/opinion', [OpinionController::class, 'show']);

@@ -9,6 +9,8 @@ use App\Evidence\HouseKnowledge;
 use App\Models\Cards\Card;
 use App\Models\Cards\Correction;
 use App\Models\Cards\FootageAct;
+use App\Models\Ledger\BookLine;
+use Illuminate\Support\Collection;
 use Illuminate\Validation\ValidationException;
 use Tally\Label\Form;
 use Tally\Verdict\Step;
@@ -59,9 +61,36 @@ final readonly class CardBook
         // Only once all of them stand there: cards of one batch may share a code.
         $house = new HouseKnowledge();
         foreach (array_chunk($tags, self::AT_ONCE) as $chunk) {
-            CardEvidence::refreshNew(Card::query()->whereIn('tag', $chunk)->get()->toBase(), $house);
+            $entered = Card::query()->whereIn('tag', $chunk)->get()->toBase();
+            self::tell($entered, $by);
+            CardEvidence::refreshNew($entered, $house);
         }
         self::refreshSharing($serials, $tags);
+    }
+
+    /**
+     * A line of the books for each; cards that are entered many at once are not saved one by one.
+     *
+     * @param  Collection<int, Card>  $cards
+     */
+    private static function tell(Collection $cards, ?string $by): void
+    {
+        BookLine::query()->insert(
+            $cards
+                ->map(fn (Card $card): array => [
+                    'log_name' => 'books',
+                    'description' => "card {$card->tag}",
+                    'event' => 'created',
+                    'subject_type' => Card::class,
+                    'subject_id' => (string) $card->id,
+                    'card_id' => $card->id,
+                    'who' => $by === null ? null : mb_substr($by, 0, 80),
+                    'properties' => json_encode(['attributes' => $card->told()], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+                    'created_at' => now(),
+                    'updated_at' => now(),
+                ])
+                ->all(),
+        );
     }
 
     /**

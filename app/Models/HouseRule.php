@@ -16,6 +16,8 @@ use Illuminate\Support\Carbon;
  */
 final class HouseRule extends Row
 {
+    use WritesBookLines;
+
     public $timestamps = false;
 
     public $incrementing = false;

@@ -41,6 +41,7 @@ const VIEWS = [
     '/tags?cards=QS-014..QS-028',
     '/prices',
     '/erased',
+    '/handbook',
     '/kit',
     '/kit/sheet',
     '/kit/sheet/QS-028',

@@ -8,6 +8,7 @@ use App\Models\Casts\AsBytes;
 use App\Models\Casts\AsRate;
 use App\Models\Row;
 use App\Models\Runs\Run;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -78,6 +79,8 @@ use Tally\Verdict\VerdictKind;
  */
 final class Card extends Row
 {
+    use WritesBookLines;
+
     protected $guarded = [];
 
     protected $attributes = ['stopped' => 0];
@@ -107,6 +110,15 @@ final class Card extends Row
             $typed = $this->getAttributes()[$code] ?? null;
             $this->setAttribute("{$code}_key", Code::key(is_string($typed) ? $typed : null));
         }
+    }
+
+    /** @return list<string> what is reckoned from the label, from runs and from acts that have lines of their own */
+    protected function derived(): array
+    {
+        return [
+            'line', 'serial_key', 'back_code_key', 'lot_key', 'verdict', 'next_step', 'keeps_up', 'footage', 'footage_files', 'stopped',
+            'due_on', 'due_test', 'due_why', 'changed_at', 'revision',
+        ];
     }
 
     /** @return HasMany<Run, $this> */

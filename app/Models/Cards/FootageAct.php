@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Cards;
 
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Support\Carbon;
 
 /**
@@ -20,6 +21,8 @@ use Illuminate\Support\Carbon;
  */
 final class FootageAct extends Row
 {
+    use WritesBookLines;
+
     public $timestamps = false;
 
     protected $guarded = [];

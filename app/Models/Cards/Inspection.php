@@ -6,6 +6,7 @@ namespace App\Models\Cards;
 
 use App\Models\Kit\Reader;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use LogicException;
@@ -29,6 +30,8 @@ use Tally\Inspection\Seen;
  */
 final class Inspection extends Row
 {
+    use WritesBookLines;
+
     protected $guarded = [];
 
     protected $casts = ['question' => Question::class];

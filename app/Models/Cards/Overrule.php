@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Cards;
 
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Tally\Verdict\VerdictKind;
@@ -24,6 +25,8 @@ use Tally\Verdict\VerdictKind;
  */
 final class Overrule extends Row
 {
+    use WritesBookLines;
+
     protected $guarded = [];
 
     protected $casts = ['derived' => VerdictKind::class, 'verdict' => VerdictKind::class];

@@ -6,6 +6,7 @@ namespace App\Models\Cards;
 
 use App\Models\Casts\AsBytes;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Support\Carbon;
 use LogicException;
 use Tally\Buying\Price;
@@ -29,6 +30,8 @@ use Tally\Quantity\Bytes;
  */
 final class PriceQuote extends Row
 {
+    use WritesBookLines;
+
     protected $guarded = [];
 
     protected $casts = [

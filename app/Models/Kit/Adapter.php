@@ -6,6 +6,7 @@ namespace App\Models\Kit;
 
 use App\Models\Casts\AsRate;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
 use Illuminate\Support\Collection;
 use Tally\Chain\Ceiling;
@@ -24,6 +25,8 @@ use Tally\Quantity\Rate;
  */
 final class Adapter extends Row
 {
+    use WritesBookLines;
+
     protected $guarded = [];
 
     /** @return array<string, string> */

@@ -6,6 +6,7 @@ namespace App\Models\Kit;
 
 use App\Models\Casts\AsRate;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Tally\Chain\HostLink;
 
 /**
@@ -17,6 +18,7 @@ use Tally\Chain\HostLink;
 final class Cable extends Row
 {
     use MeasuredLink;
+    use WritesBookLines;
 
     protected $guarded = [];
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Kit;
 
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 use Tally\Label\Bus;
@@ -18,6 +19,8 @@ use Tally\Label\Bus;
  */
 final class Camera extends Row
 {
+    use WritesBookLines;
+
     protected $guarded = [];
 
     /** @return HasMany<CameraMode, $this> */

@@ -7,6 +7,7 @@ namespace App\Models\Kit;
 use App\Models\Casts\AsBytes;
 use App\Models\Casts\AsRate;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
@@ -42,6 +43,8 @@ use Tally\Shoot\Recording;
  */
 final class CameraMode extends Row
 {
+    use WritesBookLines;
+
     protected $guarded = [];
 
     protected $casts = [

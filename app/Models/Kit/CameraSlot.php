@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Kit;
 
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
 use Illuminate\Support\Collection;
 use Tally\Label\Bus;
@@ -19,6 +20,8 @@ use Tally\Label\Bus;
  */
 final class CameraSlot extends Row
 {
+    use WritesBookLines;
+
     protected $guarded = [];
 
     /** @return array<string, string> */

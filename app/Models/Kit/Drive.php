@@ -7,6 +7,7 @@ namespace App\Models\Kit;
 use App\Models\Casts\AsBytes;
 use App\Models\Casts\AsRate;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Tally\Chain\HostLink;
 use Tally\Quantity\Bytes;
@@ -30,6 +31,7 @@ use Tally\Quantity\Rate;
 final class Drive extends Row
 {
     use MeasuredLink;
+    use WritesBookLines;
 
     protected $guarded = [];
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Kit;
 
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -18,6 +19,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Host extends Row
 {
+    use WritesBookLines;
+
     protected $guarded = [];
 
     protected $casts = ['preview_files' => 'integer', 'preview_seconds' => 'float'];

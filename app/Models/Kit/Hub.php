@@ -6,6 +6,7 @@ namespace App\Models\Kit;
 
 use App\Models\Casts\AsRate;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
@@ -25,6 +26,7 @@ use Tally\Chain\HostLink;
 final class Hub extends Row
 {
     use MeasuredLink;
+    use WritesBookLines;
 
     protected $guarded = [];
 

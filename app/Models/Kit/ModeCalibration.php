@@ -6,6 +6,7 @@ namespace App\Models\Kit;
 
 use App\Models\Casts\AsBytes;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 use Tally\Shoot\Calibration;
@@ -20,6 +21,8 @@ use Tally\Shoot\Calibration;
  */
 final class ModeCalibration extends Row
 {
+    use WritesBookLines;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -6,6 +6,7 @@ namespace App\Models\Kit;
 
 use App\Models\Casts\AsRate;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Tally\Chain\HostLink;
 
@@ -20,6 +21,7 @@ use Tally\Chain\HostLink;
 final class Port extends Row
 {
     use MeasuredLink;
+    use WritesBookLines;
 
     protected $guarded = [];
 

@@ -7,6 +7,7 @@ namespace App\Models\Kit;
 use App\Models\Cards\Inspection;
 use App\Models\Casts\AsRate;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
@@ -30,6 +31,7 @@ final class Reader extends Row
     use MeasuredLink {
         asLink as private linkOfItsKind;
     }
+    use WritesBookLines;
 
     protected $guarded = [];
 

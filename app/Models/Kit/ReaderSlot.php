@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Kit;
 
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Collection;
@@ -23,6 +24,8 @@ use Tally\Label\Bus;
  */
 final class ReaderSlot extends Row
 {
+    use WritesBookLines;
+
     protected $guarded = [];
 
     /** @return array<string, string> */

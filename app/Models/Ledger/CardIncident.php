@@ -8,6 +8,7 @@ use App\Models\Cards\Card;
 use App\Models\Kit\Camera;
 use App\Models\Kit\Reader;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Tally\Ledger\IncidentKind;
@@ -30,6 +31,8 @@ use Tally\Ledger\IncidentKind;
  */
 final class CardIncident extends Row
 {
+    use WritesBookLines;
+
     public $timestamps = false;
 
     protected $table = 'incidents';

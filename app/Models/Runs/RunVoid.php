@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Runs;
 
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -21,6 +22,8 @@ use Illuminate\Support\Carbon;
  */
 final class RunVoid extends Row
 {
+    use WritesBookLines;
+
     protected $guarded = [];
 
     /** @return BelongsTo<Run, $this> */

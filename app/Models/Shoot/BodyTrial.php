@@ -7,6 +7,7 @@ namespace App\Models\Shoot;
 use App\Models\Cards\Card;
 use App\Models\Kit\Camera;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Tally\Shoot\BodyAnswer;
@@ -26,6 +27,8 @@ use Tally\Shoot\BodyAnswer;
  */
 final class BodyTrial extends Row
 {
+    use WritesBookLines;
+
     public $timestamps = false;
 
     protected $guarded = [];

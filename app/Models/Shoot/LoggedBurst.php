@@ -8,6 +8,7 @@ use App\Models\Cards\Card;
 use App\Models\Casts\AsBytes;
 use App\Models\Kit\Camera;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Tally\Quantity\Bytes;
@@ -31,6 +32,8 @@ use Tally\Shoot\Burst;
  */
 final class LoggedBurst extends Row
 {
+    use WritesBookLines;
+
     public $timestamps = false;
 
     protected $table = 'bursts';

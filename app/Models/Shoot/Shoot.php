@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Shoot;
 
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
@@ -27,6 +28,8 @@ use Tally\Shoot\Whole\Packing;
  */
 final class Shoot extends Row
 {
+    use WritesBookLines;
+
     public $timestamps = false;
 
     protected $guarded = [];

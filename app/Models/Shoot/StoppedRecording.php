@@ -8,6 +8,7 @@ use App\Models\Cards\Card;
 use App\Models\Kit\Camera;
 use App\Models\Kit\CameraMode;
 use App\Models\Row;
+use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Tally\Shoot\StopCause;
@@ -29,6 +30,8 @@ use Tally\Shoot\StopCause;
  */
 final class StoppedRecording extends Row
 {
+    use WritesBookLines;
+
     public $timestamps = false;
 
     protected $guarded = [];

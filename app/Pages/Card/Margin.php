@@ -19,6 +19,7 @@ use Tally\Verdict\Judge;
 use Tally\Verdict\Reason;
 use Tally\Verdict\ReasonId;
 use Tally\Verdict\Step;
+use Tally\Verdict\Topic;
 use Tally\Verdict\Verdict;
 use Tally\Verdict\VerdictKind;
 
@@ -47,7 +48,18 @@ final readonly class Margin
 
     public static function reason(Reason $reason): ReasonProps
     {
-        return new ReasonProps($reason->bearing, $reason->lead(), $reason->rest(), $reason->evidence);
+        return new ReasonProps($reason->bearing, $reason->lead(), $reason->rest(), $reason->evidence, self::look($reason->topic));
+    }
+
+    /** The part of the handbook that says more. */
+    private static function look(Topic $topic): string
+    {
+        return match ($topic) {
+            Topic::Label, Topic::SpeedClass => 'marks',
+            Topic::Write, Topic::Read, Topic::Sustained => 'buses',
+            Topic::Contact => 'cautions',
+            Topic::Capacity, Topic::Repeat, Topic::Price => 'rules',
+        };
     }
 
     /** @return list<Reason> what bears nothing: of the label where the label is looked at, of figures where they are */

@@ -83,7 +83,17 @@ export function Reasons({ reasons }: { reasons: readonly ReasonProps[] }) {
                 <li key={i}>
                     {reason.bearing === null ? <NoteShape /> : <VerdictShape kind={reason.bearing} />}
                     <b>{reason.lead}</b> {reason.rest}
-                    <small>{reason.evidence}</small>
+                    <small>
+                        {reason.evidence}
+                        {reason.look === null ? null : (
+                            <>
+                                {' · '}
+                                <Link href={`/handbook#${reason.look}`} style={{ color: 'inherit' }}>
+                                    handbook
+                                </Link>
+                            </>
+                        )}
+                    </small>
                 </li>
             ))}
         </Why>

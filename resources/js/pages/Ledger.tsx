@@ -84,6 +84,10 @@ export default function Ledger(props: LedgerPageProps) {
                 />
                 <p style={{ fontSize: 12.5 }}>
                     <kbd>i</kbd> logs what happened, from any page.{' '}
+                    <Link href={`/activity/${card.tag}`} style={{ color: 'inherit' }}>
+                        Changes of its books
+                    </Link>{' '}
+                    ·{' '}
                     <a href="/ledger/due.ics" style={{ color: 'inherit' }}>
                         Due days for a calendar (ICS)
                     </a>

@@ -16,6 +16,21 @@ export type SlotKind = 'folder' | 'raw' | 'stand-in';
 
 export type VerdictKind = 'Sham' | 'Shaky' | 'Slow' | 'Unproven' | 'Sound';
 
+export interface BookLineProps {
+    id: number;
+    on: string;
+    who: string;
+    did: string;
+    what: string;
+    changes: ChangeProps[];
+}
+
+export interface ChangeProps {
+    column: string;
+    was: string | null;
+    is: string;
+}
+
 export interface BenchProps {
     id: number;
     name: string;
@@ -372,6 +387,18 @@ export interface WhoProps {
     name: string | null;
     role: string;
     may: Ability[];
+}
+
+export interface HandbookRowProps {
+    name: string;
+    says: string;
+    source: string;
+}
+
+export interface HandbookSectionProps {
+    key: string;
+    title: string;
+    rows: HandbookRowProps[];
 }
 
 export interface BadCellProps {
@@ -769,6 +796,7 @@ export interface ReasonProps {
     lead: string;
     rest: string;
     evidence: string;
+    look: string | null;
 }
 
 export interface StepProps {
@@ -850,6 +878,13 @@ export interface OpinionsProps {
     count: number;
     expected: number | null;
     differing: number;
+}
+
+export interface ActivityPageProps {
+    tag: string | null;
+    count: number;
+    lines: BookLineProps[];
+    older: number | null;
 }
 
 export interface BenchPageProps {
@@ -947,6 +982,11 @@ export interface FollowPageProps {
     first: FollowNowProps;
     person: string;
     said: string | null;
+}
+
+export interface HandbookPageProps {
+    search: string;
+    sections: HandbookSectionProps[];
 }
 
 export interface ImportPageProps {

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\House;
+
+use App\Models\Cards\Card;
+use App\Models\Ledger\BookLine;
+use App\Props\Activity\BookLineProps;
+use App\Props\Activity\ChangeProps;
+use App\Props\Page\ActivityPageProps;
+
+/** Every change of the books: lines that are only ever added. */
+final readonly class ActivityPage
+{
+    private const LINES = 60;
+
+    private const LENGTH = 120;
+
+    /** @param  int|null  $before  lines older than this one */
+    public static function of(?Card $card, ?int $before): ActivityPageProps
+    {
+        $all = BookLine::query()->when($card !== null, fn ($query) => $query->where('card_id', $card?->id));
+        $lines = (clone $all)
+            ->when($before !== null, fn ($query) => $query->where('id', '<', $before))
+            ->orderByDesc('id')
+            ->limit(self::LINES + 1)
+            ->get();
+        $shown = $lines->take(self::LINES);
+
+        return new ActivityPageProps(
+            $card?->tag,
+            $all->count(),
+            array_values($shown->map(fn (BookLine $line): BookLineProps => self::line($line))->all()),
+            $lines->count() > self::LINES ? $shown->last()?->id : null,
+        );
+    }
+
+    private static function line(BookLine $line): BookLineProps
+    {
+        $new = (array) ($line->properties['attributes'] ?? []);
+        $old = (array) ($line->properties['old'] ?? []);
+        $changes = [];
+        foreach ($line->event === 'deleted' ? $old : $new as $column => $value) {
+            if ($value !== null && $value !== '' || isset($old[$column])) {
+                $was = array_key_exists($column, $old) && $line->event === 'updated' ? self::text($old[$column]) : null;
+                $changes[] = new ChangeProps(str_replace('_', ' ', (string) $column), $was, self::text($value));
+            }
+        }
+
+        return new BookLineProps(
+            $line->id,
+            $line->created_at->format('j M Y, H:i'),
+            $line->who ?? 'nobody named',
+            match ($line->event) {
+                'created' => 'entered',
+                'deleted' => 'deleted',
+                default => 'changed',
+            },
+            $line->description,
+            $changes,
+        );
+    }
+
+    private static function text(mixed $value): string
+    {
+        $text = match (true) {
+            $value === null, $value === '' => 'nothing',
+            is_scalar($value) => (string) $value,
+            default => json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+        };
+
+        return mb_strlen($text) > self::LENGTH ? mb_substr($text, 0, self::LENGTH - 1).'…' : $text;
+    }
+}
