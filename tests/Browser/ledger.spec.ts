@@ -36,3 +36,23 @@ test('by keyboard: an incident is logged from anywhere, the card falls due, is r
     await page.getByRole('button', { name: /Take it back/ }).click();
     await expect(page.getByRole('heading', { name: 'Test again' })).toBeVisible();
 });
+
+test('the handbook is searched, and every finding leads to it', async ({ page }) => {
+    await page.goto('/prove/QS-021');
+    await page.getByRole('complementary').getByRole('link', { name: 'handbook' }).first().click();
+    await expect(page).toHaveURL(/\/handbook#/);
+    await page.getByLabel('Look up').fill('V60 never under');
+    await expect(page.getByRole('cell', { name: 'V60', exact: true })).toBeVisible();
+    await expect(page.getByRole('cell', { name: 'V90', exact: true })).toBeHidden();
+    await page.getByLabel('Look up').fill('nothing like this');
+    await expect(page.getByText('Nothing here has all of these words.')).toBeVisible();
+});
+
+test('a retired card and its reason stand in the tray, and in the changes of its books', async ({ page }) => {
+    await page.goto('/ledger/QS-040');
+    await expect(page.getByRole('heading', { name: 'Out of service' })).toBeVisible();
+    await expect(page.getByRole('option', { name: /QS-040/ }).getByText('retired')).toBeVisible();
+    await page.getByRole('link', { name: 'Changes of its books' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('QS-040');
+    await expect(page.getByRole('row', { name: /retired why/ })).toContainText('sold as new, worn contacts');
+});

@@ -42,6 +42,7 @@ const VIEWS = [
     '/prices',
     '/erased',
     '/handbook',
+    '/activity',
     '/kit',
     '/kit/sheet',
     '/kit/sheet/QS-028',

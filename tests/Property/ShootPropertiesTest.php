@@ -121,7 +121,8 @@ final class ShootPropertiesTest extends TestCase
             );
             $spares = [];
             foreach ($packing->places as $one) {
-                $spares = $one->place->isSpare() ? [...$spares, ...array_map(fn (PackedCard $card): string => $card->tag, $one->cards)] : $spares;
+                $tags = array_map(fn (PackedCard $card): string => $card->tag, $one->cards);
+                $spares = $one->place->isSpare() ? [...$spares, ...$tags] : $spares;
             }
             foreach (Evening::of($packing) as $evening) {
                 foreach ($evening->cards as $tag => $on) {
