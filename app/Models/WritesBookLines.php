@@ -47,9 +47,9 @@ trait WritesBookLines
             ->performedOn($this)
             ->event($event)
             ->withProperties(array_filter(['attributes' => $is, 'old' => $was], fn (array $columns): bool => $columns !== []))
-            ->tap(function (BookLine $line): void {
+            ->tap(function (BookLine $line) use ($is): void {
                 $line->card_id = $this->cardOfLine();
-                $line->who = $this->whoOfLine();
+                $line->who = $this->whoOfLine($is);
             })
             ->log(mb_substr($this->inBooks(), 0, 200));
     }
@@ -81,11 +81,15 @@ trait WritesBookLines
         return is_numeric($id) ? (int) $id : null;
     }
 
-    /** Whoever is signed in; else whoever signed the row. */
-    private function whoOfLine(): ?string
+    /**
+     * Whoever is signed in; else whoever signed what is new in it.
+     *
+     * @param  array<string, mixed>  $is
+     */
+    private function whoOfLine(array $is): ?string
     {
-        $signed = $this->getAttributes()['recorded_by'] ?? $this->getAttributes()['by'] ?? $this->getAttributes()['seen_by'] ?? null;
-        $who = House::person()->name ?? $signed;
+        $signed = array_values(array_intersect_key($is, array_flip(['recorded_by', 'by', 'seen_by', 'retired_by'])));
+        $who = House::person()->name ?? $signed[0] ?? null;
 
         return is_string($who) && $who !== '' ? mb_substr($who, 0, 80) : null;
     }

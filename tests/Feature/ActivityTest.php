@@ -28,17 +28,20 @@ final class ActivityTest extends TestCase
             $lines->map(fn (BookLine $line): array => [$line->event, $line->description])->all(),
         );
         self::assertSame(['seller' => 'Fathom Goods'], data_get($lines[1], 'properties.attributes'));
-        self::assertSame('Moss', $lines[2]?->who);
+        // Who changed the seller nobody said; who logged the incident signed it.
+        self::assertSame([null, 'Moss'], [$lines[1]?->who, $lines[2]?->who]);
+        $this->post('/cards/T-1/retire', ['why' => 'worn', 'by' => 'Teal'])->assertSessionHasNoErrors();
+        self::assertSame('Teal', BookLine::query()->where('card_id', $card->id)->latest('id')->firstOrFail()->who);
         LedgerRules::keep(['ledger.fills' => 9], 'Wren');
         $rule = BookLine::query()->latest('id')->firstOrFail();
         self::assertSame(['house rule ledger.fills', 'Wren'], [$rule->description, $rule->who]);
         $this->get('/activity/T-1')->assertInertia(
             fn (AssertableInertia $page) => $page
                 ->component('Activity')
-                ->where('count', 3)
-                ->where('lines.1.did', 'changed')
-                ->where('lines.1.changes.0.is', 'Fathom Goods')
-                ->where('lines.1.changes.0.was', 'nothing')
+                ->where('count', 4)
+                ->where('lines.2.did', 'changed')
+                ->where('lines.2.changes.0.is', 'Fathom Goods')
+                ->where('lines.2.changes.0.was', 'nothing')
                 ->etc(),
         );
         $this->get('/activity?before=x')->assertOk();

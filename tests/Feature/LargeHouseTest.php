@@ -66,7 +66,9 @@ final class LargeHouseTest extends TestCase
     {
         $mode = CameraMode::query()->where('name', '4K long-GOP')->sole()->id;
         $shoot = "/fit/shoot?days=2&wanted[0][mode]={$mode}&wanted[0][daily]=60+min&wanted[0][spare]=1";
-        $pages = ['/ledger/QS-015', '/ledger/buy', '/ledger/buy?floor=30+MB/s', '/ledger/sellers', '/activity', '/handbook', '/kit', $shoot];
+        $pages = [
+            '/ledger/QS-015', '/ledger/buy', '/ledger/buy?floor=30+MB/s', '/ledger/sellers', '/activity', '/handbook', '/kit', $shoot,
+        ];
         $before = array_map($this->queries(...), $pages);
         $this->enterMany();
         foreach ([10, 20, 30] as $i) {
