@@ -29,6 +29,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PriceController;
 use App\Http\Controllers\ProveController;
 use App\Http\Controllers\PulseController;
+use App\Http\Controllers\RulesController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\RunNoteController;
 use App\Http\Controllers\SavedPlanController;
@@ -104,6 +105,8 @@ Route::post('/prices', [PriceController::class, 'store']);
 Route::delete('/prices/{quote}', [PriceController::class, 'delete']);
 
 Route::get('/activity/{card?}', ActivityController::class);
+Route::get('/rules', [RulesController::class, 'show']);
+Route::put('/rules/due', [RulesController::class, 'due'])->middleware('may:rules');
 Route::get('/handbook', HandbookController::class);
 Route::get('/erased', [ErasedController::class, 'show']);
 

@@ -33,13 +33,14 @@ final readonly class CardEvidence
     public static function of(Card $card, Collection $runs): Evidence
     {
         $seen = SeenOnCard::of($card);
+        [$speeds, $proofs, $sustained] = self::sorted($runs);
         $reached = fn (): array => ReaderReach::besides($card);
 
         return new Evidence(
             $card->label(),
-            self::speeds($runs),
-            self::proofs($runs),
-            self::sustained($runs),
+            $speeds,
+            $proofs,
+            $sustained,
             $seen->counted(),
             $seen->isComplete($card->label()),
             new House(
@@ -56,46 +57,30 @@ final readonly class CardEvidence
      */
     public static function speeds(Collection $runs): array
     {
-        $speeds = [];
-        foreach (self::counting($runs) as $run) {
-            if ($run->result instanceof SpeedRecord) {
-                $speeds[] = new SpeedEvidence($run->asSource(), $run->chain, $run->result);
-            }
-        }
-
-        return $speeds;
+        return self::sorted($runs)[0];
     }
 
     /**
+     * What counts of them, by what it tells: one pass, since a page may ask of a thousand runs.
+     *
      * @param  Collection<int, Run>  $runs
-     * @return list<ProofEvidence>
+     * @return array{list<SpeedEvidence>, list<ProofEvidence>, list<LongWriteEvidence>}
      */
-    public static function proofs(Collection $runs): array
+    public static function sorted(Collection $runs): array
     {
-        $proofs = [];
-        foreach (self::counting($runs) as $run) {
-            if ($run->result instanceof ProofRecord) {
-                $proofs[] = new ProofEvidence($run->asSource(), $run->chain, self::withCourse($run, $run->result), $run->beside === null);
+        $speeds = $proofs = $sustained = [];
+        foreach ($runs as $run) {
+            $result = $run->counts() ? $run->result : null;
+            if ($result instanceof SpeedRecord) {
+                $speeds[] = new SpeedEvidence($run->asSource(), $run->chain, $result);
+            } elseif ($result instanceof ProofRecord) {
+                $proofs[] = new ProofEvidence($run->asSource(), $run->chain, self::withCourse($run, $result), $run->beside === null);
+            } elseif ($result instanceof SustainedRecord) {
+                $sustained[] = new LongWriteEvidence($run->asSource(), $run->chain, $result->course, $result->write->bytes);
             }
         }
 
-        return $proofs;
-    }
-
-    /**
-     * @param  Collection<int, Run>  $runs
-     * @return list<LongWriteEvidence>
-     */
-    public static function sustained(Collection $runs): array
-    {
-        $sustained = [];
-        foreach (self::counting($runs) as $run) {
-            if ($run->result instanceof SustainedRecord) {
-                $sustained[] = new LongWriteEvidence($run->asSource(), $run->chain, $run->result->course, $run->result->write->bytes);
-            }
-        }
-
-        return $sustained;
+        return [$speeds, $proofs, $sustained];
     }
 
     /** The course of a proof of before, which was not kept with it, is read from its trace. */
@@ -107,15 +92,6 @@ final readonly class CardEvidence
         $sample = RunSample::query()->find($run->id);
 
         return $sample === null ? $record : $record->withCourse(LongWrite::traced($sample->traces['write']));
-    }
-
-    /**
-     * @param  Collection<int, Run>  $runs
-     * @return list<Run>
-     */
-    private static function counting(Collection $runs): array
-    {
-        return array_values($runs->filter(fn (Run $run): bool => $run->counts())->all());
     }
 
     /** Derives the verdict anew and keeps it for the tray. */

@@ -13,6 +13,7 @@ use Illuminate\Support\Carbon;
  * @property string $value
  * @property string $by
  * @property Carbon $changed_at
+ * @property string|null $why
  */
 final class HouseRule extends Row
 {

@@ -57,11 +57,13 @@ final readonly class Abilities
      */
     private static function evidence(Card $card, Collection $runs, Closure $reached): Evidence
     {
+        [$speeds, $proofs, $sustained] = CardEvidence::sorted($runs);
+
         return new Evidence(
             $card->label(),
-            CardEvidence::speeds($runs),
-            CardEvidence::proofs($runs),
-            CardEvidence::sustained($runs),
+            $speeds,
+            $proofs,
+            $sustained,
             house: new House(reached: $reached),
         );
     }

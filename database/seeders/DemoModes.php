@@ -26,6 +26,15 @@ final class DemoModes extends Seeder
 {
     public function run(): void
     {
+        $this->modes();
+        $this->bursts();
+        $this->stops();
+        $this->bodies();
+    }
+
+    /** What the cameras record alone, where there are no cards of the demo. */
+    public function modes(): void
+    {
         $refuses = fn (?Mark $mark, bool $isGuaranteed = false): array => ['asks_mark' => $mark, 'asks_guaranteed' => $isGuaranteed];
         $warns = fn (Mark $mark): array => ['asks_mark' => $mark, 'refuses' => false];
         $this->mode('C1', '4K long-GOP', ModeKind::LongGop, 200, 25, $warns(Mark::V30));
@@ -39,9 +48,6 @@ final class DemoModes extends Seeder
         $this->stills('C3', 'mapping stills', 38, 0.5);
         $this->stills('C4', 'scan stills, tethered', 72, 0.125);
         $this->mode('C4', 'pan master', ModeKind::Raw, 1800, 24, ['clip' => 12 * 60]);
-        $this->bursts();
-        $this->stops();
-        $this->bodies();
     }
 
     /**

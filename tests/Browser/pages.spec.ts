@@ -43,6 +43,7 @@ const VIEWS = [
     '/erased',
     '/handbook',
     '/activity',
+    '/rules',
     '/kit',
     '/kit/sheet',
     '/kit/sheet/QS-028',

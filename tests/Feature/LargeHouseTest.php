@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Evidence\CardEvidence;
 use App\Intake\CardBook;
 use App\Ledger\IncidentBook;
 use App\Models\Cards\Card;
@@ -15,6 +16,7 @@ use Database\Seeders\DemoModes;
 use Database\Seeders\DemoRuns;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\DB;
+use Tally\Record\RunKind;
 use Tests\TestCase;
 
 /** Pages of shoots and of the ledger ask the books as often of many cards as of few. */
@@ -121,5 +123,40 @@ final class LargeHouseTest extends TestCase
         $apart = data_get($page, 'props.labelOnly.*.name');
         self::assertIsArray($apart);
         self::assertContains('Selkie Spate 5', $apart);
+    }
+
+    public function test_of_many_cards_a_mode_shows_those_that_keep_up_enough_first_the_slowest_of_them_before(): void
+    {
+        $this->enterMany();
+        foreach (['L-390' => 80e6, 'L-391' => 45e6, 'L-392' => 12e6, 'L-393' => 31.3e6] as $tag => $rate) {
+            Card::query()->where('tag', $tag)->update(['keeps_up' => $rate]);
+        }
+        $mode = CameraMode::query()->where('name', '4K long-GOP')->sole();
+        $page = $this->get("/fit/modes/{$mode->id}")->viewData('page');
+        $tags = (array) data_get($page, 'props.cards.*.tag');
+        self::assertCount(60, $tags);
+        // 25 MB/s with its margin are 31.25: three of the four are looked at, the last only if there is room.
+        foreach (['L-390', 'L-391', 'L-393'] as $tag) {
+            self::assertContains($tag, $tags);
+        }
+        self::assertSame(Card::query()->count() - 60, data_get($page, 'props.more'));
+    }
+
+    public function test_a_card_of_many_runs_keeps_the_worst_of_its_long_writes(): void
+    {
+        $card = Card::query()->where('tag', 'QS-028')->firstOrFail();
+        CardEvidence::refresh($card);
+        $worst = $card->refresh()->keeps_up?->megabytes();
+        self::assertNotNull($worst);
+        [$speeds, $proofs, $sustained] = CardEvidence::sorted(CardEvidence::runs($card));
+        self::assertSame([2, 1, 0], [count($speeds), count($proofs), count($sustained)]);
+        self::assertEquals($speeds, CardEvidence::speeds(CardEvidence::runs($card)));
+        // What is voided is in none of them, and what it kept up is forgotten.
+        $proof = $card->runs()->where('kind', RunKind::Proof)->firstOrFail();
+        $this->post("/runs/{$proof->id}/void", ['reason' => 'hot', 'by' => 'Wren'])->assertSessionHasNoErrors();
+        self::assertSame([], CardEvidence::sorted(CardEvidence::runs($card))[1]);
+        self::assertNull($card->refresh()->keeps_up);
+        $this->post("/runs/{$proof->id}/count-again", ['reason' => 'it was not', 'by' => 'Wren'])->assertSessionHasNoErrors();
+        self::assertEqualsWithDelta($worst, $card->refresh()->keeps_up?->megabytes(), 1e-9);
     }
 }

@@ -20,7 +20,7 @@ use Tally\Shoot\School;
 /** What can be put into a camera for a mode: every card of the house. */
 final readonly class FitModePage
 {
-    private const CARDS = 200;
+    private const CARDS = 60;
 
     public static function of(CameraMode $mode): FitModePageProps
     {
@@ -29,7 +29,13 @@ final readonly class FitModePage
         $one = $mode->asMode();
         $slot = $mode->camera->buses();
         $asks = new MayIt($one, $slot, $rules->margin);
-        $cards = Card::query()->whereNull('retired_on')->orderBy('tag')->limit(self::CARDS)->get()->toBase();
+        // Those that keep up enough come first, the slowest of them before others: nobody reads on to the thousandth.
+        $cards = Card::query()
+            ->whereNull('retired_on')
+            ->orderByRaw('keeps_up is null or keeps_up < ?, keeps_up, tag', [$asks->need()->bytesPerSecond])
+            ->limit(self::CARDS)
+            ->get()
+            ->toBase();
         $abilities = Abilities::of($cards);
         $may = array_fill_keys(array_column(School::cases(), 'value'), 0);
         $rows = [];

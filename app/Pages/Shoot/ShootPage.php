@@ -44,7 +44,7 @@ final readonly class ShootPage
             proof: $packing->places === [] ? '' : $packing->words(),
             school: lcfirst($question->school->label()),
             laden: self::laden($packing),
-            more: $ticked === [] ? max(0, Card::query()->count() - count($question->cards)) : 0,
+            more: $ticked === [] ? max(0, Card::query()->whereNull('retired_on')->count() - count($question->cards)) : 0,
             kept: self::kept(),
             today: now()->format('Y-m-d'),
             person: $person ?? '',

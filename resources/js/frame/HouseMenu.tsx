@@ -15,6 +15,7 @@ export const HOUSE_PAGES = [
     { href: '/tags', label: 'Print tags' },
     { href: '/handbook', label: 'Handbook: marks, buses, links, units, rules' },
     { href: '/opinion', label: 'Second opinion on figures from anywhere' },
+    { href: '/rules', label: 'House rules: what verdicts, fits and due days go by' },
     { href: '/activity', label: 'Changes of the books: who, what, when' },
     { href: '/erased', label: 'What was erased, by whom' },
     { href: '/benches', label: 'Benches and their slots' },

@@ -1129,6 +1129,13 @@ export interface ProvePageProps {
     margin: MarginProps;
 }
 
+export interface RulesPageProps {
+    rules: RuleProps[];
+    due: DueRulesProps;
+    cards: number;
+    person: string;
+}
+
 export interface RunPageProps {
     card: CardProps;
     run: RunSheetProps;
@@ -1461,6 +1468,24 @@ export interface UnfinishedProofProps {
     run: number;
     where: string;
     again: boolean;
+}
+
+export interface DueRulesProps {
+    proveMonths: string;
+    measureMonths: string;
+    fills: string;
+    afterIncident: string;
+    shootDays: string;
+    shootMonths: string;
+}
+
+export interface RuleProps {
+    key: string;
+    name: string;
+    value: string;
+    standard: string;
+    source: string;
+    changed: string;
 }
 
 export interface FactProps {

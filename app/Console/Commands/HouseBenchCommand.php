@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Trial\HouseTrial;
+use Illuminate\Console\Command;
+
+/** Exit codes: 0 always, where every page answers. Times are printed and judge nothing: they are this machine's. */
+final class HouseBenchCommand extends Command
+{
+    protected $signature = 'bench:house
+        {--cards=2000 : How many cards are in the books}
+        {--runs=40000 : How many runs of three years}';
+
+    protected $description = 'How long each page takes on the server in a house that has lived for years';
+
+    public function handle(): int
+    {
+        [$cards, $runs] = [max(10, (int) $this->option('cards')), max(10, (int) $this->option('runs'))];
+        $this->line("a house of {$cards} cards and {$runs} runs is being made");
+        $trial = new HouseTrial(base_path('.run/house'), $cards, $runs);
+        try {
+            $trial->begin();
+            $rows = [];
+            foreach ($trial->pages() as $page) {
+                [$took, $queries] = $trial->asked($page);
+                $rows[] = [$page, sprintf('%.0f ms', $took), (string) $queries];
+            }
+        } finally {
+            $trial->end();
+        }
+        $this->table(['page', 'on the server', 'queries'], $rows);
+
+        return self::SUCCESS;
+    }
+}
