@@ -47,9 +47,8 @@ final readonly class BackupFile
         if (! is_writable(dirname($path)) || $zip->open($beside, ZipArchive::CREATE | ZipArchive::OVERWRITE) !== true) {
             throw new RuntimeException("“{$path}” cannot be written. Give a file in a folder that you may write to.");
         }
-        // One moment for all tables, whatever is entered meanwhile.
+        // One moment for all tables, that of the first row that is read, whatever is entered meanwhile.
         $tables = DB::transaction(function () use ($folder, $done): array {
-            DB::statement('SELECT 1');
             $tables = [];
             foreach (BookTables::names() as $table) {
                 $rows = self::table($table, "{$folder}/{$table}.jsonl");

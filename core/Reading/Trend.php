@@ -57,11 +57,11 @@ final readonly class Trend
         $high = min((int) round(($pairs + $half) / 2), $pairs - 1);
 
         return new self(
-            self::median($slopes),
+            Summary::of($slopes)->median,
             $slopes[$low],
             $slopes[$high],
-            self::median(array_column($points, 0)),
-            self::median(array_column($points, 1)),
+            Summary::of(array_column($points, 0))->median,
+            Summary::of(array_column($points, 1))->median,
             count($points),
         );
     }
@@ -111,14 +111,5 @@ final readonly class Trend
         }
 
         return max(0.0, $sum / 18);
-    }
-
-    /** @param  non-empty-list<float>  $values */
-    private static function median(array $values): float
-    {
-        sort($values);
-        $half = intdiv(count($values), 2);
-
-        return count($values) % 2 === 1 ? $values[$half] : ($values[$half - 1] + $values[$half]) / 2;
     }
 }
