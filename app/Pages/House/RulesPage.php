@@ -26,7 +26,7 @@ final readonly class RulesPage
 {
     private const CHOSEN = 'chosen, no source';
 
-    private const HANDBOOK = 'the trade’s handbook';
+    private const HANDBOOK = 'the handbook';
 
     public static function of(?string $person): RulesPageProps
     {

@@ -35,34 +35,6 @@ function Surface({ rules, due, cards, person }: RulesPageProps) {
                         </p>
                     </div>
                 </Title>
-                <Ruled aria-label="House rules">
-                    <thead>
-                        <tr>
-                            <th>Rule</th>
-                            <th className="n">Now</th>
-                            <th className="n">Standard</th>
-                            <th>Source</th>
-                            <th>Changed</th>
-                        </tr>
-                    </thead>
-                    <tbody>
-                        {rules.map((rule) => (
-                            <tr key={rule.name}>
-                                <td>{rule.name}</td>
-                                <td className="n">{rule.value === rule.standard ? rule.value : <b>{rule.value}</b>}</td>
-                                <td className="n">{rule.standard}</td>
-                                <td>{rule.source}</td>
-                                <td>
-                                    {rule.changed !== ''
-                                        ? rule.changed
-                                        : rule.key === ''
-                                          ? 'stands in the program'
-                                          : ''}
-                                </td>
-                            </tr>
-                        ))}
-                    </tbody>
-                </Ruled>
                 <Sheet title="When cards are tested again" caption="all due days are reckoned anew">
                     <ServerForm
                         onSubmit={(event) => {
@@ -89,6 +61,28 @@ function Surface({ rules, due, cards, person }: RulesPageProps) {
                         </Fields>
                     </ServerForm>
                 </Sheet>
+                <Ruled aria-label="House rules">
+                    <thead>
+                        <tr>
+                            <th>Rule</th>
+                            <th className="n">Now</th>
+                            <th className="n">Standard</th>
+                            <th>Source</th>
+                            <th>Changed</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {rules.map((rule) => (
+                            <tr key={rule.name}>
+                                <td>{rule.name}</td>
+                                <td className="n">{rule.value === rule.standard ? rule.value : <b>{rule.value}</b>}</td>
+                                <td className="n">{rule.standard}</td>
+                                <td>{rule.source}</td>
+                                <td>{rule.changed !== '' ? rule.changed : rule.key === '' ? 'in the program' : ''}</td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </Ruled>
             </main>
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>Where they are changed</h2>
