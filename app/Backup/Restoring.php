@@ -59,7 +59,7 @@ final readonly class Restoring
     {
         $going =
             Run::query()->whereIn('state', RunState::going())->count() +
-            Offload::query()->where('state', OffloadState::Going)->count();
+            Offload::query()->where('state', '!=', OffloadState::Ended)->count();
         if ($going > 0) {
             throw NotABackup::busy($going);
         }

@@ -67,6 +67,16 @@ final readonly class ShootBook
         return $card->footage->isZero() ? '' : 'footage on it';
     }
 
+    /** A shoot that is dropped asks none of its cards to be proven for it. */
+    public static function drop(Shoot $shoot): void
+    {
+        DB::transaction(function () use ($shoot): void {
+            $cards = Card::query()->whereIn('id', $shoot->cards()->pluck('card_id'))->get();
+            $shoot->delete();
+            $cards->each(fn (Card $card) => DueBook::refresh($card));
+        });
+    }
+
     public static function keep(string $name, DateTimeInterface $begins, Packing $packing, string $by): Shoot
     {
         $ids = Card::query()->pluck('id', 'tag');

@@ -160,7 +160,7 @@ final class LifeTest extends TestCase
         self::assertStringContainsString('goes along on low water', $this->card->due_why ?? '');
         self::assertSame('QS-015', $packing->places[0]->cards[0]->tag);
         $this->delete("/fit/shoots/{$shoot->id}");
-        DueBook::refresh($this->card);
+        $this->card->refresh();
         self::assertStringNotContainsString('low water', $this->card->due_why ?? '');
         $due = DueBook::of($this->card, new DueRules(measureMonths: 3), CardEvidence::runs($this->card));
         self::assertStringContainsString('again after 3 months', $due[0]->why);

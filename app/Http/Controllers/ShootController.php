@@ -65,7 +65,7 @@ final readonly class ShootController
 
     public function delete(Shoot $shoot): RedirectResponse
     {
-        $shoot->delete();
+        ShootBook::drop($shoot);
 
         return redirect('/fit/shoot');
     }

@@ -66,7 +66,7 @@ final class CardIncident extends Row
 
         return $this->kind->label().match (true) {
             $in === null => '',
-            str_ends_with($this->kind->label(), 'camera') => " {$in}",
+            $this->kind === IncidentKind::CameraError => " {$in}",
             default => " in {$in}",
         };
     }

@@ -47,6 +47,7 @@ final readonly class PackedPicture
                     $card->tag,
                     $card->slot,
                     ($card->isProven ? '' : '~').$place->count->words($card->count),
+                    $card->isProven,
                     $place->isSpare() ? 1.0 : $card->count / max(1, $place->need),
                     $card->words,
                 ),

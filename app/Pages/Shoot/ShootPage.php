@@ -110,6 +110,7 @@ final readonly class ShootPage
                     (string) $mode->id,
                     "{$mode->camera->tag} {$mode->name}",
                     $mode->shot !== null,
+                    $mode->records === Recording::Relay,
                     $mode->records === Recording::OneSlot ? '' : $mode->records->label(),
                 ))
                 ->all(),

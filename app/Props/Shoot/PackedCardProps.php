@@ -16,6 +16,7 @@ final readonly class PackedCardProps
         public string $tag,
         public string $slot,
         public string $lasts,
+        public bool $isProven,
         public float $share,
         public string $words,
     ) {}

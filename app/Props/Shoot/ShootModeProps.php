@@ -8,5 +8,11 @@ namespace App\Props\Shoot;
 final readonly class ShootModeProps
 {
     /** @param  string  $records  from slot to slot, the same in both, proxies; empty of one slot */
-    public function __construct(public string $key, public string $label, public bool $isStills, public string $records) {}
+    public function __construct(
+        public string $key,
+        public string $label,
+        public bool $isStills,
+        public bool $isRelay,
+        public string $records,
+    ) {}
 }

@@ -137,7 +137,7 @@ function Block({
     isSpare: boolean;
 }) {
     const room = to - from - 8;
-    const isOpen = card.lasts.startsWith('~');
+    const isOpen = !card.isProven;
     const words = card.words === '' ? '' : `, ${card.words}`;
     return (
         <g>

@@ -54,7 +54,7 @@ export default function Shoot(props: ShootPageProps) {
         const next = modes.find((mode) => !typed.wanted.some((row) => row.mode === mode.key)) ?? modes[0];
         if (next !== undefined) {
             change({
-                wanted: [...typed.wanted, { mode: next.key, daily: '', days: last?.days ?? '', spare: relays(next) }],
+                wanted: [...typed.wanted, { mode: next.key, daily: '', days: last?.days ?? '', spare: next.isRelay }],
             });
         }
     };
@@ -241,10 +241,6 @@ function Chosen({
             </p>
         </>
     );
-}
-
-function relays(mode: { records: string }): boolean {
-    return mode.records.startsWith('from slot');
 }
 
 function heading(places: number, cards: number, missing: string): string {

@@ -1622,6 +1622,7 @@ export interface PackedCardProps {
     tag: string;
     slot: string;
     lasts: string;
+    isProven: boolean;
     share: number;
     words: string;
 }
@@ -1644,6 +1645,7 @@ export interface ShootModeProps {
     key: string;
     label: string;
     isStills: boolean;
+    isRelay: boolean;
     records: string;
 }
 
