@@ -8,17 +8,23 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Misses less by trading: a card goes to another place or back into the box, or two cards change places. Simulated annealing: at
- * first what is worse is taken as well, later less and less. The same way always gives the same result.
+ * Misses less by trading: a card goes to another place or back into the box, or changes places with one or two of another place,
+ * as two of half the size do what one does. Simulated annealing, some times over: at first what is worse is taken as well, later
+ * less and less. The same way always gives the same result.
  */
 final class Trade
 {
     private const SEED = 1;
 
-    private const STEPS = 15_000;
+    private const TIMES = 5;
 
-    /** Points; at first a twentieth of what is missing. */
-    private const COLD = 1e-4;
+    private const STEPS = 12_000;
+
+    /** Of what a card gives on average: what is worse by so much is taken now and then at first. */
+    private const HOT = 0.25;
+
+    /** Of that, at the end. */
+    private const COOLED = 0.01;
 
     /** Where cards are that no place has. */
     private const BOX = -1;
@@ -31,15 +37,26 @@ final class Trade
     /** @var array<int, int> card → place, or BOX */
     private array $at = [];
 
-    /** @var array<int, int> place → points still missing; less than none where it has more than it needs */
+    /** @var array<int, int> place or BOX → points still missing; less than none where it has more than it needs */
     private array $short;
+
+    /** @var array<int, array<int, int>> kind → place or BOX → points */
+    private array $gives = [];
+
+    private int $missing;
+
+    private int $best;
+
+    /** @var array<int, int> card → place, or BOX, where the least is missing */
+    private array $found;
 
     /** @param  array<int, array<int, int>>  $taken  place → kind → cards */
     private function __construct(private readonly Task $task, array $taken)
     {
         $this->chance = new Randomizer(new Mt19937(self::SEED));
-        $this->short = $task->needs;
+        $this->short = [...$task->needs, self::BOX => 0];
         foreach ($task->stock as $kind => $left) {
+            $this->gives[$kind] = [...array_column($task->gives, $kind), self::BOX => 0];
             foreach ($taken as $place => $counts) {
                 array_push($this->at, ...array_fill(0, $counts[$kind], $place));
                 $this->short[$place] -= $counts[$kind] * $task->gives[$place][$kind];
@@ -48,6 +65,8 @@ final class Trade
             array_push($this->at, ...array_fill(0, $left, self::BOX));
             array_push($this->kinds, ...array_fill(0, $task->stock[$kind], $kind));
         }
+        $this->missing = $this->best = $task->missing($taken);
+        $this->found = $this->at;
     }
 
     /**
@@ -57,75 +76,92 @@ final class Trade
     public static function better(Task $task, array $taken): array
     {
         $trade = new self($task, $taken);
+        $hot = self::HOT * $trade->average();
+        for ($time = 0; $time < self::TIMES && $trade->kinds !== []; $time++) {
+            $trade->cool($hot);
+        }
 
-        return $trade->kinds === [] ? $taken : $trade->run($taken);
+        return $trade->counts();
     }
 
-    /**
-     * @param  array<int, array<int, int>>  $taken
-     * @return array<int, array<int, int>>
-     */
-    private function run(array $taken): array
+    private function cool(float $hot): void
     {
-        $missing = $this->task->missing($taken);
-        $best = $missing;
-        $found = $this->at;
-        $hot = max(1.0, $missing * 0.05);
-        $last = count($this->kinds) - 1;
-        $places = [...array_keys($this->task->needs), self::BOX];
+        [$cards, $places] = [count($this->kinds), count($this->task->needs)];
         for ($step = 0; $step < self::STEPS; $step++) {
-            $heat = $hot * (self::COLD / $hot) ** ($step / self::STEPS);
-            $card = $this->chance->getInt(0, $last);
-            $other = $this->chance->getInt(0, $last);
-            $swaps = $this->chance->getInt(0, 1) === 1;
-            $to = $swaps ? $this->at[$other] : $places[$this->chance->getInt(0, count($places) - 1)];
+            // One throw for all three: throwing takes longer than all else here.
+            $dice = $this->chance->getInt(0, PHP_INT_MAX);
+            $card = $dice % $cards;
+            $many = intdiv($dice, $cards) % 3;
+            $dice = intdiv($dice, 3 * $cards);
+            $others = $many === 0 ? [] : $this->together($dice % $cards, $many);
             $from = $this->at[$card];
-            if ($to === $from || ! $this->mayGo($card, $to) || ($swaps && ! $this->mayGo($other, $from))) {
+            $to = $many === 0 ? $dice % ($places + 1) - 1 : $this->at[$others[0]];
+            $gives = $this->gives[$this->kinds[$card]];
+            if ($to === $from || ($gives[$to] === 0 && $to !== self::BOX)) {
                 continue;
             }
-            $change = $this->move($card, $to) + ($swaps ? $this->move($other, $from) : 0);
-            if ($change > 0 && $this->chance->getInt(0, 999_999) >= 1e6 * exp(-$change / $heat)) {
-                $this->move($card, $from);
-                if ($swaps) {
-                    $this->move($other, $to);
+            $shortFrom = $this->short[$from] + $gives[$from];
+            $shortTo = $this->short[$to] - $gives[$to];
+            foreach ($others as $other) {
+                $back = $this->gives[$this->kinds[$other]];
+                if ($back[$from] === 0 && $from !== self::BOX) {
+                    continue 2;
                 }
-
+                $shortFrom -= $back[$from];
+                $shortTo += $back[$to];
+            }
+            $change = max(0, $shortFrom) + max(0, $shortTo) - max(0, $this->short[$from]) - max(0, $this->short[$to]);
+            if ($change > 0 && ! $this->accepts($change, $hot * self::COOLED ** ($step / self::STEPS))) {
                 continue;
             }
-            $missing += $change;
-            if ($missing < $best) {
-                [$best, $found] = [$missing, $this->at];
+            $this->short[$from] = $shortFrom;
+            $this->short[$to] = $shortTo;
+            $this->at[$card] = $to;
+            foreach ($others as $other) {
+                $this->at[$other] = $from;
+            }
+            $this->missing += $change;
+            if ($this->missing < $this->best) {
+                [$this->best, $this->found] = [$this->missing, $this->at];
             }
         }
+    }
+
+    /** @return non-empty-list<int> the card, and if two are asked for the next one in the same place */
+    private function together(int $card, int $many): array
+    {
+        for ($next = $card + 1; $many === 2 && isset($this->at[$next]); $next++) {
+            if ($this->at[$next] === $this->at[$card]) {
+                return [$card, $next];
+            }
+        }
+
+        return [$card];
+    }
+
+    private function accepts(int $worse, float $heat): bool
+    {
+        return $worse < 12 * $heat && $this->chance->getInt(0, 999_999) < 1e6 * exp(-$worse / $heat);
+    }
+
+    /** What a card gives on average, where it may go. */
+    private function average(): float
+    {
+        $given = array_filter(array_merge(...$this->task->useful()), fn (int $points): bool => $points > 0);
+
+        return array_sum($given) / max(1, count($given));
+    }
+
+    /** @return array<int, array<int, int>> place → kind → cards */
+    private function counts(): array
+    {
         $counts = array_map(fn (array $row): array => array_map(fn (): int => 0, $row), $this->task->gives);
-        foreach ($found as $card => $place) {
+        foreach ($this->found as $card => $place) {
             if ($place !== self::BOX) {
                 $counts[$place][$this->kinds[$card]]++;
             }
         }
 
         return $counts;
-    }
-
-    private function mayGo(int $card, int $place): bool
-    {
-        return $place === self::BOX || $this->task->gives[$place][$this->kinds[$card]] > 0;
-    }
-
-    /** @return int points that are missing more */
-    private function move(int $card, int $to): int
-    {
-        [$kind, $from] = [$this->kinds[$card], $this->at[$card]];
-        $change = 0;
-        foreach ([[$from, -1], [$to, 1]] as [$place, $sign]) {
-            if ($place !== self::BOX) {
-                $before = max(0, $this->short[$place]);
-                $this->short[$place] -= $sign * $this->task->gives[$place][$kind];
-                $change += max(0, $this->short[$place]) - $before;
-            }
-        }
-        $this->at[$card] = $to;
-
-        return $change;
     }
 }
