@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tally\Practice;
+
+/** What can be done next with a card on the bench. */
+enum MoveKind: string
+{
+    case Inspect = 'inspect';
+    case Measure = 'measure';
+    case LongWrite = 'long';
+    case Screen = 'screen';
+    case Part = 'part';
+    case Whole = 'whole';
+    case ScreenAgain = 'screen-again';
+    case WholeAgain = 'whole-again';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Inspect => 'Look at its contacts and how it seats',
+            self::Measure => 'Measure, five readings',
+            self::LongWrite => 'Long write',
+            self::Screen => 'Quick screen, 64 places',
+            self::Part => 'Prove the first 8 GB',
+            self::Whole => 'Prove all of it',
+            self::ScreenAgain => 'Take it out, insert it again, quick screen',
+            self::WholeAgain => 'Take it out, insert it again, prove all of it',
+        };
+    }
+
+    public function isScreen(): bool
+    {
+        return $this === self::Screen || $this === self::ScreenAgain;
+    }
+
+    /** Whether the card was out before. */
+    public function isAgain(): bool
+    {
+        return $this === self::ScreenAgain || $this === self::WholeAgain;
+    }
+}
