@@ -70,7 +70,8 @@ final readonly class ProofReader
         if ($points < ScreenPlan::LEAST || $points > ScreenPlan::MOST) {
             throw $run->wrong('points', 'give a whole number from '.ScreenPlan::LEAST.' to '.ScreenPlan::MOST.'.');
         }
-        $core = self::core($run, $shown->count);
+        // Behind an error nothing came back.
+        $core = self::core($run, min($shown->count, self::refusedAt($run)->count ?? $shown->count));
         $of = self::diagnosis($run, $core, $shown);
         // Where it was not stamped it is not known.
         $diagnosis =
@@ -116,15 +117,21 @@ final readonly class ProofReader
     private static function diagnosis(Fields $run, CoreSample $core, Bytes $shown): Diagnosis
     {
         $of = Diagnosis::of($core, $shown, $shown);
+        $at = self::refusedAt($run);
+
+        return $at === null || $of->nature() === Nature::Fake ? $of : new Diagnosis(Condition::Refuses, $at, null);
+    }
+
+    private static function refusedAt(Fields $run): ?Bytes
+    {
         if (! $run->has('refused')) {
-            return $of;
+            return null;
         }
         $refused = new Fields($run->list('refused'), $run->name('refused'));
-        if (! in_array($refused->text('0'), ['write', 'read'], true)) {
-            throw $refused->wrong('0', '“write” or “read” would do, and from where on, such as ["write", "60 GB"].');
-        }
 
-        return $of->nature() === Nature::Fake ? $of : new Diagnosis(Condition::Refuses, $refused->size('1'), null);
+        return in_array($refused->text('0'), ['write', 'read'], true)
+            ? $refused->size('1')
+            : throw $refused->wrong('0', '“write” or “read” would do, and from where on, such as ["write", "60 GB"].');
     }
 
     /** @throws NotUsable */

@@ -24,7 +24,7 @@ enum Mistake: string
             self::LeftOpen => 'left open what could be settled',
             self::BlamedCard => 'blamed the card for its chain',
             self::OtherLimit => 'named another limit',
-            self::WrongSize => 'wrong about how much it keeps',
+            self::WrongSize => 'misjudged how much it keeps',
         };
     }
 }

@@ -24,6 +24,7 @@ final class DatabaseSeeder extends Seeder
             DemoPlans::class,
             DemoModes::class,
             DemoYear::class,
+            DemoPractice::class,
         ]);
     }
 }

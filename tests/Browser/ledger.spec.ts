@@ -56,3 +56,43 @@ test('a retired card and its reason stand in the tray, and in the changes of its
     await expect(page.getByRole('heading', { level: 1 })).toContainText('QS-040');
     await expect(page.getByRole('row', { name: /retired why/ })).toContainText('sold as new, worn contacts');
 });
+
+test('by keyboard: a round of practice is begun, looked into, called, and answered', async ({ page }) => {
+    await page.goto('/practice');
+    await page.getByLabel('Seed of a shared one, or nothing').fill('4');
+    const name = page.getByLabel('Your name');
+    if (await name.isEditable()) {
+        await name.fill('Wren');
+    }
+    // Level 2, by the arrow.
+    await page.getByRole('radio', { name: /^1 One row/ }).focus();
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Begin a round' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('Practice, level 2: Whose limit is it?, seed 4.')).toBeVisible();
+    await page.keyboard.press('b');
+    await page.keyboard.press('c');
+    const done = page.getByRole('table', { name: 'What was done' });
+    await expect(done.getByRole('row', { name: /Measure, five readings, over P1/ })).toBeVisible();
+    await page.keyboard.press('d');
+    await page.keyboard.press('l');
+    await expect(done.getByRole('row', { name: /Prove all of it/ })).toBeVisible();
+    await page.getByRole('radio', { name: 'Sound' }).focus();
+    await page.keyboard.press('Space');
+    await page.getByRole('radio', { name: 'the card' }).focus();
+    await page.keyboard.press('Space');
+    await page.getByLabel(/^It really keeps/).fill('1 GB');
+    await page.keyboard.press('Enter');
+    const answer = page.getByRole('complementary');
+    await expect(answer.getByRole('status')).toContainText(
+        /You .*blamed the card for its chain|You .*misjudged how much it keeps/,
+    );
+    await expect(answer.getByText('The evidence that decides')).toBeVisible();
+    await expect(answer.getByText(/The shortest way takes/)).toBeVisible();
+    await page.keyboard.press('Tab');
+    await page.getByRole('button', { name: 'Another of this level' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'What next?' })).toBeVisible();
+    await expect(page.getByText('0:00 on the clock')).toBeVisible();
+});

@@ -9,14 +9,10 @@ use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Stations\Slot;
 use App\Props\Measure\ClaimLineProps;
-use App\Props\Measure\ClaimWayProps;
 use App\Props\Run\RunProps;
 use App\Runs\RunState;
 use Illuminate\Support\Collection;
 use Tally\Evidence\SpeedReading;
-use Tally\Measured\Blame;
-use Tally\Quantity\Rate;
-use Tally\Reading\Standing;
 use Tally\Reading\Suspicion;
 use Tally\Reading\WayReading;
 use Tally\Record\FilesRecord;
@@ -35,28 +31,9 @@ final readonly class MeasurePage
         // A number that nobody trusts is shown only while there is no other.
         $run = $counting->last(fn (Run $run): bool => self::isTrusted($run->reading($label))) ?? $counting->last();
         $reading = $run?->reading($label, fn (): array => ReaderReach::besides($card));
-        $mark = $label->topMark();
-        // Before anything is measured, the wall is the card's own bus, if it says which it has.
-        $path = $reading?->blame->path;
-        $own = $label->bus?->ceiling();
-        $wall = $path === null ? $own?->usable() : $path->usable();
-        $write = self::way(
-            'write',
-            $reading?->write,
-            $label->write,
-            $run?->speeds()?->writes,
-            $mark?->floor(),
-            $mark?->value,
-            $reading?->blame,
-        );
+        $caption = $run === null || $reading === null ? null : self::caption($run, $reading);
 
-        return new ClaimLineProps(
-            [$write, self::way('read', $reading?->read, $label->readClaim(), $run?->speeds()?->reads, null, null, $reading?->blame)],
-            $wall === null || $wall->megabytes() > 1e6 ? null : $wall->megabytes(),
-            ($path === null ? $own?->least() : $path->practice()?->low)?->megabytes(),
-            $path === null ? "{$label->bus?->label()} bus" : $path->pinch()->name,
-            $run === null || $reading === null ? null : self::caption($run, $reading),
-        );
+        return ClaimPicture::of($label, $reading, $run?->speeds(), $caption);
     }
 
     /**
@@ -105,38 +82,6 @@ final readonly class MeasurePage
         };
 
         return "{$times}, {$run->speeds()?->covers()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})");
-    }
-
-    /** @param  list<float>|null  $rates  bytes a second */
-    private static function way(
-        string $way,
-        ?WayReading $reading,
-        ?Rate $claim,
-        ?array $rates,
-        ?Rate $floor,
-        ?string $mark,
-        ?Blame $blame,
-    ): ClaimWayProps {
-        return new ClaimWayProps(
-            $way,
-            array_map(fn (float $rate): float => $rate / 1e6, $rates ?? []),
-            $reading?->median()->megabytes(),
-            $claim?->megabytes(),
-            $floor?->megabytes(),
-            $mark,
-            $reading === null || $reading->isTrusted() ? null : $reading->why(),
-            $reading === null || $blame === null ? null : self::untold($reading, $claim, $floor, $blame),
-            $reading?->isLeftOut === true ? $reading->outliers[0] ?? null : null,
-        );
-    }
-
-    /** Why it cannot be told here whose fault a shortfall is; null where nothing falls short, or it is the card's. */
-    private static function untold(WayReading $reading, ?Rate $claim, ?Rate $floor, Blame $blame): ?string
-    {
-        $isClaim = $claim !== null && $reading->standing === Standing::NotJudgedHere;
-        $isFloor = $floor !== null && $reading->median()->isBelow($floor) && ! $blame->isTheCards($reading->median(), $floor);
-
-        return $reading->isTrusted() && ($isClaim || $isFloor) ? $blame->excuse() : null;
     }
 
     private static function speedRow(Card $card, Run $run): RunProps

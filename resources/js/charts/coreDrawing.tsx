@@ -259,6 +259,8 @@ export function Pegs({
     const foot = y + RIBBON + 26;
     const left = proven < width * 0.62;
     const sees = (at: number) => at >= view.from && at <= view.to;
+    // About 7 a letter, and as much again for what the label says.
+    const below = left && proven + 7 * core.peg.length + 100 < label ? 0 : 16;
     return (
         <g fontWeight="700">
             {sees(loose ? 0 : core.capacity) ? (
@@ -271,8 +273,8 @@ export function Pegs({
             ) : null}
             {sees(core.label) ? (
                 <>
-                    <path d={`M${label} ${y - 9}V${foot + (left ? 0 : 16)}`} stroke="var(--rust)" strokeWidth="2.5" />
-                    <text x={label - 6} y={foot + (left ? 0 : 16)} textAnchor="end" style={{ fill: 'var(--rust)' }}>
+                    <path d={`M${label} ${y - 9}V${foot + below}`} stroke="var(--rust)" strokeWidth="2.5" />
+                    <text x={label - 6} y={foot + below} textAnchor="end" style={{ fill: 'var(--rust)' }}>
                         label {size(core.label)}
                     </text>
                 </>

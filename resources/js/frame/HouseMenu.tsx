@@ -14,6 +14,7 @@ export const HOUSE_PAGES = [
     { href: '/ledger/sellers', label: 'Sellers and lots: whose cards were what' },
     { href: '/tags', label: 'Print tags' },
     { href: '/handbook', label: 'Handbook: marks, buses, links, units, rules' },
+    { href: '/practice', label: 'Practice: judge cards that nobody has' },
     { href: '/opinion', label: 'Second opinion on figures from anywhere' },
     { href: '/rules', label: 'House rules: what verdicts, fits and due days go by' },
     { href: '/activity', label: 'Changes of the books: who, what, when' },

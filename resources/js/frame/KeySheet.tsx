@@ -82,6 +82,7 @@ const KEYS: [string, string][] = [
     ['space', 'a lap, while a stopwatch is open'],
     ['a – e', 'the answer, while a card is inspected'],
     ['a – f', 'another plan, while an offload is planned'],
+    ['a – p', 'what to do next, while practising'],
     [', .', 'the question before, the one after'],
     ['?', 'this sheet'],
     ['Ctrl/⌘ K', 'find any card or page'],

@@ -133,7 +133,7 @@ final class ExerciseTest extends TestCase
     public function test_a_cache_answers_until_the_card_was_out(): void
     {
         $exercise = $this->exercise(Level::Cache, Trick::CacheAnswers);
-        $after = fn (string ...$moves): ?VerdictKind => Called::after(
+        $after = fn (string ...$moves): VerdictKind => Called::after(
             $exercise,
             array_map(fn (string $id): Move => $exercise->moves[$id], array_values($moves)),
         )->verdict->kind;
@@ -155,7 +155,10 @@ final class ExerciseTest extends TestCase
 
     private function exercise(Level $level, Trick $trick): Exercise
     {
-        for ($seed = 1; $level->trick($seed) !== $trick; $seed++);
+        $seed = 1;
+        while ($level->trick($seed) !== $trick) {
+            $seed++;
+        }
 
         return Exercise::seeded($level, $seed);
     }

@@ -1108,6 +1108,32 @@ export interface PlanPageProps {
     offloads: OffloadProps[];
 }
 
+export interface PracticePageProps {
+    levels: PracticeLevelProps[];
+    mistakes: MistakeProps[];
+    rounds: PracticeRoundProps[];
+    open: number | null;
+    person: string;
+}
+
+export interface PracticeRoundPageProps {
+    id: number;
+    level: number;
+    levelWords: string;
+    seed: number;
+    label: string;
+    first: string;
+    asks: string;
+    readers: string[];
+    clock: string;
+    done: PracticeDoneProps[];
+    moves: PracticeMoveProps[];
+    claimLine: ClaimLineProps;
+    core: CoreProps | null;
+    answer: PracticeAnswerProps | null;
+    person: string;
+}
+
 export interface PricesPageProps {
     references: ReferenceProps[];
     quotes: QuoteProps[];
@@ -1367,6 +1393,54 @@ export interface WhatIfProps {
     saves: number;
     isBought: boolean;
     worth: string | null;
+}
+
+export interface MistakeProps {
+    words: string;
+    count: number;
+    blocks: number[];
+}
+
+export interface PracticeAnswerProps {
+    verdict: VerdictKind;
+    holds: string;
+    keeps: string;
+    was: string;
+    called: string;
+    mistakes: string[];
+    reasons: ReasonProps[];
+    way: PracticeMoveProps[];
+    shortest: string;
+    took: string;
+}
+
+export interface PracticeDoneProps {
+    clock: string;
+    what: string;
+    finds: string;
+}
+
+export interface PracticeLevelProps {
+    level: number;
+    words: string;
+    rounds: number;
+    right: number;
+}
+
+export interface PracticeMoveProps {
+    id: string;
+    words: string;
+    takes: string;
+    isDone: boolean;
+}
+
+export interface PracticeRoundProps {
+    id: number;
+    level: number;
+    seed: number;
+    was: string;
+    wrong: string;
+    on: string;
 }
 
 export interface ForSaleProps {

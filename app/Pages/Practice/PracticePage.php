@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Practice;
+
+use App\Models\Practice\PracticeRound;
+use App\Practice\RoundBook;
+use App\Props\Page\PracticePageProps;
+use App\Props\Practice\MistakeProps;
+use App\Props\Practice\PracticeLevelProps;
+use App\Props\Practice\PracticeRoundProps;
+use Illuminate\Support\Collection;
+use Tally\Practice\Level;
+use Tally\Practice\Mistake;
+
+/** Where practice begins, and how it went: what is got wrong, ten rounds after ten. */
+final readonly class PracticePage
+{
+    private const BLOCK = 10;
+
+    private const SHOWN = 20;
+
+    public static function of(string $person): PracticePageProps
+    {
+        $rounds = RoundBook::called($person)->toBase();
+        $open = PracticeRound::query()->where('person', $person)->whereNull('called_at')->latest('id')->first();
+
+        return new PracticePageProps(
+            array_map(fn (Level $level): PracticeLevelProps => self::level($level, $rounds), Level::cases()),
+            self::mistakes($rounds),
+            array_values($rounds->take(self::SHOWN)->map(self::round(...))->all()),
+            $open?->id,
+            $person,
+        );
+    }
+
+    /** @param  Collection<int, PracticeRound>  $rounds */
+    private static function level(Level $level, Collection $rounds): PracticeLevelProps
+    {
+        $of = $rounds->filter(fn (PracticeRound $round): bool => $round->level === $level);
+
+        return new PracticeLevelProps(
+            $level->value,
+            $level->words(),
+            $of->count(),
+            $of->filter(fn (PracticeRound $round): bool => $round->isRight())->count(),
+        );
+    }
+
+    /**
+     * @param  Collection<int, PracticeRound>  $rounds  the newest first
+     * @return list<MistakeProps> what came most, first
+     */
+    private static function mistakes(Collection $rounds): array
+    {
+        $blocks = $rounds->reverse()->values()->chunk(self::BLOCK);
+        $all = array_map(function (Mistake $mistake) use ($blocks): MistakeProps {
+            $is = fn (PracticeRound $round): bool => in_array($mistake, $round->mistaken(), true);
+            $counts = array_values($blocks->map(fn (Collection $block): int => $block->filter($is)->count())->all());
+
+            return new MistakeProps($mistake->words(), array_sum($counts), $counts);
+        }, Mistake::cases());
+        usort($all, fn (MistakeProps $a, MistakeProps $b): int => $b->count <=> $a->count);
+
+        return array_values(array_filter($all, fn (MistakeProps $one): bool => $one->count > 0));
+    }
+
+    private static function round(PracticeRound $round): PracticeRoundProps
+    {
+        return new PracticeRoundProps(
+            $round->id,
+            $round->level->value,
+            $round->seed,
+            $round->trick->words(),
+            implode(', ', array_map(fn (Mistake $one): string => $one->words(), $round->mistaken())),
+            $round->began_at->format('j M Y'),
+        );
+    }
+}

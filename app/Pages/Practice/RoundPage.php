@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\Practice;
+
+use App\Models\Practice\PracticeRound;
+use App\Pages\Card\ClaimPicture;
+use App\Pages\Card\CorePicture;
+use App\Pages\Card\Margin;
+use App\Practice\Findings;
+use App\Props\Measure\ClaimLineProps;
+use App\Props\Page\PracticeRoundPageProps;
+use App\Props\Practice\PracticeAnswerProps;
+use App\Props\Practice\PracticeDoneProps;
+use App\Props\Practice\PracticeMoveProps;
+use App\Props\Prove\CoreProps;
+use Tally\Evidence\Evidence;
+use Tally\Practice\Answer;
+use Tally\Practice\Exercise;
+use Tally\Practice\MadeUpReader;
+use Tally\Practice\Mistake;
+use Tally\Practice\Move;
+use Tally\Practice\Trick;
+use Tally\Quantity\Bytes;
+use Tally\Quantity\Span;
+use Tally\Verdict\VerdictKind;
+
+/** A made-up card on the bench: what is known so far, in the pictures of the work itself, and what can be done next. */
+final readonly class RoundPage
+{
+    private const CHEAP = ' It cost 9.90 where such cards cost 66, and its number is on another card too.';
+
+    public static function of(PracticeRound $round): PracticeRoundPageProps
+    {
+        $exercise = $round->exercise();
+        $done = $round->done($exercise);
+        $evidence = $exercise->evidence($done);
+        $move = fn (Move $move): PracticeMoveProps => self::move($move, $done);
+
+        return new PracticeRoundPageProps(
+            $round->id,
+            $round->level->value,
+            $round->level->words(),
+            $round->seed,
+            $exercise->card->label,
+            "It reads {$exercise->firstFigure()} MB/s over {$exercise->first->name}.".
+                ($exercise->card->trick === Trick::Cheap ? self::CHEAP : ''),
+            "What holds {$exercise->firstFigure()} MB/s over {$exercise->first->name}?",
+            array_map(fn (MadeUpReader $reader): string => $reader->describe(), $exercise->readers()),
+            self::clock(Answer::time($done)),
+            self::done($exercise, $done),
+            array_map($move, array_values($exercise->moves)),
+            self::claimLine($evidence),
+            self::core($evidence),
+            $round->called_at === null ? null : self::answer($round, $exercise, $done),
+            $round->person,
+        );
+    }
+
+    /**
+     * @param  list<Move>  $done
+     * @return list<PracticeDoneProps>
+     */
+    private static function done(Exercise $exercise, array $done): array
+    {
+        $rows = [
+            new PracticeDoneProps('0:00', "First look over {$exercise->first->name}", Findings::speeds($exercise->evidence([])->speeds[0])),
+        ];
+        $seconds = 0;
+        foreach ($done as $move) {
+            $seconds += $move->seconds;
+            $rows[] = new PracticeDoneProps(self::clock($seconds), $move->words(), Findings::of($exercise, $move));
+        }
+
+        return $rows;
+    }
+
+    /** @param  list<Move>  $done */
+    private static function move(Move $move, array $done): PracticeMoveProps
+    {
+        return new PracticeMoveProps($move->id, $move->words(), Span::seconds($move->seconds)->print(), in_array($move, $done, true));
+    }
+
+    /** The newest speed run. */
+    private static function claimLine(Evidence $evidence): ClaimLineProps
+    {
+        $run = $evidence->speeds[count($evidence->speeds) - 1];
+
+        $caption = "{$run->record->covers()}, {$run->chain->describe()}";
+
+        return ClaimPicture::of($evidence->label, $run->reading($evidence->label), $run->record, $caption);
+    }
+
+    private static function core(Evidence $evidence): ?CoreProps
+    {
+        $proof = $evidence->proofs === [] ? null : $evidence->proofs[count($evidence->proofs) - 1];
+
+        return $proof === null || $proof->record->patches === []
+            ? null
+            : CorePicture::of($proof->record, $evidence->label->capacity, $proof->chain->describe());
+    }
+
+    /** @param  list<Move>  $done */
+    private static function answer(PracticeRound $round, Exercise $exercise, array $done): PracticeAnswerProps
+    {
+        $answer = Answer::of($exercise);
+        $call = $round->call();
+
+        return new PracticeAnswerProps(
+            $answer->called->verdict->kind,
+            $answer->called->holds?->words() ?? 'nothing that could be told',
+            self::size($answer->called->capacity, $answer->called->verdict->kind),
+            $exercise->card->trick->words(),
+            $call === null ? '' : "{$call->verdict->value}, held by {$call->holds->words()}, ".self::size($call->capacity, $call->verdict),
+            array_map(fn (Mistake $one): string => $one->words(), $round->mistaken()),
+            array_map(Margin::reason(...), $answer->called->verdict->reasons),
+            array_map(fn (Move $move): PracticeMoveProps => self::move($move, $done), $answer->way),
+            self::clock($answer->seconds()),
+            self::clock(Answer::time($done)),
+        );
+    }
+
+    private static function size(?Bytes $size, VerdictKind $kind): string
+    {
+        return match (true) {
+            $size !== null => "keeps {$size->decimal()}",
+            $kind === VerdictKind::Unproven => 'how much it keeps not known',
+            default => 'how much it keeps makes no difference any more',
+        };
+    }
+
+    /** `28:10`: minutes and seconds on the clock. */
+    private static function clock(int $seconds): string
+    {
+        return sprintf('%d:%02d', intdiv($seconds, 60), $seconds % 60);
+    }
+}
