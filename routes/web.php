@@ -107,7 +107,14 @@ Route::delete('/prices/{quote}', [PriceController::class, 'delete']);
 
 Route::get('/activity/{card?}', ActivityController::class);
 Route::get('/rules', [RulesController::class, 'show']);
-Route::put('/rules/due', [RulesController::class, 'due'])->middleware('may:rules');
+Route::middleware('may:rules')->group(function (): void {
+    Route::put('/rules/due', [RulesController::class, 'due']);
+    Route::put('/rules/plan', [RulesController::class, 'plan']);
+    Route::put('/rules/judgement', [RulesController::class, 'judgement']);
+    Route::delete('/rules/judgement', [RulesController::class, 'drop']);
+    Route::post('/rules/judgement/{draft}/go-on', [RulesController::class, 'goOn'])->whereNumber('draft');
+    Route::post('/rules/judgement/{draft}/keep', [RulesController::class, 'keep'])->whereNumber('draft');
+});
 Route::get('/handbook', HandbookController::class);
 Route::get('/erased', [ErasedController::class, 'show']);
 

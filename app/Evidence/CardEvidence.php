@@ -17,6 +17,7 @@ use Tally\Evidence\House;
 use Tally\Evidence\LongWriteEvidence;
 use Tally\Evidence\ProofEvidence;
 use Tally\Evidence\SpeedEvidence;
+use Tally\Reading\Thresholds;
 use Tally\Record\LongWrite;
 use Tally\Record\ProofRecord;
 use Tally\Record\SpeedRecord;
@@ -29,8 +30,11 @@ use Tally\Verdict\Verdict;
 /** Gathers what is known of a card, and keeps its verdict up to date. */
 final readonly class CardEvidence
 {
-    /** @param  Collection<int, Run>  $runs  of the card */
-    public static function of(Card $card, Collection $runs): Evidence
+    /**
+     * @param  Collection<int, Run>  $runs  of the card
+     * @param  Thresholds|null  $by  what is tried; null for what the house goes by
+     */
+    public static function of(Card $card, Collection $runs, ?Thresholds $by = null): Evidence
     {
         $seen = SeenOnCard::of($card);
         [$speeds, $proofs, $sustained] = self::sorted($runs);
@@ -47,6 +51,7 @@ final readonly class CardEvidence
                 [...(new HouseKnowledge())->findings($card), ...StopFindings::of($card->stopped)],
                 $reached,
                 fn (): array => Rig::reaches($card->label(), $reached()),
+                $by ?? JudgeRules::now(),
             ),
         );
     }

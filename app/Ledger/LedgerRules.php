@@ -38,14 +38,12 @@ final readonly class LedgerRules
     /** @param  array<string, int>  $values  by name; all cards are reckoned anew where one is another than before */
     public static function keep(array $values, string $by, ?string $why = null): void
     {
-        $changed = false;
-        foreach (array_intersect_key($values, self::ALL) as $name => $value) {
-            $rule = HouseRule::query()->find($name) ?? new HouseRule(['name' => $name]);
-            if ((string) ($rule->exists ? $rule->value : self::ALL[$name][0]) !== (string) $value) {
-                $rule->forceFill(['value' => (string) $value, 'by' => $by, 'changed_at' => now(), 'why' => $why])->save();
-                $changed = true;
-            }
-        }
+        $changed = HouseRule::keep(
+            array_map(strval(...), array_intersect_key($values, self::ALL)),
+            array_map(fn (array $rule): string => (string) $rule[0], self::ALL),
+            $by,
+            $why,
+        );
         if ($changed) {
             DueBook::refreshAll();
         }

@@ -30,4 +30,23 @@ final class HouseRule extends Row
     protected $guarded = [];
 
     protected $casts = ['changed_at' => 'datetime'];
+
+    /**
+     * @param  array<string, string>  $values  by name
+     * @param  array<string, string>  $standards  what holds where nothing was kept
+     * @return bool whether one is another than before
+     */
+    public static function keep(array $values, array $standards, string $by, ?string $why): bool
+    {
+        $changed = false;
+        foreach ($values as $name => $value) {
+            $rule = self::query()->find($name) ?? new self(['name' => $name]);
+            if (($rule->exists ? $rule->value : $standards[$name]) !== $value) {
+                $rule->forceFill(['value' => $value, 'by' => $by, 'changed_at' => now(), 'why' => $why])->save();
+                $changed = true;
+            }
+        }
+
+        return $changed;
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Evidence\JudgeRules;
 use App\Offload\Carrying\RealCopies;
 use App\Rules\HouseValidator;
 use App\Runs\Conducting\RunConductor;
@@ -13,6 +14,7 @@ use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\ServiceProvider;
 use PDO;
 use Tally\Device\AllowedFolders;
+use Tally\Reading\Thresholds;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -27,6 +29,7 @@ final class AppServiceProvider extends ServiceProvider
                 PDO::ATTR_PERSISTENT => ! $this->app->runningInConsole(),
             ],
         ]);
+        $this->app->scoped(Thresholds::class, fn (): Thresholds => JudgeRules::kept());
         $this->app->bind(AllowedFolders::class, fn (): AllowedFolders => StationFolders::allowed());
         $this->app->bind(RunConductor::class, function (): RunConductor {
             $seconds = config('tally.stand_in_seconds');

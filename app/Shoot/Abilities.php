@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Shoot;
 
 use App\Evidence\CardEvidence;
+use App\Evidence\JudgeRules;
 use App\Gear\ReaderReach;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
@@ -64,7 +65,7 @@ final readonly class Abilities
             $speeds,
             $proofs,
             $sustained,
-            house: new House(reached: $reached),
+            house: new House(reached: $reached, by: JudgeRules::now()),
         );
     }
 }

@@ -44,11 +44,11 @@ final readonly class FitRules
 
     public static function keep(School $school, float $margin, float $usable, string $by): void
     {
-        foreach ([self::SCHOOL => $school->value, self::MARGIN => (string) $margin, self::USABLE => (string) $usable] as $name => $value) {
-            $rule = HouseRule::query()->find($name) ?? new HouseRule(['name' => $name]);
-            if (! $rule->exists || $rule->value !== $value) {
-                $rule->forceFill(['value' => $value, 'by' => $by, 'changed_at' => now()])->save();
-            }
-        }
+        HouseRule::keep(
+            [self::SCHOOL => $school->value, self::MARGIN => (string) $margin, self::USABLE => (string) $usable],
+            [self::SCHOOL => School::Measured->value, self::MARGIN => (string) MayIt::MARGIN, self::USABLE => '1'],
+            $by,
+            null,
+        );
     }
 }

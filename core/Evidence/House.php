@@ -7,6 +7,7 @@ namespace Tally\Evidence;
 use Closure;
 use Tally\Label\Finding;
 use Tally\Measured\Reached;
+use Tally\Reading\Thresholds;
 
 /** What the house knows besides: of its readers, and of where a card comes from. */
 final class House
@@ -17,11 +18,13 @@ final class House
      * does not clear itself
      * @param  (Closure(): list<Reach>)|null  $reaches  what the kit could show of the card, the fastest first: asked only where
      * a chain was too slow
+     * @param  Thresholds  $by  where one judgement ends and the next begins
      */
     public function __construct(
         public readonly array $origin = [],
         private array|Closure $reached = [],
         private readonly ?Closure $reaches = null,
+        public readonly Thresholds $by = new Thresholds(),
     ) {}
 
     /** @return list<Reached> */

@@ -9,6 +9,7 @@ use Tally\Label\Label;
 use Tally\Measured\Blame;
 use Tally\Measured\Chain;
 use Tally\Measured\Reached;
+use Tally\Reading\Thresholds;
 use Tally\Reading\WayReading;
 use Tally\Record\SpeedRecord;
 
@@ -21,16 +22,22 @@ final readonly class SpeedReading
      * @param  bool  $isTyped  whether somebody typed the figures
      * @param  list<Reached>|(Closure(): list<Reached>)  $reached  what the house saw its readers carry
      */
-    public static function of(SpeedRecord $record, Chain $chain, Label $label, bool $isTyped = false, array|Closure $reached = []): self
-    {
+    public static function of(
+        SpeedRecord $record,
+        Chain $chain,
+        Label $label,
+        bool $isTyped = false,
+        array|Closure $reached = [],
+        Thresholds $by = new Thresholds(),
+    ): self {
         $paper = $chain->mostOnPaper($label)->nominal;
-        $blame = new Blame($chain, $label, $reached);
+        $blame = new Blame($chain, $label, $reached, $by);
         $way = fn (string $name): bool => in_array($name, $record->disagree, true);
 
         return new self(
             $record->writes === []
                 ? null
-                : WayReading::of($record->writes, $label->write, $paper, true, $way('write'), $isTyped, $blame->isTheCards(...)),
+                : WayReading::of($record->writes, $label->write, $paper, true, $way('write'), $isTyped, $blame->isTheCards(...), $by),
             $record->reads === []
                 ? null
                 : WayReading::of(
@@ -41,6 +48,7 @@ final readonly class SpeedReading
                     $way('read'),
                     $isTyped,
                     $blame->isTheCards(...),
+                    $by,
                 ),
             $blame,
         );

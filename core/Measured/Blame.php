@@ -9,6 +9,7 @@ use Tally\Chain\Link;
 use Tally\Chain\Path;
 use Tally\Label\Label;
 use Tally\Quantity\Rate;
+use Tally\Reading\Thresholds;
 
 /**
  * Whose fault a shortfall is: a figure that falls short of a promise is the card's only where the chain cannot be what held
@@ -19,17 +20,18 @@ final readonly class Blame
     /** A link that gives at least so many times the promise was not what held it. */
     private const CLEAR = 1.1;
 
-    /** So much of a promise counts as reached: what a reader must have been seen to carry. */
-    public const REACHED = 0.9;
-
     /** At or under so much of what the chain gives at the least, the chain was not what held it. */
     private const UNDER = 0.9;
 
     public Path $path;
 
     /** @param  list<Reached>|(Closure(): list<Reached>)  $reached  what the house saw its readers carry */
-    public function __construct(private Chain $chain, Label $label, private array|Closure $reached = [])
-    {
+    public function __construct(
+        private Chain $chain,
+        Label $label,
+        private array|Closure $reached = [],
+        private Thresholds $by = new Thresholds(),
+    ) {
         $this->path = $chain->surest($label);
     }
 
@@ -127,7 +129,7 @@ final readonly class Blame
                 $reached,
                 fn (Reached $one): bool => $one->reader === $this->chain->reader &&
                     ($figure === null || $figure->isBelow($one->rate)) &&
-                    $one->rate->over($promise) >= self::REACHED - 1e-9,
+                    $one->rate->over($promise) >= $this->by->near - 1e-9,
             ),
         );
     }

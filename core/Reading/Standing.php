@@ -18,12 +18,6 @@ enum Standing: string
     case WellShort = 'well-short';
     case NotJudgedHere = 'not-judged-here';
 
-    public const NEAR = 0.9;
-
-    public const SHORT = 0.75;
-
-    private const ABOVE = 1.1;
-
     /** A hair's breadth, for shares that have no exact binary form. */
     private const HAIR = 1e-9;
 
@@ -31,16 +25,16 @@ enum Standing: string
      * @param  callable(): bool  $isTheCards  whether a shortfall is the card's doing, and not its chain's: asked only where
      * there is one
      */
-    public static function of(Rate $measured, Rate $claim, callable $isTheCards): self
+    public static function of(Rate $measured, Rate $claim, callable $isTheCards, Thresholds $by = new Thresholds()): self
     {
         $share = $measured->over($claim);
 
         // A speed that was reached was reached, whatever the chain.
         return match (true) {
-            $share > self::ABOVE + self::HAIR => self::Above,
-            $share >= self::NEAR - self::HAIR => self::Near,
+            $share > $by->above + self::HAIR => self::Above,
+            $share >= $by->near - self::HAIR => self::Near,
             ! $isTheCards() => self::NotJudgedHere,
-            $share >= self::SHORT - self::HAIR => self::Under,
+            $share >= $by->short - self::HAIR => self::Under,
             default => self::WellShort,
         };
     }

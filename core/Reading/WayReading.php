@@ -53,6 +53,7 @@ final readonly class WayReading
         bool $disagrees,
         bool $isTyped,
         ?callable $isTheCards,
+        Thresholds $by = new Thresholds(),
     ): self {
         $outliers = Outliers::among($rates);
         $isLeftOut = $outliers !== [] && count($outliers) <= intdiv(count($rates), self::ONE_OF);
@@ -69,8 +70,8 @@ final readonly class WayReading
                 $summary->least > 0 && $summary->most / $summary->least > self::UNEVEN ? Suspicion::Uneven : null,
             ]),
         );
-        $standing =
-            $claim === null ? null : Standing::of($median, $claim, fn (): bool => $isTheCards === null || $isTheCards($median, $claim));
+        $isItsOwn = fn (): bool => $isTheCards === null || ($claim !== null && $isTheCards($median, $claim));
+        $standing = $claim === null ? null : Standing::of($median, $claim, $isItsOwn, $by);
 
         return new self($summary, $claim, $standing, $suspicions, $outliers, $isLeftOut, $slip);
     }

@@ -60,7 +60,8 @@ final readonly class Ability
     public function isToBlame(CardFloor $floor, Rate $need): bool
     {
         return $this->evidence !== null &&
-            (new Blame($floor->write->chain, $this->label, $this->evidence->house->reached(...)))->isTheCards($floor->rate, $need);
+            (new Blame($floor->write->chain, $this->label, $this->evidence->house->reached(...), $this->evidence->house->by))
+                ->isTheCards($floor->rate, $need);
     }
 
     /** The lowest window that its class would be judged by; null where no long write counts. */

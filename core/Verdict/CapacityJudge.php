@@ -16,19 +16,17 @@ use Tally\Reading\Diagnosis;
  */
 final readonly class CapacityJudge
 {
-    /** A medium is full size from this share of the label's decimal figure on. */
-    public const FULL = 0.93;
-
     /** Two ends so near are the same. */
     private const SAME_END = 0.01;
 
     public static function judge(Evidence $evidence): Reason
     {
         $label = $evidence->label->capacity;
+        $full = $evidence->house->by->full;
         $reasons = [];
         foreach ($evidence->proofs as $proof) {
-            $reasons[] = self::showsLess($proof, $label);
-            $reasons[] = self::reason($proof, $label);
+            $reasons[] = self::showsLess($proof, $label, $full);
+            $reasons[] = self::reason($proof, $label, $full);
         }
         $reasons[] = self::sameEndTwice($evidence->proofs);
         $reasons = array_values(array_filter($reasons, fn (?Reason $one): bool => $one !== null));
@@ -56,22 +54,22 @@ final readonly class CapacityJudge
     }
 
     /** Sham by that alone, whatever was tested of it. */
-    private static function showsLess(ProofEvidence $proof, Bytes $label): ?Reason
+    private static function showsLess(ProofEvidence $proof, Bytes $label, float $full): ?Reason
     {
         $extent = $proof->record->extent;
 
-        return $extent->shown === null || $extent->isFolder || self::isFull($extent->shown, $label)
+        return $extent->shown === null || $extent->isFolder || self::isFull($extent->shown, $label, $full)
             ? null
             : Reason::of(ReasonId::CapacityShowsLess, Topic::Capacity, ['shown' => $extent->shown, 'label' => $label], $proof->describe());
     }
 
-    private static function reason(ProofEvidence $proof, Bytes $label): Reason
+    private static function reason(ProofEvidence $proof, Bytes $label, float $full): Reason
     {
         $record = $proof->record;
         $diagnosis = $record->diagnosis;
         $shown = $record->extent->shown ?? $record->size;
         // The medium must keep what it says itself, be that more than its label.
-        $isFull = self::isFull($diagnosis->capacity, $shown->count > $label->count ? $shown : $label);
+        $isFull = self::isFull($diagnosis->capacity, $shown->count > $label->count ? $shown : $label, $full);
         $figures = [
             'keeps' => $diagnosis->capacity,
             'exact' => $diagnosis->exact ? 1 : 0,
@@ -93,7 +91,7 @@ final readonly class CapacityJudge
             ! $record->forgot => ReasonId::CapacityNotForgotten,
             $record->screen !== null => ReasonId::CapacityScreened,
             ! $record->isWhole() => ReasonId::CapacityPart,
-            $record->extent->isFolder && ! self::isFull($record->covered(), $label) => ReasonId::CapacityFolderPart,
+            $record->extent->isFolder && ! self::isFull($record->covered(), $label, $full) => ReasonId::CapacityFolderPart,
             default => ReasonId::CapacityProven,
         };
         $more = match ($id) {
@@ -107,9 +105,10 @@ final readonly class CapacityJudge
         return Reason::of($id, Topic::Capacity, [...$figures, ...$more], $proof->describe());
     }
 
-    private static function isFull(Bytes $capacity, Bytes $of): bool
+    /** @param  float  $full  from this share of the label's decimal figure on */
+    private static function isFull(Bytes $capacity, Bytes $of, float $full): bool
     {
-        return $capacity->shareOf($of) >= self::FULL;
+        return $capacity->shareOf($of) >= $full;
     }
 
     /**

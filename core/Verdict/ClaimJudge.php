@@ -43,7 +43,7 @@ final readonly class ClaimJudge
             return Reason::of(ReasonId::ClaimNotMeasured, $topic, ['claim' => $claim], 'a speed run would settle it');
         }
         // Uneven as they are, if all of them fall well short there is nothing to be uncertain of.
-        $isShort = $best->rate->over($claim) < Standing::SHORT && $best->blame->isTheCards($best->rate, $claim);
+        $isShort = $best->rate->over($claim) < $this->evidence->house->by->short && $best->blame->isTheCards($best->rate, $claim);
 
         return Reason::of(
             $isShort ? ReasonId::ClaimWellShort : ReasonId::ClaimUneven,
@@ -63,7 +63,7 @@ final readonly class ClaimJudge
             $able = array_values(array_filter($figures, fn (Figure $one): bool => $one->blame->couldShow($claim, $one->rate)));
 
             return $able !== [] || $best->blame->isTheCards($best->rate, $claim);
-        });
+        }, $this->evidence->house->by);
         $told = $able[0] ?? $best;
         $id = match ($standing) {
             Standing::Near => ReasonId::ClaimNear,
@@ -92,7 +92,7 @@ final readonly class ClaimJudge
         $label = $this->evidence->label;
         $figures = [];
         foreach ($this->evidence->speeds as $speed) {
-            $reading = $speed->reading($label, $this->evidence->house->reached(...));
+            $reading = $speed->reading($label, $this->evidence->house->reached(...), $this->evidence->house->by);
             $one = $reading->ways()[$way] ?? null;
             if ($one !== null && ! $one->isStruck() && $this->repeats->counts($speed, $way, $one->median())) {
                 $figures[] = new Figure(
@@ -106,7 +106,8 @@ final readonly class ClaimJudge
         $passes = $way === 'write' ? LongFigures::written($this->evidence) : LongFigures::readBack($this->evidence);
         foreach ($passes as [$rate, $source, $chain, $evidence]) {
             if (! $chain->mostOnPaper($label)->nominal->isBelow($rate) && $this->repeats->stands($source, $way, $rate)) {
-                $figures[] = new Figure($rate, false, new Blame($chain, $label, $this->evidence->house->reached(...)), $evidence);
+                $blame = new Blame($chain, $label, $this->evidence->house->reached(...), $this->evidence->house->by);
+                $figures[] = new Figure($rate, false, $blame, $evidence);
             }
         }
 

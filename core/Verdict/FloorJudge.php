@@ -241,7 +241,7 @@ final readonly class FloorJudge
 
     private function blame(Chain $chain): Blame
     {
-        return new Blame($chain, $this->evidence->label, $this->evidence->house->reached(...));
+        return new Blame($chain, $this->evidence->label, $this->evidence->house->reached(...), $this->evidence->house->by);
     }
 
     /** @return list<array{SpeedEvidence, WayReading}> what speed runs wrote, uneven or not, the slowest first */

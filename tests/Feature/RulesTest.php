@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Evidence\CardEvidence;
+use App\Evidence\JudgeRules;
 use App\Ledger\LedgerRules;
 use App\Models\Cards\Card;
 use App\Models\HouseRule;
 use App\Models\Ledger\BookLine;
+use App\Models\RuleDraft;
+use App\Offload\PlanRules;
 use Database\Seeders\DemoCards;
 use Database\Seeders\DemoRuns;
 use Illuminate\Support\Facades\Date;
@@ -52,7 +56,8 @@ final class RulesTest extends TestCase
         self::assertSame('90 %', $values['Reaches a claim from']);
         self::assertSame('75 %', $values['Is Slow under, of a claim']);
         self::assertSame('1.25 times', $values['Margin on what was measured']);
-        self::assertSame('25 s, the first 10 s', $values['A swap takes']);
+        self::assertSame('25 s', $values['A swap takes']);
+        self::assertSame('10 ms', $values['A file costs on top']);
         self::assertSame('12 months', $values['Proven again after']);
         self::assertNotContains('', (array) data_get($page, 'props.rules.*.source'));
     }
@@ -98,5 +103,71 @@ final class RulesTest extends TestCase
             self::assertStringContainsString($said, $this->complaints()[$field][0] ?? '', $field);
         }
         self::assertSame(0, HouseRule::query()->where('name', 'like', 'ledger.%')->count());
+    }
+
+    public function test_rules_of_judgement_are_tried_on_every_card_and_change_nothing_before_they_are_kept(): void
+    {
+        $this->seed([DemoCards::class, DemoRuns::class]);
+        $before = Card::query()->orderBy('id')->pluck('verdict', 'tag')->all();
+        $asked = ['full' => '93', 'near' => '98', 'short' => '90', 'above' => '110', 'why' => 'only the best', 'by' => 'Wren'];
+        $this->put('/rules/judgement', $asked)->assertSessionHasNoErrors();
+        $draft = RuleDraft::query()->firstOrFail();
+        while (! $draft->isDone()) {
+            $this->post("/rules/judgement/{$draft->id}/go-on")->assertSessionHasNoErrors();
+            $draft->refresh();
+        }
+        self::assertNotSame([], $draft->changes);
+        self::assertSame($before, Card::query()->orderBy('id')->pluck('verdict', 'tag')->all());
+        self::assertSame(0.9, JudgeRules::kept()->near);
+        $this->get('/rules')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('draft.isDone', true)
+                ->where('draft.changes.0.tag', $draft->changes[0]['tag'])
+                ->where('draft.words', fn (string $words): bool => str_contains($words, '98 % instead of 90 %')),
+        );
+
+        $this->post("/rules/judgement/{$draft->id}/keep")->assertSessionHasNoErrors();
+        self::assertSame([0.98, 0.9], [JudgeRules::kept()->near, JudgeRules::kept()->short]);
+        $after = Card::query()->orderBy('id')->get()->mapWithKeys(fn (Card $card): array => [$card->tag => $card->verdict])->all();
+        foreach ($draft->changes as $change) {
+            self::assertSame($change['to'], $after[$change['tag']]->value);
+        }
+        // And they are what is derived from now on, by every page and command.
+        Card::query()->each(fn (Card $card) => CardEvidence::refresh($card));
+        self::assertEquals(
+            $after,
+            Card::query()->orderBy('id')->get()->mapWithKeys(fn (Card $card): array => [$card->tag => $card->verdict])->all(),
+        );
+        self::assertSame('only the best', HouseRule::query()->findOrFail('judge.near')->why);
+        self::assertGreaterThan(0, BookLine::query()->where('subject_id', 'judge.near')->count());
+        $this->post("/rules/judgement/{$draft->id}/keep")->assertSessionHasErrors(['draft']);
+    }
+
+    public function test_rules_that_are_dropped_leave_nothing_and_senseless_ones_are_refused(): void
+    {
+        $this->seed(DemoCards::class);
+        $asked = ['full' => '93', 'near' => '85', 'short' => '75', 'above' => '110', 'why' => 'old cards', 'by' => 'Wren'];
+        $this->put('/rules/judgement', $asked)->assertSessionHasNoErrors();
+        $draft = RuleDraft::query()->firstOrFail();
+        $draft->update(['looked' => 0]);
+        $this->post("/rules/judgement/{$draft->id}/keep")->assertSessionHasErrors(['draft']);
+        $this->delete('/rules/judgement')->assertRedirect();
+        self::assertSame(0, RuleDraft::query()->count());
+        self::assertSame(0, HouseRule::query()->count());
+        foreach ([['full' => '50'], ['near' => 'much'], ['short' => '90', 'near' => '85'], ['above' => '90'], ['why' => '']] as $wrong) {
+            $this->put('/rules/judgement', [...$asked, ...$wrong])->assertSessionHasErrors([array_key_first($wrong)]);
+        }
+        self::assertSame(0, RuleDraft::query()->count());
+    }
+
+    public function test_a_plan_reckons_with_the_times_of_the_house(): void
+    {
+        $this->put('/rules/plan', ['swap' => '40', 'first' => '15', 'overhead' => '0.02', 'why' => 'gloves', 'by' => 'Wren'])
+            ->assertSessionHasNoErrors();
+        $rules = PlanRules::now();
+        self::assertSame([40.0, 15.0, 0.02], [$rules->swap, $rules->first, $rules->overhead]);
+        $this->get('/offload')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('rules.swap', '40'));
+        $this->put('/rules/plan', ['swap' => '-1', 'first' => 'soon', 'overhead' => '3', 'why' => 'x', 'by' => 'Wren'])
+            ->assertSessionHasErrors(['swap', 'first', 'overhead']);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Cards\Card;
 use App\Offload\BooksQuestion;
+use App\Offload\PlanRules;
 use DateTimeImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Collection;
@@ -141,7 +142,7 @@ class AskPlan extends FormRequest
 
     public function planRules(): Rules
     {
-        $house = new Rules();
+        $house = PlanRules::now();
 
         return new Rules(
             $this->integer('copies', $house->copies),

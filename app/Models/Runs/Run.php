@@ -9,6 +9,7 @@ use App\Casts\AsIdentity;
 use App\Casts\AsParameters;
 use App\Casts\AsResult;
 use App\Casts\Json;
+use App\Evidence\JudgeRules;
 use App\Models\Cards\Card;
 use App\Models\Kit\Cable;
 use App\Models\Kit\Drive;
@@ -235,7 +236,7 @@ final class Run extends Row
 
         return $speeds === null
             ? null
-            : SpeedReading::of($speeds, $this->chain, $label ?? $this->card->label(), $this->isTyped(), $reached);
+            : SpeedReading::of($speeds, $this->chain, $label ?? $this->card->label(), $this->isTyped(), $reached, JudgeRules::now());
     }
 
     /** Whether somebody typed its figures, here or where it was read in from. */

@@ -18,8 +18,7 @@ use Tally\Offload\Question\Rules;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Slip;
 use Tally\Quantity\Temperature;
-use Tally\Reading\Standing;
-use Tally\Verdict\CapacityJudge;
+use Tally\Reading\Thresholds;
 use Tally\Verdict\VerdictKind;
 
 /** The handbook as the core knows it: read from where it is reckoned with, and so never typed twice. */
@@ -116,12 +115,12 @@ final readonly class HandbookPage
             ...$rows,
             new HandbookRowProps(
                 'Whole',
-                "a medium shows at least {$percent(CapacityJudge::FULL)} of its label, all of it written and read",
+                "a medium shows at least {$percent(Thresholds::FULL)} of its label, all of it written and read",
                 self::HOUSE,
             ),
             new HandbookRowProps(
                 'Reaches a claim',
-                "from {$percent(Standing::NEAR)} of it; under {$percent(Standing::SHORT)} is Slow",
+                "from {$percent(Thresholds::NEAR)} of it; under {$percent(Thresholds::SHORT)} is Slow",
                 self::HOUSE,
             ),
             new HandbookRowProps(

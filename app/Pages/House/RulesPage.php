@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
+use App\Evidence\JudgeRules;
+use App\Evidence\RuleDrafts;
 use App\Ledger\LedgerRules;
 use App\Models\Cards\Card;
 use App\Models\HouseRule;
+use App\Offload\PlanRules;
 use App\Props\Page\RulesPageProps;
 use App\Props\Rules\DueRulesProps;
+use App\Props\Rules\HandTimesProps;
+use App\Props\Rules\JudgeRulesProps;
+use App\Props\Rules\RuleChangeProps;
+use App\Props\Rules\RuleDraftProps;
 use App\Props\Rules\RuleProps;
 use App\Shoot\FitRules;
 use Illuminate\Support\Collection;
@@ -16,10 +23,10 @@ use Tally\Ledger\DueRules;
 use Tally\Ledger\SuspectReader;
 use Tally\Offload\Question\Rules;
 use Tally\Reading\Course\SustainedFloor;
-use Tally\Reading\Standing;
+use Tally\Reading\Thresholds;
 use Tally\Shoot\MayIt;
 use Tally\Shoot\School;
-use Tally\Verdict\CapacityJudge;
+use Tally\Verdict\VerdictKind;
 
 /** Every threshold in one place: as it is, as it would be, where that is from, and who changed it. */
 final readonly class RulesPage
@@ -28,12 +35,24 @@ final readonly class RulesPage
 
     private const HANDBOOK = 'the handbook';
 
+    /** field of the thresholds → what it is called */
+    private const JUDGE = [
+        'full' => 'A medium shows at least, of its label',
+        'near' => 'Reaches a claim from',
+        'short' => 'Is Slow under, of a claim',
+        'above' => 'A label asks little above, of a claim',
+    ];
+
     public static function of(?string $person): RulesPageProps
     {
         $due = LedgerRules::now();
+        $by = JudgeRules::now();
+        $plan = PlanRules::now();
+        $kept = self::kept();
 
         return new RulesPageProps(
-            [...self::ofJudgement(), ...self::ofFit(), ...self::ofLedger($due)],
+            [...self::ofJudgement($kept, $by), ...self::ofFit($kept), ...self::ofLedger($kept, $due), ...self::ofPlan($kept, $plan)],
+            new JudgeRulesProps(...array_map(self::share(...), [$by->full, $by->near, $by->short, $by->above])),
             new DueRulesProps(
                 (string) $due->proveMonths,
                 (string) $due->measureMonths,
@@ -42,33 +61,106 @@ final readonly class RulesPage
                 (string) $due->shootDays,
                 (string) $due->shootMonths,
             ),
+            new HandTimesProps((string) $plan->swap, (string) $plan->first, (string) $plan->overhead),
+            self::draft(),
             Card::query()->whereNull('retired_on')->where('due_on', '<=', now()->format('Y-m-d'))->count(),
             $person ?? '',
         );
     }
 
-    /** @return list<RuleProps> that stand in the program: verdicts of all houses are made by the same */
-    private static function ofJudgement(): array
+    private static function share(float $share): string
     {
-        $percent = fn (float $share): string => round(100 * $share).' %';
-        $plan = new Rules();
+        return (string) round(100 * $share, 2);
+    }
+
+    private static function draft(): ?RuleDraftProps
+    {
+        $draft = RuleDrafts::open();
+        if ($draft === null) {
+            return null;
+        }
+        [$now, $by] = [JudgeRules::now(), $draft->by()];
+        $words = [];
+        foreach (self::JUDGE as $field => $name) {
+            if ($now->{$field} !== $by->{$field}) {
+                $words[] = lcfirst($name).': '.self::share($by->{$field}).' % instead of '.self::share($now->{$field}).' %';
+            }
+        }
+
+        return new RuleDraftProps(
+            $draft->id,
+            $words === [] ? 'Nothing is another than it is' : ucfirst(implode('; ', $words)),
+            "{$draft->by}: {$draft->why}",
+            $draft->cards,
+            min($draft->looked, $draft->cards),
+            $draft->isDone(),
+            array_map(
+                fn (array $one): RuleChangeProps => new RuleChangeProps(
+                    $one['tag'],
+                    VerdictKind::from($one['from']),
+                    VerdictKind::from($one['to']),
+                ),
+                $draft->changes,
+            ),
+        );
+    }
+
+    /**
+     * @param  Collection<string, HouseRule>  $kept
+     * @return list<RuleProps>
+     */
+    private static function ofJudgement(Collection $kept, Thresholds $by): array
+    {
+        $rules = [];
+        foreach (JudgeRules::ALL as $key => [$field, $standard]) {
+            $rules[] = new RuleProps(
+                $key,
+                self::JUDGE[$field],
+                self::share($by->{$field}).' %',
+                self::share($standard).' %',
+                self::HANDBOOK,
+                self::changed($kept, $key),
+            );
+        }
         $fixed = fn (string $name, string $value, string $source): RuleProps => new RuleProps('', $name, $value, $value, $source, '');
 
         return [
-            $fixed('A medium shows at least, of its label', $percent(CapacityJudge::FULL), self::HANDBOOK),
-            $fixed('Reaches a claim from', $percent(Standing::NEAR), self::HANDBOOK),
-            $fixed('Is Slow under, of a claim', $percent(Standing::SHORT), self::HANDBOOK),
+            ...$rules,
+            // A run keeps its lowest window, not its course: over another window it could not be read anew.
             $fixed('Window of a floor', SustainedFloor::WINDOW.' s of writing', self::CHOSEN),
-            $fixed('A swap takes', "{$plan->swap} s, the first {$plan->first} s", self::HANDBOOK),
-            $fixed('A file costs on top', (1000 * $plan->overhead).' ms', self::HANDBOOK),
             $fixed('A reader is suspected from', SuspectReader::CARDS.' cards', self::CHOSEN),
         ];
     }
 
-    /** @return list<RuleProps> */
-    private static function ofFit(): array
+    /**
+     * @param  Collection<string, HouseRule>  $kept
+     * @return list<RuleProps>
+     */
+    private static function ofPlan(Collection $kept, Rules $plan): array
     {
-        $kept = self::kept();
+        $standard = new Rules();
+        $rule = fn (string $key, string $name, string $value, string $standard): RuleProps => new RuleProps(
+            $key,
+            $name,
+            $value,
+            $standard,
+            self::HANDBOOK,
+            self::changed($kept, $key),
+        );
+
+        return [
+            $rule('plan.swap', 'A swap takes', "{$plan->swap} s", "{$standard->swap} s"),
+            $rule('plan.first', 'The first card of a slot takes', "{$plan->first} s", "{$standard->first} s"),
+            $rule('plan.overhead', 'A file costs on top', (1000 * $plan->overhead).' ms', (1000 * $standard->overhead).' ms'),
+        ];
+    }
+
+    /**
+     * @param  Collection<string, HouseRule>  $kept
+     * @return list<RuleProps>
+     */
+    private static function ofFit(Collection $kept): array
+    {
         $fit = FitRules::now();
         $rule = fn (string $key, string $name, string $value, string $standard): RuleProps => new RuleProps(
             $key,
@@ -86,10 +178,12 @@ final readonly class RulesPage
         ];
     }
 
-    /** @return list<RuleProps> */
-    private static function ofLedger(DueRules $due): array
+    /**
+     * @param  Collection<string, HouseRule>  $kept
+     * @return list<RuleProps>
+     */
+    private static function ofLedger(Collection $kept, DueRules $due): array
     {
-        $kept = self::kept();
         $standard = new DueRules();
         $yes = fn (bool $is): string => $is ? 'yes' : 'no';
         $rule = fn (string $key, string $name, string $value, string $standard): RuleProps => new RuleProps(

@@ -1,4 +1,5 @@
-import { Head, Link, useForm } from '@inertiajs/react';
+import { Head, Link, router, useForm } from '@inertiajs/react';
+import { useEffect } from 'react';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
@@ -7,21 +8,38 @@ import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { ServerForm } from '../parts/ServerForm';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { RulesPageProps } from '../types/generated/props';
+import { VerdictShape, verdictColour } from '../parts/VerdictMark';
+import type { RuleDraftProps, RulesPageProps, VerdictKind } from '../types/generated/props';
 
 const YES = [
     { key: '1', label: 'yes' },
     { key: '0', label: 'no' },
 ];
 
-/** Every threshold that the house goes by: as it is, as it would be, where that is from, and who changed it. */
-export default function Rules(props: RulesPageProps) {
-    return <Surface key={JSON.stringify(props.due)} {...props} />;
-}
+const JUDGE: [string, string][] = [
+    ['full', 'A medium shows at least, % of its label'],
+    ['near', 'Reaches a claim from, % of it'],
+    ['short', 'Is Slow under, % of a claim'],
+    ['above', 'A label asks little above, %'],
+];
 
-function Surface({ rules, due, cards, person }: RulesPageProps) {
-    const form = useForm({ ...due, why: '', by: person });
-    const field = formField(form);
+const DUE: [string, string][] = [
+    ['proveMonths', 'Proven again, months'],
+    ['measureMonths', 'Measured again, months'],
+    ['fills', 'Written, times over'],
+    ['afterIncident', 'After an incident'],
+    ['shootDays', 'Days before a shoot'],
+    ['shootMonths', 'where older than, months'],
+];
+
+const PLAN: [string, string][] = [
+    ['swap', 'A swap takes, seconds'],
+    ['first', 'The first card of a slot takes, seconds'],
+    ['overhead', 'A file costs on top, seconds'],
+];
+
+/** Every threshold that the house goes by: as it is, as it would be, where that is from, and who changed it. */
+export default function Rules({ rules, judge, due, plan, draft, cards, person }: RulesPageProps) {
     return (
         <>
             <Head title="House rules" />
@@ -30,36 +48,29 @@ function Surface({ rules, due, cards, person }: RulesPageProps) {
                     <div>
                         <h1>House rules</h1>
                         <p>
-                            What verdicts, fits and due days go by. {cards === 1 ? '1 card is' : `${cards} cards are`}{' '}
-                            due today.
+                            What verdicts, fits, plans and due days go by.{' '}
+                            {cards === 1 ? '1 card is' : `${cards} cards are`} due today.
                         </p>
                     </div>
                 </Title>
+                <Sheet title="Where verdicts turn" caption="tried on every card before anything is kept">
+                    {draft === null ? (
+                        <RuleForm url="/rules/judgement" fields={JUDGE} values={{ ...judge }} person={person}>
+                            See what would change
+                        </RuleForm>
+                    ) : (
+                        <Draft key={draft.id} draft={draft} />
+                    )}
+                </Sheet>
                 <Sheet title="When cards are tested again" caption="all due days are reckoned anew">
-                    <ServerForm
-                        onSubmit={(event) => {
-                            event.preventDefault();
-                            form.put('/rules/due', { preserveScroll: true });
-                        }}
-                    >
-                        <Fields>
-                            <TextField {...field('proveMonths')} label="Proven again, months" figures />
-                            <TextField {...field('measureMonths')} label="Measured again, months" figures />
-                            <TextField {...field('fills')} label="Written, times over" figures />
-                            <SelectField {...field('afterIncident')} label="After an incident" choices={YES} />
-                            <TextField {...field('shootDays')} label="Days before a shoot" figures />
-                            <TextField {...field('shootMonths')} label="where older than, months" figures />
-                            <div className="half">
-                                <TextField {...field('why')} label="Why it is changed" />
-                            </div>
-                            <NameField {...field('by')} name="rules-by" label="Your name" />
-                            <div style={{ alignSelf: 'end' }}>
-                                <Button type="submit" data-main="" isDisabled={form.processing}>
-                                    Keep these rules
-                                </Button>
-                            </div>
-                        </Fields>
-                    </ServerForm>
+                    <RuleForm url="/rules/due" fields={DUE} values={{ ...due }} person={person}>
+                        Keep these rules
+                    </RuleForm>
+                </Sheet>
+                <Sheet title="What a plan reckons with" caption="where nothing else is asked">
+                    <RuleForm url="/rules/plan" fields={PLAN} values={{ ...plan }} person={person}>
+                        Keep these times
+                    </RuleForm>
                 </Sheet>
                 <Ruled aria-label="House rules">
                     <thead>
@@ -91,8 +102,8 @@ function Surface({ rules, due, cards, person }: RulesPageProps) {
                     <Link href="/fit" style={{ color: 'inherit' }}>
                         Fit
                     </Link>
-                    ; when cards are tested again here. What stands in the program is the same in every house, so that a
-                    verdict means the same wherever it was given.
+                    ; all others here. A window of a floor stays as it is: a run keeps its lowest window and not its
+                    course, so that it could not be read anew over another.
                 </p>
                 <p style={{ fontSize: 13 }}>
                     <Link href="/activity" style={{ color: 'inherit' }}>
@@ -102,10 +113,134 @@ function Surface({ rules, due, cards, person }: RulesPageProps) {
                 <Caution
                     caution={{
                         lead: 'A looser rule mends no card.',
-                        rest: 'It only asks later. What is proven seldom is trusted long.',
+                        rest:
+                            'It only says so later. Other houses go by the standard: say which rules a verdict was ' +
+                            'made by when you send it on.',
                     }}
                 />
             </MarginLook>
         </>
+    );
+}
+
+function RuleForm({
+    url,
+    fields,
+    values,
+    person,
+    children,
+}: {
+    url: string;
+    fields: readonly [string, string][];
+    values: Record<string, string>;
+    person: string;
+    children: string;
+}) {
+    const form = useForm<Record<string, string>>({ ...values, why: '', by: person });
+    const field = formField(form);
+    return (
+        <ServerForm
+            onSubmit={(event) => {
+                event.preventDefault();
+                form.put(url, { preserveScroll: true });
+            }}
+        >
+            <Fields>
+                {fields.map(([name, label]) =>
+                    name === 'afterIncident' ? (
+                        <SelectField key={name} {...field(name)} label={label} choices={YES} />
+                    ) : (
+                        <TextField key={name} {...field(name)} label={label} figures />
+                    ),
+                )}
+                <div className="half">
+                    <TextField {...field('why')} label="Why it is changed" />
+                </div>
+                <NameField {...field('by')} name={`${url}-by`} label="Your name" />
+                <div style={{ alignSelf: 'end' }}>
+                    <Button type="submit" isDisabled={form.processing}>
+                        {children}
+                    </Button>
+                </div>
+            </Fields>
+        </ServerForm>
+    );
+}
+
+/** What the rules that are tried would change; cards are looked at while this is open. */
+function Draft({ draft }: { draft: RuleDraftProps }) {
+    useEffect(() => {
+        if (!draft.isDone) {
+            router.post(`/rules/judgement/${draft.id}/go-on`, {}, { preserveScroll: true, preserveState: true });
+        }
+    }, [draft]);
+    return (
+        <>
+            <p>
+                <b>{draft.words}.</b> {draft.why}
+            </p>
+            <p role="status" style={{ fontSize: 13 }}>
+                {draft.isDone
+                    ? `All ${draft.cards} cards were judged by them: ${says(draft.changes.length)}.`
+                    : `${draft.looked} of ${draft.cards} cards were judged by them so far.`}
+            </p>
+            {draft.changes.length === 0 ? null : (
+                <Ruled aria-label="What would change">
+                    <thead>
+                        <tr>
+                            <th>Card</th>
+                            <th>Is</th>
+                            <th>Would be</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {draft.changes.map((change) => (
+                            <tr key={change.tag}>
+                                <td>
+                                    <Link href={`/prove/${change.tag}`}>{change.tag}</Link>
+                                </td>
+                                <td>
+                                    <Kind kind={change.from} />
+                                </td>
+                                <td>
+                                    <Kind kind={change.to} />
+                                </td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </Ruled>
+            )}
+            <div style={{ display: 'flex', gap: 14, margin: '12px 0 4px' }}>
+                <Button
+                    isDisabled={!draft.isDone}
+                    data-main=""
+                    onPress={() => {
+                        router.post(`/rules/judgement/${draft.id}/keep`, {}, { preserveScroll: true });
+                    }}
+                >
+                    Keep these rules
+                </Button>
+                <Button
+                    quiet
+                    onPress={() => {
+                        router.delete('/rules/judgement', { preserveScroll: true });
+                    }}
+                >
+                    Leave all as it is
+                </Button>
+            </div>
+        </>
+    );
+}
+
+function says(changes: number): string {
+    return changes === 0 ? 'no verdict would change' : changes === 1 ? '1 would change' : `${changes} would change`;
+}
+
+function Kind({ kind }: { kind: VerdictKind }) {
+    return (
+        <span style={{ color: verdictColour[kind], display: 'inline-flex', gap: 5, alignItems: 'center' }}>
+            <VerdictShape kind={kind} size={11} /> {kind}
+        </span>
     );
 }

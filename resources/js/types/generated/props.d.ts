@@ -1157,7 +1157,10 @@ export interface ProvePageProps {
 
 export interface RulesPageProps {
     rules: RuleProps[];
+    judge: JudgeRulesProps;
     due: DueRulesProps;
+    plan: HandTimesProps;
+    draft: RuleDraftProps | null;
     cards: number;
     person: string;
 }
@@ -1551,6 +1554,35 @@ export interface DueRulesProps {
     afterIncident: string;
     shootDays: string;
     shootMonths: string;
+}
+
+export interface HandTimesProps {
+    swap: string;
+    first: string;
+    overhead: string;
+}
+
+export interface JudgeRulesProps {
+    full: string;
+    near: string;
+    short: string;
+    above: string;
+}
+
+export interface RuleChangeProps {
+    tag: string;
+    from: VerdictKind;
+    to: VerdictKind;
+}
+
+export interface RuleDraftProps {
+    id: number;
+    words: string;
+    why: string;
+    cards: number;
+    looked: number;
+    isDone: boolean;
+    changes: RuleChangeProps[];
 }
 
 export interface RuleProps {
