@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\ActivityController;
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\BooksController;
 use App\Http\Controllers\CarryController;
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CopyController;
@@ -172,6 +173,8 @@ Route::get('/ledger/{card}', [LedgerController::class, 'card']);
 Route::post('/incidents', [LedgerController::class, 'incident']);
 Route::post('/cards/{card}/retire', [LedgerController::class, 'retire']);
 Route::post('/cards/{card}/back', [LedgerController::class, 'back']);
+Route::get('/books', [BooksController::class, 'show']);
+Route::get('/books/out', [BooksController::class, 'out']);
 Route::get('/practice', [PracticeController::class, 'index']);
 Route::get('/practice/set.pdf', [PracticeController::class, 'sheet']);
 Route::get('/practice/{round}', [PracticeController::class, 'show'])->whereNumber('round');

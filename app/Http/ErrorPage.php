@@ -27,7 +27,7 @@ final readonly class ErrorPage
                 'goes on, and puts its result on the disk of this station until the database is back.'.
                 self::unfiled(),
             ],
-            $fault instanceof TooManyCells => [422, 'Too many cards for a spreadsheet', $fault->getMessage()],
+            $fault instanceof TooManyCells => [422, 'Too many rows for a spreadsheet', $fault->getMessage()],
             $fault instanceof HttpExceptionInterface => self::status($fault->getStatusCode(), $fault, $request),
             default => [0, '', ''],
         };

@@ -6,6 +6,7 @@ namespace App\Tables;
 
 use PhpOffice\PhpSpreadsheet\Cell\DataType;
 use PhpOffice\PhpSpreadsheet\Spreadsheet;
+use PhpOffice\PhpSpreadsheet\Worksheet\Worksheet;
 
 /** Writes a spreadsheet of one sheet whose cells are all text. */
 final readonly class SheetFile
@@ -17,20 +18,35 @@ final readonly class SheetFile
      */
     public static function write(SheetKind $kind, string $path, iterable $rows): void
     {
+        self::writeAll($kind, $path, ['Cards' => $rows]);
+    }
+
+    /**
+     * @param  iterable<string, iterable<list<string>>>  $sheets  title → rows
+     *
+     * @throws TooManyCells where all of them together are too much
+     */
+    public static function writeAll(SheetKind $kind, string $path, iterable $sheets): void
+    {
         $book = new Spreadsheet();
-        $sheet = $book->getActiveSheet();
-        $sheet->setTitle('Cards');
-        [$number, $cells] = [0, 0];
-        foreach ($rows as $row) {
-            $number++;
-            $cells += count($row);
-            if ($cells > TableLimits::CELLS) {
-                throw new TooManyCells(TableLimits::CELLS);
-            }
-            foreach ($row as $column => $text) {
-                $sheet->getCell([$column + 1, $number])->setValueExplicit(self::plain($text), DataType::TYPE_STRING);
+        $book->removeSheetByIndex(0);
+        $cells = 0;
+        foreach ($sheets as $title => $rows) {
+            $sheet = new Worksheet($book, $title);
+            $book->addSheet($sheet);
+            $number = 0;
+            foreach ($rows as $row) {
+                $number++;
+                $cells += count($row);
+                if ($cells > TableLimits::CELLS) {
+                    throw new TooManyCells(TableLimits::CELLS);
+                }
+                foreach ($row as $column => $text) {
+                    $sheet->getCell([$column + 1, $number])->setValueExplicit(self::plain($text), DataType::TYPE_STRING);
+                }
             }
         }
+        $book->setActiveSheetIndex(0);
         $writer = $kind->writer($book);
         $writer->setPreCalculateFormulas(false);
         $writer->save($path);

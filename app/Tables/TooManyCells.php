@@ -12,7 +12,7 @@ final class TooManyCells extends RuntimeException
     public function __construct(int $most)
     {
         parent::__construct(
-            'A spreadsheet written here holds '.number_format($most, 0, '.', "\u{202F}").' cells at most, and these cards need more. '.
+            'A spreadsheet written here holds '.number_format($most, 0, '.', "\u{202F}").' cells at most, and these rows need more. '.
             'Take them as CSV, which any spreadsheet program opens.',
         );
     }

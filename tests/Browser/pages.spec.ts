@@ -44,6 +44,7 @@ const VIEWS = [
     '/handbook',
     '/activity',
     '/rules',
+    '/books',
     '/practice',
     '/practice/40',
     '/practice/57',

@@ -16,6 +16,7 @@ export const HOUSE_PAGES = [
     { href: '/handbook', label: 'Handbook: marks, buses, links, units, rules' },
     { href: '/practice', label: 'Practice: judge cards that nobody has' },
     { href: '/opinion', label: 'Second opinion on figures from anywhere' },
+    { href: '/books', label: 'Books out: as tables, or for programs' },
     { href: '/rules', label: 'House rules: what verdicts, fits and due days go by' },
     { href: '/activity', label: 'Changes of the books: who, what, when' },
     { href: '/erased', label: 'What was erased, by whom' },

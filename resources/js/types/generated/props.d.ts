@@ -59,6 +59,13 @@ export interface PlaceProps {
     label: string;
 }
 
+export interface BookProps {
+    key: string;
+    words: string;
+    columns: string[];
+    isOfCards: boolean;
+}
+
 export interface CompareProps {
     by: string;
     way: string;
@@ -891,6 +898,12 @@ export interface BenchPageProps {
     benches: BenchProps[];
     readers: PlaceProps[];
     hosts: PlaceProps[];
+}
+
+export interface BooksPageProps {
+    books: BookProps[];
+    formats: ChoiceProps[];
+    verdicts: ChoiceProps[];
 }
 
 export interface BuyPageProps {

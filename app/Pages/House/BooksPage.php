@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pages\House;
+
+use App\Books\Book;
+use App\Books\BooksFormat;
+use App\Props\Books\BookProps;
+use App\Props\Label\ChoiceProps;
+use App\Props\Page\BooksPageProps;
+use Tally\Verdict\VerdictKind;
+
+/** What can go out of the books, and as what. */
+final readonly class BooksPage
+{
+    public static function now(): BooksPageProps
+    {
+        return new BooksPageProps(
+            array_map(
+                fn (Book $book): BookProps => new BookProps($book->value, $book->words(), $book->columns(), $book->isOfCards()),
+                Book::cases(),
+            ),
+            array_map(fn (BooksFormat $format): ChoiceProps => new ChoiceProps($format->value, $format->words(), []), BooksFormat::cases()),
+            array_map(fn (VerdictKind $kind): ChoiceProps => new ChoiceProps($kind->value, $kind->value, []), VerdictKind::cases()),
+        );
+    }
+}
