@@ -136,7 +136,8 @@ final readonly class BookRows
             ],
             Book::Modes => [
                 $plain('camera_modes', 'cameras.tag as camera, camera_modes.name as mode, kind, writes, shot, '.
-                    'frames as frames_per_second, asks_mark, refuses, records, proxy_writes')->join('cameras', 'cameras.id', '=', 'camera_modes.camera_id'),
+                    'frames as frames_per_second, asks_mark, refuses, records, proxy_writes')
+                    ->join('cameras', 'cameras.id', '=', 'camera_modes.camera_id'),
                 'camera_modes.id',
                 null,
             ],

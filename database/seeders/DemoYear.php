@@ -11,12 +11,15 @@ use App\Ledger\Retirement;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Runs\Run;
+use App\Report\PurchaseBook;
+use App\Report\ReportBook;
 use App\Runs\RunState;
 use App\Shoot\ShootBook;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Date;
 use LogicException;
+use Tally\Buying\Price;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Passage;
 use Tally\Quantity\Rate;
@@ -55,6 +58,10 @@ final class DemoYear extends Seeder
         IncidentBook::log('QS-024 too hot to hold after the whole card', 'Moss', $months(6));
         Card::query()->each(fn (Card $card) => DueBook::refresh($card));
         IncidentBook::log('QS-014 wet: the case had water in it', self::WHO, Date::now()->subHours(2));
+        $eur = fn (int $minor): Price => Price::of($minor, 'EUR');
+        PurchaseBook::enter('R5', $eur(8900), $eur(6000), 600, 8, Date::now()->subMonths(2), self::WHO);
+        PurchaseBook::enter('D1', $eur(14900), $eur(6000), 900, 8, Date::now()->subMonths(3), self::WHO);
+        ReportBook::begin(Date::now()->subMonths(3), Date::now(), self::WHO);
         Retirement::take($this->card('QS-040'), 'sold as new, worn contacts', self::WHO);
     }
 

@@ -29,6 +29,8 @@ const VIEWS = [
     '/ledger/QS-028',
     '/ledger/buy?mode=2&count=2&reader=89+EUR',
     '/ledger/sellers',
+    '/ledger/reports',
+    '/ledger/worth',
     '/fit/shoot?days=2&wanted[0][mode]=2&wanted[0][daily]=60+min&wanted[0][spare]=1&wanted[1][mode]=10&wanted[1][daily]=9000',
     '/fit/label?words=128GB+SDXC+II+V60',
     '/offload',

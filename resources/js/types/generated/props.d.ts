@@ -1168,6 +1168,13 @@ export interface ProvePageProps {
     margin: MarginProps;
 }
 
+export interface ReportPageProps {
+    from: string;
+    to: string;
+    report: ReportProps | null;
+    person: string;
+}
+
 export interface RulesPageProps {
     rules: RuleProps[];
     judge: JudgeRulesProps;
@@ -1242,6 +1249,13 @@ export interface TypedPageProps {
     today: string;
     person: string;
     margin: MarginProps;
+}
+
+export interface WorthPageProps {
+    purchases: PurchaseProps[];
+    kit: ChoiceProps[];
+    today: string;
+    person: string;
 }
 
 export interface GivenPasswordProps {
@@ -1558,6 +1572,42 @@ export interface UnfinishedProofProps {
     run: number;
     where: string;
     again: boolean;
+}
+
+export interface PurchaseProps {
+    id: number;
+    tag: string;
+    name: string;
+    on: string;
+    price: string;
+    hoped: string;
+    saved: string;
+    share: number;
+    words: string;
+    open: number;
+}
+
+export interface ReportProps {
+    id: number;
+    title: string;
+    steps: number;
+    taken: number;
+    isDone: boolean;
+    parts: ReportRowsProps[];
+    struck: StruckProps[];
+    how: string;
+}
+
+export interface ReportRowsProps {
+    title: string;
+    rows: FactProps[];
+}
+
+export interface StruckProps {
+    tag: string;
+    name: string;
+    verdict: VerdictKind;
+    why: string;
 }
 
 export interface DueRulesProps {

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Page;
+use App\Http\Person;
+use App\Http\Requests\EnterPurchase;
+use App\Pages\Ledger\WorthPage;
+use App\Report\PurchaseBook;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Inertia\Response;
+
+/** Was it worth it? */
+final readonly class WorthController
+{
+    public function show(Request $request): Response
+    {
+        return Page::show(WorthPage::of(Person::of($request)));
+    }
+
+    public function enter(EnterPurchase $request): RedirectResponse
+    {
+        Person::remember($request->by());
+        PurchaseBook::enter(
+            $request->tag(),
+            $request->price(),
+            $request->hour(),
+            $request->expected(),
+            $request->float('aMonth'),
+            $request->on(),
+            $request->by(),
+        );
+
+        return back();
+    }
+}
