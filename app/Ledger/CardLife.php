@@ -97,6 +97,9 @@ final readonly class CardLife
         $events = [];
         foreach (ShootCard::query()->with('shoot')->where('card_id', $card->id)->get() as $one) {
             $shoot = $one->shoot;
+            if ($shoot->begins->isFuture()) {
+                continue;
+            }
             $days = $shoot->days === 1 ? '1 day' : "{$shoot->days} days";
             $events[] = new LifeEvent($shoot->begins, 'shoot', $shoot->name, "{$days}, {$one->at}", "/fit/shoots/{$shoot->id}");
         }

@@ -50,7 +50,7 @@ final readonly class ReportWords
         return [
             ...$rows,
             ['cards that were tested', (string) ($tested['cards'] ?? 0)],
-            ['time at the reader', Span::seconds($tested['seconds'] ?? 0)->print()],
+            ...($tested['seconds'] ?? 0) < 60 ? [] : [['time at the reader', Span::seconds($tested['seconds'])->print()]],
         ];
     }
 

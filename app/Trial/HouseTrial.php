@@ -8,6 +8,8 @@ use App\Intake\CardBook;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Runs\Run;
+use App\Report\ReportBook;
+use App\Report\ReportSheet;
 use App\Runs\RunState;
 use Database\Seeders\DemoGear;
 use Database\Seeders\DemoModes;
@@ -50,6 +52,8 @@ final class HouseTrial
         // What is kept beside each card, as the real filing keeps it; by hand, since a verdict for each is another trial.
         DB::update('UPDATE cards SET keeps_up = (SELECT MIN(carried) FROM runs WHERE runs.card_id = cards.id)');
         DB::update('UPDATE runs SET carried = NULL');
+        // One of twenty is struck out, as people said of it: whom a report asks about.
+        DB::update("UPDATE cards SET verdict = 'Sham' WHERE id % 20 = 0");
     }
 
     public function end(): void
@@ -64,9 +68,10 @@ final class HouseTrial
         $own = is_numeric($mode) ? (int) $mode : 0;
 
         return [
-            '/intake', '/intake/H-00007', '/inspect/H-00007', '/measure/H-00007', '/prove/H-00007', '/fit/H-00007', "/fit/modes/{$own}",
-            "/fit/shoot?wanted[0][mode]={$own}&wanted[0][daily]=60+min", '/offload', '/offload/H-00007', '/ledger/H-00007', '/ledger/buy',
-            '/ledger/sellers', '/activity', '/rules', '/handbook', '/prices', '/kit', '/kit/sheet', '/compare', '/tags', '/erased',
+            '/intake', '/intake/H-00007', '/inspect/H-00007', '/measure/H-00007', '/prove/H-00007', '/fit/H-00007',
+            "/fit/modes/{$own}", "/fit/shoot?wanted[0][mode]={$own}&wanted[0][daily]=60+min", '/offload', '/offload/H-00007',
+            '/ledger/H-00007', '/ledger/buy', '/ledger/sellers', '/ledger/reports', '/ledger/worth', '/books', '/practice',
+            '/activity', '/rules', '/handbook', '/prices', '/kit', '/kit/sheet', '/compare', '/tags', '/erased',
         ];
     }
 
@@ -91,6 +96,23 @@ final class HouseTrial
         sort($took);
 
         return [$took[2], $queries];
+    }
+
+    /** @return array{float, float, int} seconds that a report of all three years takes, MB that it takes at the most, and slices */
+    public function reported(): array
+    {
+        memory_reset_peak_usage();
+        $before = memory_get_usage();
+        $from = hrtime(true);
+        $report = ReportBook::begin(Carbon::now()->subDays(self::DAYS), Carbon::now(), 'the trial');
+        $slices = 0;
+        while (! $report->isDone()) {
+            $report = ReportBook::goOn($report);
+            $slices++;
+        }
+        ReportSheet::pdf($report);
+
+        return [(hrtime(true) - $from) / 1e9, (memory_get_peak_usage() - $before) / 1e6, $slices];
     }
 
     private function enterCards(): void

@@ -8,6 +8,7 @@ use App\Models\Cards\Card;
 use App\Offload\BooksQuestion;
 use App\Offload\PlanBook;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Carbon;
 use Tally\Offload\Plan;
 use Tally\Offload\Question\Drive;
 use Tally\Offload\Question\Goal;
@@ -35,6 +36,21 @@ final class DemoPlans extends Seeder
             'free_at' => $begun->copy()->addSeconds((int) (1.05 * $saved->free)),
             'done_at' => $begun->copy()->addSeconds((int) (1.09 * $saved->done)),
             'note' => 'the door was locked, one swap came late',
+        ])->save();
+        $this->carriedOut('Six cards after the spring tide', now()->subWeeks(5)->setTime(20, 12), 1.04);
+        $this->carriedOut('Six cards, and a train to catch', now()->subWeeks(2)->setTime(22, 31), 1.1);
+    }
+
+    /** @param  float  $slower  so many times what was planned is how long it took */
+    private function carriedOut(string $name, Carbon $begun, float $slower): void
+    {
+        $cards = Card::query()->whereIn('tag', [...self::CARDS, 'QS-028'])->orderBy('tag')->get()->toBase();
+        $asked = BooksQuestion::of($cards, new Rules());
+        $saved = PlanBook::keep($name, Plan::of($asked->question, Goal::Safe, 0.3), $asked, 'demo');
+        $saved->forceFill([
+            'begun_at' => $begun,
+            'free_at' => $begun->copy()->addSeconds((int) ($slower * $saved->free)),
+            'done_at' => $begun->copy()->addSeconds((int) ($slower * $saved->done)),
         ])->save();
     }
 

@@ -48,9 +48,19 @@ final class DemoYear extends Seeder
         }
         $this->earlier('QS-022', 13);
         $this->earlier('QS-014', 2);
-        $this->shoot('Collier wreck, dive 1 to 3', Date::now()->subMonths(8), 3, [['C1', '4K 60', 60], ['C3', 'survey 4K', 45]]);
-        $this->shoot('Sea wall, spring tide', Date::now()->subMonths(5), 2, [['C1', '4K long-GOP', 50], ['C3', 'mapping stills', 600]]);
-        $this->shoot('Harbour piles, low water', Date::now()->subMonths(2), 2, [['C1', '4K 60', 45]]);
+        $this->shoot('Collier wreck, dive 1 to 3', Date::now()->subMonths(8), 3, [
+            ['C1', '4K 60', 60, false],
+            ['C3', 'survey 4K', 45, false],
+        ]);
+        $this->shoot('Sea wall, spring tide', Date::now()->subMonths(5), 2, [
+            ['C1', '4K long-GOP', 50, false],
+            ['C3', 'mapping stills', 600, false],
+        ]);
+        $this->shoot('Harbour piles, low water', Date::now()->subMonths(2), 2, [['C1', '4K 60', 45, false]]);
+        $this->shoot('Bridge survey, winter', Date::now()->addDays(45), 1, [
+            ['C1', '4K long-GOP', 40, true],
+            ['C3', 'survey 4K', 90, true],
+        ]);
         $months = fn (int $many): Carbon => Date::now()->subMonths($many);
         IncidentBook::log('QS-032 stuck in R3, came out with patience', self::WHO, $months(4));
         IncidentBook::log('QS-028 stuck in R3 on the cart', self::WHO, $months(1));
@@ -59,8 +69,8 @@ final class DemoYear extends Seeder
         Card::query()->each(fn (Card $card) => DueBook::refresh($card));
         IncidentBook::log('QS-014 wet: the case had water in it', self::WHO, Date::now()->subHours(2));
         $eur = fn (int $minor): Price => Price::of($minor, 'EUR');
-        PurchaseBook::enter('R5', $eur(8900), $eur(6000), 600, 8, Date::now()->subMonths(2), self::WHO);
-        PurchaseBook::enter('D1', $eur(14900), $eur(6000), 900, 8, Date::now()->subMonths(3), self::WHO);
+        PurchaseBook::enter('R1', $eur(8900), $eur(6000), 600, 8, Date::now()->subMonths(2), self::WHO);
+        PurchaseBook::enter('D1', $eur(2900), $eur(6000), 900, 8, Date::now()->subMonths(3), self::WHO);
         ReportBook::begin(Date::now()->subMonths(3), Date::now(), self::WHO);
         Retirement::take($this->card('QS-040'), 'sold as new, worn contacts', self::WHO);
     }
@@ -99,18 +109,18 @@ final class DemoYear extends Seeder
         }
     }
 
-    /** @param  list<array{string, string, int}>  $wanted  camera, mode, minutes or shots a day */
+    /** @param  list<array{string, string, int, bool}>  $wanted  camera, mode, minutes or shots a day, whether it has a spare */
     private function shoot(string $name, Carbon $begins, int $days, array $wanted): void
     {
         $asked = [];
-        foreach ($wanted as [$camera, $mode, $daily]) {
+        foreach ($wanted as [$camera, $mode, $daily, $hasSpare]) {
             $row = CameraMode::query()
                 ->with(['camera.slots', 'calibrations'])
                 ->where('name', $mode)
                 ->whereRelation('camera', 'tag', $camera)
                 ->firstOrFail();
             $body = ShootBook::camera($row) ?? throw new LogicException("{$camera} has no slots.");
-            $asked[] = new Wanted($body, $body->modes[0], $daily, range(1, $days));
+            $asked[] = new Wanted($body, $body->modes[0], $daily, range(1, $days), $hasSpare);
         }
         $cards = Card::query()->whereIn('tag', ['QS-014', 'QS-015', 'QS-022', 'QS-028', 'QS-047'])->orderBy('tag')->get()->toBase();
         $packing = Packing::of(ShootBook::question($days, 1, 0.1, $asked, $cards));

@@ -96,3 +96,61 @@ test('by keyboard: a round of practice is begun, looked into, called, and answer
     await expect(page.getByRole('heading', { name: 'What next?' })).toBeVisible();
     await expect(page.getByText('0:00 on the clock')).toBeVisible();
 });
+
+test('rules of judgement are tried on every card, listed, and left as they were', async ({ page }) => {
+    await page.goto('/rules');
+    await page.getByLabel('Is Slow under, % of a claim').fill('60');
+    await page.getByLabel('Why it is changed').first().fill('it only has to hold the hydrophone');
+    await page.getByRole('button', { name: 'See what would change' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('status').filter({ hasText: /^All \d+ cards were judged by them/ })).toBeVisible();
+    await expect(page.getByText(/60 % instead of 75 %/)).toBeVisible();
+    const changes = page.getByRole('table', { name: 'What would change' });
+    await expect(changes.getByRole('row', { name: /QS-047/ })).toContainText(/Slow.*Sound/);
+    await page.getByRole('button', { name: 'Leave all as it is' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('Is Slow under, % of a claim')).toHaveValue('75');
+    await expect(page.getByRole('row', { name: /^Is Slow under/ })).toContainText('75 %');
+    // What makes no sense is refused with what would do.
+    await page.getByLabel('A medium shows at least, % of its label').fill('40');
+    await page.getByLabel('Why it is changed').first().fill('why not');
+    await page.getByRole('button', { name: 'See what would change' }).click();
+    await expect(page.getByText('“40” makes no sense: give percent, from 90 to 99.')).toBeVisible();
+});
+
+test('a report of the house is gathered, and goes out as PDF', async ({ page }) => {
+    await page.goto('/ledger/reports');
+    await page.getByRole('button', { name: 'Gather it' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Report, ');
+    const pdf = page.getByRole('link', { name: 'Take it as PDF' });
+    await expect(pdf).toBeVisible();
+    await expect(
+        page.getByRole('table', { name: 'Struck out, and why' }).getByRole('link', { name: 'QS-021' }),
+    ).toBeVisible();
+    await expect(page.getByRole('row', { name: /hours saved by plans/ })).toContainText(/\d\.\d h/);
+    const answer = await page.request.get((await pdf.getAttribute('href')) ?? '');
+    expect(answer.headers()['content-type']).toBe('application/pdf');
+});
+
+test('books go out whole or in part, and what was bought is held against what it saved', async ({ page }) => {
+    await page.goto('/books');
+    await page.getByRole('button', { name: 'readers', exact: true }).focus();
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('table', { name: 'What stands in them' }).getByRole('row')).toHaveCount(2);
+    await page.getByRole('radio', { name: /^CSV/ }).focus();
+    await page.keyboard.press('Space');
+    const take = page.getByRole('link', { name: 'Take them out' });
+    await expect(take).toHaveAttribute('href', '/books/out?format=csv&books%5B%5D=readers');
+    const table = await page.request.get((await take.getAttribute('href')) ?? '');
+    expect(await table.text()).toContain('tag,name,uplink');
+
+    await page.goto('/ledger/worth');
+    const bought = page.getByRole('table', { name: 'What was bought' });
+    await expect(bought.getByRole('row', { name: /D1 fast field drive/ })).toContainText(
+        /brought back \d+ % of its price/,
+    );
+    await page.getByLabel('It cost, such as 89 EUR').fill('a lot');
+    await page.getByRole('button', { name: 'Enter it' }).click();
+    await expect(page.getByText(/“a lot”/)).toBeVisible();
+});

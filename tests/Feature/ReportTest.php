@@ -51,7 +51,6 @@ final class ReportTest extends TestCase
     public function test_a_report_counts_what_stands_in_the_books(): void
     {
         $this->seed([DemoCards::class, DemoRuns::class, DemoPlans::class]);
-        $saved = SavedPlan::query()->whereNotNull('done_at')->firstOrFail();
         $report = $this->gathered(Date::now()->subYear()->format('Y-m-d'), Date::now()->format('Y-m-d'));
         $words = new ReportWords($report);
         $cards = self::rows($words->cards());
@@ -65,10 +64,14 @@ final class ReportTest extends TestCase
         self::assertSame($struck, array_column($report->struck, 'tag'));
         self::assertNotContains('', array_column($report->struck, 'why'));
 
-        $hours = (OneByOne::seconds($saved->plan()) - (float) $saved->took()) / 3600;
+        $hours = SavedPlan::query()
+            ->whereNotNull('done_at')
+            ->get()
+            ->sum(fn (SavedPlan $saved): float => max(0.0, OneByOne::seconds($saved->plan()) - (float) $saved->took()) / 3600);
+        self::assertGreaterThan(1.0, $hours);
         $offloads = self::rows($words->offloads());
-        self::assertSame('1', $offloads['plans that were carried out']);
-        self::assertSame(number_format(max(0.0, $hours), 1).' h', $offloads['hours saved by plans']);
+        self::assertSame('3', $offloads['plans that were carried out']);
+        self::assertSame(number_format($hours, 1).' h', $offloads['hours saved by plans']);
 
         self::assertStringStartsWith('%PDF', (string) $this->get("/ledger/reports/{$report->id}/report.pdf")->assertOk()->getContent());
         $this->get("/ledger/reports/{$report->id}")->assertInertia(
@@ -106,24 +109,25 @@ final class ReportTest extends TestCase
     public function test_what_was_bought_is_held_against_what_plans_would_have_been_without_it(): void
     {
         $this->seed([DemoCards::class, DemoRuns::class, DemoPlans::class]);
-        $saved = SavedPlan::query()->whereNotNull('done_at')->firstOrFail();
+        $saved = SavedPlan::query()->whereNotNull('done_at')->latest('id')->firstOrFail();
         $plan = $saved->plan();
-        $reader = explode(' ', $plan->decision->cards[0]->slot)[0];
-        $asked = ['tag' => $reader, 'price' => '89 EUR', 'hour' => '60 EUR', 'minutes' => '10', 'aMonth' => '8', 'by' => 'Wren'];
-        $this->post('/ledger/worth', [...$asked, 'on' => Date::now()->subMonth()->format('Y-m-d')])->assertSessionHasNoErrors();
-        $without = Without::seconds($plan->question, $plan->goal, $reader);
-        $told = $without === null ? null : $without - (float) $saved->took();
+        // The relay of the day before needs this drive: without it there is no plan, and so nothing is told.
+        $asked = ['tag' => 'D1', 'price' => '89 EUR', 'hour' => '60 EUR', 'minutes' => '10', 'aMonth' => '8', 'by' => 'Wren'];
+        $this->post('/ledger/worth', [...$asked, 'on' => Date::now()->subWeeks(3)->format('Y-m-d')])->assertSessionHasNoErrors();
+        $told = (float) Without::seconds($plan->question, $plan->goal, 'D1') - (float) $saved->took();
+        self::assertGreaterThan(60.0, $told);
         // 10 minutes, 8 times a month, at 60 an hour: 80 a month against 89.
         $this->get('/ledger/worth')->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
                 ->component('Worth')
                 ->where('purchases.0.hoped', '10 min of an offload, 8 a month: paid after a month')
                 ->where('purchases.0.open', 0)
-                ->where('purchases.0.share', $told === null ? 0 : round($told / 3600 * 60 / 89, 3)),
+                ->where('purchases.0.share', round($told / 3600 * 60 / 89, 3)),
         );
-        $saving = PurchaseSaving::query()->firstOrFail();
-        self::assertSame("plan {$saved->id}", $saving->what);
-        $told === null ? self::assertNull($saving->seconds) : self::assertEqualsWithDelta($told, $saving->seconds, 0.5);
+        $savings = PurchaseSaving::query()->pluck('seconds', 'what');
+        self::assertCount(2, $savings);
+        self::assertEqualsWithDelta($told, $savings["plan {$saved->id}"], 0.5);
+        self::assertContains(null, $savings->all());
         // What it did not bring home says nothing of it.
         $this->post('/ledger/worth', [...$asked, 'on' => Date::now()->format('Y-m-d')])->assertSessionHasNoErrors();
         $this->get('/ledger/worth')->assertInertia(

@@ -28,10 +28,12 @@ final class HouseBenchCommand extends Command
                 [$took, $queries] = $trial->asked($page);
                 $rows[] = [$page, sprintf('%.0f ms', $took), (string) $queries];
             }
+            [$seconds, $memory, $slices] = $trial->reported();
         } finally {
             $trial->end();
         }
         $this->table(['page', 'on the server', 'queries'], $rows);
+        $this->line(sprintf('a report of three years: %.1f s in %d slices, %.0f MB of memory', $seconds, $slices, $memory));
 
         return self::SUCCESS;
     }

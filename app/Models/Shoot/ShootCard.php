@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Shoot;
 
+use App\Models\Cards\Card;
 use App\Models\Row;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -18,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $at the place in words
  * @property array<string, mixed> $packed
  * @property-read Shoot $shoot
+ * @property-read Card $card
  */
 final class ShootCard extends Row
 {
@@ -31,5 +33,11 @@ final class ShootCard extends Row
     public function shoot(): BelongsTo
     {
         return $this->belongsTo(Shoot::class);
+    }
+
+    /** @return BelongsTo<Card, $this> */
+    public function card(): BelongsTo
+    {
+        return $this->belongsTo(Card::class);
     }
 }

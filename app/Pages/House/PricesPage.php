@@ -57,11 +57,18 @@ final readonly class PricesPage
     public static function references(): array
     {
         $house = new HouseKnowledge();
+        // A house has many cards, and few kinds of marks on them.
+        $floors = [];
+        $floor = function (Card $card) use (&$floors): int {
+            $marks = json_encode($card->getRawOriginal('marks'), JSON_THROW_ON_ERROR);
+
+            return $floors[$marks] ??= Tier::of($card->label())->floor;
+        };
         $cards = Card::query()
             ->whereNotNull('price')
             ->orderBy('tag')
             ->get()
-            ->groupBy(fn (Card $card): string => self::kind($card->form, Tier::of($card->label())->floor, $card->currency ?? ''));
+            ->groupBy(fn (Card $card): string => self::kind($card->form, $floor($card), $card->currency ?? ''));
         $kinds = PriceQuote::query()
             ->orderBy('form')
             ->orderBy('tier')

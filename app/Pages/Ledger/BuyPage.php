@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Ledger;
 
 use App\Ledger\OfferBook;
+use App\Ledger\SpareBook;
 use App\Models\Kit\CameraMode;
 use App\Props\Label\ChoiceProps;
 use App\Props\Ledger\BuyAskedProps;
@@ -53,6 +54,7 @@ final readonly class BuyPage
             labelOnly: array_map($props, array_values(array_filter($offers, fn (Offer $one): bool => ! $isTested($one)))),
             struck: array_values(array_map(self::struck(...), array_filter($fits, fn (Offer $one): bool => $one->isStruckOut))),
             picks: array_map(fn (BuyingSchool $school): PickProps => self::pick($school, $choice, $need), BuyingSchool::cases()),
+            spares: SpareBook::ahead(),
         );
     }
 

@@ -8,6 +8,7 @@ use App\Props\Label\ChoiceProps;
 use App\Props\Ledger\BuyAskedProps;
 use App\Props\Ledger\OfferProps;
 use App\Props\Ledger\PickProps;
+use App\Props\Ledger\SpareProps;
 
 /** What to buy for a need, from the house’s own evidence. */
 final readonly class BuyPageProps implements PageProps
@@ -20,6 +21,7 @@ final readonly class BuyPageProps implements PageProps
      * @param  list<OfferProps>  $labelOnly  that nobody here has tested
      * @param  list<string>  $struck  models that are struck out, and why
      * @param  list<PickProps>  $picks
+     * @param  list<SpareProps>  $spares  of the shoots that are ahead
      */
     public function __construct(
         public BuyAskedProps $asked,
@@ -31,5 +33,6 @@ final readonly class BuyPageProps implements PageProps
         public array $labelOnly,
         public array $struck,
         public array $picks,
+        public array $spares,
     ) {}
 }

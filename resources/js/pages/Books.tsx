@@ -17,13 +17,13 @@ const Take = styled.a<{ $quiet?: boolean }>`
 export default function Books({ books, formats, verdicts }: BooksPageProps) {
     const [format, setFormat] = useState('xlsx');
     const [picked, setPicked] = useState<string[]>([]);
-    const [narrow, setNarrow] = useState({ cards: '', verdict: '', from: '', to: '' });
+    const [narrow, setNarrow] = useState({ cards: '', verdict: 'any', from: '', to: '' });
     const query = new URLSearchParams({ format });
     for (const book of picked) {
         query.append('books[]', book);
     }
     for (const [name, value] of Object.entries(narrow)) {
-        if (value !== '') {
+        if (value !== '' && value !== 'any') {
             query.append(name, value);
         }
     }
@@ -67,7 +67,7 @@ export default function Books({ books, formats, verdicts }: BooksPageProps) {
                             value={narrow.verdict}
                             onChange={set('verdict')}
                             choices={[
-                                { key: '', label: 'any' },
+                                { key: 'any', label: 'any' },
                                 ...verdicts.map((one) => ({ key: one.key, label: one.label })),
                             ]}
                         />

@@ -10,7 +10,7 @@ import { Nothing } from '../parts/Nothing';
 import { ServerForm } from '../parts/ServerForm';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { PlainList } from '../plan/PlainList';
-import type { BuyAskedProps, BuyPageProps, OfferProps } from '../types/generated/props';
+import type { BuyAskedProps, BuyPageProps, OfferProps, SpareProps } from '../types/generated/props';
 
 /** What to buy for a need, from what the house’s own cards were found to be. */
 export default function Buy(props: BuyPageProps) {
@@ -72,6 +72,7 @@ function Surface(props: BuyPageProps) {
                         )}
                     </>
                 )}
+                {props.spares.length === 0 ? null : <Spares spares={props.spares} />}
             </main>
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>Three schools</h2>
@@ -101,6 +102,40 @@ function Surface(props: BuyPageProps) {
                 />
             </MarginLook>
         </>
+    );
+}
+
+/** What records without a pause on the shoots that are ahead, and whether its spare is still good. */
+function Spares({ spares }: { spares: readonly SpareProps[] }) {
+    return (
+        <Ruled aria-label="Spares">
+            <thead>
+                <tr>
+                    <th>Records without a pause</th>
+                    <th>Shoot</th>
+                    <th>Spare</th>
+                </tr>
+            </thead>
+            <tbody>
+                {spares.map((spare) => (
+                    <tr key={`${spare.shoot} ${spare.what}`}>
+                        <td>{spare.what}</td>
+                        <td>
+                            <Link href={`/fit/shoots/${spare.shoot}`}>{spare.name}</Link>, {spare.begins}
+                        </td>
+                        <td>
+                            {spare.card}
+                            {spare.trouble === '' ? null : (
+                                <b>
+                                    {spare.card === '' ? '' : ', '}
+                                    {spare.trouble}
+                                </b>
+                            )}
+                        </td>
+                    </tr>
+                ))}
+            </tbody>
+        </Ruled>
     );
 }
 

@@ -771,6 +771,15 @@ export interface SellerProps {
     tags: string[];
 }
 
+export interface SpareProps {
+    shoot: number;
+    name: string;
+    begins: string;
+    what: string;
+    card: string;
+    trouble: string;
+}
+
 export interface VerdictCountProps {
     kind: VerdictKind;
     cards: number;
@@ -916,6 +925,7 @@ export interface BuyPageProps {
     labelOnly: OfferProps[];
     struck: string[];
     picks: PickProps[];
+    spares: SpareProps[];
 }
 
 export interface ComparePageProps {
