@@ -86,4 +86,30 @@ final class ThresholdsTest extends TestCase
         self::assertSame(VerdictKind::Sham, $by(new Thresholds(full: 0.94)));
         self::assertSame(VerdictKind::Slow, $by(new Thresholds(near: 0.9, short: 0.85)));
     }
+
+    public function test_the_edges_of_sense_make_sense_and_the_standard_lies_within(): void
+    {
+        foreach (Thresholds::SENSE as $name => [$least, $most]) {
+            $standard = (new Thresholds())->{$name};
+            self::assertTrue($least <= $standard && $standard <= $most, $name);
+        }
+        $loose = new Thresholds(full: 0.9, near: 0.8, short: 0.5, above: 1.5);
+        $strict = new Thresholds(full: 0.99, near: 0.98, short: 0.9, above: 1.02);
+        self::assertSame([0.9, 0.8, 0.5, 1.5], [$loose->full, $loose->near, $loose->short, $loose->above]);
+        self::assertSame([0.99, 0.98, 0.9, 1.02], [$strict->full, $strict->near, $strict->short, $strict->above]);
+        self::assertSame(0.8, (new Thresholds(near: 0.8, short: 0.8))->short, 'slow right under what is reached');
+    }
+
+    public function test_errors_round_against_the_card_with_any_rules(): void
+    {
+        // 89.6 % is not 90 % (handbook § 6 rule 12), nor is 84.9 % 85 %.
+        $of = fn (float $rate, float $near): Standing => Standing::of(
+            Rate::megabytesPerSecond($rate),
+            Rate::megabytesPerSecond(100),
+            fn (): bool => true,
+            new Thresholds(near: $near),
+        );
+        self::assertSame([Standing::Under, Standing::Near], [$of(89.6, 0.9), $of(90.0, 0.9)]);
+        self::assertSame([Standing::Under, Standing::Near], [$of(84.9, 0.85), $of(85.0, 0.85)]);
+    }
 }
