@@ -63,10 +63,14 @@ final readonly class DueBook
         $at = fn (?Run $run): ?Carbon => $run === null ? null : $run->ended_at ?? $run->created_at;
         $counting = $runs->filter(fn (Run $run): bool => $run->result !== null && $run->counts())->sortBy($at);
         $proven = $at($counting->last(fn (Run $run): bool => $run->proof()?->isWhole() === true));
-        if ($proven === null) {
-            return new CardPast($card->capacity);
-        }
+        $bought = ($card->bought_on ?? $card->created_at)?->toDateTimeImmutable();
         $written = Written::on($card, $runs);
+        $worn = $rules->retireFills === 0
+            ? null
+            : $written->reached(Bytes::of($card->capacity->count * $rules->retireFills), Carbon::createFromTimestamp(0));
+        if ($proven === null) {
+            return new CardPast($card->capacity, bought: $bought, worn: $worn?->toDateTimeImmutable());
+        }
         $measures = [RunKind::Speed, RunKind::Sustained, RunKind::Proof];
         $measured = $at($counting->last(fn (Run $run): bool => in_array($run->kind, $measures, true)));
 
@@ -78,6 +82,8 @@ final readonly class DueBook
             $written->reached(Bytes::of($card->capacity->count * $rules->fills), $proven)?->toDateTimeImmutable(),
             self::incident($card, $proven),
             self::shoot($card),
+            $bought,
+            $worn?->toDateTimeImmutable(),
         );
     }
 

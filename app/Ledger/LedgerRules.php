@@ -18,6 +18,8 @@ final readonly class LedgerRules
         'ledger.after_incident' => [1, 0, 1],
         'ledger.shoot_days' => [DueRules::SHOOT_DAYS, 0, 90],
         'ledger.shoot_months' => [DueRules::SHOOT_MONTHS, 1, 60],
+        'ledger.retire_years' => [0, 0, 50],
+        'ledger.retire_fills' => [0, 0, 100000],
     ];
 
     public static function now(): DueRules
@@ -32,6 +34,8 @@ final readonly class LedgerRules
             $value('ledger.after_incident') === 1,
             $value('ledger.shoot_days'),
             $value('ledger.shoot_months'),
+            $value('ledger.retire_years'),
+            $value('ledger.retire_fills'),
         );
     }
 

@@ -42,13 +42,13 @@ final readonly class FitRules
         );
     }
 
-    public static function keep(School $school, float $margin, float $usable, string $by): void
+    public static function keep(School $school, float $margin, float $usable, string $by, ?string $why = null): void
     {
         HouseRule::keep(
             [self::SCHOOL => $school->value, self::MARGIN => (string) $margin, self::USABLE => (string) $usable],
             [self::SCHOOL => School::Measured->value, self::MARGIN => (string) MayIt::MARGIN, self::USABLE => '1'],
             $by,
-            null,
+            $why,
         );
     }
 }

@@ -17,6 +17,8 @@ final readonly class CardPast
      * @param  DateTimeImmutable|null  $filled  when as much was written as the rules allow; null where not yet
      * @param  Incident|null  $incident  the last one since, of those that ask for a test
      * @param  Upcoming|null  $shoot  the next one it goes along on
+     * @param  DateTimeImmutable|null  $bought  or entered, where nobody knows
+     * @param  DateTimeImmutable|null  $worn  when as much was written in all as the rules allow; null where not yet
      */
     public function __construct(
         public Bytes $capacity,
@@ -26,5 +28,7 @@ final readonly class CardPast
         public ?DateTimeImmutable $filled = null,
         public ?Incident $incident = null,
         public ?Upcoming $shoot = null,
+        public ?DateTimeImmutable $bought = null,
+        public ?DateTimeImmutable $worn = null,
     ) {}
 }

@@ -6,13 +6,39 @@ namespace Tally\Ledger;
 
 use DateTimeImmutable;
 
-/** That a card is tested again from a day on, and why. */
+/** That a card is tested again from a day on, or has served, and why. */
 final readonly class Due
 {
     private function __construct(public DueTest $test, public DateTimeImmutable $on, public string $why) {}
 
-    /** @return list<self> by each rule, the earliest first; empty for a card that was never proven whole */
+    /** @return list<self> by each rule, the earliest first; a card that was never proven whole is not tested *again* */
     public static function of(CardPast $past, DueRules $rules): array
+    {
+        $due = [...self::served($past, $rules), ...self::tests($past, $rules)];
+        usort($due, fn (self $a, self $b): int => [$a->on, $a->test === DueTest::Measure] <=> [$b->on, $b->test === DueTest::Measure]);
+
+        return $due;
+    }
+
+    /** @return list<self> that it has served */
+    private static function served(CardPast $past, DueRules $rules): array
+    {
+        $due = [];
+        if ($past->bought !== null && $rules->retireYears > 0) {
+            $years = $rules->retireYears === 1 ? '1 year' : "{$rules->retireYears} years";
+            $since = $past->bought->format('j M Y');
+            $on = self::later($past->bought, 12 * $rules->retireYears);
+            $due[] = new self(DueTest::Retire, $on, "in the house since {$since}, for {$years}");
+        }
+        if ($past->worn !== null) {
+            $due[] = new self(DueTest::Retire, $past->worn, "written {$rules->retireFills} times over");
+        }
+
+        return $due;
+    }
+
+    /** @return list<self> */
+    private static function tests(CardPast $past, DueRules $rules): array
     {
         if ($past->proven === null) {
             return [];
@@ -50,7 +76,6 @@ final readonly class Due
                 "goes along on {$past->shoot->name}, {$past->shoot->begins->format('j M Y')}",
             );
         }
-        usort($due, fn (self $a, self $b): int => [$a->on, $a->test === DueTest::Measure] <=> [$b->on, $b->test === DueTest::Measure]);
 
         return $due;
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Ledger;
 
-/** When a card is tested again: house rules. Defaults are chosen, no source. */
+/** When a card is tested again, and when it has served: house rules. Defaults are chosen, no source. */
 final readonly class DueRules
 {
     public const PROVE_MONTHS = 12;
@@ -24,6 +24,8 @@ final readonly class DueRules
      * @param  bool  $afterIncident  whether it is proven again after something happened to it
      * @param  int  $shootDays  so many days before a shoot that it goes along on
      * @param  int  $shootMonths  it must have been proven within so many months
+     * @param  int  $retireYears  it has served after so many years; 0 for no such rule
+     * @param  int  $retireFills  or when so many times its capacity was written; 0 for no such rule
      */
     public function __construct(
         public int $proveMonths = self::PROVE_MONTHS,
@@ -32,5 +34,7 @@ final readonly class DueRules
         public bool $afterIncident = true,
         public int $shootDays = self::SHOOT_DAYS,
         public int $shootMonths = self::SHOOT_MONTHS,
+        public int $retireYears = 0,
+        public int $retireFills = 0,
     ) {}
 }

@@ -9,9 +9,14 @@ enum DueTest: string
 {
     case Prove = 'prove';
     case Measure = 'measure';
+    case Retire = 'retire';
 
     public function words(): string
     {
-        return $this === self::Prove ? 'Prove it again' : 'Measure it again';
+        return match ($this) {
+            self::Prove => 'Prove it again',
+            self::Measure => 'Measure it again',
+            self::Retire => 'Take it out of service',
+        };
     }
 }

@@ -91,7 +91,7 @@ final class Exercise
             if ($move->run !== null) {
                 $runs[] = $this->runs["{$move->id} {$at}"] ??= RunReader::read(
                     new Fields(['on' => self::moment($at), ...$move->run]),
-                    $move->id,
+                    'practice',
                     $base->label->form,
                 );
             }

@@ -200,8 +200,10 @@ test('by keyboard: a verdict is overruled in writing, both are seen, and it is t
     await page.keyboard.press('Enter');
     await page.keyboard.press('Tab');
     await page.keyboard.press('Enter');
+    await expect(page.getByRole('option', { name: 'Shaky', exact: true })).toBeVisible();
     await page.keyboard.type('Sha');
     await page.keyboard.press('Enter');
+    await expect(page.getByRole('option', { name: 'Shaky', exact: true })).toBeHidden();
     await page.keyboard.press('Tab');
     await page.keyboard.press('Tab');
     await page.keyboard.type('Wren');

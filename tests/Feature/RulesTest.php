@@ -37,6 +37,8 @@ final class RulesTest extends TestCase
             'afterIncident' => '1',
             'shootDays' => '14',
             'shootMonths' => '3',
+            'retireYears' => '0',
+            'retireFills' => '0',
             'why' => 'salt water all summer',
             'by' => 'Wren',
             ...$more,
@@ -169,5 +171,40 @@ final class RulesTest extends TestCase
         $this->get('/offload')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('rules.swap', '40'));
         $this->put('/rules/plan', ['swap' => '-1', 'first' => 'soon', 'overhead' => '3', 'why' => 'x', 'by' => 'Wren'])
             ->assertSessionHasErrors(['swap', 'first', 'overhead']);
+    }
+
+    public function test_a_card_that_has_served_by_rule_is_due_to_be_taken_out_and_its_reason_is_proposed(): void
+    {
+        $card = $this->card(['bought_on' => '2017-05-01']);
+        $this->put('/rules/due', $this->typed(['retireYears' => '8', 'why' => 'they wear']))->assertSessionHasNoErrors();
+        $card->refresh();
+        self::assertSame(['2025-05-01', 'retire'], [$card->due_on?->format('Y-m-d'), $card->due_test?->value]);
+        $this->get('/ledger/T-1')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page
+                ->where('due.words', 'Take it out of service')
+                ->where('due.href', null)
+                ->where('due.isNow', true)
+                ->where('due.why', 'since 1 May 2025: in the house since 1 May 2017, for 8 years'),
+        );
+        $calendar = (string) $this->get('/ledger/due.ics')->getContent();
+        self::assertStringContainsString('take it out of service', strtr($calendar, ["\r\n " => '']));
+        $this->put('/rules/due', $this->typed(['retireYears' => '0', 'why' => 'they do not']))->assertSessionHasNoErrors();
+        self::assertNull($card->refresh()->due_on);
+    }
+
+    public function test_the_school_that_decides_has_its_reason_too(): void
+    {
+        $asked = ['school' => 'guaranteed', 'spare' => '1.5', 'usable' => '0.9', 'why' => 'a live broadcast', 'by' => 'Moss'];
+        $this->put('/fit/rules', $asked)->assertSessionHasNoErrors();
+        $rule = HouseRule::query()->findOrFail('fit.school');
+        self::assertSame(['guaranteed', 'Moss', 'a live broadcast'], [$rule->value, $rule->by, $rule->why]);
+        $page = $this->get('/rules')->viewData('page');
+        self::assertSame(['guaranteed', '1.5'], [data_get($page, 'props.fit.school'), data_get($page, 'props.fit.spare')]);
+        $said = array_filter(
+            (array) data_get($page, 'props.rules.*.changed'),
+            fn (mixed $one): bool => is_string($one) && str_starts_with($one, 'Moss, ') && str_ends_with($one, ': a live broadcast'),
+        );
+        self::assertCount(3, $said);
+        $this->put('/fit/rules', [...$asked, 'why' => str_repeat('x', 201)])->assertSessionHasErrors(['why']);
     }
 }

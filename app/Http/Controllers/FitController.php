@@ -54,7 +54,8 @@ final readonly class FitController
 
     public function rules(KeepFitRules $request): RedirectResponse
     {
-        FitRules::keep($request->school(), $request->spare(), $request->usable(), Person::of($request) ?? '');
+        $by = $request->by() ?? Person::of($request) ?? '';
+        FitRules::keep($request->school(), $request->spare(), $request->usable(), $by, $request->why());
 
         return back();
     }

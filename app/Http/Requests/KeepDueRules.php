@@ -20,6 +20,8 @@ final class KeepDueRules extends FormRequest
         'afterIncident' => 'ledger.after_incident',
         'shootDays' => 'ledger.shoot_days',
         'shootMonths' => 'ledger.shoot_months',
+        'retireYears' => 'ledger.retire_years',
+        'retireFills' => 'ledger.retire_fills',
     ];
 
     /** @return array<string, list<mixed>> */

@@ -12,6 +12,7 @@ use App\Models\HouseRule;
 use App\Offload\PlanRules;
 use App\Props\Page\RulesPageProps;
 use App\Props\Rules\DueRulesProps;
+use App\Props\Rules\FitRulesProps;
 use App\Props\Rules\HandTimesProps;
 use App\Props\Rules\JudgeRulesProps;
 use App\Props\Rules\RuleChangeProps;
@@ -48,6 +49,7 @@ final readonly class RulesPage
         $due = LedgerRules::now();
         $by = JudgeRules::now();
         $plan = PlanRules::now();
+        $fit = FitRules::now();
         $kept = self::kept();
 
         return new RulesPageProps(
@@ -60,7 +62,10 @@ final readonly class RulesPage
                 $due->afterIncident ? '1' : '0',
                 (string) $due->shootDays,
                 (string) $due->shootMonths,
+                (string) $due->retireYears,
+                (string) $due->retireFills,
             ),
+            new FitRulesProps($fit->school->value, (string) $fit->margin, (string) $fit->usable),
             new HandTimesProps((string) $plan->swap, (string) $plan->first, (string) $plan->overhead),
             self::draft(),
             Card::query()->whereNull('retired_on')->where('due_on', '<=', now()->format('Y-m-d'))->count(),
@@ -186,6 +191,7 @@ final readonly class RulesPage
     {
         $standard = new DueRules();
         $yes = fn (bool $is): string => $is ? 'yes' : 'no';
+        $never = fn (int $count, string $of): string => $count === 0 ? 'never' : "{$count} {$of}";
         $rule = fn (string $key, string $name, string $value, string $standard): RuleProps => new RuleProps(
             $key,
             $name,
@@ -202,6 +208,8 @@ final readonly class RulesPage
             $rule('ledger.after_incident', 'Proven again after an incident', $yes($due->afterIncident), $yes($standard->afterIncident)),
             $rule('ledger.shoot_days', 'Proven again before a shoot', "{$due->shootDays} days", "{$standard->shootDays} days"),
             $rule('ledger.shoot_months', 'where the proof is older than', "{$due->shootMonths} months", "{$standard->shootMonths} months"),
+            $rule('ledger.retire_years', 'Has served after', $never($due->retireYears, 'years'), 'never'),
+            $rule('ledger.retire_fills', 'Has served when written', $never($due->retireFills, 'times over'), 'never'),
         ];
     }
 

@@ -228,7 +228,11 @@ final readonly class LedgerPage
             $due->test->words(),
             ($isNow ? 'since ' : 'from ').$due->on->format('j M Y').": {$due->why}",
             $isNow,
-            $due->test === DueTest::Prove ? "/prove/{$card->tag}" : "/measure/{$card->tag}",
+            match ($due->test) {
+                DueTest::Prove => "/prove/{$card->tag}",
+                DueTest::Measure => "/measure/{$card->tag}",
+                DueTest::Retire => null,
+            },
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Props\Page;
 
 use App\Props\Rules\DueRulesProps;
+use App\Props\Rules\FitRulesProps;
 use App\Props\Rules\HandTimesProps;
 use App\Props\Rules\JudgeRulesProps;
 use App\Props\Rules\RuleDraftProps;
@@ -23,6 +24,7 @@ final readonly class RulesPageProps implements PageProps
         public array $rules,
         public JudgeRulesProps $judge,
         public DueRulesProps $due,
+        public FitRulesProps $fit,
         public HandTimesProps $plan,
         public ?RuleDraftProps $draft,
         public int $cards,

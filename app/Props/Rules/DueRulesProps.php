@@ -15,5 +15,7 @@ final readonly class DueRulesProps
         public string $afterIncident,
         public string $shootDays,
         public string $shootMonths,
+        public string $retireYears,
+        public string $retireFills,
     ) {}
 }

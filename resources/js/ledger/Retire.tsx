@@ -13,14 +13,17 @@ export function Retire({
     retired,
     mayRetire,
     person,
+    proposed,
 }: {
     tag: string;
     retired: RetiredProps | null;
     mayRetire: boolean;
     person: string;
+    /** The reason that a rule of the house gives; empty where none does. */
+    proposed: string;
 }) {
     const [open, setOpen] = useState(false);
-    const form = useForm({ why: '', by: person });
+    const form = useForm({ why: proposed, by: person });
     const field = formField(form);
     if (retired !== null) {
         return (

@@ -69,7 +69,11 @@ export default function Ledger(props: LedgerPageProps) {
                         rest: 'Keep one spare for anything that records without a pause.',
                     }}
                 />
-                {due === null ? null : (
+                {due === null ? null : due.href === null ? (
+                    <p>
+                        <b>{due.words}</b> <small>{due.why}</small>
+                    </p>
+                ) : (
                     <Next href={due.href} {...(due.isNow ? {} : { $quiet: true })}>
                         {due.words}
                         <small>{due.why}</small>
@@ -80,6 +84,7 @@ export default function Ledger(props: LedgerPageProps) {
                     tag={card.tag}
                     retired={props.retired}
                     mayRetire={props.mayRetire}
+                    proposed={due?.href === null ? `by the house rule, ${due.why}` : ''}
                     person={props.person}
                 />
                 <p style={{ fontSize: 12.5 }}>
@@ -105,7 +110,7 @@ function DueHeading({ due, retired }: { due: DueProps | null; retired: boolean }
         return (
             <h2 style={{ color: 'var(--ochre)' }}>
                 <VerdictShape kind="Unproven" size={26} />
-                Test again
+                {due.href === null ? 'Has served' : 'Test again'}
             </h2>
         );
     }

@@ -11,6 +11,12 @@ import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { VerdictShape, verdictColour } from '../parts/VerdictMark';
 import type { RuleDraftProps, RulesPageProps, VerdictKind } from '../types/generated/props';
 
+const SCHOOLS = [
+    { key: 'mark', label: 'by the mark' },
+    { key: 'measured', label: 'by measurement' },
+    { key: 'guaranteed', label: 'guaranteed media only' },
+];
+
 const YES = [
     { key: '1', label: 'yes' },
     { key: '0', label: 'no' },
@@ -30,7 +36,18 @@ const DUE: [string, string][] = [
     ['afterIncident', 'After an incident'],
     ['shootDays', 'Days before a shoot'],
     ['shootMonths', 'where older than, months'],
+    ['retireYears', 'Has served after, years; 0 never'],
+    ['retireFills', 'or written, times over; 0 never'],
 ];
+
+const FIT: [string, string][] = [
+    ['school', 'It may record what it may'],
+    ['spare', 'Margin on what was measured, times'],
+    ['usable', 'Usable share, 1 is the whole card'],
+];
+
+/** Those that are chosen from a few. */
+const CHOSEN: Record<string, { key: string; label: string }[]> = { afterIncident: YES, school: SCHOOLS };
 
 const PLAN: [string, string][] = [
     ['swap', 'A swap takes, seconds'],
@@ -39,7 +56,7 @@ const PLAN: [string, string][] = [
 ];
 
 /** Every threshold that the house goes by: as it is, as it would be, where that is from, and who changed it. */
-export default function Rules({ rules, judge, due, plan, draft, cards, person }: RulesPageProps) {
+export default function Rules({ rules, judge, due, fit, plan, draft, cards, person }: RulesPageProps) {
     return (
         <>
             <Head title="House rules" />
@@ -65,6 +82,11 @@ export default function Rules({ rules, judge, due, plan, draft, cards, person }:
                 <Sheet title="When cards are tested again" caption="all due days are reckoned anew">
                     <RuleForm url="/rules/due" fields={DUE} values={{ ...due }} person={person}>
                         Keep these rules
+                    </RuleForm>
+                </Sheet>
+                <Sheet title="What a card may record" caption="the school that decides at Fit">
+                    <RuleForm url="/fit/rules" fields={FIT} values={{ ...fit }} person={person}>
+                        Keep this school
                     </RuleForm>
                 </Sheet>
                 <Sheet title="What a plan reckons with" caption="where nothing else is asked">
@@ -98,12 +120,12 @@ export default function Rules({ rules, judge, due, plan, draft, cards, person }:
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>Where they are changed</h2>
                 <p style={{ fontSize: 13 }}>
-                    School, margin and usable share at{' '}
+                    All of them here; the school also at{' '}
                     <Link href="/fit" style={{ color: 'inherit' }}>
                         Fit
                     </Link>
-                    ; all others here. A window of a floor stays as it is: a run keeps its lowest window and not its
-                    course, so that it could not be read anew over another.
+                    . A window of a floor stays as it is: a run keeps its lowest window and not its course, so that it
+                    could not be read anew over another.
                 </p>
                 <p style={{ fontSize: 13 }}>
                     <Link href="/activity" style={{ color: 'inherit' }}>
@@ -147,8 +169,8 @@ function RuleForm({
         >
             <Fields>
                 {fields.map(([name, label]) =>
-                    name === 'afterIncident' ? (
-                        <SelectField key={name} {...field(name)} label={label} choices={YES} />
+                    CHOSEN[name] !== undefined ? (
+                        <SelectField key={name} {...field(name)} label={label} choices={CHOSEN[name]} />
                     ) : (
                         <TextField key={name} {...field(name)} label={label} figures />
                     ),

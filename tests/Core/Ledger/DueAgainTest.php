@@ -89,4 +89,20 @@ final class DueAgainTest extends TestCase
         self::assertSame([], SuspectReader::among($twice));
         self::assertSame(['A', 'B', 'C'], SuspectReader::among([...$twice, ['C', IncidentKind::CameraError]]));
     }
+
+    public function test_a_card_has_served_after_so_many_years_or_so_much_written_where_the_house_has_such_a_rule(): void
+    {
+        $size = Bytes::gigabytes(64);
+        $old = new CardPast($size, self::day('2026-03-05'), bought: self::day('2020-02-29'), worn: self::day('2026-04-01'));
+        self::assertSame(['2026-04-01 retire', '2027-03-05 prove'], self::due($old), 'what was written, the rule that says so being told');
+        $never = new CardPast($size, bought: self::day('2020-02-29'));
+        self::assertSame([], self::due($never));
+        // A leap day has no anniversary: the last day of its month.
+        self::assertSame(['2028-02-29 retire'], self::due($never, new DueRules(retireYears: 8)));
+        self::assertSame(['2025-02-28 retire'], self::due($never, new DueRules(retireYears: 5)));
+        self::assertSame(
+            'in the house since 29 Feb 2020, for 8 years',
+            Due::of($never, new DueRules(retireYears: 8))[0]->why,
+        );
+    }
 }

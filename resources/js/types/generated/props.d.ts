@@ -687,7 +687,7 @@ export interface DueProps {
     words: string;
     why: string;
     isNow: boolean;
-    href: string;
+    href: string | null;
 }
 
 export interface LifeEventProps {
@@ -1189,6 +1189,7 @@ export interface RulesPageProps {
     rules: RuleProps[];
     judge: JudgeRulesProps;
     due: DueRulesProps;
+    fit: FitRulesProps;
     plan: HandTimesProps;
     draft: RuleDraftProps | null;
     cards: number;
@@ -1627,6 +1628,14 @@ export interface DueRulesProps {
     afterIncident: string;
     shootDays: string;
     shootMonths: string;
+    retireYears: string;
+    retireFills: string;
+}
+
+export interface FitRulesProps {
+    school: string;
+    spare: string;
+    usable: string;
 }
 
 export interface HandTimesProps {
