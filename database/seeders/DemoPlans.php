@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Models\Cards\Card;
+use App\Models\Offload\SavedPlan;
 use App\Offload\BooksQuestion;
 use App\Offload\PlanBook;
 use Illuminate\Database\Seeder;
@@ -37,16 +38,19 @@ final class DemoPlans extends Seeder
             'done_at' => $begun->copy()->addSeconds((int) (1.09 * $saved->done)),
             'note' => 'the door was locked, one swap came late',
         ])->save();
-        $this->carriedOut('Six cards after the spring tide', now()->subWeeks(5)->setTime(20, 12), 1.04);
-        $this->carriedOut('Six cards, and a train to catch', now()->subWeeks(2)->setTime(22, 31), 1.1);
+        $all = Card::query()->whereIn('tag', [...self::CARDS, 'QS-028'])->orderBy('tag')->get()->toBase();
+        $asked = BooksQuestion::of($all, new Rules());
+        $plan = Plan::of($asked->question, Goal::Safe, 0.3);
+        $carried = ['Six cards after the spring tide' => [5, 1.04], 'Six cards, and a train to catch' => [2, 1.1]];
+        foreach ($carried as $name => [$weeks, $slower]) {
+            $begun = now()->subWeeks($weeks)->setTime(20, 12);
+            $this->carriedOut(PlanBook::keep($name, $plan, $asked, 'demo'), $begun, $slower);
+        }
     }
 
     /** @param  float  $slower  so many times what was planned is how long it took */
-    private function carriedOut(string $name, Carbon $begun, float $slower): void
+    private function carriedOut(SavedPlan $saved, Carbon $begun, float $slower): void
     {
-        $cards = Card::query()->whereIn('tag', [...self::CARDS, 'QS-028'])->orderBy('tag')->get()->toBase();
-        $asked = BooksQuestion::of($cards, new Rules());
-        $saved = PlanBook::keep($name, Plan::of($asked->question, Goal::Safe, 0.3), $asked, 'demo');
         $saved->forceFill([
             'begun_at' => $begun,
             'free_at' => $begun->copy()->addSeconds((int) ($slower * $saved->free)),

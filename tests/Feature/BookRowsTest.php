@@ -25,9 +25,8 @@ use Tests\TestCase;
 /** What stands in a row that goes out is what stands in the books: book by book, against the models. */
 final class BookRowsTest extends TestCase
 {
-    protected function setUp(): void
+    private function house(): void
     {
-        parent::setUp();
         $this->seed([DemoCards::class, DemoRuns::class, DemoInspections::class, DemoModes::class]);
     }
 
@@ -59,6 +58,7 @@ final class BookRowsTest extends TestCase
 
     public function test_a_card(): void
     {
+        $this->house();
         $card = Card::query()->where('tag', 'QS-014')->firstOrFail();
         $card->forceFill(['price' => 3450, 'currency' => 'EUR', 'overruled' => VerdictKind::Sound])->save();
         $row = self::row(self::rows(Book::Cards), 'tag', 'QS-014');
@@ -74,6 +74,7 @@ final class BookRowsTest extends TestCase
 
     public function test_runs_of_every_kind(): void
     {
+        $this->house();
         $rows = self::rows(Book::Runs);
         self::assertCount(Run::query()->count(), $rows);
         foreach (Run::query()->with(['card', 'void'])->get() as $run) {
@@ -93,6 +94,7 @@ final class BookRowsTest extends TestCase
 
     public function test_inspections_bursts_and_incidents_name_their_cards_and_gear(): void
     {
+        $this->house();
         IncidentBook::log('QS-014 stuck in R3, came out', 'Wren', Date::now());
         $incident = self::rows(Book::Incidents)[0] ?? [];
         self::assertSame(['QS-014', 'R3', 'Wren'], [$incident['card'] ?? '', $incident['reader'] ?? '', $incident['by'] ?? '']);
@@ -111,6 +113,7 @@ final class BookRowsTest extends TestCase
 
     public function test_kit_and_rules(): void
     {
+        (new DemoModes())->modes();
         self::assertSame(Reader::query()->orderBy('id')->pluck('tag')->all(), array_column(self::rows(Book::Readers), 'tag'));
         foreach (self::rows(Book::Readers) as $row) {
             self::assertIsBool($row['is_camera']);
@@ -128,6 +131,7 @@ final class BookRowsTest extends TestCase
 
     public function test_days_take_what_happened_on_them_and_leave_what_happened_on_none(): void
     {
+        $this->card(['tag' => 'QS-014']);
         IncidentBook::log('QS-014 wet', 'Wren', Date::parse('2026-03-05 10:00'));
         IncidentBook::log('QS-014 hot', 'Wren', Date::parse('2026-03-09 23:30'));
         $of = fn (string $from, string $to): int => count(
@@ -143,8 +147,8 @@ final class BookRowsTest extends TestCase
 
     public function test_a_verdict_is_what_a_person_said_where_one_did(): void
     {
-        $card = Card::query()->where('verdict', VerdictKind::Sound)->firstOrFail();
-        $card->forceFill(['overruled' => VerdictKind::Sham])->save();
+        $card = $this->card();
+        $card->forceFill(['verdict' => VerdictKind::Sound, 'overruled' => VerdictKind::Sham])->save();
         $of = fn (VerdictKind $kind): array => array_column(self::rows(Book::Cards, new Pick([Book::Cards], verdict: $kind)), 'tag');
         self::assertContains($card->tag, $of(VerdictKind::Sham));
         self::assertNotContains($card->tag, $of(VerdictKind::Sound));

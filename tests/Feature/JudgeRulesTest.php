@@ -95,7 +95,7 @@ final class JudgeRulesTest extends TestCase
 
     public function test_only_one_draft_is_tried_at_a_time_and_none_is_kept_before_it_is_done_or_twice(): void
     {
-        $this->seed(DemoCards::class);
+        $this->card();
         RuleDrafts::begin(new Thresholds(), 'Wren', 'first');
         $second = RuleDrafts::begin(new Thresholds(near: 0.85), 'Moss', 'second');
         self::assertSame(['second'], RuleDraft::query()->pluck('why')->all());
@@ -113,7 +113,8 @@ final class JudgeRulesTest extends TestCase
 
     public function test_cards_that_were_taken_out_in_between_are_not_waited_for(): void
     {
-        $this->seed(DemoCards::class);
+        $this->card();
+        $this->card(['tag' => 'T-2']);
         $draft = RuleDrafts::begin(new Thresholds(), 'Wren', 'as it is');
         $there = $draft->cards;
         $draft->update(['cards' => $there + 7]);

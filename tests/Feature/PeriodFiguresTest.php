@@ -67,7 +67,8 @@ final class PeriodFiguresTest extends TestCase
 
     public function test_incidents_are_counted_by_kind_what_came_most_first(): void
     {
-        $this->seed(DemoCards::class);
+        $this->card(['tag' => 'QS-014']);
+        $this->card(['tag' => 'QS-015']);
         foreach (['QS-014 wet', 'QS-015 stuck in R3', 'QS-014 stuck in R1'] as $line) {
             IncidentBook::log($line, 'Wren', Date::now());
         }

@@ -147,7 +147,7 @@ final class RulesTest extends TestCase
 
     public function test_rules_that_are_dropped_leave_nothing_and_senseless_ones_are_refused(): void
     {
-        $this->seed(DemoCards::class);
+        $this->card();
         $asked = ['full' => '93', 'near' => '85', 'short' => '75', 'above' => '110', 'why' => 'old cards', 'by' => 'Wren'];
         $this->put('/rules/judgement', $asked)->assertSessionHasNoErrors();
         $draft = RuleDraft::query()->firstOrFail();
