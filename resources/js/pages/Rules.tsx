@@ -41,7 +41,7 @@ const DUE: [string, string][] = [
 ];
 
 const FIT: [string, string][] = [
-    ['school', 'It may record what it may'],
+    ['school', 'Decided by'],
     ['spare', 'Margin on what was measured, times'],
     ['usable', 'Usable share, 1 is the whole card'],
 ];
