@@ -6,6 +6,7 @@ namespace App\Evidence;
 
 use App\Models\Cards\Card;
 use App\Models\RuleDraft;
+use Illuminate\Contracts\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use LogicException;
 use Tally\Reading\Thresholds;
@@ -99,12 +100,8 @@ final readonly class RuleDrafts
             foreach ($draft->changes as $change) {
                 Card::query()->find($change['card'])?->forceFill(['verdict' => $change['to'], 'next_step' => $change['next']])->save();
             }
-            $touched = Card::query()
-                ->where('updated_at', '>=', $draft->begun_at)
-                ->orWhereHas('runs', fn ($runs) => $runs->where('updated_at', '>=', $draft->begun_at))
-                ->whereNotIn('id', array_column($draft->changes, 'card'))
-                ->get();
-            $touched->each(CardEvidence::refresh(...));
+            $since = fn (Builder $of): Builder => $of->where('updated_at', '>=', $draft->begun_at);
+            Card::query()->where($since)->orWhereHas('runs', $since)->get()->each(CardEvidence::refresh(...));
             $draft->update(['kept_at' => now()]);
         });
     }

@@ -19,6 +19,7 @@ use App\Props\Rules\RuleChangeProps;
 use App\Props\Rules\RuleDraftProps;
 use App\Props\Rules\RuleProps;
 use App\Shoot\FitRules;
+use Closure;
 use Illuminate\Support\Collection;
 use Tally\Ledger\DueRules;
 use Tally\Ledger\SuspectReader;
@@ -116,16 +117,10 @@ final readonly class RulesPage
      */
     private static function ofJudgement(Collection $kept, Thresholds $by): array
     {
+        $rule = self::maker($kept, self::HANDBOOK);
         $rules = [];
         foreach (JudgeRules::ALL as $key => [$field, $standard]) {
-            $rules[] = new RuleProps(
-                $key,
-                self::JUDGE[$field],
-                self::share($by->{$field}).' %',
-                self::share($standard).' %',
-                self::HANDBOOK,
-                self::changed($kept, $key),
-            );
+            $rules[] = $rule($key, self::JUDGE[$field], self::share($by->{$field}).' %', self::share($standard).' %');
         }
         $fixed = fn (string $name, string $value, string $source): RuleProps => new RuleProps('', $name, $value, $value, $source, '');
 
@@ -144,14 +139,7 @@ final readonly class RulesPage
     private static function ofPlan(Collection $kept, Rules $plan): array
     {
         $standard = new Rules();
-        $rule = fn (string $key, string $name, string $value, string $standard): RuleProps => new RuleProps(
-            $key,
-            $name,
-            $value,
-            $standard,
-            self::HANDBOOK,
-            self::changed($kept, $key),
-        );
+        $rule = self::maker($kept, self::HANDBOOK);
 
         return [
             $rule('plan.swap', 'A swap takes', "{$plan->swap} s", "{$standard->swap} s"),
@@ -167,14 +155,7 @@ final readonly class RulesPage
     private static function ofFit(Collection $kept): array
     {
         $fit = FitRules::now();
-        $rule = fn (string $key, string $name, string $value, string $standard): RuleProps => new RuleProps(
-            $key,
-            $name,
-            $value,
-            $standard,
-            self::HANDBOOK,
-            self::changed($kept, $key),
-        );
+        $rule = self::maker($kept, self::HANDBOOK);
 
         return [
             $rule('fit.school', 'What a card may record is decided', lcfirst($fit->school->label()), lcfirst(School::Measured->label())),
@@ -192,14 +173,7 @@ final readonly class RulesPage
         $standard = new DueRules();
         $yes = fn (bool $is): string => $is ? 'yes' : 'no';
         $never = fn (int $count, string $of): string => $count === 0 ? 'never' : "{$count} {$of}";
-        $rule = fn (string $key, string $name, string $value, string $standard): RuleProps => new RuleProps(
-            $key,
-            $name,
-            $value,
-            $standard,
-            self::CHOSEN,
-            self::changed($kept, $key),
-        );
+        $rule = self::maker($kept, self::CHOSEN);
 
         return [
             $rule('ledger.prove_months', 'Proven again after', "{$due->proveMonths} months", "{$standard->proveMonths} months"),
@@ -211,6 +185,23 @@ final readonly class RulesPage
             $rule('ledger.retire_years', 'Has served after', $never($due->retireYears, 'years'), 'never'),
             $rule('ledger.retire_fills', 'Has served when written', $never($due->retireFills, 'times over'), 'never'),
         ];
+    }
+
+    /**
+     * @param  Collection<string, HouseRule>  $kept
+     * @param  string  $source  of the standard
+     * @return Closure(string, string, string, string): RuleProps of key, name, value and standard
+     */
+    private static function maker(Collection $kept, string $source): Closure
+    {
+        return fn (string $key, string $name, string $value, string $standard): RuleProps => new RuleProps(
+            $key,
+            $name,
+            $value,
+            $standard,
+            $source,
+            self::changed($kept, $key),
+        );
     }
 
     /** @return Collection<string, HouseRule> by name */
