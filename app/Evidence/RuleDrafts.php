@@ -96,12 +96,14 @@ final readonly class RuleDrafts
             if (! $draft->isDone() || $draft->kept_at !== null) {
                 throw new LogicException('Only what was tried on every card is kept, and once.');
             }
+            // Asked before the verdicts are written, which touches their cards.
+            $since = fn (Builder $of): Builder => $of->where('updated_at', '>=', $draft->begun_at);
+            $touched = Card::query()->where($since)->orWhereHas('runs', $since)->pluck('id');
             JudgeRules::keep($draft->by(), $draft->by, $draft->why);
             foreach ($draft->changes as $change) {
                 Card::query()->find($change['card'])?->forceFill(['verdict' => $change['to'], 'next_step' => $change['next']])->save();
             }
-            $since = fn (Builder $of): Builder => $of->where('updated_at', '>=', $draft->begun_at);
-            Card::query()->where($since)->orWhereHas('runs', $since)->get()->each(CardEvidence::refresh(...));
+            Card::query()->whereIn('id', $touched)->get()->each(CardEvidence::refresh(...));
             $draft->update(['kept_at' => now()]);
         });
     }

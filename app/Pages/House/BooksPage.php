@@ -17,10 +17,7 @@ final readonly class BooksPage
     public static function now(): BooksPageProps
     {
         return new BooksPageProps(
-            array_map(
-                fn (Book $book): BookProps => new BookProps($book->value, $book->words(), $book->columns(), $book->isOfCards()),
-                Book::cases(),
-            ),
+            array_map(fn (Book $book): BookProps => new BookProps($book->value, $book->words(), $book->columns()), Book::cases()),
             array_map(fn (BooksFormat $format): ChoiceProps => new ChoiceProps($format->value, $format->words(), []), BooksFormat::cases()),
             array_map(fn (VerdictKind $kind): ChoiceProps => new ChoiceProps($kind->value, $kind->value, []), VerdictKind::cases()),
         );

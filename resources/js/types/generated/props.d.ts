@@ -63,7 +63,6 @@ export interface BookProps {
     key: string;
     words: string;
     columns: string[];
-    isOfCards: boolean;
 }
 
 export interface CompareProps {
