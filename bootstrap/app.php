@@ -6,6 +6,7 @@ use App\Http\ErrorPage;
 use App\Http\Middleware\CountOnce;
 use App\Http\Middleware\KeepSession;
 use App\Http\Middleware\May;
+use App\Http\Middleware\NoStaleSave;
 use App\Http\Middleware\OwnNamesOnly;
 use App\Http\Middleware\ShareFrame;
 use App\Http\Middleware\SignedIn;
@@ -26,7 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo('/sign-in');
         // Whoever is not signed in is not told either which cards there are.
         $middleware->prependToPriorityList(SubstituteBindings::class, SignedIn::class);
-        $middleware->alias(['may' => May::class]);
+        $middleware->alias(['may' => May::class, 'seen' => NoStaleSave::class]);
         $middleware->web(
             append: [SignedIn::class, AuthenticateSession::class, ShareFrame::class, CountOnce::class],
             replace: [StartSession::class => KeepSession::class],

@@ -34,12 +34,7 @@ abstract class RunsOnMedium extends Command
     public function handle(): int
     {
         $watch = new TerminalObserver($this->output->getOutput());
-        // The framework's own handlers end the program before the card is cleared. SIGHUP too: a closed terminal window
-        // should not leave files on it.
-        pcntl_async_signals(true);
-        foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
-            pcntl_signal($signal, $watch->stop(...));
-        }
+        $watch->listen();
         $laid = null;
         try {
             $medium = MediumAtHand::from($this->input);

@@ -43,6 +43,18 @@ final class TerminalObserver implements Observer
         return $this->stop;
     }
 
+    /**
+     * Ctrl-C and a closed window ask it to stop: the framework’s own handlers end the program before a card is cleared, and nothing
+     * should be left on it.
+     */
+    public function listen(): void
+    {
+        pcntl_async_signals(true);
+        foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
+            pcntl_signal($signal, $this->stop(...));
+        }
+    }
+
     public function stop(): void
     {
         $this->stop = true;

@@ -47,15 +47,18 @@ final class CarryCopies implements ShouldQueue
         }
     }
 
+    /** Whatever it was: the offload goes on, and says so. */
     public function failed(?Throwable $fault): void
     {
-        OffloadCopy::query()
-            ->whereIn('id', $this->copies)
-            ->where('state', '!=', CopyState::Verified)
-            ->update([
-                'state' => CopyState::Failed,
-                'message' => 'The program itself failed; the log of this station says where: '.
-                    mb_substr($fault?->getMessage() ?? 'no reason was given', 0, 400),
-            ]);
+        $copies = OffloadCopy::query()->whereIn('id', $this->copies)->where('state', '!=', CopyState::Verified)->get();
+        RealCopies::fail(
+            array_values($copies->all()),
+            'The program itself failed; the log of this station says where: '.
+                mb_substr($fault?->getMessage() ?? 'no reason was given', 0, 400),
+        );
+        $card = OffloadCard::query()->with('offload')->find($this->card);
+        if ($card !== null) {
+            RealCopies::follow($card->offload);
+        }
     }
 }

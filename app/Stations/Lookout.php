@@ -9,6 +9,7 @@ use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadState;
 use App\Models\Runs\Run;
 use App\Models\Stations\Station;
+use App\Offload\Carrying\HungCopies;
 use App\Offload\Carrying\StandInPlay;
 use App\Runs\Filing\DatabaseAway;
 use App\Runs\Filing\UnfiledResult;
@@ -51,7 +52,9 @@ final readonly class Lookout
         if ($station === null) {
             return;
         }
+        BenchSight::answerAll($station);
         $this->look->all($station);
+        HungCopies::letGo($station);
         $this->letGo($station);
         foreach (Offload::query()->where('state', '!=', OffloadState::Ended)->where('is_made_up', true)->get() as $offload) {
             StandInPlay::catchUp($offload);

@@ -23,6 +23,7 @@ final readonly class Identity
      * @param  string|null  $serial  the medium's own, where it tells one
      * @param  string|null  $name  by which the host's device manager knows the device or its reader
      * @param  string|null  $source  of a file system: the device behind it, or a name
+     * @param  string|null  $volume  by which its file system knows itself, where somebody could look
      */
     private function __construct(
         public IdentityKind $kind,
@@ -34,6 +35,7 @@ final readonly class Identity
         public ?string $serial = null,
         public ?string $name = null,
         public ?string $source = null,
+        public ?string $volume = null,
     ) {}
 
     /** Of an open device or image. */
@@ -69,6 +71,7 @@ final readonly class Identity
             $kernel->serialOfMedium($mount->numbers),
             $kernel->byId($mount->numbers),
             $mount->source,
+            $kernel->volume($mount->source),
         );
     }
 
@@ -124,8 +127,17 @@ final readonly class Identity
                 ', and lies on '.
                 ($now->source ?? 'nothing named').
                 ' now',
+            $this->isAnotherVolumeThan($now) => 'another file system lies there now',
             default => null,
         };
+    }
+
+    /** Whether their file systems, or the media themselves, say that they are two; a process that may not look says nothing. */
+    public function isAnotherVolumeThan(self $now): bool
+    {
+        $differs = fn (?string $then, ?string $now): bool => $then !== null && $now !== null && $then !== $now;
+
+        return $differs($this->volume, $now->volume) || $differs($this->serial, $now->serial);
     }
 
     /** Whether both are at one place, be it by two paths or after the card was changed. */
@@ -137,7 +149,7 @@ final readonly class Identity
     /** @return string short, for a page to send back what it showed */
     public function token(): string
     {
-        return substr(hash('sha256', json_encode($this->pack(), JSON_THROW_ON_ERROR)), 0, 16);
+        return substr(hash('sha256', json_encode([...$this->pack(), 'volume' => null], JSON_THROW_ON_ERROR)), 0, 16);
     }
 
     /** @return string `/dev/sdb (8:16)` */
@@ -159,6 +171,7 @@ final readonly class Identity
             'serial' => $this->serial,
             'name' => $this->name,
             'source' => $this->source,
+            'volume' => $this->volume,
         ];
     }
 
@@ -181,6 +194,7 @@ final readonly class Identity
                 $text('serial'),
                 $text('name'),
                 $text('source'),
+                $text('volume'),
             );
     }
 }

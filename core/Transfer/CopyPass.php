@@ -160,6 +160,8 @@ final class CopyPass
                 $in = $this->open($place, $try === 1);
                 $before = FileFacts::of($in);
                 $now = new SourceFile($file->path, $before->size, $before->changed, $before->nano);
+                // Read twice, or grown since it was counted.
+                $this->beat->more($try === 1 ? $now->size - $file->size : $now->size);
                 $sum = $before->isFile() ? $this->read($in, $now, $onto) : null;
                 $isSame = $before->isFile() && FileFacts::of($in)->state === $before->state;
             } catch (HostError $error) {
@@ -182,8 +184,12 @@ final class CopyPass
                 return true;
             }
             $this->drop($onto);
+            // It ended before its time, and nobody writes to it: the card does not give what it says it holds.
+            $short = $isSame ? "it ends before its {$now->size} bytes" : null;
         }
-        $this->troubles[] = new Trouble(TroubleKind::Changed, $file->path, null);
+        $this->troubles[] = ($short ?? null) !== null
+            ? new Trouble(TroubleKind::Unreadable, $file->path, null, $short)
+            : new Trouble(TroubleKind::Changed, $file->path, null);
 
         return true;
     }

@@ -72,13 +72,28 @@ final class Destination
         } catch (InvalidArgumentException $fault) {
             throw CannotCopy::leadsOut($name, $fault->getMessage());
         }
-        $held = HeldFolder::at($given);
+        $held = self::hold($given);
         try {
             $root = Beneath::folder($held->inside());
 
             return new self($given, $held, $root, $name, Stage::open($root, $given, $name, $resume));
         } catch (HostError $error) {
-            throw CannotWrite::folder($given, $error);
+            throw $error->isFull() ? CannotCopy::driveFull($given) : CannotWrite::folder($given, $error);
+        }
+    }
+
+    /** @throws UnusablePath that speaks of the drive, and not of the card */
+    private static function hold(string $given): HeldFolder
+    {
+        try {
+            return HeldFolder::at($given);
+        } catch (UnusablePath $fault) {
+            throw match ($fault->reason) {
+                'missing' => CannotCopy::driveMissing($given),
+                'notAFolder' => CannotCopy::driveNoFolder($given),
+                'notWritable' => CannotCopy::driveReadOnly($given),
+                default => $fault,
+            };
         }
     }
 
@@ -103,7 +118,10 @@ final class Destination
         $compare = [];
         foreach ($files as $file) {
             $listed = $known[$file->path] ?? null;
-            $listed = $listed?->isOf($file) === true ? $listed : null;
+            if ($listed !== null && ! $listed->isOf($file)) {
+                $this->outdated($listed);
+                $listed = null;
+            }
             $facts = $this->root->facts($this->at($file->path));
             if ($facts !== null) {
                 if (! $facts->isFile() || $facts->size !== $file->size) {
@@ -123,6 +141,20 @@ final class Destination
         $this->flush();
 
         return $compare;
+    }
+
+    /**
+     * This very offload wrote it, and the card has another one by now: what never was read back goes, what was keeps its bytes under
+     * another name.
+     *
+     * @throws HostError
+     */
+    private function outdated(ListedFile $file): void
+    {
+        if ($this->root->facts($this->at($file->path)) !== null) {
+            $this->stage->isVerified($file->path) ? $this->rename($file->path, 'earlier') : $this->root->remove($this->at($file->path));
+        }
+        $this->stage->gone($file->path);
     }
 
     private function complete(ListedFile $file): void
@@ -321,10 +353,17 @@ final class Destination
     /** A copy that is not what was written loses its name, so that nobody takes it for the file; the bytes stay to be looked at. */
     public function putAside(string $path): void
     {
+        $this->rename($path, 'differs');
+        unset($this->whole[$path]);
+        $this->stage->gone($path);
+    }
+
+    private function rename(string $path, string $word): void
+    {
         $to = $this->at($path);
         for ($i = 1; $i < 1000; $i++) {
             try {
-                $this->root->move($to, $to.'.differs'.($i === 1 ? '' : "-{$i}"));
+                $this->root->move($to, "{$to}.{$word}".($i === 1 ? '' : "-{$i}"));
                 break;
             } catch (HostError $error) {
                 if ($error->errno !== HostError::EEXIST) {
@@ -332,8 +371,15 @@ final class Destination
                 }
             }
         }
-        unset($this->whole[$path]);
-        $this->stage->gone($path);
+    }
+
+    /** @return list<ListedFile> that are whole and were read back the same, by their paths */
+    public function readBack(): array
+    {
+        $files = array_filter($this->whole, fn (ListedFile $file): bool => $this->stage->isVerified($file->path));
+        ksort($files, SORT_STRING);
+
+        return array_values($files);
     }
 
     /** @return string the place of a file of the card on the drive */

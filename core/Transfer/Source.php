@@ -120,6 +120,11 @@ final readonly class Source
         return ! $mount->isInMemory() && (! $mount->hasCacheBelow() || HostCache::forgetDevice($mount->source));
     }
 
+    public function contents(): Contents
+    {
+        return Contents::of($this);
+    }
+
     /** @return int of all files */
     public function bytes(): int
     {

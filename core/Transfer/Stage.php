@@ -23,11 +23,16 @@ use Tally\Record\NotUsable;
  */
 final class Stage
 {
+    public const PREFIX = '.gritty-tally-';
+
     private const LOCK = 'lock';
 
     private const JOURNAL = 'journal.jsonl';
 
     private const PART = '/^\d{6,}\.part$/';
+
+    /** Of twenty a second. */
+    private const TRIES = 30;
 
     /** A line of the journal is not longer. */
     private const LINE = 65_536;
@@ -53,6 +58,7 @@ final class Stage
     private function __construct(
         private readonly Beneath $drive,
         public readonly string $name,
+        private readonly string $of,
         private readonly Beneath $folder,
         private readonly OpenFile $lock,
         private readonly OpenFile $journal,
@@ -67,20 +73,67 @@ final class Stage
      */
     public static function open(Beneath $drive, string $given, string $of, bool $resume): self
     {
-        $name = '.gritty-tally-'.substr(hash('sha256', $of), 0, 12);
+        $name = self::called($of);
         if (! $resume && $drive->facts("{$name}/".self::JOURNAL) !== null) {
             throw CannotCopy::unfinished("{$given}/{$of}");
         }
         $drive->makeFolders($name);
         $folder = $drive->within($name);
         $lock = $folder->file(self::LOCK, Calls::READ_WRITE | Calls::CREATE);
-        if (! $lock->lock()) {
-            throw CannotOpen::inUse($given);
+        // One that was killed lets go of it a moment later.
+        for ($tries = 0; ! $lock->lock(); $tries++) {
+            $tries < self::TRIES ? usleep(50_000) : throw CannotOpen::inUse($given);
         }
-        $stage = new self($drive, $name, $folder, $lock, $folder->file(self::JOURNAL, Calls::READ_WRITE | Calls::CREATE));
+        $stage = new self($drive, $name, $of, $folder, $lock, $folder->file(self::JOURNAL, Calls::READ_WRITE | Calls::CREATE));
         $stage->read();
 
         return $stage;
+    }
+
+    private static function called(string $of): string
+    {
+        return self::PREFIX.substr(hash('sha256', $of), 0, 12);
+    }
+
+    /**
+     * What an offload that was left has in its journal; nothing is taken, locked or made.
+     *
+     * @param  string  $folder  on the drive that is copied into
+     * @return array{whole: array<string, ListedFile>, readBack: list<ListedFile>}|null null where none was left
+     */
+    public static function left(Beneath $drive, string $folder): ?array
+    {
+        try {
+            $name = self::called($folder);
+            $journal = $drive->file("{$name}/".self::JOURNAL, Calls::READ | Calls::NON_BLOCKING);
+            $stage = new self($drive, $name, $folder, $drive->within($name), $journal, $journal);
+        } catch (HostError) {
+            return null;
+        }
+        $stage->read();
+        $whole = $stage->files();
+
+        return [
+            'whole' => $whole,
+            'readBack' => array_values(array_filter($whole, fn (ListedFile $file): bool => $stage->isVerified($file->path))),
+        ];
+    }
+
+    /**
+     * @param  string  $name  of a folder such as an offload has while it is not finished
+     * @return string|null the folder on the drive that it copied into; null where that does not stand in its journal
+     */
+    public static function folderOf(Beneath $drive, string $name): ?string
+    {
+        try {
+            $line = explode("\n", $drive->file("{$name}/".self::JOURNAL, Calls::READ | Calls::NON_BLOCKING)->read(0, self::LINE))[0];
+        } catch (HostError) {
+            return null;
+        }
+        $said = json_decode($line, true);
+        $folder = is_array($said) && is_string($said['folder'] ?? null) ? base64_decode($said['folder'], true) : false;
+
+        return $folder !== false && self::called($folder) === $name ? $folder : null;
     }
 
     /** A line that a power cut left half is none. */
@@ -140,7 +193,7 @@ final class Stage
     /** Whether nothing was ever entered in its journal. */
     public function isNew(): bool
     {
-        return $this->end === 0;
+        return $this->files === [];
     }
 
     public function isVerified(string $path): bool
@@ -185,6 +238,10 @@ final class Stage
     {
         if ($this->unsaved === '') {
             return;
+        }
+        if ($this->end === 0) {
+            // For whoever finds it years later.
+            $this->unsaved = json_encode(['folder' => base64_encode($this->of)], JSON_THROW_ON_ERROR)."\n{$this->unsaved}";
         }
         $this->journal->write($this->end, $this->unsaved);
         $this->end += strlen($this->unsaved);

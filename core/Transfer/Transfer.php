@@ -30,6 +30,9 @@ use Tally\Transfer\Filed\CopyRecord;
  */
 final class Transfer
 {
+    /** Reasons that concern what is to be copied, or ask somebody, and not one drive alone. */
+    private const OF_ALL = ['differs', 'inside', 'leadsOut', 'notCompared', 'unfinished'];
+
     /** @var list<SourceFile> */
     private readonly array $files;
 
@@ -37,43 +40,69 @@ final class Transfer
     private array $troubles;
 
     /**
-     * @param  list<Destination>  $onto
+     * @param  array<int, Destination>  $onto  by their place among all
+     * @param  array<int, array{string, string, string}>  $refused  of the others: folder, name, and why it takes no copy
      * @param  array<string, ListedFile>  $known
      */
     private function __construct(
         private readonly Source $source,
-        private readonly array $onto,
+        private array $onto,
+        private array $refused,
         private readonly array $known,
     ) {
-        // Of a first copy only what came from the card, whatever else lies there.
-        $this->files = $known === []
-            ? $source->files
-            : array_values(array_filter($source->files, fn (SourceFile $file): bool => isset($known[$file->path])));
         $this->troubles = $source->troubles;
+        $this->files = $known === [] ? $source->files : $this->filesOf($known);
     }
 
     /**
-     * @param  array<string, string>  $onto  folder on a drive → name of the folder in it, such as `Harbour/Day 1/QS-014`
+     * Of a copy only what came from the card, whatever else lies there; what is not there is told.
+     *
+     * @param  array<string, ListedFile>  $known
+     * @return list<SourceFile>
+     */
+    private function filesOf(array $known): array
+    {
+        $there = [];
+        foreach ($this->source->files as $file) {
+            $there[$file->path] = $file;
+        }
+        $files = [];
+        foreach ($known as $path => $listed) {
+            $files[] = $there[$path] ?? new SourceFile($listed->path, $listed->size, $listed->changed, $listed->nano);
+        }
+        usort($files, fn (SourceFile $one, SourceFile $other): int => strcmp($one->path, $other->path));
+
+        return $files;
+    }
+
+    /**
+     * One drive that takes no copy fails its own alone; where none is left, or something is wrong with all of it, it is refused.
+     *
+     * @param  array<string>  $onto  folder on a drive (as a key it may be a number) → name of the folder in it, such as `Harbour/Day 1/QS-014`
      * @param  array<string, ListedFile>  $known  by path: what the files are to be, where the source is itself a copy
      *
      * @throws UnusablePath|CannotWrite when it cannot be, with a sentence; nothing of the card was written then
      */
     public static function of(Source $source, array $onto, bool $resume = false, array $known = []): self
     {
-        $drives = [];
+        $drives = $refused = [];
+        $first = null;
         try {
-            foreach ($onto as $given => $name) {
-                $real = RealPath::of($given);
-                if ($real !== null && ($real === $source->path || str_starts_with("{$real}/", "{$source->path}/"))) {
-                    throw CannotCopy::inside($given, $source->given);
+            foreach (array_keys($onto) as $at => $given) {
+                $given = (string) $given;
+                self::mustLieApart($source, $given, $onto[$given]);
+                try {
+                    $drives[$at] = Destination::open($given, $onto[$given], $resume);
+                } catch (UnusablePath|CannotWrite $fault) {
+                    $first = self::itsOwn($fault, $first);
+                    $refused[$at] = [$given, $onto[$given], $fault->getMessage()];
                 }
-                if ($real !== null && str_starts_with("{$source->path}/", "{$real}/{$name}/")) {
-                    throw CannotCopy::inside($source->given, "{$given}/{$name}");
-                }
-                $drives[] = Destination::open($given, $name, $resume);
             }
-            $transfer = new self($source, $drives, $known);
-            $transfer->survey();
+            $transfer = new self($source, $drives, $refused, $known);
+            $first = $transfer->survey($first);
+            if ($transfer->onto === [] && $first !== null) {
+                throw $first;
+            }
         } catch (UnusablePath|CannotWrite $fault) {
             foreach ($drives as $drive) {
                 $drive->giveUp();
@@ -84,20 +113,64 @@ final class Transfer
         return $transfer;
     }
 
-    /** @throws UnusablePath|CannotWrite */
-    private function survey(): void
+    /** @throws CannotCopy */
+    private static function mustLieApart(Source $source, string $given, string $name): void
     {
-        foreach ($this->onto as $drive) {
+        $real = RealPath::of($given);
+        if ($real !== null && ($real === $source->path || str_starts_with("{$real}/", "{$source->path}/"))) {
+            throw CannotCopy::inside($given, $source->given);
+        }
+        if ($real !== null && str_starts_with("{$source->path}/", "{$real}/{$name}/")) {
+            throw CannotCopy::inside($source->given, "{$given}/{$name}");
+        }
+    }
+
+    /**
+     * @return UnusablePath|CannotWrite the first one, where it is the drive’s own
+     *
+     * @throws UnusablePath where it is about what is to be copied, or asks somebody
+     */
+    private static function itsOwn(UnusablePath|CannotWrite $fault, UnusablePath|CannotWrite|null $first): UnusablePath|CannotWrite
+    {
+        return $fault instanceof UnusablePath && in_array($fault->reason, self::OF_ALL, true) ? throw $fault : $first ?? $fault;
+    }
+
+    /**
+     * @param  UnusablePath|CannotWrite|null  $first  why a drive was refused before
+     *
+     * @throws UnusablePath|CannotWrite
+     */
+    private function survey(UnusablePath|CannotWrite|null $first): UnusablePath|CannotWrite|null
+    {
+        foreach ($this->onto as $at => $drive) {
             try {
-                $compare = $drive->survey($this->files);
-                foreach ($compare as $file) {
-                    $this->compare($drive, $file);
-                }
-                $drive->mustHold($this->files);
-                $drive->stage->save();
-            } catch (HostError $error) {
-                throw $drive->held->isThere() ? CannotWrite::folder($drive->given, $error) : CannotOpen::missing($drive->given);
+                $this->surveyed($drive);
+            } catch (UnusablePath|CannotWrite $fault) {
+                $first = self::itsOwn($fault, $first);
+                $this->refused[$at] = [$drive->given, $drive->name, $fault->getMessage()];
+                $drive->giveUp();
+                unset($this->onto[$at]);
             }
+        }
+
+        return $first;
+    }
+
+    /** @throws UnusablePath|CannotWrite */
+    private function surveyed(Destination $drive): void
+    {
+        try {
+            foreach ($drive->survey($this->files) as $file) {
+                $this->compare($drive, $file);
+            }
+            $drive->mustHold($this->files);
+            $drive->stage->save();
+        } catch (HostError $error) {
+            throw match (true) {
+                ! $drive->held->isThere() => CannotCopy::driveMissing($drive->given),
+                $error->isFull() => CannotCopy::driveFull($drive->given),
+                default => CannotWrite::folder($drive->given, $error),
+            };
         }
     }
 
@@ -127,7 +200,7 @@ final class Transfer
     {
         $beat = new Pacemaker($clock, $observer, $this->toCopy() + $this->toReadBack());
         $began = $clock->now();
-        $copying = new CopyPass($this->source, $this->files, $this->onto, $this->known, $beat);
+        $copying = new CopyPass($this->source, $this->files, array_values($this->onto), $this->known, $beat);
         $cutShort = null;
         $done = true;
         try {
@@ -152,16 +225,48 @@ final class Transfer
         return new TransferResult(
             $this->source->given,
             count($this->files),
-            array_sum(array_map(fn (SourceFile $file): int => $file->size, $this->files)),
+            array_sum(array_map($this->size(...), $this->files)),
             $copying->read,
             $copied,
             $clock->now() - $began,
             $this->source->skipped,
-            array_map($this->outcome(...), $this->onto, $reading),
+            $this->outcomes($reading),
             $this->troubles,
             ! $done,
             $cutShort,
         );
+    }
+
+    /** Bytes that it has: those that were copied, where it has grown since it was counted. */
+    private function size(SourceFile $file): int
+    {
+        foreach ($this->onto as $drive) {
+            $whole = $drive->whole()[$file->path] ?? null;
+            if ($whole !== null) {
+                return $whole->size;
+            }
+        }
+
+        return $file->size;
+    }
+
+    /**
+     * @param  array<int, ReadBackPass>  $reading
+     * @return list<CopyOnDrive> in the order in which the drives were given
+     */
+    private function outcomes(array $reading): array
+    {
+        $all = [];
+        foreach ($this->onto as $at => $drive) {
+            $all[$at] = $this->outcome($drive, $reading[$at]);
+        }
+        $paths = array_map(fn (SourceFile $file): string => $file->path, $this->files);
+        foreach ($this->refused as $at => [$given, $name, $fault]) {
+            $all[$at] = new CopyOnDrive($given, "{$given}/{$name}", 0, 0, 0, 0, 0, $paths, $fault, true);
+        }
+        ksort($all);
+
+        return array_values($all);
     }
 
     /** The names too are brought onto the drive. */
@@ -177,7 +282,7 @@ final class Transfer
     /**
      * All drives side by side: a stretch of each in turn, while the others read on.
      *
-     * @param  list<ReadBackPass>  $passes
+     * @param  array<int, ReadBackPass>  $passes
      * @return bool false when it was stopped
      */
     private function readBack(array $passes, Pacemaker $beat): bool
@@ -250,8 +355,8 @@ final class Transfer
     }
 
     /**
-     * Once all is over: where a copy is whole and was read back, its lists are put beside it and what was left of the work is cleared
-     * away. Where not, that stays to be gone on with.
+     * Once all is over its lists are put beside each copy: of all of it, where it is whole and was read back, and what was left of the
+     * work is cleared away; else of the part that is, and the rest stays to be gone on with.
      *
      * @return list<string> the lists and records, by their paths
      */
@@ -260,23 +365,18 @@ final class Transfer
         $filed = [];
         foreach ($this->onto as $at => $drive) {
             $copy = $result->copies[$at];
-            if (! $copy->isWhole($result->files)) {
-                $drive->leave();
-
-                continue;
-            }
+            $isWhole = $copy->isWhole($result->files);
             $others = array_map(
                 fn (CopyOnDrive $other): string => $other->folder,
                 array_values(array_filter($result->copies, fn (CopyOnDrive $other): bool => $other !== $copy)),
             );
-            $whole = $drive->whole();
-            $files = array_map(fn (SourceFile $file): ListedFile => $whole[$file->path], $this->files);
-            $record = new CopyRecord($how, $result->from, $copy->folder, $others, $result->skipped, $files, $copy->forgot);
+            $files = $drive->readBack();
+            $record = new CopyRecord($how, $result->from, $copy->folder, $others, $result->skipped, $files, $copy->forgot, ! $isWhole);
             try {
-                foreach (BesideCopy::put($drive->root, $drive->stage, $drive->name, $record) as $path) {
+                foreach ($files === [] && ! $isWhole ? [] : BesideCopy::put($drive->root, $drive->stage, $drive->name, $record) as $path) {
                     $filed[] = "{$drive->held->path}/{$path}";
                 }
-                $drive->finish();
+                $isWhole ? $drive->finish() : $drive->leave();
             } catch (HostError $error) {
                 $drive->close($drive->told($error, 0));
                 $drive->leave();
@@ -289,6 +389,6 @@ final class Transfer
     /** @return array<string, ListedFile> what is whole on a drive, by path: what a copy of that copy is to be */
     public function whole(int $drive): array
     {
-        return $this->onto[$drive]->whole();
+        return isset($this->onto[$drive]) ? $this->onto[$drive]->whole() : [];
     }
 }

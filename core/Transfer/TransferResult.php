@@ -60,7 +60,7 @@ final readonly class TransferResult
             'troubles' => array_map(fn (Trouble $trouble): array => $trouble->pack(), $this->troubles),
             'stopped' => $this->stopped,
             'cut_short' => $this->cutShort,
-            'home' => $this->isHome(),
+            'whole' => $this->isHome(),
         ];
     }
 }

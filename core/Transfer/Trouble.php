@@ -20,7 +20,7 @@ final readonly class Trouble
         $on = $this->drive ?? 'the drive';
 
         return match ($this->kind) {
-            TroubleKind::Unreadable => "{$name} could not be read: {$this->why}. The rest was copied; try this one alone, gently.",
+            TroubleKind::Unreadable => "{$name} could not be read: {$this->why}. Try this one alone, gently.",
             TroubleKind::Changed => "{$name} changed while it was copied: something still writes to it. Stop that, and go on.",
             TroubleKind::SourceDiffers => "{$name} is not what it was when its first copy was made: {$this->why}.",
             TroubleKind::SourceUnsteady => "{$name} reads differently each time: the card, its reader or its cable gives wrong bytes. ".

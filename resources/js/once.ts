@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 
 let sending = crypto.randomUUID();
+let seen = '';
 
 /**
  * Names each sending of a form, so that a double click or a second try after the network gave up counts once. The name is the
@@ -11,11 +12,17 @@ export function countOnce(): void {
         const { visit } = event.detail;
         if (visit.method !== 'get') {
             visit.headers['X-Once'] = `${sending} ${fingerprint(visit.data)}`;
+            visit.headers['X-Seen'] = seen;
         }
     });
     router.on('success', () => {
         sending = crypto.randomUUID();
     });
+}
+
+/** What the page shows goes along with what it saves, so that an old page undoes nothing. */
+export function showing(what: string): void {
+    seen = what;
 }
 
 function fingerprint(data: unknown): string {

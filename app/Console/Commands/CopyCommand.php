@@ -31,10 +31,7 @@ final class CopyCommand extends Command
     public function handle(): int
     {
         $watch = new TerminalObserver($this->output->getOutput());
-        pcntl_async_signals(true);
-        foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
-            pcntl_signal($signal, $watch->stop(...));
-        }
+        $watch->listen();
         $text = fn (string $name): string => is_string($this->argument($name)) ? $this->argument($name) : '';
         $folders = StationFolders::anywhere();
         try {

@@ -12,13 +12,17 @@ use Tally\Device\Fault\CannotCopy;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\Host\RealPath;
 use Tally\Device\HostClock;
-use Tally\Device\Mount;
+use Tally\Device\Place;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
+use Tally\Record\NotUsable;
 use Tally\Transfer\CopyOnDrive;
+use Tally\Transfer\CopyPlaces;
 use Tally\Transfer\Filed\Circumstances;
+use Tally\Transfer\Filed\CopyRecord;
 use Tally\Transfer\FilePath;
+use Tally\Transfer\FolderName;
 use Tally\Transfer\Source;
 use Tally\Transfer\Transfer;
 use Tally\Transfer\TransferResult;
@@ -39,77 +43,87 @@ final class OffloadCommand extends Command
     public function handle(): int
     {
         $watch = new TerminalObserver($this->output->getOutput());
-        pcntl_async_signals(true);
-        foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
-            pcntl_signal($signal, $watch->stop(...));
-        }
+        $watch->listen();
         $to = array_values(array_filter($this->option('to'), is_string(...)));
         if ($to === []) {
             return $this->refuse('Say where to: --to=/mnt/drive, and once more for a second copy.');
         }
-        if (count(array_unique($to)) < count($to)) {
-            return $this->refuse('The same folder was given twice: two copies in one place are one. Give folders on different drives.');
-        }
         try {
+            $twice = array_key_first(array_filter(array_count_values($to), fn (int $times): bool => $times > 1));
+            if ($twice !== null) {
+                throw CannotCopy::oneFolder($twice, $twice);
+            }
             $source = Source::at($this->argument('from'));
-            $onto = array_fill_keys($to, $this->name($source));
-            $results = $this->bringHome($source, $onto, $watch);
-        } catch (DeviceFault $fault) {
+            $places = CopyPlaces::of(Place::of($source->path), $this->places($to));
+            foreach ($places->doubts() as $doubt) {
+                $this->option('json') === true ? $this->complain($doubt) : $this->line($doubt);
+            }
+            $results = $this->bringHome($source, $this->onto($source, $to), $watch);
+        } catch (DeviceFault|NotUsable $fault) {
             $watch->finish();
             $isAnother = $fault instanceof CannotCopy && $fault->reason === 'differs';
 
             return $this->refuse($fault->getMessage(), $isAnother ? 1 : 2);
         }
         $watch->finish();
-        foreach ($this->doubts($to) as $doubt) {
-            $this->complain($doubt);
+        $areWhole = array_filter($results, fn (TransferResult $one): bool => ! $one->isHome()) === [];
+        // Asked once more: what was mounted when it began may not be what the copies lie on.
+        $places = CopyPlaces::of(Place::of($source->path), $this->places($to));
+        $isHome = $areWhole && $places->apart() === count($to);
+        $this->option('json') === true ? $this->print($results, $isHome, $places) : $this->tell($results);
+        if ($areWhole && ! $isHome) {
+            $count = $places->apart();
+            $this->complain('Not two copies: all was read back, on '.($count === 1 ? 'one device' : "{$count} devices").'. Do not clear the card.');
         }
-        $this->option('json') === true ? $this->print($results) : $this->tell($results);
-        $isHome = array_filter($results, fn (TransferResult $one): bool => ! $one->isHome()) === [];
 
         return $isHome ? 0 : 1;
     }
 
     /**
      * @param  list<string>  $to
-     * @return list<string> sentences: where copies are fewer than they look
+     * @return array<string, Place> of those that are there
      */
-    private function doubts(array $to): array
+    private function places(array $to): array
     {
-        $doubts = [];
-        $mounts = array_map(fn (string $folder): Mount => Mount::of(RealPath::of($folder) ?? $folder), $to);
-        foreach ($mounts as $at => $mount) {
-            if ($mount->isHostsOwn()) {
-                $doubts[] = "“{$to[$at]}” lies on this host’s own disk. If a drive was meant, it is not mounted there.";
+        $places = [];
+        foreach ($to as $given) {
+            if (RealPath::of($given) !== null) {
+                $places[$given] = Place::of($given);
             }
         }
-        $drives = array_unique(array_map(fn (Mount $mount): string => $mount->numbers, $mounts));
 
-        return count($drives) < count($to)
-            ? [...$doubts, 'Two of these folders lie on one drive. For clearing a card that is one copy: two are to be on two drives.']
-            : $doubts;
+        return $places;
     }
 
-    private function name(Source $source): string
+    /**
+     * @param  list<string>  $to
+     * @return array<string, string> folder on a drive → name of the folder in it
+     */
+    private function onto(Source $source, array $to): array
     {
         $tag = is_string($tag = $this->option('card')) ? trim($tag) : '';
         $name = $tag === '' ? basename($source->path) : $tag;
+        $name = $name === '' ? 'card' : $name;
 
-        return $name === '' ? 'card' : $name;
+        return array_fill_keys($to, $this->option('resume') === true ? $name : FolderName::of($source, $to, $name));
     }
 
     /**
      * @param  array<string, string>  $onto
      * @return list<TransferResult> one; of a relay one for each drive, and fewer where the first copy is not whole
+     *
+     * @throws DeviceFault|NotUsable
      */
     private function bringHome(Source $source, array $onto, TerminalObserver $watch): array
     {
         $resume = $this->option('resume') === true;
+        // Of a copy that has its lists, what the card gave counts, and not what lies there now.
+        $known = CopyRecord::beside($source->path);
         if ($this->option('relay') !== true || count($onto) < 2) {
-            return [$this->transfer(Transfer::of($source, $onto, $resume), $watch)];
+            return [$this->transfer(Transfer::of($source, $onto, $resume, $known), $watch)];
         }
         $first = array_key_first($onto);
-        $relayed = Transfer::of($source, [$first => $onto[$first]], $resume);
+        $relayed = Transfer::of($source, [$first => $onto[$first]], $resume, $known);
         $results = [$this->transfer($relayed, $watch)];
         foreach (array_slice($onto, 1, null, true) as $drive => $name) {
             if (! $results[0]->isHome()) {
@@ -143,12 +157,15 @@ final class OffloadCommand extends Command
     }
 
     /** @param  list<TransferResult>  $results */
-    private function print(array $results): void
+    private function print(array $results, bool $isHome, CopyPlaces $places): void
     {
         $this->output->writeln(
             json_encode(
                 [
-                    'home' => array_filter($results, fn (TransferResult $one): bool => ! $one->isHome()) === [],
+                    // All of it read back, on as many devices as folders were given.
+                    'home' => $isHome,
+                    'devices' => $places->apart(),
+                    'doubts' => array_values($places->doubts()),
                     'transfers' => array_map(fn (TransferResult $one): array => $one->pack(), $results),
                 ],
                 JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,

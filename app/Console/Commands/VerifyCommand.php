@@ -5,35 +5,34 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\TerminalObserver;
+use App\Offload\Carrying\CopyLook;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
-use Tally\Record\NotUsable;
-use Tally\Transfer\Filed\FolderCheck;
 use Tally\Transfer\Filed\FolderFinding;
+use Tally\Transfer\Filed\TreeCheck;
+use Tally\Transfer\Filed\TreeFinding;
 use Tally\Transfer\FilePath;
 
-/** Exit codes: 0 all as the lists say, 1 something is missing, changed or extra, 2 could not run. */
+/** Exit codes: 0 all as the lists say, 1 something differs or is missing, 2 could not look. */
 final class VerifyCommand extends Command
 {
     protected $signature = 'tally:verify
-        {folder : The folder of a copy, with its lists beside it}
+        {folder : The folder of a card or of a shoot, a whole drive, or one list}
+        {--by= : Who looks, for the books}
         {--json : Print the finding as JSON}';
 
-    protected $description = 'Hold the folder of a copy against the lists beside it: what is missing, changed, or extra';
+    protected $description = 'Hold everything below a folder against its lists: what is missing, changed, extra, and what has no list';
 
     public function handle(): int
     {
         $watch = new TerminalObserver($this->output->getOutput());
-        pcntl_async_signals(true);
-        foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
-            pcntl_signal($signal, $watch->stop(...));
-        }
+        $watch->listen();
         try {
-            $finding = FolderCheck::of($this->argument('folder'))->run(new HostClock(), $watch);
-        } catch (DeviceFault|NotUsable $fault) {
+            $finding = TreeCheck::of($this->argument('folder'))->run(new HostClock(), $watch);
+        } catch (DeviceFault $fault) {
             $output = $this->output->getOutput();
             $error = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
             $error->writeln($fault->getMessage(), OutputInterface::OUTPUT_RAW);
@@ -42,41 +41,58 @@ final class VerifyCommand extends Command
         } finally {
             $watch->finish();
         }
+        $by = is_string($by = $this->option('by')) && trim($by) !== '' ? trim($by) : get_current_user();
+        $entered = CopyLook::enter($finding, $by);
         if ($this->option('json') === true) {
             $this->output->writeln(
-                json_encode($finding->pack(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                json_encode(
+                    [...$finding->pack(), 'entered' => $entered],
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                ),
                 OutputInterface::OUTPUT_RAW,
             );
         } else {
             $this->tell($finding);
+            $this->line(match ($entered) {
+                null => 'The books could not be reached: what was found is entered nowhere.',
+                0 => 'None of it is in the books of this house.',
+                1 => 'Entered in the books, with the copy that it is.',
+                default => "Entered in the books, with the {$entered} copies that they are.",
+            });
         }
 
         return match (true) {
-            $finding->stopped => 2,
-            $finding->isWhole() => 0,
-            default => 1,
+            ! $finding->isAsListed() => 1,
+            $finding->wasStopped() => 2,
+            default => 0,
         };
     }
 
-    private function tell(FolderFinding $finding): void
+    private function tell(TreeFinding $finding): void
     {
-        $this->line("{$finding->same} files are as the lists beside it say.");
-        $groups = [
-            'missing' => $finding->missing,
-            'changed' => $finding->changed,
-            'cannot be read' => $finding->unreadable,
-            'extra, on no list' => $finding->extra,
-        ];
-        foreach ($groups as $what => $paths) {
-            foreach ($paths as $path) {
-                $this->output->writeln("{$what}: ".FilePath::shown($path), OutputInterface::OUTPUT_RAW);
+        foreach ($finding->folders as $one) {
+            $this->raw(FilePath::shown($one->folder).": {$this->words($one)}");
+            foreach ($one->lines() as $line) {
+                $this->raw("  {$line}");
             }
         }
-        if ($finding->disputed !== []) {
-            $this->line('The lists themselves say different things of '.count($finding->disputed).' files.');
+        foreach ($finding->withoutList as $folder) {
+            $this->raw(FilePath::shown($folder).': no list, so nothing can be said of it.');
         }
-        if ($finding->stopped) {
-            $this->line('Stopped before its end: what was not read is not told.');
-        }
+    }
+
+    private function words(FolderFinding $one): string
+    {
+        $files = $one->same === 1 ? '1 file is' : "{$one->same} files are";
+
+        return "{$files} as the lists beside it say".
+            ($one->isPart ? '; a part: this copy was never whole' : '').
+            ($one->forgot ? '' : '; the host could not be made to forget, so it may have come from its memory').
+            ($one->stopped ? '. Stopped before its end: what was not read is not told.' : '.');
+    }
+
+    private function raw(string $line): void
+    {
+        $this->output->writeln($line, OutputInterface::OUTPUT_RAW);
     }
 }

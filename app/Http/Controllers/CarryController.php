@@ -10,12 +10,15 @@ use App\Http\Person;
 use App\Http\Requests\BeginOffload;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
+use App\Models\Offload\OffloadCopy;
 use App\Models\Offload\OffloadState;
 use App\Models\Stations\Station;
 use App\Offload\Carrying\HandsDesk;
+use App\Offload\Carrying\HungCopies;
 use App\Offload\Carrying\OffloadStart;
 use App\Offload\Carrying\PlanAnew;
 use App\Offload\Carrying\RealCopies;
+use App\Offload\Carrying\SecondTry;
 use App\Offload\Carrying\StandInPlay;
 use App\Offload\HandoverSheet;
 use App\Pages\Offload\FollowPage;
@@ -91,14 +94,19 @@ final readonly class CarryController
     public function isIn(Request $request, Offload $offload, OffloadCard $card): RedirectResponse
     {
         $request->validate(
-            ['found' => ['nullable', 'string', 'max:20'], 'by' => ['required', 'string', 'max:80']],
-            ['by' => 'Nobody is named. Write who swaps.', 'found' => 'What lies in the slot was not a tag. Choose one of the list.'],
+            ['found' => ['nullable', 'string', 'max:20'], 'by' => ['required', 'string', 'max:80'], 'less' => ['nullable', 'boolean']],
+            [
+                'by' => 'Nobody is named. Write who swaps.',
+                'found' => 'What lies in the slot was not a tag. Choose one of the list.',
+                'less' => 'Whether less is right was “:input”: say yes or no.',
+            ],
         );
         StandInPlay::catchUp($offload);
         abort_unless($card->offload_id === $offload->id, 404);
         $by = trim($request->string('by')->value());
         Person::remember($by);
-        HandsDesk::isIn($card, $request->has('found') ? $request->string('found')->value() : null, $by);
+        $card->setRelation('offload', $offload);
+        HandsDesk::isIn($card, $request->has('found') ? $request->string('found')->value() : null, $by, $request->boolean('less'));
 
         return back();
     }
@@ -122,12 +130,46 @@ final readonly class CarryController
         return back();
     }
 
-    /** What failed is tried once more, from where it was. */
-    public function again(Offload $offload): RedirectResponse
+    /** What failed is tried once more, from where it was: all of it, or one copy. */
+    public function again(Offload $offload, ?OffloadCopy $copy = null): RedirectResponse
     {
-        RealCopies::again($offload);
+        SecondTry::again($offload, $copy?->exists === true ? self::of($offload, $copy) : null);
 
         return back();
+    }
+
+    /** A copy that failed is made on another drive. */
+    public function elsewhere(Request $request, Offload $offload, OffloadCopy $copy): RedirectResponse
+    {
+        $request->validate(
+            ['drive' => ['required', 'string', 'max:20'], 'folder' => ['nullable', 'string', 'max:400']],
+            [
+                'drive' => 'Which drive was left empty. Choose one of the list.',
+                'folder' => 'A folder is a path such as /media/drive-2.',
+            ],
+        );
+        $drive = $request->string('drive')->value();
+        SecondTry::elsewhere($offload, self::of($offload, $copy), $drive, $request->string('folder')->value());
+
+        return back();
+    }
+
+    /** One whose medium hangs is not waited for. */
+    public function leave(Request $request, Offload $offload, OffloadCopy $copy): RedirectResponse
+    {
+        if (! HungCopies::hangs(self::of($offload, $copy), now())) {
+            throw ValidationException::withMessages(['leave' => 'It goes on: its worker was heard of just now. Nothing was left.']);
+        }
+        HungCopies::leave($offload, $copy, Person::of($request) ?? 'somebody at the page');
+
+        return back();
+    }
+
+    private static function of(Offload $offload, OffloadCopy $copy): OffloadCopy
+    {
+        abort_unless($copy->offloadCard()->value('offload_id') === $offload->id, 404);
+
+        return $copy;
     }
 
     public function handover(Offload $offload): HttpResponse

@@ -5,8 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Person;
+use App\Http\Seen;
 use App\Intake\FootageBook;
 use App\Models\Cards\Card;
+use App\Models\Offload\CopyStanding;
+use App\Models\Offload\OffloadCard;
+use App\Models\Offload\OffloadCopy;
+use App\Offload\Carrying\CopyLook;
 use App\Offload\Carrying\Secured;
 use App\Rules\Quantity;
 use Illuminate\Http\RedirectResponse;
@@ -37,29 +42,54 @@ final readonly class FootageController
             $capacity = $card->capacity->decimal();
             throw ValidationException::withMessages(['footage' => "{$footage->decimal()} of footage cannot be on a card of {$capacity}."]);
         }
-        FootageBook::carries($card, $footage, trim($request->string('by')->value()), $request->integer('files'));
+        FootageBook::carries($card, $footage, trim($request->string('by')->value()), $request->integer('files'), Seen::said($request, 'card'));
         Person::remember(trim($request->string('by')->value()));
 
         return back();
     }
 
+    /** Where two copies stand, nobody need say where it is: they are looked at now. Whoever clears it all the same writes why. */
     public function clear(Request $request, Card $card): RedirectResponse
     {
-        // Where two copies were read back here, nobody need say where it is; whoever clears it all the same writes why.
-        $home = Secured::of($card);
         $request->validate(
-            ['by' => ['required', 'string', 'max:80'], 'why' => [$home === null ? 'required' : 'nullable', 'string', 'max:300']],
+            ['by' => ['required', 'string', 'max:80'], 'why' => ['nullable', 'string', 'max:300']],
             [
-                'why.required' => 'Its footage is not secured here. Say where it is now, such as: on D1 and D3, both read back.',
                 'why.max' => 'That is longer than 300 characters. Shorten it.',
                 'by.required' => 'Nobody is named. Write who clears it.',
                 'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
             ],
         );
+        $by = trim($request->string('by')->value());
         $why = trim($request->string('why')->value());
-        FootageBook::clear($card, trim($request->string('by')->value()), $why === '' && $home !== null ? Secured::note($home) : $why);
-        Person::remember(trim($request->string('by')->value()));
+        $home = Secured::of($card);
+        $wasSeen = $home !== null && CopyLook::of($home, $by);
+        if ($why === '' && ($home === null || $home->clear_at === null || ! $wasSeen)) {
+            throw ValidationException::withMessages(['why' => self::whyAsked($home, $wasSeen)]);
+        }
+        $note = $home === null || $home->clear_at === null ? '' : Secured::note($home);
+        FootageBook::clear($card, $by, mb_substr(trim("{$why} {$note}"), 0, 300), Seen::said($request, 'card'));
+        Person::remember($by);
 
         return back();
+    }
+
+    private static function whyAsked(?OffloadCard $home, bool $wasSeen): string
+    {
+        $asked = 'Say where it is now, such as: on D1 and D3, both read back.';
+        if ($home === null) {
+            return "Its footage is not secured here. {$asked}";
+        }
+        $found = $home->copies
+            ->filter(fn (OffloadCopy $copy): bool => $copy->standing !== null && $copy->standing !== CopyStanding::ReadBack)
+            ->map(fn (OffloadCopy $copy): string => "{$copy->drive} ".match ($copy->standing) {
+                CopyStanding::SeenAgain => 'is as it was read back',
+                CopyStanding::Away => "is not at hand ({$copy->standing_note})",
+                default => "is not what was read back: {$copy->standing_note}",
+            })
+            ->implode('. ');
+
+        return $wasSeen
+            ? "Do not clear it: {$found}. Bring it home again, or say where it is now."
+            : "Neither copy could be looked at now: {$found}. Plug a drive in, or say where the footage is.";
     }
 }

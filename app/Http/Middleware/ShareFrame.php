@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Seen;
 use App\Pages\Around\Frame;
 use App\Pages\House\PeoplePage;
 use App\People\House;
@@ -25,6 +26,8 @@ final class ShareFrame extends Middleware
             'who' => fn (): WhoProps => PeoplePage::who(),
             // Whoever is not signed in is told nothing of the house.
             'frame' => fn (): ?FrameProps => House::isOpen() || House::person() !== null ? Frame::now() : null,
+            // What of it a save has to have seen, as it goes back in a header.
+            'seen' => fn (): string => http_build_query(Seen::on($request)),
         ];
     }
 }

@@ -9,6 +9,7 @@ use App\Models\Casts\AsRate;
 use App\Models\Row;
 use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 use Tally\Chain\HostLink;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
@@ -26,6 +27,9 @@ use Tally\Quantity\Rate;
  * @property Rate $read
  * @property Bytes $free
  * @property int|null $host_id the host it is built into
+ * @property Carbon|null $gone_on since when it is lost or out of service
+ * @property string|null $gone_why
+ * @property string|null $gone_by
  * @property-read Host|null $host
  */
 final class Drive extends Row
@@ -45,6 +49,7 @@ final class Drive extends Row
         'spinning' => 'boolean',
         'cache' => AsBytes::class,
         'cache_write' => AsRate::class,
+        'gone_on' => 'date',
     ];
 
     /** @return BelongsTo<Host, $this> */

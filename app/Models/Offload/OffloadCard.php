@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Tally\Offload\Question\Scheme;
+use Tally\Transfer\Contents;
 
 /**
  * A card that comes home.
@@ -34,6 +35,11 @@ use Tally\Offload\Question\Scheme;
  * @property Carbon|null $clear_at from when it may be cleared
  * @property array<string, mixed>|null $medium what lay in the slot when it was put in
  * @property string|null $confirmed_by
+ * @property int|null $footage_act_id the record of footage that lay on it when it was read
+ * @property array<string, mixed>|null $found what was found on it before the first byte
+ * @property string|null $refused why what lies in the slot was not taken for it
+ * @property WhyRefused|null $refused_for
+ * @property string|null $less_by who said that less than was marked is right: it is secured in part then
  * @property-read Offload $offload
  * @property-read Card $card
  * @property-read Collection<int, OffloadCopy> $copies the first one first
@@ -50,6 +56,8 @@ final class OffloadCard extends Row
         'scheme' => Scheme::class,
         'drives' => 'array',
         'medium' => 'array',
+        'found' => 'array',
+        'refused_for' => WhyRefused::class,
         'bytes' => 'integer',
         'planned_in' => 'float',
         'planned_free' => 'float',
@@ -75,6 +83,11 @@ final class OffloadCard extends Row
     public function copies(): HasMany
     {
         return $this->hasMany(OffloadCopy::class)->orderBy('nth')->chaperone('offloadCard');
+    }
+
+    public function contents(): ?Contents
+    {
+        return $this->found === null ? null : Contents::unpack($this->found);
     }
 
     /** In its slot, and not to be taken out yet. */

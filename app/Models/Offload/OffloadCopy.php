@@ -7,6 +7,8 @@ namespace App\Models\Offload;
 use App\Models\Row;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Tally\Device\Place;
+use Tally\Transfer\Filed\BesideCopy;
 
 /**
  * One copy of a card, on one drive.
@@ -26,6 +28,14 @@ use Illuminate\Support\Carbon;
  * @property string|null $message why it failed
  * @property list<array<string, string|null>>|null $troubles files that were wrong
  * @property list<string>|null $lists beside it
+ * @property array<string, mixed>|null $place what it lay on when it was read back
+ * @property string|null $record XXH128 of the record beside it
+ * @property CopyStanding|null $standing what is known of it since; null before it was read back
+ * @property Carbon|null $standing_at
+ * @property string|null $standing_by
+ * @property string|null $standing_note
+ * @property Carbon|null $beat_at when its worker said last that it goes on
+ * @property int|null $pid of that worker
  * @property-read OffloadCard $offloadCard
  */
 final class OffloadCopy extends Row
@@ -43,6 +53,10 @@ final class OffloadCopy extends Row
         'planned' => 'array',
         'troubles' => 'array',
         'lists' => 'array',
+        'place' => 'array',
+        'standing' => CopyStanding::class,
+        'standing_at' => 'datetime',
+        'beat_at' => 'datetime:Y-m-d H:i:s.v',
         'copy_at' => 'datetime:Y-m-d H:i:s.v',
         'copied_at' => 'datetime:Y-m-d H:i:s.v',
         'back_at' => 'datetime:Y-m-d H:i:s.v',
@@ -53,6 +67,30 @@ final class OffloadCopy extends Row
     public function offloadCard(): BelongsTo
     {
         return $this->belongsTo(OffloadCard::class);
+    }
+
+    /** What it lay on when it was read back; of what is made up, and of books of before, only which drive it was. */
+    public function place(): Place
+    {
+        return ($this->place === null ? null : Place::unpack($this->place)) ?? Place::ofDrive($this->drive);
+    }
+
+    /** Whether a card may be cleared because of it, as far as it was looked at; its drive may be out of service by now. */
+    public function stands(): bool
+    {
+        return $this->state === CopyState::Verified && ($this->standing === null || $this->standing->counts());
+    }
+
+    /** The record beside it, on the machine that made it. */
+    public function recordFile(): ?string
+    {
+        foreach ($this->lists ?? [] as $list) {
+            if (str_ends_with($list, '.'.BesideCopy::RECORD)) {
+                return $list;
+            }
+        }
+
+        return null;
     }
 
     /** Whether it comes from the drive of the first copy, and not from the card. */

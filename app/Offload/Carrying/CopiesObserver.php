@@ -61,6 +61,7 @@ final class CopiesObserver implements Observer
     {
         $this->offload->station->newQuery()->whereKey($this->offload->station_id)->update(['worker_seen_at' => now()]);
         foreach ($this->copies as $at => $copy) {
+            $copy->beat_at = now();
             $copy->copied = $this->copied;
             if ($phase === Phase::Reading) {
                 $copy->copied_at ??= now();

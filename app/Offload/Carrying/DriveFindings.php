@@ -16,6 +16,11 @@ final readonly class DriveFindings
     public static function file(OffloadCopy $copy, array $troubles): void
     {
         $card = $copy->offloadCard;
+        $ofDrive = array_filter($troubles, fn (Trouble $trouble): bool => ! $trouble->kind->isOfTheSource());
+        if ($ofDrive !== [] && ! $card->offload->is_made_up) {
+            $by = $card->confirmed_by ?? $card->offload->by;
+            Standing::doubt($copy->drive, "{$copy->drive} gave back something wrong of {$card->card->tag}", $by);
+        }
         foreach ($troubles as $trouble) {
             if (! $trouble->kind->isOfTheSource()) {
                 DriveFinding::query()->firstOrCreate([

@@ -7,12 +7,12 @@ namespace App\Offload\Carrying;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadState;
-use App\Models\Runs\Run;
+use App\Models\Offload\WhyRefused;
+use App\Stations\BenchSight;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Tally\Device\Host\RealPath;
 use Tally\Device\Identity;
-use Tally\Device\Mount;
+use Tally\Transfer\CardSight;
 
 /** What hands are to do now, and what they say that they have done. */
 final readonly class HandsDesk
@@ -52,14 +52,17 @@ final readonly class HandsDesk
      * Somebody says that a card is in its slot.
      *
      * @param  string|null  $found  what lies in the slot of a made-up reader
+     * @param  bool  $isLessRight  whether that person says that less than was marked is right
      *
      * @throws ValidationException when it cannot be
      */
-    public static function isIn(OffloadCard $card, ?string $found, string $by): void
+    public static function isIn(OffloadCard $card, ?string $found, string $by, bool $isLessRight = false): void
     {
-        DB::transaction(function () use ($card, $found, $by): void {
+        // Before anything is locked: a medium may take a while to answer.
+        $seen = $card->offload->is_made_up || $card->in_at !== null ? null : self::seen($card);
+        $complaint = DB::transaction(function () use ($card, $found, $by, $isLessRight, $seen): ?CardCheck {
             $offload = Offload::query()->whereKey($card->offload_id)->lockForUpdate()->firstOrFail();
-            $offload->load('cards.card');
+            $offload->load('cards.card', 'cards.copies');
             $card = $offload->cards->firstOrFail('id', $card->id);
             $tag = $card->card->tag;
             if ($offload->state !== OffloadState::Going) {
@@ -75,14 +78,45 @@ final readonly class HandsDesk
                     'page asks for the swap.',
                 );
             }
-            $medium = $offload->is_made_up ? self::madeUp($card, $found ?? $tag) : self::real($card);
-            $card->forceFill(['in_at' => now(), 'confirmed_by' => $by, 'medium' => $medium?->pack()])->save();
+            if ($seen === null) {
+                self::madeUp($card, $found ?? $tag);
+                $card->footage_act_id = Secured::record($card->card)?->id;
+            }
+            // Whoever says that less is right was told of it, and says so of what was told.
+            $isLessRight = $isLessRight && $card->refused_for === WhyRefused::Less;
+            $complaint = $seen === null ? null : self::complaint($card, $seen, $isLessRight);
+            if ($complaint !== null) {
+                $card->forceFill(['refused' => mb_substr($complaint->sentence, 0, 500), 'refused_for' => $complaint->for])->save();
+
+                return $complaint;
+            }
+            $card->forceFill([
+                'in_at' => now(),
+                'confirmed_by' => $by,
+                'medium' => $seen?->medium?->pack(),
+                'less_by' => $isLessRight ? $by : null,
+                'refused' => null,
+                'refused_for' => null,
+            ])->save();
+
+            return null;
         });
+        if ($complaint !== null) {
+            self::refuse($complaint->sentence);
+        }
         CopyOrders::give($card->offload->refresh());
     }
 
+    /** @throws ValidationException where its bench does not answer */
+    private static function seen(OffloadCard $card): CardSight
+    {
+        $path = $card->offload->places['slots'][$card->slot] ?? '';
+
+        return BenchSight::card($card->offload->station, $path) ?? self::refuse(SecondTry::silent($card->offload, $path));
+    }
+
     /** @throws ValidationException */
-    private static function madeUp(OffloadCard $card, string $found): null
+    private static function madeUp(OffloadCard $card, string $found): void
     {
         $tag = $card->card->tag;
         $before = self::before($card);
@@ -96,43 +130,20 @@ final readonly class HandsDesk
                     : "{$found} lies in {$card->slot}, and {$tag} belongs there. Nothing was copied. Put {$tag} in, and say so again.",
             );
         }
-
-        return null;
     }
 
     /** @throws ValidationException */
-    private static function real(OffloadCard $card): ?Identity
+    private static function complaint(OffloadCard $card, CardSight $seen, bool $isLessRight): ?CardCheck
     {
-        $tag = $card->card->tag;
-        $path = $card->offload->places['slots'][$card->slot] ?? '';
-        $real = RealPath::of($path);
-        if ($real === null || ! is_dir($real)) {
-            self::refuse("Nothing is mounted at {$path} yet. Put {$tag} in, wait until it is mounted, and say so again.");
-        }
-        $now = Identity::at($path);
         $before = self::before($card);
         $known = $before?->medium === null ? null : Identity::unpack($before->medium);
-        if ($before !== null && $now !== null && $known?->isSameAs($now) === true && Mount::of($real)->beginsAt($real)) {
+        if ($before !== null && $seen->medium?->isOfItsOwn() === true && $known?->isSameAs($seen->medium) === true) {
             self::refuse(
-                "{$before->card->tag} is still in {$card->slot}: the same medium lies at {$path}. Take it out, and put {$tag} in.",
+                "{$before->card->tag} is still in {$card->slot}: the same medium lies there. Take it out, and put {$card->card->tag} in.",
             );
         }
-        $other = self::bySerial($now);
-        if ($other !== null && $other !== $card->card_id) {
-            $found = $card->offload->cards->firstWhere('card_id', $other)->card->tag ?? 'another card of this house';
-            self::refuse("By its own serial number {$found} lies in {$card->slot}, and {$tag} belongs there. Put {$tag} in.");
-        }
 
-        return $now;
-    }
-
-    private static function bySerial(?Identity $medium): ?int
-    {
-        $id = $medium?->serial === null
-            ? null
-            : Run::query()->where('medium_serial', $medium->serial)->latest('id')->value('card_id');
-
-        return is_int($id) ? $id : null;
+        return CardCheck::complaint($card, $seen, $isLessRight);
     }
 
     /** @throws ValidationException */

@@ -6,22 +6,27 @@ namespace App\Offload\Carrying;
 
 use App\Intake\InspectionBook;
 use App\Models\Kit\Reader;
+use App\Models\Offload\CopyStanding;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
-use App\Models\Offload\OffloadState;
+use App\Models\Offload\WhyRefused;
 use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\DB;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
+use Tally\Device\Place;
 use Tally\Inspection\Question;
 use Tally\Record\NotUsable;
+use Tally\Transfer\CardSight;
 use Tally\Transfer\CopyOnDrive;
+use Tally\Transfer\CopyPlaces;
 use Tally\Transfer\Filed\BesideCopy;
 use Tally\Transfer\Filed\Circumstances;
 use Tally\Transfer\Filed\CopyRecord;
+use Tally\Transfer\FolderName;
 use Tally\Transfer\ListedFile;
 use Tally\Transfer\Source;
 use Tally\Transfer\Transfer;
@@ -40,18 +45,30 @@ final readonly class RealCopies
         $offload = $card->offload;
         $began = now();
         foreach ($copies as $copy) {
-            $copy->forceFill(['state' => CopyState::Copying, 'copy_at' => $began, 'message' => null])->save();
+            $copy->forceFill([
+                'state' => CopyState::Copying,
+                'copy_at' => $began,
+                'beat_at' => $began,
+                'pid' => (int) getmypid(),
+                'message' => null,
+            ])->save();
         }
-        $known = [];
         try {
-            $relayed = $copies[0]->isRelayed();
-            $known = $relayed ? $this->known($card) : [];
-            $source = Source::at($this->from($card, $relayed));
-            $onto = [];
-            foreach ($copies as $copy) {
-                $onto[$this->allowed->admitWithin($offload->places['drives'][$copy->drive] ?? '')] = $card->folder;
+            $from = $this->copyToReadFrom($card, $copies);
+            $known = self::known($card, $from);
+            $path = $from === null ? $this->allowed->admitWithin($offload->places['slots'][$card->slot] ?? '') : $this->folder($from);
+            $source = Source::at($path);
+            $complaint = $from === null ? self::complaint($card, $source, $known) : null;
+            if ($complaint !== null) {
+                self::refuse($card, $copies, $complaint);
+
+                return;
             }
-            $transfer = Transfer::of($source, $onto, true, $known);
+            $onto = $this->onto($card, $copies, Place::of($path));
+            if ($from === null) {
+                self::isRead($card, $source, $onto);
+            }
+            $transfer = Transfer::of($source, array_fill_keys($onto, $card->folder), true, $known);
             $watch = new CopiesObserver($offload, $copies, $this->worker);
             $result = $transfer->run(new HostClock(), $watch);
             $lists = $transfer->file(
@@ -60,49 +77,150 @@ final readonly class RealCopies
                     $card->card->tag,
                     $card->confirmed_by ?? $offload->by,
                     (string) gethostname(),
-                    $relayed ? "from {$card->drives[0]}" : "in {$card->slot}",
+                    $from === null ? "in {$card->slot}" : "from {$from->drive}",
                     $began->toIso8601String(),
                     now()->toIso8601String(),
                 ),
             );
             $this->enter($card, $copies, $result, $lists);
         } catch (DeviceFault|NotUsable $fault) {
-            foreach ($copies as $copy) {
-                $copy->forceFill(['state' => CopyState::Failed, 'message' => mb_substr($fault->getMessage(), 0, 500)])->save();
-            }
+            self::fail($copies, $fault->getMessage());
         }
         self::follow($offload->refresh());
     }
 
-    /** @throws DeviceFault */
-    private function from(OffloadCard $card, bool $relayed): string
+    /**
+     * A relay comes from its first copy. So does one that is made anew once its card had to make room for the next.
+     *
+     * @param  list<OffloadCopy>  $copies
+     */
+    private function copyToReadFrom(OffloadCard $card, array $copies): ?OffloadCopy
     {
-        $places = $card->offload->places;
+        if ($copies[0]->isRelayed()) {
+            return $card->copies->first();
+        }
+        $next = $card->offload
+            ->cards()
+            ->where('slot', $card->slot)
+            ->where('turn', '>', $card->turn)
+            ->whereNotNull('in_at')
+            ->exists();
 
-        return $relayed
-            ? $this->allowed->admitWithin($places['drives'][$card->drives[0]] ?? '')."/{$card->folder}"
-            : $this->allowed->admitWithin($places['slots'][$card->slot] ?? '');
+        return $next ? $card->copies->first(fn (OffloadCopy $copy): bool => $copy->stands()) : null;
+    }
+
+    /** @throws DeviceFault */
+    private function folder(OffloadCopy $copy): string
+    {
+        return $this->allowed->admitWithin($copy->offloadCard->offload->places['drives'][$copy->drive] ?? '').
+            "/{$copy->offloadCard->folder}";
     }
 
     /**
-     * What the card gave when its first copy was made.
+     * What the card gave when another copy of it was made: every further one is held against that, file by file.
      *
-     * @return array<string, ListedFile>
+     * @return array<string, ListedFile> by path
      *
-     * @throws NotUsable
+     * @throws NotUsable where the record is not the one that was written
      */
-    private function known(OffloadCard $card): array
+    private static function known(OffloadCard $card, ?OffloadCopy $from): array
     {
+        $whole = $from ?? $card->copies->first(fn (OffloadCopy $copy): bool => $copy->stands());
+        $record = $whole?->recordFile();
+        if ($whole === null || $record === null) {
+            return [];
+        }
+        $text = (string) @file_get_contents($record);
+        if ($whole->record !== null && hash('xxh128', $text) !== $whole->record) {
+            // Its drive may be away; then the card itself is asked, by what was found on it when it was put in.
+            return $from === null ? [] : throw NotUsable::field('record', $record, 'It is not the one that was written beside the copy.');
+        }
         $known = [];
-        foreach ($card->copies->first()->lists ?? [] as $list) {
-            if (str_ends_with($list, '.'.BesideCopy::RECORD)) {
-                foreach (CopyRecord::files((string) @file_get_contents($list)) as $file) {
-                    $known[$file->path] = $file;
-                }
-            }
+        foreach (CopyRecord::files($text) as $file) {
+            $known[$file->path] = $file;
         }
 
         return $known;
+    }
+
+    /** @param  array<string, ListedFile>  $known */
+    private static function complaint(OffloadCard $card, Source $source, array $known): ?CardCheck
+    {
+        $there = [];
+        foreach ($source->files as $file) {
+            $there[$file->path] = $file;
+        }
+        foreach ($known as $path => $listed) {
+            $file = $there[$path] ?? null;
+            if ($file === null || ! $listed->isOf($file)) {
+                return CardCheck::isNotTheFirst($card, $listed);
+            }
+        }
+
+        return CardCheck::complaint($card, CardSight::ofSource($source), $known !== []);
+    }
+
+    /**
+     * Nothing was read of it: a card that was not begun is asked for again, one that was is told.
+     *
+     * @param  list<OffloadCopy>  $copies
+     */
+    private static function refuse(OffloadCard $card, array $copies, CardCheck $complaint): void
+    {
+        if ($card->footage_act_id !== null || $card->found !== null || $complaint->for === WhyRefused::Place) {
+            self::fail($copies, $complaint->sentence);
+        } else {
+            foreach ($copies as $copy) {
+                $copy->forceFill(['state' => CopyState::Waiting, 'copy_at' => null, 'beat_at' => null, 'pid' => null])->save();
+            }
+            $card->forceFill([
+                'in_at' => null,
+                'medium' => null,
+                'refused' => mb_substr($complaint->sentence, 0, 500),
+                'refused_for' => $complaint->for,
+            ])->save();
+        }
+        self::follow($card->offload->refresh());
+    }
+
+    /**
+     * @param  list<OffloadCopy>  $copies
+     * @return list<string> the folder on the drive of each
+     *
+     * @throws DeviceFault where one lies on the card, or on the device of another copy
+     */
+    private function onto(OffloadCard $card, array $copies, Place $source): array
+    {
+        $onto = $places = [];
+        foreach ($card->copies as $other) {
+            if ($other->stands() && $other->place !== null) {
+                $places[$other->drive] = $other->place();
+            }
+        }
+        foreach ($copies as $copy) {
+            $onto[] = $path = $this->allowed->admitWithin($card->offload->places['drives'][$copy->drive] ?? '');
+            $places[$copy->drive] = Place::of($path);
+        }
+        CopyPlaces::of($source, $places)->mustBeApart();
+
+        return $onto;
+    }
+
+    /**
+     * What lies on the card as it is read: which record of footage that is, how much, and into which folder it goes.
+     *
+     * @param  list<string>  $onto
+     */
+    private static function isRead(OffloadCard $card, Source $source, array $onto): void
+    {
+        $isFirst = $card->found === null;
+        $sight = CardSight::ofSource($source);
+        $card->forceFill([
+            'medium' => $sight->medium?->pack(),
+            'found' => $sight->contents?->jsonSerialize(),
+            'footage_act_id' => $isFirst ? Secured::record($card->card)?->id : $card->footage_act_id,
+            'folder' => $isFirst ? FolderName::of($source, array_values($card->offload->places['drives']), $card->folder) : $card->folder,
+        ])->save();
     }
 
     /**
@@ -113,29 +231,44 @@ final readonly class RealCopies
     {
         $now = now();
         foreach ($copies as $at => $copy) {
+            $copy->refresh();
+            // Nobody waited for it any longer.
+            if ($copy->state === CopyState::Failed) {
+                $copy->forceFill(['pid' => null])->save();
+
+                continue;
+            }
             $made = $result->copies[$at];
             $troubles = array_values(
                 array_filter($result->troubles, fn (Trouble $one): bool => $one->drive === null || $one->drive === $made->drive),
             );
-            DriveFindings::file($copy, $troubles);
             $isWhole = $made->isWhole($result->files) && $troubles === [];
+            $own = array_values(array_filter($lists, fn (string $list): bool => str_starts_with($list, "{$made->folder}.")));
+            $record = array_values(array_filter($own, fn (string $list): bool => str_ends_with($list, '.'.BesideCopy::RECORD)))[0] ?? null;
             $copy->forceFill([
                 'state' => $isWhole ? CopyState::Verified : CopyState::Failed,
-                'copied' => $isWhole ? $result->bytes : $copy->copied,
-                'verified' => $isWhole ? $result->bytes : $copy->verified,
+                'copied' => $isWhole ? $result->bytes : min($copy->copied, $result->bytes),
+                'verified' => $isWhole ? $result->bytes : min($copy->verified, $result->bytes),
                 'copied_at' => $copy->copied_at ?? $now,
                 'verified_at' => $isWhole ? $now : null,
                 'message' => $isWhole ? null : mb_substr(self::why($made, $result, $troubles), 0, 500),
                 'troubles' => array_map(fn (Trouble $trouble): array => $trouble->pack(), $troubles),
-                'lists' => array_values(array_filter($lists, fn (string $list): bool => str_starts_with($list, "{$made->folder}."))),
+                'lists' => $own,
+                'pid' => null,
+                'standing' => $isWhole ? CopyStanding::ReadBack : null,
+                'standing_at' => $isWhole ? $now : null,
+                'standing_by' => null,
+                'standing_note' => null,
+                'place' => $isWhole ? Place::of($made->drive)->jsonSerialize() : null,
+                'record' => $isWhole && $record !== null ? hash('xxh128', (string) @file_get_contents($record)) : null,
             ])->save();
+            DriveFindings::file($copy, $troubles);
         }
-        if ($copies[0]->isRelayed()) {
-            return;
+        if (! $copies[0]->isRelayed()) {
+            self::find($card, $result);
+            // How much there really is on it.
+            $card->forceFill(['bytes' => $result->bytes, 'files' => $result->files])->save();
         }
-        self::find($card, $result);
-        // How much there really is on it.
-        $card->forceFill(['bytes' => $result->bytes, 'files' => $result->files])->save();
     }
 
     /** What the card itself did wrong stands in its evidence from now on. */
@@ -164,29 +297,12 @@ final readonly class RealCopies
         };
     }
 
-    /** Copies that failed are ordered once more, and go on where they were. */
-    public static function again(Offload $offload): void
+    /** @param  list<OffloadCopy>  $copies */
+    public static function fail(array $copies, string $message): void
     {
-        $failed = OffloadCopy::query()
-            ->whereIn('offload_card_id', $offload->cards()->whereNotNull('in_at')->pluck('id'))
-            ->where('state', CopyState::Failed)
-            ->get();
-        foreach ($failed as $copy) {
-            $copy
-                ->forceFill([
-                    'state' => $offload->is_made_up ? CopyState::Copied : CopyState::Waiting,
-                    'message' => null,
-                    'troubles' => null,
-                    'verified_at' => null,
-                ])
-                ->save();
+        foreach ($copies as $copy) {
+            $copy->forceFill(['state' => CopyState::Failed, 'message' => mb_substr($message, 0, 500), 'pid' => null])->save();
         }
-        $offload->forceFill(['truth' => MadeUpFault::healed($offload->truth)])->save();
-        if ($failed->isNotEmpty() && $offload->isOver()) {
-            $isWaiting = $offload->cards()->whereNull('in_at')->exists();
-            $offload->forceFill(['state' => $isWaiting ? OffloadState::Going : OffloadState::Ending, 'ended_at' => null])->save();
-        }
-        CopyOrders::give($offload);
     }
 
     /** When which card is free and may be cleared; what can be copied next; whether all is over. */
@@ -204,10 +320,7 @@ final readonly class RealCopies
                 if ($card->in_at !== null && ! $isOpen && $verified->isNotEmpty()) {
                     $card->free_at ??= now();
                 }
-                if ($verified->pluck('drive')->unique()->count() >= 2) {
-                    $card->clear_at ??= now();
-                }
-                $card->save();
+                Standing::settle($card);
             }
             Ending::ofOffload($locked, $cards, now());
         });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Offload\Carrying;
 
+use App\Models\Offload\CopyStanding;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
@@ -57,7 +58,7 @@ final readonly class StandInPlay
         $drives = array_map(fn ($drive): string => $drive->name, $question->drives);
         foreach ($cards as $card) {
             foreach ($card->in_at === null ? [] : $card->copies as $copy) {
-                self::copy($offload, $copy, $course, (int) array_search($copy->drive, $drives, true), $seconds);
+                self::copy($offload, $copy, $course, (int) array_search($card->drives[$copy->nth - 1] ?? '', $drives, true), $seconds);
             }
             self::card($offload, $card, $course, $seconds);
         }
@@ -83,6 +84,7 @@ final readonly class StandInPlay
                 $isBack ? 'back_at' : 'copy_at' => $offload->moment($flow->since),
                 $isBack ? 'verified_at' : 'copied_at' => $offload->moment($flow->until),
                 'state' => $isBack || $copy->verified_at !== null ? CopyState::Verified : CopyState::Copied,
+                ...$isBack ? ['standing' => CopyStanding::ReadBack, 'standing_at' => $offload->moment($flow->until)] : [],
             ]);
         }
         foreach ($course->going ?? [] as $flow) {
@@ -115,9 +117,6 @@ final readonly class StandInPlay
             ->filter(fn (OffloadCopy $copy): bool => $copy->state === CopyState::Verified)
             ->sortBy('verified_at')
             ->values();
-        if ($verified->count() >= 2) {
-            $card->clear_at ??= $verified[1]?->verified_at;
-        }
-        $card->save();
+        Standing::settle($card, $verified[1]?->verified_at);
     }
 }

@@ -82,11 +82,11 @@ final readonly class Tray
             Card::query()
                 ->toBase()
                 ->select(['tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham', 'runs', 'going'])
-                ->addSelect(['footage', 'secured_at', 'marked_at', 'retired_on'])
+                ->addSelect(['footage', 'secured_act', 'partly_act', 'marked_act', 'retired_on'])
                 ->selectRaw('due_on <= ? as due', [now()->format('Y-m-d')])
                 ->leftJoinSub($lots, 'lots', 'lots.lot_key', '=', 'cards.lot_key')
                 ->leftJoinSub($runs, 'counted', 'counted.card_id', '=', 'cards.id')
-                ->leftJoinSub(Secured::times(), 'secured', 'secured.card_id', '=', 'cards.id')
+                ->leftJoinSub(Secured::records(), 'secured', 'secured.card_id', '=', 'cards.id')
                 ->leftJoinSub(Secured::marked(), 'marked', 'marked.card_id', '=', 'cards.id'),
         )
             ->orderBy('tag')
@@ -111,7 +111,8 @@ final readonly class Tray
             $count('lot_sham') === 0 ? null : "{$count('lot_sham')} of {$count('lot_size')}",
             match (true) {
                 $count('footage') === 0 => null,
-                $text('secured_at') !== '' && $text('secured_at') >= $text('marked_at') => 'may be cleared',
+                $count('marked_act') > 0 && $count('secured_act') === $count('marked_act') => 'may be cleared',
+                $count('marked_act') > 0 && $count('partly_act') === $count('marked_act') => 'partly secured',
                 default => 'not secured',
             },
             $count('due') > 0,

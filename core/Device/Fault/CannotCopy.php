@@ -115,4 +115,55 @@ final class CannotCopy extends UnusablePath
             "“{$target}” lies inside “{$source}”: a folder cannot be copied into itself. Choose one elsewhere.",
         );
     }
+
+    public static function onTheCard(string $given, string $device): self
+    {
+        return new self(
+            $given,
+            'onTheCard',
+            "“{$given}” lies on the card itself ({$device}): what is copied there is lost with it. Choose a folder on a drive.",
+        );
+    }
+
+    public static function oneFolder(string $one, string $other): self
+    {
+        return new self(
+            $other,
+            'oneFolder',
+            $one === $other
+                ? "“{$other}” was given twice: two copies in one place are one. Give folders on different drives."
+                : "“{$one}” and “{$other}” are one folder, spelt twice: two copies in one place are one. Give folders on different drives.",
+        );
+    }
+
+    public static function driveMissing(string $given): self
+    {
+        return new self($given, 'missing', "There is no folder “{$given}” to copy into. Is that drive mounted? Mount it, or give another.");
+    }
+
+    public static function driveNoFolder(string $given): self
+    {
+        return new self($given, 'notAFolder', "“{$given}” is not a folder. Give the folder on the drive that copies go into.");
+    }
+
+    public static function driveReadOnly(string $given): self
+    {
+        return new self(
+            $given,
+            'notWritable',
+            "The drive at “{$given}” cannot be written to: it is mounted read-only, or this user may not write there. The card is not in ".
+                'question.',
+        );
+    }
+
+    public static function driveFull(string $given): self
+    {
+        return new self($given, 'noRoom', "The drive at “{$given}” is full: nothing can be begun there. Make room, or choose another drive.");
+    }
+
+    /** @param  string  $doubt  a sentence */
+    public static function notApart(string $given, string $doubt): self
+    {
+        return new self($given, 'notApart', "{$doubt} Choose a folder on another drive.");
+    }
 }

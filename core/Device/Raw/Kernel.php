@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Device\Raw;
 
 use Tally\Device\Host\RealPath;
+use Tally\Device\Mount;
 
 /**
  * What the host knows of its block devices: which parts and volumes belong together, and what is in use.
@@ -42,6 +43,79 @@ final readonly class Kernel
         $here = RealPath::of("{$this->root}/sys/dev/block/{$numbers}");
 
         return $here === null ? '' : basename(is_file("{$here}/partition") ? dirname($here) : $here);
+    }
+
+    /**
+     * The whole devices that a device is or lies on: those below a volume, and the one that an image lies on. An image on the host's
+     * own disk stands for a drive by itself, so that all of this can be tried out.
+     *
+     * Source: Documentation/ABI/stable/sysfs-block; slaves of md and dm; /sys/fs/btrfs.
+     *
+     * @return list<string> `sdb`; none where the kernel knows no such device
+     */
+    public function disks(string $numbers): array
+    {
+        $disks = array_map(fn (string $one): array => $this->below($one, 0), $this->fellows($numbers));
+
+        return array_values(array_unique(array_merge(...$disks)));
+    }
+
+    /** @return list<string> */
+    private function below(string $numbers, int $depth): array
+    {
+        $here = RealPath::of("{$this->root}/sys/dev/block/{$numbers}");
+        // Volumes upon volumes end somewhere; a ring of them would be a fault of the host.
+        if ($here === null || $depth > 8) {
+            return [];
+        }
+        $disk = is_file("{$here}/partition") ? dirname($here) : $here;
+        $image = trim((string) @file_get_contents("{$disk}/loop/backing_file"));
+        $mount = $image === '' ? null : Mount::of(RealPath::of($image) ?? $image);
+        $below = $mount === null || $mount->isHostsOwn() ? [] : $this->below($mount->numbers, $depth + 1);
+        foreach (self::matches("{$disk}/slaves/*", fn (): bool => true) as $slave) {
+            $below = [...$below, ...$this->below(trim((string) @file_get_contents("{$slave}/dev")), $depth + 1)];
+        }
+        $name = $mount === null ? basename($disk) : self::image($image);
+
+        return $below !== [] ? $below : [preg_match('/^z?ram\d/', $name) === 1 ? 'memory' : $name];
+    }
+
+    /** However often it is attached. */
+    private static function image(string $path): string
+    {
+        $file = Target::at($path);
+
+        return 'image '.basename($path).($file === null ? '' : " ({$file->device}-{$file->inode})");
+    }
+
+    /** @return list<string> numbers of all devices that the file system on this one lies on */
+    private function fellows(string $numbers): array
+    {
+        $name = basename(RealPath::of("{$this->root}/sys/dev/block/{$numbers}") ?? '');
+        foreach (self::matches("{$this->root}/sys/fs/btrfs/*/devices", fn (string $all): bool => is_dir("{$all}/{$name}")) as $all) {
+            return array_map(
+                fn (string $one): string => trim((string) @file_get_contents("{$one}/dev")),
+                self::matches("{$all}/*", fn (): bool => true),
+            );
+        }
+
+        return [$numbers];
+    }
+
+    /** @return string|null by which a file system knows itself: its UUID, or serial number; null where it is not told */
+    public function volume(string $source): ?string
+    {
+        $target = Target::at($source);
+        if ($target?->isBlock !== true) {
+            return null;
+        }
+        foreach (self::matches("{$this->root}/dev/disk/by-uuid/*", fn (string $link): bool => $target->isSameAs(Target::at($link))) as $link) {
+            return basename($link);
+        }
+        // Where no device manager runs; takes a user who may read the device. Source: blkid(8).
+        exec('PATH=/usr/sbin:/sbin:/usr/bin:/bin blkid -p -s UUID -o value '.escapeshellarg($source).' 2>/dev/null', $said, $code);
+
+        return $code === 0 && ($said[0] ?? '') !== '' ? $said[0] : null;
     }
 
     /**

@@ -34,11 +34,18 @@ final class Pacemaker
     {
         $now = $this->clock->now();
         $this->done += $moved;
+        $this->total = max($this->done, $this->total);
         $rate = $moved > 0 && $now > $this->last ? $moved / ($now - $this->last) : null;
         $this->last = $now;
         $this->observer->progress(
             new Progress($phase, $run, $at, $of, $this->done, $this->total, $now - $this->began, $rate, $this->before),
         );
+    }
+
+    /** What is read once more, or has grown, is more than was planned. */
+    public function more(int $bytes): void
+    {
+        $this->total = max($this->done, $this->total + $bytes);
     }
 
     /** Fewer bytes than planned will be moved. */

@@ -21,10 +21,16 @@ final readonly class BesideCopy
 
     public const RECORD = 'copy.json';
 
+    /** Of a copy that ended before it was whole: `QS-014.part.sha256`. */
+    public const PART = 'part';
+
     /** More of one name nobody makes. */
     private const MOST = 1000;
 
     /**
+     * Lists that say nothing that these do not say too are replaced by them: of a part of the copy, or of the card before it was filled
+     * up further.
+     *
      * @return list<string> the three, by their path on the drive
      *
      * @throws HostError
@@ -37,21 +43,65 @@ final readonly class BesideCopy
             self::XXH128 => ChecksumList::xxh128($name, $record->files),
             self::RECORD => $record->json(),
         ];
+        $taken = [];
         for ($number = 1; $number < self::MOST; $number++) {
             $stem = $number === 1 ? $folder : "{$folder}.{$number}";
-            $taken = array_filter(array_keys($texts), fn (string $kind): bool => $drive->facts("{$stem}.{$kind}") !== null);
-            if (count($taken) === count($texts) && self::say($drive, $stem, $texts)) {
-                return array_map(fn (string $kind): string => "{$stem}.{$kind}", array_keys($texts));
+            $there = array_filter(array_keys($texts), fn (string $kind): bool => $drive->facts("{$stem}.{$kind}") !== null);
+            if ($there === []) {
+                break;
             }
-            if ($taken === []) {
-                foreach ($texts as $kind => $text) {
-                    self::whole($stage, "{$stem}.{$kind}", $text);
-                }
+            $taken[$stem] = $there;
+        }
+        $outdated = ["{$folder}.".self::PART => array_keys($texts)];
+        foreach ($record->isPart ? [] : $taken as $stem => $there) {
+            if (count($there) === count($texts) && self::say($drive, $stem, $texts)) {
+                self::remove($drive, $outdated);
 
                 return array_map(fn (string $kind): string => "{$stem}.{$kind}", array_keys($texts));
             }
+            if (self::sayLess($drive, $stem, $texts)) {
+                $outdated[$stem] = $there;
+            }
+        }
+        $stem = $record->isPart ? "{$folder}.".self::PART : self::free($folder, array_keys(array_diff_key($taken, $outdated)));
+        self::remove($drive, $outdated);
+        foreach ($texts as $kind => $text) {
+            self::whole($stage, "{$stem}.{$kind}", $text);
+        }
+
+        return array_map(fn (string $kind): string => "{$stem}.{$kind}", array_keys($texts));
+    }
+
+    /**
+     * @param  list<string>  $taken  stems
+     *
+     * @throws HostError
+     */
+    private static function free(string $folder, array $taken): string
+    {
+        for ($number = 1; $number < self::MOST; $number++) {
+            $stem = $number === 1 ? $folder : "{$folder}.{$number}";
+            if (! in_array($stem, $taken, true)) {
+                return $stem;
+            }
         }
         throw new HostError(HostError::EEXIST, 'open', "{$folder}.".self::RECORD);
+    }
+
+    /**
+     * @param  array<string, array<string>>  $lists  stem → kinds
+     *
+     * @throws HostError
+     */
+    private static function remove(Beneath $drive, array $lists): void
+    {
+        foreach ($lists as $stem => $kinds) {
+            foreach ($kinds as $kind) {
+                if ($drive->facts("{$stem}.{$kind}") !== null) {
+                    $drive->remove("{$stem}.{$kind}");
+                }
+            }
+        }
     }
 
     /**
@@ -64,13 +114,40 @@ final readonly class BesideCopy
     private static function say(Beneath $drive, string $stem, array $texts): bool
     {
         foreach ([self::SHA256, self::XXH128] as $kind) {
-            $list = $drive->file("{$stem}.{$kind}", Calls::READ | Calls::NON_BLOCKING);
-            if ($list->read(0, strlen($texts[$kind]) + 1) !== $texts[$kind]) {
+            if (self::text($drive, "{$stem}.{$kind}") !== $texts[$kind]) {
                 return false;
             }
         }
 
         return true;
+    }
+
+    /**
+     * Whether each line of them stands in these, too.
+     *
+     * @param  array<string, string>  $texts
+     *
+     * @throws HostError
+     */
+    private static function sayLess(Beneath $drive, string $stem, array $texts): bool
+    {
+        foreach ([self::SHA256, self::XXH128] as $kind) {
+            $path = "{$stem}.{$kind}";
+            $lines = $drive->facts($path) === null ? [] : explode("\n", self::text($drive, $path));
+            if (array_diff($lines, explode("\n", $texts[$kind])) !== []) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @throws HostError */
+    private static function text(Beneath $drive, string $path): string
+    {
+        $list = $drive->file($path, Calls::READ | Calls::NON_BLOCKING);
+
+        return $list->read(0, $list->size());
     }
 
     /** @throws HostError */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Transfer\Filed;
 
 use JsonException;
+use Tally\Device\Host\RealPath;
 use Tally\Record\Fields;
 use Tally\Record\NotUsable;
 use Tally\Transfer\FilePath;
@@ -24,6 +25,7 @@ final readonly class CopyRecord
      * @param  list<string>  $skipped
      * @param  list<ListedFile>  $files
      * @param  bool  $forgot  whether the host could be made to forget before the copy was read back
+     * @param  bool  $isPart  whether it ended before all of the card was copied and read back
      */
     public function __construct(
         public Circumstances $how,
@@ -33,6 +35,7 @@ final readonly class CopyRecord
         public array $skipped,
         public array $files,
         public bool $forgot,
+        public bool $isPart = false,
     ) {}
 
     public function json(): string
@@ -54,6 +57,7 @@ final readonly class CopyRecord
                     'how' => 'every file was read back from the drive and compared by XXH128 with what was read of the card',
                     'host_forgot_first' => $this->forgot,
                 ],
+                'part' => $this->isPart,
                 'count' => count($this->files),
                 'bytes' => array_sum(array_map(fn (ListedFile $file): int => $file->size, $this->files)),
                 'skipped' => array_map(FilePath::shown(...), $this->skipped),
@@ -61,6 +65,24 @@ final readonly class CopyRecord
             ],
             JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         )."\n";
+    }
+
+    /**
+     * @param  string  $folder  of a copy
+     * @return array<string, ListedFile> what the card gave, by path, as the record beside it says; none where there is no record
+     *
+     * @throws NotUsable where it cannot be read whole
+     */
+    public static function beside(string $folder): array
+    {
+        $real = RealPath::of($folder);
+        $text = $real === null || ! is_file("{$real}.".BesideCopy::RECORD) ? null : file_get_contents("{$real}.".BesideCopy::RECORD);
+        $known = [];
+        foreach ($text === null ? [] : self::files((string) $text) as $file) {
+            $known[$file->path] = $file;
+        }
+
+        return $known;
     }
 
     /**

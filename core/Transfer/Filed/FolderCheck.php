@@ -4,119 +4,64 @@ declare(strict_types=1);
 
 namespace Tally\Transfer\Filed;
 
-use Tally\Device\Clock;
 use Tally\Device\Fault\CannotCopy;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Host\Beneath;
-use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
-use Tally\Device\Host\RealPath;
-use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Pacemaker;
 use Tally\Probe\Observing\Phase;
-use Tally\Probe\Observing\Unobserved;
-use Tally\Record\NotUsable;
-use Tally\Transfer\FilePath;
 use Tally\Transfer\Reading;
 use Tally\Transfer\Source;
 use Tally\Transfer\SourceFile;
 use Tally\Transfer\Summing;
 use Tally\Transfer\Sums;
 
-/** Holds a folder against the lists beside it, years later: what is missing, what is changed, what is there besides. */
+/** Holds one folder against its lists, years later: what is missing, what is changed, what is there besides. */
 final class FolderCheck
 {
-    /** A list is not larger: bytes. */
-    private const LARGEST = 1_073_741_824;
-
-    /** @var array<array{path: string, sums: array{xxh128?: string, sha256?: string}}> by path, which as a key may be a number */
-    private array $listed = [];
-
-    /** @var list<string> paths of which two lists say different things */
-    private array $disputed = [];
-
-    private function __construct(private readonly Source $folder, private readonly string $given) {}
+    private function __construct(private readonly ?Source $folder, private readonly string $path, private readonly Listing $listing) {}
 
     /**
-     * @param  string  $given  the folder of a copy
+     * @param  string  $path  the real one, there or not
+     * @param  string|null  $only  the name of one list, where that alone is asked
+     * @return self|null null where no list is beside it
      *
-     * @throws UnusablePath when there is no such folder, or no list beside it
-     * @throws NotUsable when a list is none
+     * @throws UnusablePath where it cannot be looked at
      */
-    public static function of(string $given): self
+    public static function at(string $path, ?string $only = null): ?self
     {
-        $source = Source::at($given, mayBeEmpty: true);
-        $check = new self($source, $given);
-        $name = basename($source->path);
-        $found = false;
         try {
-            $above = Beneath::folder(dirname($source->path));
-            foreach ($above->names() as $file) {
-                if (preg_match('/^'.preg_quote($name, '/').'(\.\d+)?\.(sha256|xxh128|copy\.json)$/D', $file, $parts) === 1) {
-                    $check->take($name, $parts[2], self::text($above, $file), $file);
-                    $found = true;
-                }
-            }
+            $above = Beneath::folder(dirname($path));
+            $listing = Listing::beside($above, basename($path), $above->names(), $only);
         } catch (HostError $error) {
-            throw CannotCopy::noLists($given, $error->getMessage());
+            throw CannotCopy::noLists($path, $error->getMessage());
+        }
+        if ($listing === null) {
+            return null;
         }
 
-        return $found ? $check : throw CannotCopy::noLists($given, 'none is there');
+        // A folder that is gone leaves its lists, and then all of it is missing.
+        return new self(is_dir($path) ? Source::at($path, mayBeEmpty: true) : null, $path, $listing);
     }
 
-    /** @throws HostError */
-    private static function text(Beneath $folder, string $file): string
+    /** @return int of all that is listed and there: what is read */
+    public function bytes(): int
     {
-        $open = $folder->file($file, Calls::READ | Calls::NON_BLOCKING);
-
-        return $open->read(0, min($open->size(), self::LARGEST));
+        return array_sum(array_map(fn (SourceFile $file): int => $file->size, $this->known()));
     }
 
-    /** @throws NotUsable */
-    private function take(string $name, string $kind, string $text, string $file): void
+    /** @return list<SourceFile> */
+    private function known(): array
     {
-        try {
-            if ($kind === BesideCopy::RECORD) {
-                foreach (CopyRecord::files($text) as $listed) {
-                    $this->say($listed->path, 'xxh128', $listed->sums->xxh128);
-                    $this->say($listed->path, 'sha256', $listed->sums->sha256);
-                }
-
-                return;
-            }
-            $isSha = $kind === BesideCopy::SHA256;
-            foreach (ChecksumList::read($text, $isSha ? 64 : 32, $isSha) as [$path, $sum]) {
-                if (! str_starts_with($path, "{$name}/")) {
-                    throw NotUsable::field('name', FilePath::shown($path), "a file of the folder {$name} would do.");
-                }
-                $this->say(substr($path, strlen($name) + 1), $isSha ? 'sha256' : 'xxh128', $sum);
-            }
-        } catch (NotUsable $fault) {
-            throw NotUsable::field($file, '…', $fault->getMessage());
-        }
+        return array_values(array_filter($this->folder->files ?? [], fn (SourceFile $file): bool => $this->listing->has($file->path)));
     }
 
-    /** @param  'xxh128'|'sha256'  $kind */
-    private function say(string $path, string $kind, string $sum): void
+    public function run(Pacemaker $beat): FolderFinding
     {
-        $sums = $this->listed[$path]['sums'] ?? [];
-        if (($sums[$kind] ?? $sum) !== $sum) {
-            $this->disputed[] = $path;
-        }
-        $this->listed[$path] = ['path' => $path, 'sums' => [...$sums, $kind => $sum]];
-    }
-
-    public function run(Clock $clock, Observer $observer = new Unobserved()): FolderFinding
-    {
-        $there = [];
-        foreach ($this->folder->files as $file) {
-            $there[$file->path] = $file;
-        }
-        $known = array_intersect_key($there, $this->listed);
-        $beat = new Pacemaker($clock, $observer, array_sum(array_map(fn (SourceFile $file): int => $file->size, $known)));
-        $this->folder->forgetBelow();
-        [$same, $changed, $unreadable, $stopped] = [0, [], [], false];
-        foreach ($known as $file) {
+        $forgot = $this->folder?->forgetBelow() ?? true;
+        [$same, $changed, $unreadable, $disputed, $stopped, $read] = [0, [], [], [], false, []];
+        foreach ($this->known() as $file) {
+            $read[$file->path] = true;
             try {
                 $sums = $this->sums($file, $beat);
             } catch (HostError) {
@@ -128,24 +73,31 @@ final class FolderCheck
                 $stopped = true;
                 break;
             }
-            $listed = $this->listed[$file->path]['sums'] ?? [];
-            $isSame = array_diff_assoc($listed, ['xxh128' => $sums->xxh128, 'sha256' => $sums->sha256]) === [];
-            if ($isSame && ! in_array($file->path, $this->disputed, true)) {
+            $is = ['xxh128' => $sums->xxh128, 'sha256' => $sums->sha256];
+            $says = $this->listing->says($file->path);
+            if ($this->listing->disputes($file->path)) {
+                $disputed[] = new Dispute($file->path, $says, $is);
+            } elseif (array_filter($says, fn (array $one): bool => array_diff_assoc($one, $is) !== []) === []) {
                 $same++;
             } else {
                 $changed[] = $file->path;
             }
         }
+        $there = array_map(fn (SourceFile $file): string => $file->path, $this->folder->files ?? []);
 
         return new FolderFinding(
-            RealPath::of($this->given) ?? $this->given,
+            $this->path,
             $same,
-            array_values(array_map(fn (array $listed): string => $listed['path'], array_diff_key($this->listed, $there))),
+            array_values(array_diff($this->listing->paths(), $there)),
             $changed,
-            array_values(array_map(fn (SourceFile $file): string => $file->path, array_diff_key($there, $this->listed))),
+            array_values(array_filter($there, fn (string $path): bool => ! $this->listing->has($path))),
             $unreadable,
-            $this->disputed,
+            $disputed,
+            array_values($this->listing->faults),
+            $this->listing->isPart,
+            $this->listing->records,
             $stopped,
+            $forgot,
         );
     }
 
@@ -156,7 +108,7 @@ final class FolderCheck
      */
     private function sums(SourceFile $file, Pacemaker $beat): ?Sums
     {
-        $open = $this->folder->open($file->path);
+        $open = $this->folder?->open($file->path) ?? throw new HostError(HostError::ENOENT, 'open', $file->path);
         $open->forget();
         $summing = new Summing();
         foreach (Reading::of($open, $file->size) as $at => $bytes) {

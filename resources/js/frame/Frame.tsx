@@ -1,6 +1,7 @@
 import { Link, router, usePage } from '@inertiajs/react';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Button as AriaButton } from 'react-aria-components';
+import { showing } from '../once';
 import { useTheme } from '../theme/useTheme';
 import { Tray } from '../tray/Tray';
 import { useTicking } from '../tray/useTicking';
@@ -19,6 +20,8 @@ interface SharedPage {
     frame: FrameProps | null;
     who: WhoProps;
     errors: Record<string, string>;
+    /** What of it a save has to have seen. */
+    seen: string;
     card?: { tag: string } | null;
     margin?: { next: { href: string | null } } | null;
     [key: string]: unknown;
@@ -33,6 +36,10 @@ export function Frame({ children }: { children: ReactNode }) {
 function Around({ shown, children }: { shown: FrameProps; children: ReactNode }) {
     const page = usePage<SharedPage>();
     const { frame, tray } = useHouse(shown);
+    const { seen } = page.props;
+    useEffect(() => {
+        showing(seen);
+    }, [seen]);
     const first = page.url.split(/[/?]/)[1] ?? 'intake';
     const place = first === 'offloads' ? 'offload' : first;
     // On the pages of the house a card of the tray opens where it is entered.
@@ -95,7 +102,7 @@ function Around({ shown, children }: { shown: FrameProps; children: ReactNode })
                     </span>
                 </div>
             </header>
-            <NotAllowed says={page.props.errors['may']} />
+            <NotAllowed says={page.props.errors['may'] ?? page.props.errors['seen']} />
             <Tray tags={tray} selected={tag} stage={stage} ticking={ticking} />
             {children}
             <KeySheet

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Offload;
+
+/** Why what lies in a slot was not taken for the card that belongs there. */
+enum WhyRefused: string
+{
+    /** Nothing there, or nothing that can be read. */
+    case Nothing = 'nothing';
+    /** By its own number, or its file system, it is another card; or it is not what it was before. */
+    case Another = 'another';
+    /** Less than was marked: a person may say that it is right all the same. */
+    case Less = 'less';
+    /** A copy would lie on the card itself. */
+    case Place = 'place';
+}

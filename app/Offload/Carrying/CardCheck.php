@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Offload\Carrying;
+
+use App\Models\Cards\Card;
+use App\Models\Cards\FootageAct;
+use App\Models\Offload\CopyState;
+use App\Models\Offload\OffloadCard;
+use App\Models\Offload\WhyRefused;
+use App\Models\Runs\Run;
+use Tally\Device\Fault\CannotCopy;
+use Tally\Device\Fault\DeviceFault;
+use Tally\Device\Identity;
+use Tally\Device\Place;
+use Tally\Quantity\Bytes;
+use Tally\Transfer\CardSight;
+use Tally\Transfer\Contents;
+use Tally\Transfer\CopyPlaces;
+use Tally\Transfer\FilePath;
+use Tally\Transfer\ListedFile;
+
+/**
+ * What lies in a slot, held against the card that belongs there: asked when somebody says that it is in, before the first byte, when
+ * it is tried again, and by a worker that takes up what another left.
+ */
+final readonly class CardCheck
+{
+    private function __construct(public WhyRefused $for, public string $sentence) {}
+
+    /**
+     * @param  bool  $isLessRight  whether somebody says, with a name, that less than was marked is right
+     * @return self|null null where it is the card
+     */
+    public static function complaint(OffloadCard $card, CardSight $seen, bool $isLessRight = false): ?self
+    {
+        if ($seen->medium === null || $seen->contents === null) {
+            return new self(
+                WhyRefused::Nothing,
+                "{$card->card->tag} cannot be read in {$card->slot}: ".($seen->fault ?? 'nothing lies there.').' Put it in, slowly and '.
+                    'straight, wait until it is mounted, and say so again.',
+            );
+        }
+
+        return self::another($card, $seen->medium) ??
+            self::other($card, $seen->medium, $seen->contents) ??
+            self::onItself($card, $seen->place) ??
+            ($isLessRight || $card->less_by !== null ? null : self::less($card, $seen->contents));
+    }
+
+    /** The record of the copy that is whole names a file that is not on what lies in the slot. */
+    public static function isNotTheFirst(OffloadCard $card, ListedFile $missing): self
+    {
+        $tag = $card->card->tag;
+
+        return new self(
+            WhyRefused::Another,
+            "What lies in {$card->slot} is not what {$tag}’s first copy was made of: ".FilePath::shown($missing->path).' is not on it, or is '.
+                "another file. Nothing was copied. Put {$tag} in again.",
+        );
+    }
+
+    /** By its own number, or that of its file system, it is another card of this house. */
+    private static function another(OffloadCard $card, Identity $medium): ?self
+    {
+        $byNumber = $medium->serial === null ? null : Run::query()->where('medium_serial', $medium->serial)->latest('id')->value('card_id');
+        $byVolume = $medium->volume === null
+            ? null
+            : OffloadCard::query()->where('medium->volume', $medium->volume)->latest('id')->value('card_id');
+        foreach (['its own serial number' => $byNumber, 'its file system' => $byVolume] as $what => $id) {
+            if (is_int($id) && $id !== $card->card_id) {
+                $found = Card::query()->whereKey($id)->value('tag');
+                $found = is_string($found) ? $found : 'another card of this house';
+
+                return new self(
+                    WhyRefused::Another,
+                    "By {$what} {$found} lies in {$card->slot}, and {$card->card->tag} belongs there. Nothing was copied. Put ".
+                        "{$card->card->tag} in, and say so again.",
+                );
+            }
+        }
+
+        return null;
+    }
+
+    /** It was in before, and is another one now, or something else is on it. */
+    private static function other(OffloadCard $card, Identity $medium, Contents $contents): ?self
+    {
+        $then = $card->medium === null ? null : Identity::unpack($card->medium);
+        $found = $card->contents();
+        if ($then === null || $found === null) {
+            return null;
+        }
+        $isSame = match (true) {
+            $then->isAnotherVolumeThan($medium) => false,
+            $found->digest === $contents->digest => true,
+            // A medium of its own that never left the slot, and that the host itself wrote to since.
+            $medium->isOfItsOwn() && $then->isSameAs($medium) => true,
+            default => false,
+        };
+        // Of a copy that is whole the record says what each file is to be: then more may be on the card by now.
+        if ($isSame || (! $then->isAnotherVolumeThan($medium) && $card->copies->contains('state', CopyState::Verified))) {
+            return null;
+        }
+        $tag = $card->card->tag;
+
+        return new self(
+            WhyRefused::Another,
+            "What lies in {$card->slot} is not {$tag} as it was put in: ".self::words($found).' then, '.self::words($contents)." now. Put {$tag} in ".
+                'again.',
+        );
+    }
+
+    /** No copy lies on the card, and no two on one device. */
+    private static function onItself(OffloadCard $card, ?Place $place): ?self
+    {
+        try {
+            $onto = [];
+            foreach ($card->copies as $copy) {
+                $path = $card->offload->places['drives'][$copy->drive] ?? '';
+                if ($copy->state !== CopyState::Verified && is_dir($path)) {
+                    $onto[$copy->drive] = Place::of($path);
+                }
+            }
+            CopyPlaces::of($place, $onto);
+
+            return null;
+        } catch (CannotCopy $fault) {
+            return new self(WhyRefused::Place, $fault->getMessage());
+        } catch (DeviceFault) {
+            return null;
+        }
+    }
+
+    private static function less(OffloadCard $card, Contents $contents): ?self
+    {
+        $marked = Secured::record($card->card);
+        if ($marked === null || ! self::isLess($marked, $contents)) {
+            return null;
+        }
+        $said = Bytes::of($marked->bytes)->decimal().($marked->files === 0 ? '' : " in {$marked->files} files");
+
+        return new self(
+            WhyRefused::Less,
+            "{$said} were marked, ".self::words($contents).' found: wrong folder, wrong card or a damaged file system. Nothing was copied. '.
+                'Look what is in the slot; where this is all of it, somebody says so with a name, and the card is secured in part only.',
+        );
+    }
+
+    /** Within what the digits that somebody wrote leave open, 5 % at the most: “48 GB” is 47.5 and more. */
+    private static function isLess(FootageAct $marked, Contents $found): bool
+    {
+        $step = 1;
+        while ($marked->bytes % ($step * 10) === 0 && $step * 10 <= $marked->bytes) {
+            $step *= 10;
+        }
+        $open = min(intdiv($step, 2), intdiv($marked->bytes, 20));
+
+        return $found->bytes < $marked->bytes - $open || $found->files < $marked->files;
+    }
+
+    private static function words(Contents $contents): string
+    {
+        $files = $contents->files === 1 ? '1 file' : "{$contents->files} files";
+
+        return Bytes::of($contents->bytes)->decimal()." in {$files}";
+    }
+}
