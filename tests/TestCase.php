@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Http\Seen;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Stations\Slot;
@@ -11,10 +12,15 @@ use App\Models\Stations\Station;
 use App\Runs\Conducting\RunConductor;
 use Database\Seeders\DemoGear;
 use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\PendingCommand;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Tally\Device\AllowedFolders;
 
 /** Boots the application on the tests' own database, with the demo's gear in it. Lazy loading is forbidden by the application itself. */
@@ -128,5 +134,42 @@ abstract class TestCase extends FrameworkTestCase
         (new RunConductor($this->app->make(AllowedFolders::class), 0))->conduct($run);
 
         return $run->refresh();
+    }
+
+    /**
+     * What is saved goes along with what the page showed, as the browser sends it; a test of an old page says it itself.
+     *
+     * @param  string  $method
+     * @param  string  $uri
+     * @param  array<mixed>  $parameters
+     * @param  array<mixed>  $cookies
+     * @param  array<mixed>  $files
+     * @param  array<mixed>  $server
+     * @param  string|null  $content
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
+    {
+        if (strtoupper($method) !== 'GET' && ! isset($server['HTTP_X_SEEN'])) {
+            $server['HTTP_X_SEEN'] = $this->seen($method, $uri);
+        }
+
+        return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+    }
+
+    /** What a page that is loaded just now shows of what a save is about. */
+    protected function seen(string $method, string $uri): string
+    {
+        $request = Request::create($uri, strtoupper($method));
+        try {
+            $route = Route::getRoutes()->match($request);
+            $request->setRouteResolver(fn () => $route);
+            Route::substituteBindings($route);
+            Route::substituteImplicitBindings($route);
+        } catch (HttpExceptionInterface|ModelNotFoundException) {
+            return '';
+        }
+
+        return http_build_query(Seen::on($request));
     }
 }

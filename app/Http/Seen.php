@@ -42,9 +42,16 @@ final readonly class Seen
             $bound instanceof Card => FootageBook::seen($bound),
             $bound instanceof SavedPlan => self::sum($bound->getAttributes()),
             $thing === 'kit' && is_string($key = $request->route('key')) => self::kit($bound, $key),
-            $thing === 'rules' && $request->is('rules', 'rules/*', 'fit/*') => self::sum(HouseRule::query()->orderBy('name')->toBase()->get()),
+            $thing === 'rules' && $request->is('rules', 'rules/*', 'fit/*') => self::rules(),
             default => null,
         };
+    }
+
+    private static function rules(): string
+    {
+        $rules = HouseRule::query()->orderBy('name')->toBase()->get();
+
+        return $rules->isEmpty() ? '' : self::sum($rules);
     }
 
     private static function kit(mixed $kind, string $key): ?string
@@ -71,6 +78,7 @@ final readonly class Seen
     public static function mustBeSo(Request $request, string $thing): void
     {
         $now = self::word($request, $thing);
+        // Who says nothing has seen nothing: that is enough where nothing was there to be seen.
         $said = self::said($request, $thing);
         if ($now === null || $now === $said) {
             return;

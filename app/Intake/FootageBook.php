@@ -54,12 +54,12 @@ final readonly class FootageBook
         });
     }
 
-    /** What of a card counts when it is marked, cleared or taken out of service: its newest act, and whether it is in service. */
+    /** What of a card counts when it is marked, cleared or taken out of service: its newest act, and whether it is in service; empty where there is none. */
     public static function seen(Card $card): string
     {
         $newest = FootageAct::query()->where('card_id', $card->id)->max('id');
 
-        return (is_numeric($newest) ? (int) $newest : 0).($card->retired_on === null ? '' : '-out');
+        return (is_numeric($newest) ? (string) (int) $newest : '').($card->retired_on === null ? '' : '-out');
     }
 
     /** @param  string  $seen  what a page showed of it */

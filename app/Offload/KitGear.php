@@ -56,7 +56,7 @@ final class KitGear
         $this->hosts = array_values($hosts->map(fn (KitHost $host): Host => $this->host($host, $hubs, $slowest))->all());
         $readers = KitReader::query()->with(['slots', 'cable'])->orderBy('tag')->get();
         $this->readers = array_values($readers->map($this->reader(...))->all());
-        $drives = KitDrive::query()->with('host')->orderBy('tag')->get();
+        $drives = KitDrive::query()->with('host')->whereNull('gone_on')->orderBy('tag')->get();
         $this->drives = array_values($drives->map($this->drive(...))->all());
     }
 

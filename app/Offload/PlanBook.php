@@ -14,14 +14,15 @@ use Tally\Offload\PlanFile;
 /** Plans that are kept, and how they stand to what is known by now. */
 final readonly class PlanBook
 {
-    public static function keep(string $name, Plan $plan, BooksQuestion $asked, string $by): SavedPlan
+    /** @param  list<KnownRate>  $rates  that it rests on */
+    public static function keep(string $name, Plan $plan, array $rates, string $by): SavedPlan
     {
         return SavedPlan::query()->create([
             'name' => $name,
             'goal' => $plan->goal,
             'question' => json_encode(PlanFile::pack($plan->question, $plan->goal), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
             'decision' => array_intersect_key($plan->pack(), ['links' => true, 'cards' => true]),
-            'rates' => array_map(fn (KnownRate $rate): array => $rate->pack(), $asked->rates),
+            'rates' => array_map(fn (KnownRate $rate): array => $rate->pack(), $rates),
             'done' => $plan->course->done,
             'free' => $plan->course->allFree(),
             'hands' => $plan->course->hands,

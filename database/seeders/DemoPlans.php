@@ -30,7 +30,7 @@ final class DemoPlans extends Seeder
         $cards = Card::query()->whereIn('tag', self::CARDS)->orderBy('tag')->get()->toBase();
         $asked = BooksQuestion::of($cards, new Rules(scheme: Scheme::Relay));
         $plan = Plan::of(self::inTheBag($asked->question), Goal::Safe, 0.5);
-        $saved = PlanBook::keep('Five cards of the survey, by relay', $plan, $asked, 'demo');
+        $saved = PlanBook::keep('Five cards of the survey, by relay', $plan, $asked->rates, 'demo');
         $begun = now()->subDay()->setTime(21, 58);
         $saved->forceFill([
             'begun_at' => $begun,
@@ -44,7 +44,7 @@ final class DemoPlans extends Seeder
         $carried = ['Six cards after the spring tide' => [5, 1.04], 'Six cards, and a train to catch' => [2, 1.1]];
         foreach ($carried as $name => [$weeks, $slower]) {
             $begun = now()->subWeeks($weeks)->setTime(20, 12);
-            $this->carriedOut(PlanBook::keep($name, $plan, $asked, 'demo'), $begun, $slower);
+            $this->carriedOut(PlanBook::keep($name, $plan, $asked->rates, 'demo'), $begun, $slower);
         }
     }
 

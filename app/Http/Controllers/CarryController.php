@@ -29,7 +29,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Validation\ValidationException;
 use Inertia\Response;
-use Tally\Offload\PlacedCard;
 
 /** An offload that is carried out: begun, followed, planned anew, ended, handed over. */
 final readonly class CarryController
@@ -37,32 +36,20 @@ final readonly class CarryController
     /** Where each card would go, before anything is written. */
     public function folders(BeginOffload $request): JsonResponse
     {
-        return response()->json(new FoldersProps(array_values($request->folders($request->plan($request->asked())))));
+        return response()->json(new FoldersProps(array_values($request->folders($request->shown()->plan()))));
     }
 
+    /** The plan that was shown, and no other. */
     public function begin(BeginOffload $request): RedirectResponse
     {
-        $asked = $request->asked();
-        $plan = $request->plan($asked);
-        if ($plan->decision->cards === []) {
-            throw ValidationException::withMessages(['name' => 'No card is planned, so nothing can begin. Tick one with footage.']);
-        }
-        $tags = array_map(fn (PlacedCard $card): string => $card->tag, $plan->decision->cards);
-        $going = Offload::query()
-            ->where('state', '!=', OffloadState::Ended)
-            ->whereHas('cards.card', fn ($cards) => $cards->whereIn('tag', $tags))
-            ->first();
-        if ($going !== null) {
-            throw ValidationException::withMessages([
-                'name' => "Some of these cards are coming home already, in “{$going->name}”. End that first, or untick them.",
-            ]);
-        }
+        $shown = $request->shown();
+        $plan = $request->plan($shown);
         $by = trim($request->string('by')->value());
         Person::remember($by);
         $seconds = config('tally.offload_seconds');
         $offload = OffloadStart::of(
             $plan,
-            $asked,
+            $shown->rates(),
             Station::mustBeHere(),
             trim($request->string('name')->value()),
             $request->folders($plan),

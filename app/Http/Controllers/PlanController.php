@@ -48,16 +48,11 @@ final readonly class PlanController
 
     public function sheet(AskPlan $request): HttpResponse
     {
-        $asked = $request->asked();
-        $plan = $request->plan($asked);
-
-        return FileAnswer::pdf('runbook.pdf', RunbookSheet::pdf($plan, [...$asked->leftOut, ...$plan->leftOut]));
+        return FileAnswer::pdf('runbook.pdf', RunbookSheet::pdf($request->shownOrFound(), $request->asked()->leftOut));
     }
 
     public function calendar(AskPlan $request): HttpResponse
     {
-        $plan = $request->plan($request->asked());
-
-        return FileAnswer::calendar('offload.ics', HandsCalendar::of($plan, $request->begins(), 'offload'));
+        return FileAnswer::calendar('offload.ics', HandsCalendar::of($request->shownOrFound(), $request->begins(), 'offload'));
     }
 }

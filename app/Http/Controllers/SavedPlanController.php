@@ -7,12 +7,12 @@ namespace App\Http\Controllers;
 use App\Http\FileAnswer;
 use App\Http\Page;
 use App\Http\Person;
-use App\Http\Requests\AskPlan;
 use App\Http\Requests\TellOutcome;
 use App\Models\Offload\SavedPlan;
 use App\Offload\HandsCalendar;
 use App\Offload\PlanBook;
 use App\Offload\RunbookSheet;
+use App\Offload\ShownPlan;
 use App\Pages\Offload\SavedPlanPage;
 use App\Rules\Text;
 use Illuminate\Http\RedirectResponse;
@@ -20,13 +20,13 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\ValidationException;
 use Inertia\Response;
 
 /** Plans that are kept, and what came of them. */
 final readonly class SavedPlanController
 {
-    public function store(AskPlan $request): RedirectResponse
+    /** The plan that was shown, as it was shown. */
+    public function store(Request $request): RedirectResponse
     {
         $request->validate(
             [
@@ -41,21 +41,17 @@ final readonly class SavedPlanController
                 'by.max' => 'The name is longer than 80 characters. Write a shorter one.',
             ],
         );
-        $asked = $request->asked();
-        $plan = $request->plan($asked);
-        if ($plan->decision->cards === []) {
-            throw ValidationException::withMessages(['name' => 'No card is planned, so there is nothing to keep. Tick one with footage.']);
-        }
+        $shown = ShownPlan::of($request->string('plan')->value());
         $by = trim($request->string('by')->value());
         Person::remember($by);
-        $saved = PlanBook::keep(trim($request->string('name')->value()), $plan, $asked, $by);
+        $saved = PlanBook::keep(trim($request->string('name')->value()), $shown->plan(), $shown->rates(), $by);
 
         return redirect("/offload/plans/{$saved->id}");
     }
 
-    public function show(SavedPlan $plan): Response
+    public function show(Request $request, SavedPlan $plan): Response
     {
-        return Page::show(SavedPlanPage::of($plan));
+        return Page::show(SavedPlanPage::of($plan, Person::of($request)));
     }
 
     public function tell(TellOutcome $request, SavedPlan $plan): RedirectResponse

@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Models\Cards\Card;
 use App\Offload\BooksQuestion;
 use App\Offload\PlanRules;
+use App\Offload\ShownPlan;
 use DateTimeImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Collection;
@@ -37,6 +38,7 @@ class AskPlan extends FormRequest
             'cards.*' => ['nullable', 'string', 'max:20'],
             'holds' => ['nullable', 'array', 'max:'.self::MOST],
             'holds.*' => ['bail', 'string', 'regex:/^[^:]{1,20}:\d{1,15}$/D'],
+            'plan' => ['nullable', 'string', 'max:40'],
             'goal' => ['nullable', Rule::enum(Goal::class)],
             'copies' => ['nullable', 'integer', 'min:1', 'max:'.Rules::MOST_COPIES],
             'verify' => ['nullable', Rule::enum(Verify::class)],
@@ -60,6 +62,7 @@ class AskPlan extends FormRequest
             'holds.array' => 'What cards will hold was not sent as a list of at most '.self::MOST.'.',
             'holds.max' => 'What cards will hold was not sent as a list of at most '.self::MOST.'.',
             'holds.*' => 'What a card will hold was “:input”: give tag and bytes, such as QS-014:64000000000.',
+            'plan' => 'Which plan was shown was “:input”: load the page again.',
             'goal' => 'The goal “:input” is not one of the list. Choose one.',
             'copies' => 'The number of copies was “:input”: choose 1, 2 or 3.',
             'verify' => 'Whether to read back was “:input”. Choose one of the list.',
@@ -81,31 +84,9 @@ class AskPlan extends FormRequest
     /** @return Collection<int, Card> those that were ticked, or all with footage where nothing was said; at most MOST */
     public function cards(): Collection
     {
-        $cards = $this->inBooks();
-        foreach ($this->holds() as $held) {
-            [$tag, $bytes] = explode(':', $held);
-            // Planned, and so never saved.
-            $cards->firstWhere('tag', $tag)?->forceFill(['footage' => (int) $bytes, 'footage_files' => 0]);
-        }
+        $tags = array_values(array_filter((array) $this->input('cards', []), is_string(...)));
 
-        return $cards;
-    }
-
-    /** @return Collection<int, Card> */
-    private function inBooks(): Collection
-    {
-        $tags = array_filter((array) $this->input('cards', []), is_string(...));
-
-        return Card::query()
-            ->when(
-                ! $this->has('cards'),
-                fn ($query) => $query->where('footage', '>', 0),
-                fn ($query) => $query->whereIn('tag', $tags),
-            )
-            ->orderBy('tag')
-            ->limit(self::MOST)
-            ->get()
-            ->toBase();
+        return ShownPlan::cards($this->has('cards') ? $tags : null, $this->holds(), self::MOST);
     }
 
     /** Whether imports build previews, where a host was timed doing so. */
@@ -122,6 +103,14 @@ class AskPlan extends FormRequest
     public function begins(): DateTimeImmutable
     {
         return ($this->filled('begin') ? Date::parse($this->string('begin')->value()) : Date::now())->toDateTimeImmutable();
+    }
+
+    /** The one that a page showed, where it says which; else one that is searched for now: the same question gives the same one. */
+    public function shownOrFound(): Plan
+    {
+        $key = $this->string('plan')->value();
+
+        return $key === '' ? $this->plan($this->asked()) : ShownPlan::of($key)->plan();
     }
 
     /** The plan that is asked for: the same question gives the same one. */

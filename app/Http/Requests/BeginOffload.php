@@ -5,24 +5,30 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Cards\Card;
+use App\Offload\ShownPlan;
 use App\Stations\StationFolders;
+use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
+use Tally\Device\Fault\CannotCopy;
 use Tally\Device\Fault\UnusablePath;
+use Tally\Device\Place;
 use Tally\Offload\PlacedCard;
 use Tally\Offload\Plan;
+use Tally\Transfer\CopyPlaces;
 use Tally\Transfer\FolderPattern;
 
 /** A plan that is to be carried out: which one, what it is called, where its cards go. */
-final class BeginOffload extends AskPlan
+final class BeginOffload extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
-            ...parent::rules(),
+            'plan' => ['nullable', 'string', 'max:40'],
+            'as' => ['nullable', Rule::in(['shown'])],
             'name' => ['required', 'string', 'max:80'],
             'day' => ['required', 'date'],
             'pattern' => ['required', 'string', 'max:160'],
@@ -39,7 +45,8 @@ final class BeginOffload extends AskPlan
     public function messages(): array
     {
         return [
-            ...parent::messages(),
+            'plan' => 'Which plan was shown was “:input”: load the page again.',
+            'as' => 'Whether it is begun as it was shown was “:input”. Choose one of the two.',
             'name.required' => 'The shoot is empty. Write what this is, such as: Harbour.',
             'name.string' => 'The shoot is empty. Write what this is, such as: Harbour.',
             'name.max' => 'The shoot is longer than 80 characters. Write a shorter name.',
@@ -53,6 +60,18 @@ final class BeginOffload extends AskPlan
             'slots.*' => 'A folder is a path such as /media/left.',
             'drives.*' => 'A folder is a path such as /media/drive-1.',
         ];
+    }
+
+    /** @throws ValidationException where no page showed it lately */
+    public function shown(): ShownPlan
+    {
+        return ShownPlan::of($this->string('plan')->value());
+    }
+
+    /** @throws ValidationException where what it rests on has changed, and nobody chose yet */
+    public function plan(ShownPlan $shown): Plan
+    {
+        return $shown->toCarryOut($this->input('as') === 'shown');
     }
 
     /**
@@ -126,7 +145,7 @@ final class BeginOffload extends AskPlan
                 if ($path === '') {
                     $such = $kind === 'slots' ? '/media/left' : '/media/drive-1';
                     $wrong["{$kind}.{$thing}"] = "Where {$thing} is mounted was left empty. Write its folder, such as {$such}.";
-                } elseif ($kind === 'drives') {
+                } elseif ($kind === 'drives' || is_dir($path)) {
                     try {
                         $allowed->admitWithin($path);
                     } catch (UnusablePath $fault) {
@@ -136,13 +155,36 @@ final class BeginOffload extends AskPlan
                 $places[$kind][$thing] = $path;
             }
         }
-        foreach ($places as $kind => $paths) {
-            foreach (array_keys(array_diff_key($paths, array_unique($paths))) as $twice) {
-                $wrong["{$kind}.{$twice}"] ??= "“{$paths[$twice]}” is given twice. Each has a folder of its own.";
-            }
+        foreach (array_keys(array_diff_key($places['slots'], array_unique($places['slots']))) as $twice) {
+            $wrong["slots.{$twice}"] ??= "“{$places['slots'][$twice]}” is given twice. Each has a folder of its own.";
+        }
+        foreach ($plan->decision->cards as $card) {
+            $wrong += self::together($card, $places);
         }
 
         return $wrong === [] ? $places : throw ValidationException::withMessages($wrong);
+    }
+
+    /**
+     * Copies of a card lie on different devices, and none on its own: as far as that can be seen from here before anything is in.
+     *
+     * @param  array{slots: array<string, string>, drives: array<string, string>}  $places
+     * @return array<string, string> field → sentence
+     */
+    private static function together(PlacedCard $card, array $places): array
+    {
+        $place = fn (string $path): ?Place => is_dir($path) ? Place::of($path) : null;
+        $onto = array_filter(array_map(
+            fn (string $path): ?Place => $place($path),
+            array_intersect_key($places['drives'], array_flip($card->drives)),
+        ));
+        try {
+            CopyPlaces::of($place($places['slots'][$card->slot] ?? ''), $onto)->mustBeApart();
+
+            return [];
+        } catch (CannotCopy $fault) {
+            return ["drives.{$fault->path}" => $fault->getMessage()];
+        }
     }
 
     /** Made up, one drive gives back something else than was written: to practise with. */

@@ -9,10 +9,11 @@ use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadState;
 use App\Models\Stations\Station;
-use App\Offload\BooksQuestion;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 use Tally\Offload\Basis\KnownRate;
 use Tally\Offload\Basis\RateOf;
+use Tally\Offload\PlacedCard;
 use Tally\Offload\Plan;
 use Tally\Offload\PlanFile;
 use Tally\Offload\Question\Drive;
@@ -27,6 +28,7 @@ final readonly class OffloadStart
     private const REALLY = 0.72;
 
     /**
+     * @param  list<KnownRate>  $rates  that it rests on
      * @param  array<string, string>  $folders  tag → folder on each drive
      * @param  array{slots: array<string, string>, drives: array<string, string>}|null  $places  slot or drive → folder of this
      *                                                                                            machine; null: all of it is made up
@@ -36,7 +38,7 @@ final readonly class OffloadStart
      */
     public static function of(
         Plan $plan,
-        BooksQuestion $asked,
+        array $rates,
         Station $station,
         string $name,
         array $folders,
@@ -46,14 +48,15 @@ final readonly class OffloadStart
         bool $hasFault = false,
         ?string $pattern = null,
     ): Offload {
-        $begin = function () use ($plan, $asked, $station, $name, $folders, $places, $pace, $by, $hasFault, $pattern): Offload {
+        $begin = function () use ($plan, $rates, $station, $name, $folders, $places, $pace, $by, $hasFault, $pattern): Offload {
+            self::mustBeAtHome($plan);
             $offload = Offload::query()->create([
                 'station_id' => $station->id,
                 'name' => $name,
                 'goal' => $plan->goal,
                 'question' => json_encode(PlanFile::pack($plan->question, $plan->goal), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
                 'decision' => array_intersect_key($plan->pack(), ['links' => true, 'cards' => true]),
-                'rates' => array_map(fn (KnownRate $rate): array => $rate->pack(), $asked->rates),
+                'rates' => array_map(fn (KnownRate $rate): array => $rate->pack(), $rates),
                 'planned' => $plan->course->done,
                 'places' => $places ?? ['slots' => [], 'drives' => []],
                 'is_made_up' => $places === null,
@@ -70,6 +73,27 @@ final readonly class OffloadStart
         };
 
         return DB::transaction($begin);
+    }
+
+    /**
+     * A card is in one offload at a time: they are locked, so that of two that begin at once the second one sees the first.
+     *
+     * @throws ValidationException where one of them comes home already
+     */
+    private static function mustBeAtHome(Plan $plan): void
+    {
+        $tags = array_map(fn (PlacedCard $card): string => $card->tag, $plan->decision->cards);
+        Card::query()->whereIn('tag', $tags)->orderBy('id')->lockForUpdate()->get();
+        $going = Offload::query()
+            ->where('state', '!=', OffloadState::Ended)
+            ->whereHas('cards.card', fn ($cards) => $cards->whereIn('tag', $tags))
+            ->lockForUpdate()
+            ->first();
+        if ($going !== null) {
+            throw ValidationException::withMessages([
+                'name' => "Some of these cards are coming home already, in “{$going->name}”. End that first, or untick them.",
+            ]);
+        }
     }
 
     /** @param  array<string, string>  $folders */

@@ -117,6 +117,6 @@ final readonly class StandInPlay
             ->filter(fn (OffloadCopy $copy): bool => $copy->state === CopyState::Verified)
             ->sortBy('verified_at')
             ->values();
-        Standing::settle($card, $verified[1]?->verified_at);
+        Standing::settle($card, $verified->get(1)?->verified_at);
     }
 }

@@ -9,8 +9,11 @@ use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
 use App\Models\Offload\OffloadState;
+use App\Models\Offload\WhyRefused;
 use App\Offload\Carrying\HandsDesk;
 use App\Offload\Carrying\HowItGoes;
+use App\Offload\Carrying\Secured;
+use App\Offload\Carrying\Standing;
 use App\Props\Follow\DriveCopyProps;
 use App\Props\Follow\FollowNowProps;
 use App\Props\Follow\HandProps;
@@ -64,7 +67,9 @@ final readonly class FollowPage
             self::swaps($offload, $goes),
             array_values($offload->cards->sortBy('place')->map(fn (OffloadCard $card): HomeCardProps => self::card($card, $goes))->all()),
             self::reasons($offload, $goes),
-            self::wrong($offload),
+            WrongCopies::of($offload, now()),
+            self::notes($offload),
+            $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count(),
             self::clear($offload, $goes),
             $offload->state === OffloadState::Going && $offload->cards->contains(fn (OffloadCard $card): bool => $card->in_at === null),
         );
@@ -79,7 +84,7 @@ final readonly class FollowPage
             $home += $verified === [] ? 0 : min($verified);
         }
 
-        return Bytes::of($home)->decimal().' of '.Bytes::of($all)->decimal().' home';
+        return Bytes::of($home)->decimal().' of '.Bytes::of($all)->decimal().' read back everywhere';
     }
 
     /** @return list<HandProps> */
@@ -95,7 +100,7 @@ final readonly class FollowPage
             return new HandProps(
                 $card->id,
                 $tag,
-                $before === null ? "{$tag} into {$card->slot}" : "{$before->card->tag} out of {$card->slot}, {$tag} in",
+                $before === null ? "Put {$tag} into {$card->slot}" : "Take {$before->card->tag} out of {$card->slot}, put {$tag} in",
                 $before === null
                     ? 'Slowly and straight; none is forced. Then say so.'
                     : "{$before->card->tag} is copied".($before->clear_at === null
@@ -103,6 +108,9 @@ final readonly class FollowPage
                         : ' and read back twice. A hot card cools before it is handled.'),
                 max(0.0, $now - $since),
                 $offload->is_made_up ? $tags : [],
+                $before !== null,
+                $card->refused,
+                $card->refused_for === WhyRefused::Less,
             );
         }, HandsDesk::now($offload));
     }
@@ -137,8 +145,9 @@ final readonly class FollowPage
     private static function card(OffloadCard $card, HowItGoes $goes): HomeCardProps
     {
         $clear = $goes->course->clear[$card->place] ?? null;
-        $failed = $card->copies->contains(fn (OffloadCopy $copy): bool => $copy->state === CopyState::Failed);
         $isCleared = $card->clear_at !== null && $card->card->footage->isZero();
+        $isNewer = $card->in_at !== null && ! $card->card->footage->isZero() && Secured::record($card->card)?->id !== $card->footage_act_id;
+        $bad = $card->copies->first(fn (OffloadCopy $copy): bool => $copy->state === CopyState::Failed || self::fell($copy));
 
         return new HomeCardProps(
             $card->card->tag,
@@ -148,15 +157,25 @@ final readonly class FollowPage
             array_values($card->copies->map(fn (OffloadCopy $copy): DriveCopyProps => self::copy($card, $copy))->all()),
             match (true) {
                 $isCleared => 'cleared',
+                // What was marked since is on no drive.
+                $isNewer && $card->footage_act_id !== null => 'no: newer footage is on it',
+                $card->less_by !== null => 'no: secured in part',
                 $card->clear_at !== null => 'may be cleared',
-                $failed => 'no: a copy is wrong',
+                $bad !== null => self::fell($bad) ? "no: {$bad->drive} is in doubt" : "no: {$bad->drive} is wrong",
                 count($card->drives) < 2 => 'no: one copy alone',
                 $clear === null => 'not yet',
+                Standing::devices($card) < 2 && $card->copies->every(fn (OffloadCopy $copy): bool => $copy->stands()) => 'no: one device',
                 default => 'not before '.self::clock($card->offload, $clear),
             },
-            $card->clear_at !== null,
+            $card->clear_at !== null && ! $isNewer,
             $isCleared,
         );
+    }
+
+    /** It was read back, and counts no more. */
+    private static function fell(OffloadCopy $copy): bool
+    {
+        return $copy->state === CopyState::Verified && ! $copy->stands();
     }
 
     private static function copy(OffloadCard $card, OffloadCopy $copy): DriveCopyProps
@@ -169,16 +188,41 @@ final readonly class FollowPage
             $copy->drive,
             $copied,
             $verified,
+            match (true) {
+                $copy->state === CopyState::Failed, self::fell($copy) => 'wrong',
+                $copy->state === CopyState::Verified => 'right',
+                $copy->state === CopyState::Copied => 'copied',
+                $copy->state->isGoing() && $copy->state !== CopyState::Ordered => 'going',
+                default => 'not yet',
+            },
             match ($copy->state) {
-                CopyState::Waiting, CopyState::Ordered => 'waiting',
+                CopyState::Waiting, CopyState::Ordered => 'not yet',
                 CopyState::Copying => sprintf('%d %% copied', (int) floor(100 * $copied)),
                 CopyState::Copied => 'copied',
-                CopyState::Reading => sprintf('%d %% read back', (int) floor(100 * $verified)),
-                CopyState::Verified => 'read back',
-                CopyState::Failed => 'not secured',
+                CopyState::Reading => sprintf('%d %% reading back', (int) floor(100 * $verified)),
+                CopyState::Verified => self::fell($copy) ? $copy->standing->value ?? '' : 'right',
+                CopyState::Failed => 'wrong',
             },
-            $copy->state === CopyState::Failed,
+            $copy->standing === null ? '' : $copy->standing->words($copy->standing_at?->format('j M, H:i') ?? ''),
         );
+    }
+
+    /** @return list<string> what no copy has, and why */
+    private static function notes(Offload $offload): array
+    {
+        $notes = [];
+        foreach ($offload->cards as $card) {
+            $found = $card->contents();
+            if ($card->less_by !== null) {
+                $notes[] = "{$card->card->tag}: less than was marked was found, and {$card->less_by} said that it is right. It is secured in part.";
+            }
+            if ($found !== null && $found->leftOutCount > 0) {
+                $more = $found->leftOutCount > count($found->leftOut) ? ' …' : '';
+                $notes[] = "{$card->card->tag}: left out, since they are no files or cannot be read: ".implode(', ', $found->leftOut).$more;
+            }
+        }
+
+        return $notes;
     }
 
     /** @return list<string> */
@@ -199,33 +243,12 @@ final readonly class FollowPage
         return $reasons;
     }
 
-    /** @return list<string> */
-    private static function wrong(Offload $offload): array
-    {
-        $wrong = [];
-        foreach ($offload->cards as $card) {
-            foreach ($card->copies as $copy) {
-                if ($copy->message !== null) {
-                    $wrong[] = "{$card->card->tag} on {$copy->drive}: {$copy->message}";
-                }
-                foreach (array_slice($copy->troubles ?? [], 0, 5) as $trouble) {
-                    $sentence = $trouble['sentence'] ?? null;
-                    if ($sentence !== null && $sentence !== $copy->message) {
-                        $wrong[] = $sentence;
-                    }
-                }
-            }
-        }
-
-        return $wrong;
-    }
-
     private static function clear(Offload $offload, HowItGoes $goes): string
     {
         $may = $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count();
         $all = $offload->cards->count();
         if ($may === $all) {
-            return 'Every card may be cleared: two copies of each, on two drives, have been read back.';
+            return 'Every card may be cleared: two copies of each, on two drives, were read back, and nothing else was found since.';
         }
         $soonest = $goes->course->clear === [] ? null : min($goes->course->clear);
 

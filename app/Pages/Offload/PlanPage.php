@@ -11,11 +11,13 @@ use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\SavedPlan;
 use App\Offload\BooksQuestion;
+use App\Offload\ShownPlan;
 use App\Props\Follow\MountedProps;
 use App\Props\Follow\OffloadProps;
 use App\Props\Page\PlanPageProps;
 use App\Props\Plan\PlanRulesProps;
 use App\Props\Plan\SavedPlanProps;
+use App\Props\Plan\ShownPlanProps;
 use App\Props\Plan\WhatIfProps;
 use Tally\Offload\LeftOut;
 use Tally\Offload\PlacedCard;
@@ -73,6 +75,8 @@ final readonly class PlanPage
             patterns: self::patterns(),
             warnings: self::warnings($plan),
             offloads: self::offloads(),
+            planKey: $plan->decision->cards === [] ? '' : ShownPlan::keep($plan, $asked, $ticked, $holds, $buildsPreviews),
+            before: self::before(),
         );
     }
 
@@ -98,7 +102,18 @@ final readonly class PlanPage
         );
     }
 
-    private static function isMadeUp(Plan $plan): bool
+    /** The plan that somebody wanted to begin, and that rests on something else by now. */
+    public static function before(): ?ShownPlanProps
+    {
+        $shown = session('shown');
+        $said = is_array($shown) ? $shown : [];
+
+        return is_string($said['key'] ?? null) && is_float($said['done'] ?? null) && is_int($said['hands'] ?? null)
+            ? new ShownPlanProps($said['key'], $said['done'], $said['hands'])
+            : null;
+    }
+
+    public static function isMadeUp(Plan $plan): bool
     {
         $tags = array_map(fn (PlacedCard $card): string => $card->tag, $plan->decision->cards);
 
@@ -106,7 +121,7 @@ final readonly class PlanPage
     }
 
     /** @return list<string> by which folders were called lately, the last one first; the house’s own is among them */
-    private static function patterns(): array
+    public static function patterns(): array
     {
         $before = Offload::query()->whereNotNull('pattern')->latest('id')->limit(20)->pluck('pattern')->all();
         $texts = array_filter([...$before, FolderPattern::HOUSE], is_string(...));
@@ -123,7 +138,7 @@ final readonly class PlanPage
     }
 
     /** @return list<MountedProps> */
-    private static function places(): array
+    public static function places(): array
     {
         $last = Offload::query()->where('is_made_up', false)->latest('id')->first();
         $places = [];

@@ -6,6 +6,7 @@ namespace App\Pages\Offload;
 
 use App\Models\Offload\SavedPlan;
 use App\Offload\PlanBook;
+use App\Offload\ShownPlan;
 use App\Props\Page\SavedPlanPageProps;
 use App\Props\Plan\ChangedRateProps;
 use App\Props\Plan\OutcomeProps;
@@ -22,7 +23,7 @@ final readonly class SavedPlanPage
     /** Nearer than this it came as planned. */
     private const AS_PLANNED = 0.03;
 
-    public static function of(SavedPlan $saved): SavedPlanPageProps
+    public static function of(SavedPlan $saved, ?string $person): SavedPlanPageProps
     {
         $plan = $saved->plan();
         $rates = $saved->knownRates();
@@ -43,6 +44,13 @@ final readonly class SavedPlanPage
             ),
             rests: PlanRests::of($plan, $rates),
             outcome: self::outcome($saved, $sure),
+            planKey: ShownPlan::kept($saved),
+            person: $person ?? '',
+            isMadeUp: PlanPage::isMadeUp($plan),
+            day: now()->format('Y-m-d'),
+            places: PlanPage::places(),
+            patterns: PlanPage::patterns(),
+            before: PlanPage::before(),
         );
     }
 

@@ -7,12 +7,17 @@ namespace App\Props\Follow;
 /** One copy of a card: shares of its bytes, 0 to 1. */
 final readonly class DriveCopyProps
 {
-    /** @param  string  $words  where it stands, for those who do not see the bars */
+    /**
+     * @param  string  $mark  its shape: right, wrong, not yet, copied or going
+     * @param  string  $words  where it stands
+     * @param  string  $since  what is known of it since it was read back, and when; empty before
+     */
     public function __construct(
         public string $drive,
         public float $copied,
         public float $verified,
+        public string $mark,
         public string $words,
-        public bool $isWrong,
+        public string $since,
     ) {}
 }

@@ -16,7 +16,9 @@ final readonly class FollowNowProps
      * @param  list<SwapProps>  $swaps
      * @param  list<HomeCardProps>  $cards
      * @param  list<string>  $reasons  what time was lost or won by
-     * @param  list<string>  $wrong  files and copies that are not as they should be
+     * @param  list<WrongCopyProps>  $wrong  copies that are not as they should be
+     * @param  list<string>  $notes  what was left out, or is less than was marked
+     * @param  int  $secured  cards that may be cleared, or were
      */
     public function __construct(
         public string $state,
@@ -30,6 +32,8 @@ final readonly class FollowNowProps
         public array $cards,
         public array $reasons,
         public array $wrong,
+        public array $notes,
+        public int $secured,
         public string $clear,
         public bool $maySearchAnew,
     ) {}

@@ -12,6 +12,9 @@ final readonly class HandProps
      * @param  string  $words  what to do
      * @param  string  $detail  what to know of it
      * @param  float  $waits  seconds that it has been waiting
+     * @param  bool  $isSwap  whether another card comes out first
+     * @param  string|null  $refused  why what lies there was not taken for it
+     * @param  bool  $mayBeLess  whether somebody may say that it is right all the same
      * @param  list<string>  $choices  what may lie in a made-up slot; none where it is real
      */
     public function __construct(
@@ -21,5 +24,8 @@ final readonly class HandProps
         public string $detail,
         public float $waits,
         public array $choices,
+        public bool $isSwap,
+        public ?string $refused,
+        public bool $mayBeLess,
     ) {}
 }

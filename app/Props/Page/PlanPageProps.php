@@ -10,6 +10,7 @@ use App\Props\Plan\PlanPictureProps;
 use App\Props\Plan\PlanRulesProps;
 use App\Props\Plan\RestsOnProps;
 use App\Props\Plan\SavedPlanProps;
+use App\Props\Plan\ShownPlanProps;
 
 /** All that the page Plan shows. */
 final readonly class PlanPageProps implements PageProps
@@ -27,6 +28,8 @@ final readonly class PlanPageProps implements PageProps
      * @param  list<MountedProps>  $places  where slots and drives were last
      * @param  list<string>  $patterns  by which folders were called lately, the last one first
      * @param  list<string>  $warnings  what its drives got wrong before
+     * @param  string  $planKey  by which this very plan is begun, kept and printed; empty where nothing is planned
+     * @param  ShownPlanProps|null  $before  the one that was shown before, where something has changed since and somebody has to choose
      * @param  list<OffloadProps>  $offloads  that are carried out, or were; the newest first
      */
     public function __construct(
@@ -46,5 +49,7 @@ final readonly class PlanPageProps implements PageProps
         public array $patterns,
         public array $warnings,
         public array $offloads,
+        public string $planKey,
+        public ?ShownPlanProps $before,
     ) {}
 }

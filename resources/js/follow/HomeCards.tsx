@@ -2,44 +2,43 @@ import { Link } from '@inertiajs/react';
 import styled from 'styled-components';
 import { Ruled } from '../parts/Sheet';
 import type { DriveCopyProps, HomeCardProps } from '../types/generated/props';
+import { Mark } from './Mark';
 
-const Bars = styled.span`
+const Place = styled.div`
     display: flex;
     align-items: center;
-    gap: 4px;
-    i {
-        display: block;
-        width: 42px;
-        height: 8px;
-        border: 1px solid var(--tarn);
-        background: linear-gradient(var(--tarn) 0 0) no-repeat;
+    gap: 5px;
+    white-space: nowrap;
+    color: var(--pencil);
+    b {
+        font-weight: 650;
     }
-    i + i {
-        border-color: var(--ink);
-        background-image: linear-gradient(var(--ink) 0 0);
+    &.right {
+        color: var(--tarn);
     }
-    small {
-        color: var(--pencil);
-        white-space: nowrap;
-    }
-    &.wrong small {
+    &.wrong {
         color: var(--rust);
         font-weight: 650;
     }
+    + small {
+        display: block;
+        color: var(--pencil);
+        font-size: 11px;
+    }
 `;
 
-/** Each card with its copies: how far copied and read back, and from when it may be cleared. */
+/** Each card with its copies: where each lies and stands, and from when the card may be cleared. */
 export function HomeCards({ cards }: { cards: readonly HomeCardProps[] }) {
     const most = Math.max(0, ...cards.map((card) => card.copies.length));
     return (
-        <Ruled aria-label="Cards coming home">
+        <Ruled aria-label="Where each copy lies">
             <thead>
                 <tr>
                     <th>Card</th>
                     <th className="n">Size</th>
                     <th className="n">Files</th>
                     {Array.from({ length: most }, (_, i) => (
-                        <th key={i}>{['First', 'Second', 'Third'][i]} copy: copied, read back</th>
+                        <th key={i}>{['First', 'Second', 'Third'][i]} copy</th>
                     ))}
                     <th>May be cleared</th>
                 </tr>
@@ -75,11 +74,13 @@ export function HomeCards({ cards }: { cards: readonly HomeCardProps[] }) {
 
 function Copy({ copy }: { copy: DriveCopyProps }) {
     return (
-        <Bars className={copy.isWrong ? 'wrong' : ''}>
-            <b>{copy.drive}</b>
-            <i aria-hidden="true" style={{ backgroundSize: `${100 * copy.copied}% 100%` }} />
-            <i aria-hidden="true" style={{ backgroundSize: `${100 * copy.verified}% 100%` }} />
-            <small>{copy.words}</small>
-        </Bars>
+        <>
+            <Place className={copy.mark}>
+                <b>{copy.drive}</b>
+                <Mark of={copy.mark} />
+                {copy.words}
+            </Place>
+            {copy.since === '' ? null : <small>{copy.since}</small>}
+        </>
     );
 }

@@ -17,9 +17,15 @@ const Look = styled.section`
     gap: 4px 18px;
     align-items: start;
     h2 {
-        font-size: 21px;
+        font-size: clamp(28px, 4.4vw, 54px);
+        line-height: 1.02;
         font-weight: 750;
-        font-stretch: 80%;
+        font-stretch: 76%;
+        text-wrap: balance;
+    }
+    .main {
+        align-self: end;
+        font-size: 22px;
     }
     .waits {
         justify-self: end;
@@ -53,14 +59,14 @@ export function NextHand({
     const { errors } = usePage().props;
     const [found, setFound] = useState(hand.tag);
     const [busy, setBusy] = useState(false);
-    const say = () => {
+    const say = (less = false) => {
         if (busy) {
             return;
         }
         setBusy(true);
         router.post(
             `/offloads/${offload}/cards/${hand.card}/in`,
-            { by: person, ...(hand.choices.length === 0 ? {} : { found }) },
+            { by: person, ...(hand.choices.length === 0 ? {} : { found }), ...(less ? { less: '1' } : {}) },
             {
                 preserveScroll: true,
                 preserveState: true,
@@ -70,24 +76,51 @@ export function NextHand({
             },
         );
     };
-    useSurfaceKeys({ ' ': say });
+    useSurfaceKeys({
+        ' ': () => {
+            say();
+        },
+    });
+    const refused = errors['swap'] ?? hand.refused;
     return (
         <Look aria-label="Now, by hand">
             <h2 aria-live="assertive">{hand.words}</h2>
             {/* A swap that is asked for takes the focus: who stands at the cart presses space, whatever was pressed before. */}
-            <Button data-main="" detail="space" autoFocus isDisabled={busy} onPress={say}>
-                {hand.words.includes(' out of ') ? 'Swapped' : 'It is in'}
-            </Button>
+            <div className="main">
+                <Button
+                    data-main=""
+                    detail={busy ? 'looking what lies there' : 'space'}
+                    autoFocus
+                    isDisabled={busy}
+                    onPress={() => {
+                        say();
+                    }}
+                >
+                    {hand.isSwap ? 'Swapped' : 'It is in'}
+                </Button>
+            </div>
             <p>
                 {hand.detail}
                 {more > 0 ? ` Then ${more === 1 ? 'one more' : `${more} more`}.` : ''}
             </p>
             <span className="waits figures">waiting {clock(hand.waits)}</span>
-            {errors['swap'] === undefined ? null : (
+            {refused === null ? null : (
                 <p className="wrong" role="alert">
-                    {errors['swap']}
+                    {refused}
                 </p>
             )}
+            {hand.mayBeLess ? (
+                <Button
+                    quiet
+                    detail={`${person} says so; it can never be called “may be cleared”`}
+                    isDisabled={busy}
+                    onPress={() => {
+                        say(true);
+                    }}
+                >
+                    This is all of {hand.tag}: secure it in part
+                </Button>
+            ) : null}
             {hand.choices.length === 0 ? null : (
                 <div className="found">
                     <SelectField

@@ -2,6 +2,7 @@ import { Head, Link, router, usePage } from '@inertiajs/react';
 import { FollowBook } from '../charts/FollowBook';
 import { clock } from '../charts/Runbook';
 import { HomeCards } from '../follow/HomeCards';
+import { WrongCopy } from '../follow/WrongCopy';
 import { NextHand } from '../follow/NextHand';
 import { useOffload } from '../follow/useOffload';
 import { Caution, MarginLook } from '../frame/Margin';
@@ -42,10 +43,10 @@ export default function Follow({ id, name, began, beganAt, planned, pace, first,
                 <Title>
                     <div>
                         <h1>
-                            {name}: {count === 1 ? 'one card' : `${count} cards`} {isOver ? 'came home' : 'coming home'}
+                            Secured {now.secured} of {count}
                         </h1>
                         <p>
-                            began {began} · {now.amount}
+                            {name} · began {began} · {now.amount}
                             {pace === null ? '' : ` · made up, ${Math.round(pace)} times as fast`}
                         </p>
                     </div>
@@ -74,24 +75,9 @@ export default function Follow({ id, name, began, beganAt, planned, pace, first,
                         person={person === '' ? 'the bench' : person}
                     />
                 )}
-                {now.wrong.length === 0 ? null : (
-                    <Sheet title="Not as it should be" caption="the rest goes on">
-                        <PlainList>
-                            {now.wrong.map((sentence) => (
-                                <li key={sentence}>{sentence}</li>
-                            ))}
-                        </PlainList>
-                        <Button
-                            quiet
-                            detail="once its cause is gone; what is whole is not copied again"
-                            onPress={() => {
-                                post('again');
-                            }}
-                        >
-                            Go on with what failed
-                        </Button>
-                    </Sheet>
-                )}
+                {now.wrong.map((wrong) => (
+                    <WrongCopy key={wrong.copy} offload={id} wrong={wrong} />
+                ))}
                 <Sheet
                     title="Runbook"
                     caption="outline as planned, filled as it went"
@@ -107,6 +93,13 @@ export default function Follow({ id, name, began, beganAt, planned, pace, first,
                     />
                 </Sheet>
                 <HomeCards cards={now.cards} />
+                {now.notes.length === 0 ? null : (
+                    <PlainList aria-label="Not on any drive">
+                        {now.notes.map((note) => (
+                            <li key={note}>{note}</li>
+                        ))}
+                    </PlainList>
+                )}
                 <details>
                     <summary>The runbook as a list of times</summary>
                     <PlainList>
@@ -134,7 +127,7 @@ export default function Follow({ id, name, began, beganAt, planned, pace, first,
             <MarginLook>
                 <h2>{clock(now.done)}</h2>
                 <p>
-                    {isOver ? 'until all was read back' : 'until all is read back'}; planned {clock(planned)}
+                    {isOver ? 'until it ended' : 'until all is read back'}; planned {clock(planned)}
                 </p>
                 {now.reasons.length === 0 ? null : (
                     <>
@@ -168,8 +161,8 @@ export default function Follow({ id, name, began, beganAt, planned, pace, first,
 /** What there is to say while hands may rest. */
 function resting(now: FollowNowProps): string {
     if (now.state === 'ended') {
-        return now.cards.every((card) => card.mayBeCleared)
-            ? 'All of it is home, each copy read back. Nothing more to do here.'
+        return now.secured === now.cards.length
+            ? `All ${now.cards.length === 1 ? 'of it is' : `${now.cards.length} cards are`} secured: two copies each, on two drives, read back.`
             : 'It has ended, and not every card is secured. See below what is missing.';
     }
     return now.state === 'ending'

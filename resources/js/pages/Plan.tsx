@@ -65,6 +65,8 @@ function Surface({
     patterns,
     warnings,
     offloads,
+    planKey,
+    before,
 }: PlanPageProps) {
     const { errors } = usePage().props;
     const [typed, setTyped] = useState(rules);
@@ -140,8 +142,11 @@ function Surface({
                         <PlanPictures plan={plan} rests={rests} />
                         <RestsOn rests={rests} />
                         <p style={{ marginTop: 10 }}>
-                            <a href={`/offload/runbook.pdf?${address(asked)}`}>Print the runbook (PDF)</a> ·{' '}
-                            <a href={`/offload/calendar.ics?${address(asked)}`}>
+                            <a href={`/offload/runbook.pdf?${address({ ...asked, plan: planKey })}`}>
+                                Print the runbook (PDF)
+                            </a>{' '}
+                            ·{' '}
+                            <a href={`/offload/calendar.ics?${address({ ...asked, plan: planKey })}`}>
                                 Alarms for a calendar, from now (ICS)
                             </a>
                         </p>
@@ -179,7 +184,8 @@ function Surface({
                 {count === 0 || holds.length > 0 ? null : (
                     <BeginOffload
                         plan={plan}
-                        asked={asked}
+                        planKey={planKey}
+                        before={before}
                         person={person}
                         today={today}
                         places={places}
@@ -188,7 +194,7 @@ function Surface({
                     />
                 )}
                 {offloads.length === 0 ? null : <Offloads offloads={offloads} />}
-                {count === 0 ? null : <KeepPlan asked={asked} person={person} saved={saved} />}
+                {count === 0 ? null : <KeepPlan planKey={planKey} person={person} saved={saved} />}
                 {leftOut.length === 0 ? null : (
                     <Sheet title="Left out">
                         <PlainList>

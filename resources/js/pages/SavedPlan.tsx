@@ -8,6 +8,7 @@ import { formField } from '../parts/formField';
 import { Nothing } from '../parts/Nothing';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { ServerForm } from '../parts/ServerForm';
+import { BeginOffload } from '../plan/BeginOffload';
 import { copies, hands, PlanPictures } from '../plan/PlanPictures';
 import { PluggedIn } from '../plan/PluggedIn';
 import { RestsOn } from '../plan/RestsOn';
@@ -25,6 +26,13 @@ export default function SavedPlan({
     changed,
     rests,
     outcome,
+    planKey,
+    person,
+    isMadeUp,
+    day,
+    places,
+    patterns,
+    before,
 }: SavedPlanPageProps) {
     const form = useForm({ begun: outcome.begun, free: outcome.free, done: outcome.done, note: outcome.note });
     const field = formField(form);
@@ -73,6 +81,16 @@ export default function SavedPlan({
                     </ServerForm>
                 </Sheet>
                 <PlanPictures plan={plan} rests={rests} />
+                <BeginOffload
+                    plan={plan}
+                    planKey={planKey}
+                    before={before}
+                    person={person}
+                    today={day}
+                    places={places}
+                    patterns={patterns}
+                    isMadeUp={isMadeUp}
+                />
                 <RestsOn rests={rests} />
                 <p style={{ marginTop: 10 }}>
                     <a href={`/offload/plans/${id}/runbook.pdf`}>Print the runbook (PDF)</a> ·{' '}

@@ -1,4 +1,5 @@
 import { useForm } from '@inertiajs/react';
+import { clock } from '../charts/Runbook';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
@@ -7,8 +8,9 @@ import { NameField } from '../parts/NameField';
 import { ServerForm } from '../parts/ServerForm';
 import { Sheet } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
-import type { FoldersProps, MountedProps, PlanPictureProps } from '../types/generated/props';
+import type { FoldersProps, MountedProps, PlanPictureProps, ShownPlanProps } from '../types/generated/props';
 import { PlainList } from './PlainList';
+import { hands } from './PlanPictures';
 
 const WAYS = [
     { key: '0', label: 'made-up cards and drives', detail: 'to practise: nothing is copied' },
@@ -19,7 +21,8 @@ const WAYS = [
 /** Begins to carry out the plan that is shown: what it is called, and where its cards go. */
 export function BeginOffload({
     plan,
-    asked,
+    planKey,
+    before,
     person,
     today,
     places,
@@ -27,8 +30,10 @@ export function BeginOffload({
     isMadeUp,
 }: {
     plan: PlanPictureProps;
-    /** What the plan was asked for, as its address says. */
-    asked: Record<string, string | string[]>;
+    /** By which this very plan is begun. */
+    planKey: string;
+    /** The one that was shown before, where something has changed since. */
+    before: ShownPlanProps | null;
     person: string;
     /** `2026-11-27` */
     today: string;
@@ -57,7 +62,9 @@ export function BeginOffload({
     const isNamed = form.data.name.trim() !== '';
     const shown = useAsk(
         '/offloads/folders',
-        isNamed ? { ...asked, name: form.data.name, day: form.data.day, pattern: form.data.pattern, by: 'x' } : null,
+        isNamed
+            ? { plan: planKey, name: form.data.name, day: form.data.day, pattern: form.data.pattern, by: 'x' }
+            : null,
     ) as FoldersProps | null;
     const place = (kind: 'slots' | 'drives') => (thing: string) => (
         <TextField
@@ -72,13 +79,16 @@ export function BeginOffload({
             }}
         />
     );
+    const begin = (which: { plan: string; as?: 'shown' }) => {
+        form.transform((data) => ({ ...which, ...data }));
+        form.post('/offloads', { preserveScroll: true, preserveState: true });
+    };
     return (
         <Sheet title="Bring it home" caption="carry this plan out, step by step">
             <ServerForm
                 onSubmit={(event) => {
                     event.preventDefault();
-                    form.transform((data) => ({ ...asked, ...data }));
-                    form.post('/offloads');
+                    begin({ plan: planKey });
                 }}
             >
                 <Fields>
@@ -107,12 +117,29 @@ export function BeginOffload({
                         </>
                     ) : null}
                     <div style={{ alignSelf: 'end' }}>
-                        <Button type="submit" isDisabled={form.processing}>
+                        <Button
+                            type="submit"
+                            isDisabled={form.processing}
+                            detail={before === null ? undefined : `as planned now: ${clock(plan.done)}`}
+                        >
                             Begin
                         </Button>
+                        {before === null ? null : (
+                            <Button
+                                quiet
+                                isDisabled={form.processing}
+                                detail={`with what is known now: ${clock(before.done)}, ${hands(before.hands)}`}
+                                onPress={() => {
+                                    begin({ plan: before.key, as: 'shown' });
+                                }}
+                            >
+                                Begin it as it was shown
+                            </Button>
+                        )}
                     </div>
                 </Fields>
             </ServerForm>
+            {errors['plan'] === undefined ? null : <p role="alert">{errors['plan']}</p>}
             {shown === null || !isNamed ? null : (
                 <PlainList aria-label="Folders on each drive">
                     {shown.folders.map((folder) => (

@@ -12,12 +12,12 @@ import type { SavedPlanProps } from '../types/generated/props';
 
 /** Keeps the plan that is shown under a name, with the rates of today; and those that were kept. */
 export function KeepPlan({
-    asked,
+    planKey,
     person,
     saved,
 }: {
-    /** What the plan was asked for, as its address says. */
-    asked: Record<string, string | string[]>;
+    /** By which this very plan is kept. */
+    planKey: string;
     person: string;
     saved: readonly SavedPlanProps[];
 }) {
@@ -28,7 +28,7 @@ export function KeepPlan({
             <ServerForm
                 onSubmit={(event) => {
                     event.preventDefault();
-                    form.transform((data) => ({ ...asked, ...data }));
+                    form.transform((data) => ({ plan: planKey, ...data }));
                     form.post('/offload/plans', { preserveScroll: true });
                 }}
             >

@@ -275,8 +275,9 @@ export interface DriveCopyProps {
     drive: string;
     copied: number;
     verified: number;
+    mark: string;
     words: string;
-    isWrong: boolean;
+    since: string;
 }
 
 export interface FoldersProps {
@@ -299,7 +300,9 @@ export interface FollowNowProps {
     swaps: SwapProps[];
     cards: HomeCardProps[];
     reasons: string[];
-    wrong: string[];
+    wrong: WrongCopyProps[];
+    notes: string[];
+    secured: number;
     clear: string;
     maySearchAnew: boolean;
 }
@@ -311,6 +314,9 @@ export interface HandProps {
     detail: string;
     waits: number;
     choices: string[];
+    isSwap: boolean;
+    refused: string | null;
+    mayBeLess: boolean;
 }
 
 export interface HomeCardProps {
@@ -353,6 +359,17 @@ export interface SwapProps {
     words: string;
     at: number;
     isDone: boolean;
+}
+
+export interface WrongCopyProps {
+    copy: number;
+    drive: string;
+    lead: string;
+    found: string[];
+    stay: string;
+    hangs: boolean;
+    drives: string[];
+    isReal: boolean;
 }
 
 export interface FrameProps {
@@ -1128,6 +1145,8 @@ export interface PlanPageProps {
     patterns: string[];
     warnings: string[];
     offloads: OffloadProps[];
+    planKey: string;
+    before: ShownPlanProps | null;
 }
 
 export interface PracticePageProps {
@@ -1213,6 +1232,13 @@ export interface SavedPlanPageProps {
     changed: ChangedRateProps[];
     rests: RestsOnProps[];
     outcome: OutcomeProps;
+    planKey: string;
+    person: string;
+    isMadeUp: boolean;
+    day: string;
+    places: MountedProps[];
+    patterns: string[];
+    before: ShownPlanProps | null;
 }
 
 export interface SellersPageProps {
@@ -1426,6 +1452,12 @@ export interface SavedPlanProps {
     on: string;
     done: number;
     took: number | null;
+}
+
+export interface ShownPlanProps {
+    key: string;
+    done: number;
+    hands: number;
 }
 
 export interface WhatIfProps {
