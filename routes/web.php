@@ -8,6 +8,7 @@ use App\Http\Controllers\BooksController;
 use App\Http\Controllers\CarryController;
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\CopyController;
+use App\Http\Controllers\DriveController;
 use App\Http\Controllers\ErasedController;
 use App\Http\Controllers\EvidenceController;
 use App\Http\Controllers\FitController;
@@ -103,6 +104,11 @@ Route::get('/kit/{kind}/{key}', [KitController::class, 'edit']);
 Route::post('/kit/{kind}', [KitController::class, 'store']);
 Route::put('/kit/{kind}/{key}', [KitController::class, 'update']);
 Route::delete('/kit/{kind}/{key}', [KitController::class, 'delete'])->middleware('seen:kit');
+
+Route::post('/drives/{drive:tag}/verify', [DriveController::class, 'verify']);
+Route::post('/drives/{drive:tag}/verify/{check:id}/stop', [DriveController::class, 'stop'])->withoutScopedBindings();
+Route::post('/drives/{drive:tag}/gone', [DriveController::class, 'gone']);
+Route::post('/drives/{drive:tag}/back', [DriveController::class, 'back']);
 
 Route::get('/prices', [PriceController::class, 'show']);
 Route::post('/prices', [PriceController::class, 'store']);

@@ -33,6 +33,7 @@ final readonly class MediumAtHand
         public ?Card $card,
         public bool $isRaw = false,
         private ?string $why = null,
+        private ?string $lost = null,
     ) {}
 
     /** @throws InvalidArgumentException with a sentence for the terminal */
@@ -50,7 +51,7 @@ final readonly class MediumAtHand
             self::mustBeMeant($path, $isRaw, $option('erase'));
         }
 
-        return new self($path, $size === null ? null : self::size($size), $tag === null ? null : self::card($tag), $isRaw, $option('why'));
+        return new self($path, $size === null ? null : self::size($size), $tag === null ? null : self::card($tag), $isRaw, $option('why'), $option('lost'));
     }
 
     public function isStandIn(): bool
@@ -103,6 +104,8 @@ final readonly class MediumAtHand
     /** Anywhere, at the terminal; but a plain folder only where the station's settings say so. */
     private function folder(): HeldFolder
     {
+        Permit::mustNotWriteOver($this->path, $this->card, $this->lost);
+
         return StationFolders::anywhere()->hold($this->path);
     }
 

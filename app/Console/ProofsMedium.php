@@ -53,6 +53,7 @@ abstract class ProofsMedium extends RunsOnMedium
                 ['write' => $result->writeTrace, 'read' => $result->readTrace],
                 $state,
                 $result->cutShort ?? $result->note,
+                $laid->device->facts()->identity,
             );
         }
 

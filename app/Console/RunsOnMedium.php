@@ -15,6 +15,8 @@ use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Tally\Device\Fault\DeviceFault;
+use Tally\Device\Identity;
+use Tally\Device\IdentityKind;
 use Tally\Label\Form;
 use Tally\Label\Label;
 use Tally\Measured\Chain;
@@ -39,6 +41,9 @@ abstract class RunsOnMedium extends Command
         try {
             $medium = MediumAtHand::from($this->input);
             $laid = $this->lay($medium);
+            if ($laid->device->facts()->identity?->kind === IdentityKind::Folder) {
+                $this->complain("“{$medium->path}” is a folder on this computer, not a card: what is found judges that folder and no card.");
+            }
 
             return $this->conduct($medium, $laid, $watch);
         } catch (DeviceFault|InvalidArgumentException $fault) {
@@ -84,6 +89,7 @@ abstract class RunsOnMedium extends Command
         array $traces,
         RunState $state,
         ?string $message,
+        ?Identity $medium,
     ): void {
         $run = UnfiledResult::put(
             (new Run([
@@ -92,6 +98,7 @@ abstract class RunsOnMedium extends Command
                 'chain' => Chain::unnamed(),
                 'parameters' => $parameters,
                 'recorded_by' => MediumAtHand::person(),
+                'medium' => $medium,
                 'started_at' => now(),
             ]))->setRelation('card', $card),
             new Outcome($state, $result, $traces, $message),

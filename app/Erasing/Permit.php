@@ -8,6 +8,7 @@ use App\Models\Cards\Card;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
+use App\Offload\Carrying\Secured;
 use Illuminate\Database\QueryException;
 use Tally\Device\Fault\CannotErase;
 use Tally\Device\Fault\UnusablePath;
@@ -40,6 +41,21 @@ final readonly class Permit
                 'Intake page.',
             );
         }
+    }
+
+    /**
+     * In a folder only free space is filled; but a card that starts over writes that onto its directories and clips.
+     *
+     * @param  string|null  $lost  why it may be lost, in writing
+     *
+     * @throws UnusablePath when the card carries footage that is not secured
+     */
+    public static function mustNotWriteOver(string $path, ?Card $card, ?string $lost): void
+    {
+        if ($card === null || $card->footage->isZero() || trim($lost ?? '') !== '' || Secured::of($card) !== null) {
+            return;
+        }
+        throw CannotErase::mayWriteOver($path, $card->tag, $card->footage->decimal());
     }
 
     /** @return list<string> the station's list of removable media: those of .env, and the devices of its own slots */

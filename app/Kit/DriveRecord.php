@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
+use App\Models\Kit\Drive;
 use App\Models\Kit\DriveFinding;
+use App\Models\Offload\OffloadCard;
+use App\Props\Kit\DriveCareProps;
 use App\Props\Kit\DriveFindingProps;
 
 /** What drives got wrong when copies were read back. Made-up ones, to practise with, are shown and count for nothing. */
@@ -37,6 +40,32 @@ final readonly class DriveRecord
                 )
                 ->all(),
         );
+    }
+
+    public static function care(string $tag, ?string $person): ?DriveCareProps
+    {
+        $drive = Drive::query()->where('tag', $tag)->first();
+        $last = OffloadCard::query()
+            ->whereHas('offload', fn ($offload) => $offload->where('is_made_up', false))
+            ->whereHas('copies', fn ($copies) => $copies->where('drive', $tag))
+            ->with('offload')
+            ->latest('id')
+            ->first();
+
+        return $drive === null
+            ? null
+            : new DriveCareProps(
+                $drive->gone_on === null ? null : "since {$drive->gone_on->format('j M Y')}: {$drive->gone_why} ({$drive->gone_by})",
+                OffloadCard::query()
+                    ->whereNotNull('clear_at')
+                    ->whereHas('copies', fn ($copies) => $copies->where('drive', $tag))
+                    ->whereHas('card', fn ($cards) => $cards->where('footage', '>', 0))
+                    ->distinct()
+                    ->count('card_id'),
+                $last?->offload->places['drives'][$tag] ?? '',
+                DriveChecks::of($tag),
+                $person ?? '',
+            );
     }
 
     /** @return array<string, string> tag → a sentence, of each real drive that got something wrong */

@@ -6,6 +6,7 @@ namespace App\Kit;
 
 use App\Models\Kit\Drive;
 use App\Models\Kit\Host;
+use App\Offload\Carrying\Standing;
 use App\Props\Kit\KitFieldProps;
 use App\Props\Kit\KitFormProps;
 use App\Props\Kit\KitItemProps;
@@ -162,6 +163,8 @@ final readonly class Drives implements KitSection
     public function delete(string $key): void
     {
         Drive::query()->where('tag', $key)->firstOrFail()->delete();
+        // Nobody here knows any more where it is.
+        Standing::doubt($key, "{$key} was taken out of the kit", 'the kit');
     }
 
     /** @return list<string> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Offload;
 
+use App\Models\Cards\FootageAct;
+use App\Models\Offload\CopyStanding;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
@@ -22,10 +24,12 @@ final readonly class HandoverSheet
         $paper = new Paper(new TCPDF('P', 'mm', 'A4'), 'Handover', goesOn: true);
         $paper->line('Handover', 8.5, isPencil: true);
         $paper->line($offload->name, 15.0, 'B');
-        $bytes = array_sum($offload->cards->map(fn (OffloadCard $card): int => $card->bytes)->all());
+        // What is on the drives, and not what was planned.
+        $bytes = array_sum($offload->cards->map(self::home(...))->all());
+        $home = $offload->cards->filter(fn (OffloadCard $card): bool => self::home($card) > 0)->count();
         $ended = $offload->ended_at === null ? 'not ended yet' : 'ended '.$offload->ended_at->format('j M Y, H:i');
         $paper->line(
-            "{$offload->cards->count()} cards, ".Bytes::of($bytes)->decimal().", begun {$offload->began_at->format('j M Y, H:i')} by ".
+            "{$home} of {$offload->cards->count()} cards, ".Bytes::of($bytes)->decimal()." copied and read back, begun {$offload->began_at->format('j M Y, H:i')} by ".
                 "{$offload->by}, {$ended}",
             10.0,
         );
@@ -34,16 +38,34 @@ final readonly class HandoverSheet
         }
         foreach ($offload->cards->sortBy('place') as $card) {
             $paper->heading($card->card->tag);
-            $paper->pair('On it', Bytes::of($card->bytes)->decimal().($card->files === 0 ? '' : ", {$card->files} files"));
+            $marked = FootageAct::query()->find($card->footage_act_id);
+            if ($marked !== null) {
+                $paper->pair('Marked', self::amount($marked->bytes, $marked->files));
+            }
+            $found = $card->contents();
+            $paper->pair(
+                'Found on it',
+                $found === null && ! $offload->is_made_up
+                    ? 'it was not read'
+                    : self::amount($found->bytes ?? $card->bytes, $found->files ?? $card->files),
+            );
+            if ($card->less_by !== null) {
+                $paper->pair('Less than marked', "{$card->less_by} said that this is right: secured in part");
+            }
+            if ($found !== null && $found->leftOutCount > 0) {
+                $paper->pair('Left out', implode(', ', $found->leftOut).($found->leftOutCount > count($found->leftOut) ? ' …' : ''));
+            }
             $paper->pair('Folder', $card->folder);
             foreach ($card->copies as $copy) {
                 $paper->pair("On {$copy->drive}", self::words($card, $copy));
             }
             $paper->pair(
                 'May be cleared',
-                $card->clear_at === null
-                    ? 'no: two copies on two drives have not been read back'
-                    : 'since '.$card->clear_at->format('j M Y, H:i'),
+                match (true) {
+                    $card->less_by !== null => 'no: it is secured in part only',
+                    $card->clear_at === null => 'no: two copies on two drives do not stand',
+                    default => 'since '.$card->clear_at->format('j M Y, H:i').', as far as was looked at on this day',
+                },
             );
         }
         $paper->heading('Checking it');
@@ -59,11 +81,23 @@ final readonly class HandoverSheet
         return $paper->pdf->Output('handover.pdf', 'S');
     }
 
+    /** @return int bytes that were read back, on the drive that has most */
+    private static function home(OffloadCard $card): int
+    {
+        return max([0, ...$card->copies->map(fn (OffloadCopy $copy): int => $copy->verified)->all()]);
+    }
+
+    private static function amount(int $bytes, int $files): string
+    {
+        return Bytes::of($bytes)->decimal().($files === 0 ? '' : ", {$files} files");
+    }
+
     private static function words(OffloadCard $card, OffloadCopy $copy): string
     {
         return match ($copy->state) {
-            CopyState::Verified => 'read back the same, '.($copy->verified_at?->format('j M, H:i') ?? '').', '.
-                "lists beside {$card->folder}",
+            CopyState::Verified => ($copy->stands() ? '' : 'NOT SECURED: ').
+                ($copy->standing ?? CopyStanding::ReadBack)->words(($copy->standing_at ?? $copy->verified_at)?->format('j M, H:i') ?? '').
+                ", lists beside {$card->folder}",
             CopyState::Failed => 'NOT SECURED: '.($copy->message ?? 'it failed'),
             CopyState::Copied => 'copied, not read back',
             default => 'not yet whole',

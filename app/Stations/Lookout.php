@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use App\Jobs\ConductRun;
+use App\Kit\DriveChecks;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadState;
 use App\Models\Runs\Run;
@@ -55,6 +56,7 @@ final readonly class Lookout
         BenchSight::answerAll($station);
         $this->look->all($station);
         HungCopies::letGo($station);
+        DriveChecks::closeLeft($station);
         $this->letGo($station);
         foreach (Offload::query()->where('state', '!=', OffloadState::Ended)->where('is_made_up', true)->get() as $offload) {
             StandInPlay::catchUp($offload);

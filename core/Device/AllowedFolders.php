@@ -82,6 +82,19 @@ final readonly class AllowedFolders
         return $real;
     }
 
+    /**
+     * Of a place where nothing need be yet.
+     *
+     * @throws UnusablePath when it lies elsewhere
+     */
+    public function mustBeBelow(string $given): void
+    {
+        $real = RealPath::of($given);
+        if ($real === null ? ! ($this->roots === null || $this->isBelow($given)) : ! $this->isAllowed($real)) {
+            throw CannotOpen::outside($given, $this->roots());
+        }
+    }
+
     /** @throws UnusablePath */
     private function known(string $given): string
     {

@@ -22,6 +22,14 @@ use Tally\Quantity\Bytes;
  */
 final readonly class HeldFolder
 {
+    /** As much more than its label says as a medium may have. */
+    public const MARGIN = 1.07;
+
+    /** Left free on the disk that the host runs from: bytes, and share of it. */
+    private const HOSTS_ROOM = 10_000_000_000;
+
+    private const HOSTS_SHARE = 20;
+
     private function __construct(
         public string $given,
         public string $path,
@@ -63,12 +71,26 @@ final readonly class HeldFolder
         return $this->open->held().($name === '' ? '' : "/{$name}");
     }
 
-    /** Bytes that are free, less a reserve for the file system’s own books. */
+    /** Whether it is a folder on the disk that this computer runs from, and no card. */
+    public function isOnHostsDisk(): bool
+    {
+        return $this->mount->isHostsOwn();
+    }
+
+    /** What is written there at the most in place of a card: its size and a margin, and room is left on the disk. */
+    public function atMost(Bytes $card): Bytes
+    {
+        return Bytes::of(min((int) (self::MARGIN * $card->count), $this->free(0)));
+    }
+
+    /** Bytes that are free, less a reserve: for the file system’s own books, and on the host’s disk for the host. */
     public function free(int $reserve): int
     {
         $free = @disk_free_space($this->open->held());
 
-        return max(0, ($free === false ? 0 : (int) $free) - $reserve);
+        $left = $this->isOnHostsDisk() ? min(self::HOSTS_ROOM, intdiv($this->total()->count, self::HOSTS_SHARE)) : 0;
+
+        return max(0, ($free === false ? 0 : (int) $free) - max($reserve, $left));
     }
 
     public function total(): Bytes

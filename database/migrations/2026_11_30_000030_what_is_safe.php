@@ -39,6 +39,10 @@ return new class extends Migration
             $table->string('gone_why', 200)->nullable();
             $table->string('gone_by', 80)->nullable();
         });
+        // Why footage that is not secured may be lost by a run in its folder.
+        Schema::table('runs', function (Blueprint $table): void {
+            $table->string('may_be_lost', 300)->nullable();
+        });
         // Of the offloads of before it can only be told by their clocks: what was marked before the card was put in.
         DB::statement(
             'UPDATE offload_cards SET footage_act_id = (SELECT MAX(footage_acts.id) FROM footage_acts WHERE '.
@@ -48,6 +52,22 @@ return new class extends Migration
         DB::table('offload_copies')
             ->where('state', 'verified')
             ->update(['standing' => 'read back', 'standing_at' => DB::raw('verified_at')]);
+        // A drive held against its lists, as somebody asked for on its page.
+        Schema::create('drive_checks', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('station_id')->constrained()->cascadeOnDelete();
+            $table->string('drive', 20)->index();
+            $table->string('folder', 400);
+            $table->string('by', 80);
+            $table->string('state', 12);
+            $table->unsignedBigInteger('done')->default(0);
+            $table->unsignedBigInteger('total')->default(0);
+            $table->unsignedInteger('pid')->nullable();
+            $table->string('message', 500)->nullable();
+            $table->json('lines')->nullable();
+            $table->dateTime('asked_at');
+            $table->dateTime('ended_at')->nullable();
+        });
         // What another machine is asked to look at, and its answer.
         Schema::create('bench_questions', function (Blueprint $table): void {
             $table->id();

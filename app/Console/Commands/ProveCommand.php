@@ -29,6 +29,7 @@ final class ProveCommand extends ProofsMedium
         {--again : Read back once more what a proof wrote, after the card was taken out and put in again}
         {--keep : When stopped, leave its files in the folder, so that --resume can go on}
         {--card= : Tag of the card to file the result under}
+        {--lost= : Why footage on it that is not secured may be lost}
         {--json : Print the result as JSON}';
 
     protected $description = 'Full proof: fill a card with known data and read all of it back';

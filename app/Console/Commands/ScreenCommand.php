@@ -27,6 +27,7 @@ final class ScreenCommand extends ProofsMedium
         {--size= : In a folder, how large the file is in which the places lie; all free space if left out}
         {--again : Read the places of the last screen once more, after the card was taken out and put in again}
         {--card= : Tag of the card to file the result under}
+        {--lost= : Why footage on it that is not secured may be lost}
         {--json : Print the result as JSON}';
 
     protected $description = 'Quick screen: write and read back some places of a card, in minutes instead of hours; it proves less';

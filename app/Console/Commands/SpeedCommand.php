@@ -41,6 +41,7 @@ final class SpeedCommand extends RunsOnMedium
         {--pause= : How long to cool after each run, such as 30s}
         {--sustained : One long write instead: its lowest window, plateaus and cliffs}
         {--card= : Tag of the card to file the result under}
+        {--lost= : Why footage on it that is not secured may be lost}
         {--json : Print the result as JSON}';
 
     protected $description = 'Measure write and read speed, the clock stopped only when the data is on the card';
@@ -95,6 +96,7 @@ final class SpeedCommand extends RunsOnMedium
                 ['write' => $result->trace, 'read' => []],
                 $state,
                 $result->cutShort,
+                $laid->device->facts()->identity,
             );
         }
         if ($result->stopped) {
@@ -130,6 +132,7 @@ final class SpeedCommand extends RunsOnMedium
                 ['write' => $result->trace, 'read' => [], 'heat' => $result->heat],
                 RunState::ended($result->stopped, $result->cutShort),
                 $result->cutShort ?? $result->note,
+                $laid->device->facts()->identity,
             );
         }
         $why = $result->cutShort ?? ($result->stopped ? 'Stopped: what was settled before counts.' : $result->note);

@@ -102,6 +102,7 @@ final readonly class KitController
             sightings: $reader === null ? [] : KitPage::sightings($reader),
             trouble: $reader === null ? [] : KitPage::trouble($reader),
             found: $kind === KitKind::Drives && $key !== null ? DriveRecord::of($key) : [],
+            care: $kind === KitKind::Drives && $key !== null ? DriveRecord::care($key, Person::of(request())) : null,
         ));
     }
 

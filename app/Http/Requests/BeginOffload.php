@@ -145,9 +145,10 @@ final class BeginOffload extends FormRequest
                 if ($path === '') {
                     $such = $kind === 'slots' ? '/media/left' : '/media/drive-1';
                     $wrong["{$kind}.{$thing}"] = "Where {$thing} is mounted was left empty. Write its folder, such as {$such}.";
-                } elseif ($kind === 'drives' || is_dir($path)) {
+                } else {
                     try {
-                        $allowed->admitWithin($path);
+                        // A card need not be in yet.
+                        $kind === 'drives' || is_dir($path) ? $allowed->admitWithin($path) : $allowed->mustBeBelow($path);
                     } catch (UnusablePath $fault) {
                         $wrong["{$kind}.{$thing}"] = $fault->getMessage();
                     }

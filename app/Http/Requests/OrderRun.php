@@ -63,6 +63,7 @@ final class OrderRun extends FormRequest
             'tag' => ['nullable', 'string', 'max:80'],
             'by' => ['nullable', 'string', 'max:80'],
             'why' => ['nullable', 'string', 'max:300'],
+            'lost' => ['nullable', 'string', 'max:300'],
             'shown' => ['nullable', 'string', 'max:40'],
             'stand_in' => ['nullable', Rule::enum(StandInChoice::class)],
         ];
@@ -85,6 +86,7 @@ final class OrderRun extends FormRequest
             'tag' => 'What was typed is longer than a tag. Type the tag of this card.',
             'by' => 'The name is longer than 80 characters. Write a shorter one.',
             'why' => 'The reason is longer than 300 characters. Shorten it.',
+            'lost' => 'Why it may be lost is longer than 300 characters. Shorten it.',
             'shown' => 'Which medium the page showed was “:input”: load the page again.',
             'stand_in' => 'The stand-in “:input” is not on the shelf. Choose one of the list.',
         ];
@@ -144,6 +146,7 @@ final class OrderRun extends FormRequest
             $this->filled('by') ? trim($this->string('by')->value()) : $by,
             $beside === '' ? null : $beside,
             shown: $this->filled('shown') ? $this->string('shown')->value() : null,
+            lost: $this->filled('lost') ? trim($this->string('lost')->value()) : null,
         );
     }
 

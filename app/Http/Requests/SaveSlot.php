@@ -8,9 +8,11 @@ use App\Models\Kit\Port;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
+use App\Stations\StationFolders;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
+use Tally\Device\Fault\UnusablePath;
 
 /** A slot of a bench as typed. */
 final class SaveSlot extends FormRequest
@@ -50,6 +52,14 @@ final class SaveSlot extends FormRequest
             function (Validator $validator): void {
                 $slot = $this->route('slot');
                 $station = $slot instanceof Slot ? $slot->station()->first() : $this->route('station');
+                $path = $this->string('path')->value();
+                if ($station instanceof Station && $station->isHere() && $this->input('kind') === SlotKind::Folder->value && $path !== '') {
+                    try {
+                        StationFolders::allowed()->mustBeBelow($path);
+                    } catch (UnusablePath $fault) {
+                        $validator->errors()->add('path', $fault->getMessage());
+                    }
+                }
                 $port = Port::query()->whereKey($this->integer('port'))->first();
                 if ($station instanceof Station && $port !== null && $port->host_id !== $station->host_id) {
                     $validator

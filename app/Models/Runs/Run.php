@@ -29,6 +29,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Fluent;
 use Tally\Device\Identity;
+use Tally\Device\IdentityKind;
 use Tally\Evidence\Source;
 use Tally\Evidence\SpeedReading;
 use Tally\Label\Label;
@@ -51,6 +52,7 @@ use Tally\Record\SustainedRecord;
  * @property int|null $station_id
  * @property int|null $slot_id
  * @property Identity|null $medium what lay in the slot when it was ordered
+ * @property string|null $may_be_lost why footage that is not secured may be, in writing
  * @property string|null $medium_serial the medium's own serial number, where it tells one
  * @property RunKind $kind
  * @property RunState $state
@@ -185,7 +187,14 @@ final class Run extends Row
         return $this->result !== null &&
             ! $this->state->isGoing() &&
             $this->void === null &&
+            ! $this->isOfPlainFolder() &&
             ($this->beside === null || $this->kind->isProof());
+    }
+
+    /** Whether it was made in a folder on this computer’s own disk, and tells of that and of no card. */
+    public function isOfPlainFolder(): bool
+    {
+        return $this->medium?->kind === IdentityKind::Folder;
     }
 
     /** Whether a proof that ended before its end can be taken up again. */

@@ -120,7 +120,8 @@ final readonly class Margin
                 $stage === 'prove'
                     ? new CautionProps(
                         'In a folder only free space is filled.',
-                        'Your own files stay as they are. A raw run erases everything.',
+                        'On an honest card your own files stay as they are; one that starts over writes onto them. Bring footage home '.
+                        'first. A raw run erases everything.',
                     )
                     : null,
                 $stage === 'prove'

@@ -12,6 +12,7 @@ use App\Models\Runs\Run;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
+use App\Offload\Carrying\Secured;
 use App\Props\Prove\ProvingWayProps;
 use App\Props\Prove\ProvingWaysProps;
 use App\Props\Run\LiesProps;
@@ -27,6 +28,9 @@ use App\Stations\Part;
 use App\Stations\SlotLook;
 use Illuminate\Support\Collection;
 use Tally\Chain\Path;
+use Tally\Device\HeldFolder;
+use Tally\Device\Host\RealPath;
+use Tally\Device\Mount;
 use Tally\Evidence\SpeedEvidence;
 use Tally\Label\Label;
 use Tally\Probe\Forecast;
@@ -61,7 +65,7 @@ final readonly class Orders
         $label = $card->label();
 
         return new OrderProps(
-            array_map(fn (SlotPath $one): SlotProps => self::slot($label, $one->slot, $one->path, $size, $runs, $speeds), $paths),
+            array_map(fn (SlotPath $one): SlotProps => self::slot($card, $one->slot, $one->path, $size, $runs, $speeds), $paths),
             $card->stand_in !== null
                 ? []
                 : array_map(
@@ -71,6 +75,7 @@ final readonly class Orders
             $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id,
             $before->last(fn (Run $run): bool => $run->counts() && $run->proof() !== null)?->proof()?->diagnosis->condition ===
                 Condition::Refuses,
+            $card->footage->isZero() || Secured::of($card) !== null ? null : $card->footage->decimal(),
         );
     }
 
@@ -191,8 +196,10 @@ final readonly class Orders
     }
 
     /** @param  list<SpeedEvidence>  $speeds */
-    private static function slot(Label $label, Slot $slot, ?Path $path, Bytes $size, int $runs, array $speeds): SlotProps
+    private static function slot(Card $card, Slot $slot, ?Path $path, Bytes $size, int $runs, array $speeds): SlotProps
     {
+        $label = $card->label();
+
         return new SlotProps(
             $slot->id,
             $slot->name,
@@ -201,8 +208,21 @@ final readonly class Orders
             $path === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
             $path?->describe() ?? '',
             $path?->pinch()->describe() ?? '',
+            self::plain($card, $slot),
             $path === null ? null : self::forecast($label, $path, $speeds)->for($size, $runs)->print(),
         );
+    }
+
+    private static function plain(Card $card, Slot $slot): ?string
+    {
+        $real = $slot->kind === SlotKind::Folder ? RealPath::of($slot->path ?? '') : null;
+        if ($real === null || ! Mount::of($real)->isHostsOwn()) {
+            return null;
+        }
+        $most = Bytes::of((int) (HeldFolder::MARGIN * $card->capacity->count))->decimal();
+
+        return "a folder on this computer, not a card: what is run there judges nothing. At most {$most} are written, and room is left on ".
+            'the disk.';
     }
 
     /** What would be erased. */

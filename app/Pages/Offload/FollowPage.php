@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Offload;
 
+use App\Models\Cards\FootageAct;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
@@ -214,7 +215,12 @@ final readonly class FollowPage
         foreach ($offload->cards as $card) {
             $found = $card->contents();
             if ($card->less_by !== null) {
-                $notes[] = "{$card->card->tag}: less than was marked was found, and {$card->less_by} said that it is right. It is secured in part.";
+                $marked = FootageAct::query()->find($card->footage_act_id);
+                $was = $marked === null
+                    ? 'less than was marked was found'
+                    : Bytes::of($marked->bytes)->decimal().($marked->files === 0 ? '' : " in {$marked->files} files").' were marked, '.
+                        Bytes::of($found->bytes ?? 0)->decimal()." in {$found?->files} files found";
+                $notes[] = "{$card->card->tag}: {$was}, and {$card->less_by} said that this is right. It is secured in part.";
             }
             if ($found !== null && $found->leftOutCount > 0) {
                 $more = $found->leftOutCount > count($found->leftOut) ? ' …' : '';

@@ -6,6 +6,7 @@ namespace App\Props\Page;
 
 use App\Props\Inspect\SeenProps;
 use App\Props\Kit\CeilingProps;
+use App\Props\Kit\DriveCareProps;
 use App\Props\Kit\DriveFindingProps;
 use App\Props\Kit\KitFormProps;
 use App\Props\Kit\SightingProps;
@@ -19,6 +20,7 @@ final readonly class KitItemPageProps implements PageProps
      * @param  list<SightingProps>  $sightings
      * @param  list<SeenProps>  $trouble  of a reader
      * @param  list<DriveFindingProps>  $found  of a drive
+     * @param  DriveCareProps|null  $care  of a drive that is in the books
      */
     public function __construct(
         public KitFormProps $form,
@@ -27,5 +29,6 @@ final readonly class KitItemPageProps implements PageProps
         public array $sightings,
         public array $trouble,
         public array $found,
+        public ?DriveCareProps $care,
     ) {}
 }

@@ -14,6 +14,7 @@ final readonly class SlotProps
      * @param  string|null  $refusal  why the card cannot go there
      * @param  string  $chain  the links from card to host
      * @param  string  $pinch  the slowest of them, with its rate
+     * @param  string|null  $plain  of a folder on this computer: that it is no card, and how much is written there at the most
      * @param  string|null  $expected  how long the run would take there, in words
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class SlotProps
         public ?string $refusal,
         public string $chain,
         public string $pinch,
+        public ?string $plain,
         public ?string $expected,
     ) {}
 }

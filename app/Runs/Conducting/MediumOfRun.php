@@ -46,7 +46,7 @@ final readonly class MediumOfRun
 
         return $slot->kind === SlotKind::Raw
             ? $this->erase($slot)
-            : LaidMedium::folder($this->card($slot), $this->size(), $this->kept());
+            : LaidMedium::folder($held = $this->card($slot), $this->within($held), $this->kept());
     }
 
     /**
@@ -59,7 +59,7 @@ final readonly class MediumOfRun
         $slot = $this->slot();
 
         return $slot->kind === SlotKind::Folder
-            ? LaidMedium::oneFile($this->card($slot), $this->size(), $this->kept())
+            ? LaidMedium::oneFile($held = $this->card($slot), $this->within($held), $this->kept())
             : $this->whole();
     }
 
@@ -95,6 +95,14 @@ final readonly class MediumOfRun
         return $slot->kind === SlotKind::StandIn
             ? LaidFolder::standIn($this->standIn(), $this->chain())
             : LaidFolder::folder($this->card($slot), $this->kept());
+    }
+
+    /** The same; a folder on this computer is filled up to the size of the card at the most. */
+    private function within(HeldFolder $held): ?Bytes
+    {
+        $size = $this->size();
+
+        return $size === null && $held->isOnHostsDisk() ? $held->atMost($this->run->card->capacity) : $size;
     }
 
     /** How much of the medium was asked for; null for all there is. */
@@ -162,6 +170,10 @@ final readonly class MediumOfRun
     {
         $held = $this->allowed->hold($slot->path ?? '');
         RightMedium::asOrdered($slot->name, $this->run->medium, $held->identity());
+        if ($this->run->kind !== RunKind::Copy) {
+            // Somebody may have said just now that there is footage on it.
+            Permit::mustNotWriteOver($slot->path ?? '', $this->run->card->refresh(), $this->run->may_be_lost);
+        }
 
         return $held;
     }

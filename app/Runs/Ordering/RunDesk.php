@@ -69,6 +69,7 @@ final readonly class RunDesk
                 'chain' => $chain,
                 'parameters' => self::reinserted($card, $order),
                 'beside' => $order->beside,
+                'may_be_lost' => $order->lost,
                 'recorded_by' => $order->by,
             ]);
             $this->dispatch($run, $station);
@@ -221,9 +222,25 @@ final readonly class RunDesk
             );
         }
         $this->admitted('slot', fn (): string => $this->allowed->admit($order->slot->path ?? ''));
+        if ($order->kind !== RunKind::Copy) {
+            $this->mustNotWriteOver($card, $order);
+        }
         if ($parameters instanceof CopyParameters) {
             $this->admitted('source', fn (): string => $this->allowed->admitWithin($parameters->source));
             $this->admitted('into', fn (): string => $this->allowed->admitWithin($parameters->into));
+        }
+    }
+
+    /** @throws ValidationException */
+    private function mustNotWriteOver(Card $card, RunOrder $order): void
+    {
+        if ($order->lost !== null && ($order->by ?? '') === '') {
+            throw $this->refuse('by', 'Nobody is named. That footage may be lost is written down with a name: write yours.');
+        }
+        try {
+            Permit::mustNotWriteOver($order->slot->path ?? '', $card, $order->lost);
+        } catch (UnusablePath $fault) {
+            throw $this->refuse('lost', $fault->getMessage());
         }
     }
 

@@ -15,6 +15,7 @@ final readonly class RunOrder
     /**
      * @param  string|null  $beside  what else will be going on
      * @param  int|null  $drive  where a timed copy goes
+     * @param  string|null  $lost  why footage that is not secured may be, in writing
      * @param  string|null  $shown  the token of the medium that the page showed in the slot
      */
     public function __construct(
@@ -26,5 +27,6 @@ final readonly class RunOrder
         public ?string $beside = null,
         public ?int $drive = null,
         public ?string $shown = null,
+        public ?string $lost = null,
     ) {}
 }

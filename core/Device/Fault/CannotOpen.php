@@ -47,7 +47,14 @@ final class CannotOpen extends UnusablePath
     {
         $where = $allowed === [] ? 'none is allowed yet' : 'allowed are folders below '.implode(', ', $allowed);
 
-        return new self($given, 'outside', "“{$given}” is outside the folders this station may write to: {$where}.");
+        $line = implode(':', [...array_filter($allowed, fn (string $one): bool => ! str_ends_with($one, '/.run/cards')), $given]);
+
+        return new self(
+            $given,
+            'outside',
+            "“{$given}” is outside the folders this station may write to: {$where}. If it is meant, whoever looks after the station ".
+                "changes this line of .env: TALLY_FOLDERS={$line}",
+        );
     }
 
     public static function notMounted(string $given): self

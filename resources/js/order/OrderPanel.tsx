@@ -1,6 +1,7 @@
 import styled from 'styled-components';
 import { Options } from '../parts/choices';
 import { SelectField, TextField } from '../parts/fields';
+import { NameField } from '../parts/NameField';
 import { Sheet } from '../parts/Sheet';
 import type { OrderProps } from '../types/generated/props';
 import { EraseFields } from './EraseFields';
@@ -51,7 +52,7 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                     onChange={state.setSlot}
                     choices={order.slots.map((slot) => ({
                         key: String(slot.id),
-                        label: `${slot.name}, ${KINDS[slot.kind]}`,
+                        label: `${slot.name}, ${slot.plain === null ? KINDS[slot.kind] : 'a folder on this computer, not a card'}`,
                         detail: slot.refusal ?? `${slot.chain}; ends at ${slot.pinch}`,
                         disabled: slot.refusal !== null,
                     }))}
@@ -128,6 +129,31 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                             onChange={state.setStandIn}
                             choices={order.shelf.map((entry) => ({ key: entry.key, label: entry.words }))}
                             error={state.errors['stand_in']}
+                        />
+                    </div>
+                ) : null}
+                {state.slot?.plain ? (
+                    <p className="whole" role="note">
+                        <b>{state.slot.name}</b> is {state.slot.plain}
+                    </p>
+                ) : null}
+                {state.asksLost ? (
+                    <div className="whole">
+                        <TextField
+                            name="lost"
+                            label={`${order.unsecured ?? ''} of footage is not secured. Bring it home first, or write why it may be lost`}
+                            value={state.lost}
+                            onChange={state.setLost}
+                            error={state.errors['lost'] ?? state.errors['by']}
+                            placeholder="not needed any more"
+                        />
+                        <NameField
+                            name="lost-by"
+                            label="Your name"
+                            value={state.erasing.by}
+                            onChange={(by) => {
+                                state.setErasing('by', by);
+                            }}
                         />
                     </div>
                 ) : null}

@@ -20,6 +20,10 @@ export interface Order {
     /** Whether the card was out since the proof before; asked where that one ended in errors. */
     reinserted: boolean;
     erasing: Erasing;
+    /** Why footage that is not secured may be lost; asked where there is any, and the run writes into its folder. */
+    lost: string;
+    asksLost: boolean;
+    setLost: (why: string) => void;
     setSchool: (school: School) => void;
     setPoints: (text: string) => void;
     setWholeMap: (on: boolean) => void;
@@ -53,11 +57,13 @@ export function useOrder(
     by = '',
 ): Order {
     const possible = order.slots.filter((slot) => slot.refusal === null);
+    // A folder on this computer is no card: nobody runs anything there by mistake.
+    const cards = possible.filter((slot) => slot.plain === null);
     // Where it was last; else a card that is made up lives in the stand-in trays; any other is first offered a real bay.
     const usual =
-        possible.find((slot) => slot.id === order.last) ??
-        possible.find((slot) => slot.kind === (order.shelf.length === 0 ? 'stand-in' : 'folder')) ??
-        possible[0];
+        cards.find((slot) => slot.id === order.last) ??
+        cards.find((slot) => slot.kind === (order.shelf.length === 0 ? 'stand-in' : 'folder')) ??
+        cards.find((slot) => slot.kind === 'stand-in');
     const [chosen, setSlot] = useState<string | null>(null);
     const [sizeText, setSize] = useState(kind === 'speed' ? '1 GB' : '');
     const [runsText, setRuns] = useState('5');
@@ -69,6 +75,7 @@ export function useOrder(
     const [wholeMap, setWholeMap] = useState(false);
     const [reinserted, setReinserted] = useState(false);
     const [erasing, erase] = useState<Erasing>({ tag: '', by, why: '' });
+    const [lost, setLost] = useState('');
     const form = useForm({});
     const slot = possible.find((entry) => String(entry.id) === chosen) ?? usual;
     const entry = PRESETS.find((one) => one.key === preset);
@@ -107,6 +114,9 @@ export function useOrder(
         wholeMap,
         reinserted,
         erasing,
+        lost,
+        asksLost: order.unsecured !== null && slot?.kind === 'folder',
+        setLost,
         setSchool,
         setPoints,
         setWholeMap,
@@ -141,6 +151,7 @@ export function useOrder(
             form.transform(() => ({
                 ...asked,
                 ...(slot?.lies ? { ...erasing, shown: slot.lies.token } : {}),
+                ...(order.unsecured !== null && slot?.kind === 'folder' && lost !== '' ? { lost, by: erasing.by } : {}),
                 stand_in: slot?.kind === 'stand-in' && order.shelf.length > 0 ? standIn : null,
             }));
             form.post(`/cards/${tag}/runs`, { preserveScroll: true });

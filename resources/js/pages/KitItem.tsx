@@ -5,6 +5,7 @@ import { megabytes } from '../format';
 import { MarginLook } from '../frame/Margin';
 import { Fields as FieldsLook } from '../intake/Fields';
 import { Ceilings } from '../kit/Ceilings';
+import { DriveCare } from '../kit/DriveCare';
 import { DriveFindings } from '../kit/DriveFindings';
 import { KitField } from '../kit/KitField';
 import { sent, start, startParts, type Fields, type Part } from '../kit/values';
@@ -48,7 +49,7 @@ export default function KitItem(props: KitItemPageProps) {
     return <Surface key={`${props.form.kind} ${props.form.key ?? 'new'}`} {...props} />;
 }
 
-function Surface({ form, ceilings, sightings, trouble, found, state }: KitItemPageProps) {
+function Surface({ form, ceilings, sightings, trouble, found, state, care }: KitItemPageProps) {
     // What is corrected: as it was when this page was loaded, and not as others have saved it since.
     const [base, setBase] = useState({ fields: start(form.fields), parts: JSON.stringify(startParts(form)), state });
     const [fields, setFields] = useState<Fields>(() => start(form.fields));
@@ -161,6 +162,7 @@ function Surface({ form, ceilings, sightings, trouble, found, state }: KitItemPa
                     </>
                 ) : null}
                 {form.kind === 'drives' && form.key !== null ? <DriveFindings found={found} /> : null}
+                {care === null || form.key === null ? null : <DriveCare tag={form.key} care={care} />}
             </main>
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>As precise as you know it</h2>

@@ -495,6 +495,26 @@ export interface CeilingProps {
     isOwn: boolean;
 }
 
+export interface DriveCareProps {
+    gone: string | null;
+    leaning: number;
+    folder: string;
+    checks: DriveCheckProps[];
+    person: string;
+}
+
+export interface DriveCheckProps {
+    id: number;
+    folder: string;
+    by: string;
+    on: string;
+    state: string;
+    isOver: boolean;
+    share: number;
+    message: string;
+    lines: string[];
+}
+
 export interface DriveFindingProps {
     id: number;
     card: string;
@@ -1069,6 +1089,7 @@ export interface KitItemPageProps {
     sightings: SightingProps[];
     trouble: SeenProps[];
     found: DriveFindingProps[];
+    care: DriveCareProps | null;
 }
 
 export interface KitPageProps {
@@ -1729,6 +1750,7 @@ export interface OrderProps {
     shelf: StandInProps[];
     last: number | null;
     asksReinserted: boolean;
+    unsecured: string | null;
 }
 
 export interface ProgressProps {
@@ -1790,6 +1812,7 @@ export interface SlotProps {
     refusal: string | null;
     chain: string;
     pinch: string;
+    plain: string | null;
     expected: string | null;
 }
 
