@@ -20,6 +20,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\PendingCommand;
 use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Exception\BadRequestException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Tally\Device\AllowedFolders;
 
@@ -140,7 +141,7 @@ abstract class TestCase extends FrameworkTestCase
      * What is saved goes along with what the page showed, as the browser sends it; a test of an old page says it itself.
      *
      * @param  string  $method
-     * @param  string  $uri
+     * @param  \Illuminate\Support\Uri|string  $uri
      * @param  array<mixed>  $parameters
      * @param  array<mixed>  $cookies
      * @param  array<mixed>  $files
@@ -151,7 +152,7 @@ abstract class TestCase extends FrameworkTestCase
     public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
     {
         if (strtoupper($method) !== 'GET' && ! isset($server['HTTP_X_SEEN'])) {
-            $server['HTTP_X_SEEN'] = $this->seen($method, $uri);
+            $server['HTTP_X_SEEN'] = $this->seen($method, (string) $uri);
         }
 
         return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
@@ -160,13 +161,13 @@ abstract class TestCase extends FrameworkTestCase
     /** What a page that is loaded just now shows of what a save is about. */
     protected function seen(string $method, string $uri): string
     {
-        $request = Request::create($uri, strtoupper($method));
         try {
+            $request = Request::create($uri, strtoupper($method));
             $route = Route::getRoutes()->match($request);
             $request->setRouteResolver(fn () => $route);
             Route::substituteBindings($route);
             Route::substituteImplicitBindings($route);
-        } catch (HttpExceptionInterface|ModelNotFoundException) {
+        } catch (HttpExceptionInterface|ModelNotFoundException|BadRequestException) {
             return '';
         }
 

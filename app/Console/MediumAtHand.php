@@ -51,7 +51,14 @@ final readonly class MediumAtHand
             self::mustBeMeant($path, $isRaw, $option('erase'));
         }
 
-        return new self($path, $size === null ? null : self::size($size), $tag === null ? null : self::card($tag), $isRaw, $option('why'), $option('lost'));
+        return new self(
+            $path,
+            $size === null ? null : self::size($size),
+            $tag === null ? null : self::card($tag),
+            $isRaw,
+            $option('why'),
+            $option('lost'),
+        );
     }
 
     public function isStandIn(): bool

@@ -42,7 +42,9 @@ abstract class RunsOnMedium extends Command
             $medium = MediumAtHand::from($this->input);
             $laid = $this->lay($medium);
             if ($laid->device->facts()->identity?->kind === IdentityKind::Folder) {
-                $this->complain("“{$medium->path}” is a folder on this computer, not a card: what is found judges that folder and no card.");
+                $this->complain(
+                    "“{$medium->path}” is a folder on this computer, not a card: what is found judges that folder and no card.",
+                );
             }
 
             return $this->conduct($medium, $laid, $watch);

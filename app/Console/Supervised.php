@@ -28,13 +28,15 @@ final readonly class Supervised
      */
     public static function run(array $argv): ?int
     {
-        if (! in_array($argv[1] ?? '', self::COMMANDS, true) || getenv(self::MARK) === 'no' || ! function_exists('pcntl_signal')) {
+        $mark = getenv(self::MARK);
+        if (! in_array($argv[1] ?? '', self::COMMANDS, true) || $mark === 'no' || ! function_exists('pcntl_signal')) {
             return null;
         }
-        if (getenv(self::MARK) === (string) posix_getppid()) {
+        if ($mark !== false) {
             self::endWithParent();
 
-            return null;
+            // Whoever waited for it may be gone by then.
+            return $mark === (string) posix_getppid() ? null : 2;
         }
         $waits = (string) getmypid();
         $work = pcntl_fork();
@@ -70,12 +72,13 @@ final readonly class Supervised
     private static function leave(int $pid, bool $isJson): int
     {
         $on = self::hangsOn($pid);
-        $said = 'Stopped, and left as it is: '.($on === null ? 'the medium' : "“{$on}”").' does not answer. What is whole stays on the drives, '.
-            'with a journal; take the medium out, and go on with --resume.';
+        $said = 'Stopped, and left as it is: '.($on === null ? 'the medium' : "“{$on}”").' does not answer. What is whole stays on the '.
+            'drives, with a journal; take the medium out, and go on with --resume.';
         posix_kill($pid, SIGKILL);
         fwrite(STDERR, "\n{$said}\n");
         if ($isJson) {
-            fwrite(STDOUT, json_encode(['home' => false, 'stopped' => true, 'hangs' => $on], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n");
+            $answer = ['home' => false, 'stopped' => true, 'hangs' => $on];
+            fwrite(STDOUT, json_encode($answer, JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n");
         }
 
         return 2;

@@ -39,7 +39,8 @@ final readonly class Seen
         $bound = $request->route($thing === 'kit' ? 'kind' : $thing);
 
         return match (true) {
-            $bound instanceof Card => FootageBook::seen($bound),
+            // Marked, cleared and taken out of service on these pages alone.
+            $bound instanceof Card => ! $request->isMethodSafe() || $request->is('intake/*', 'ledger/*') ? FootageBook::seen($bound) : null,
             $bound instanceof SavedPlan => self::sum($bound->getAttributes()),
             $thing === 'kit' && is_string($key = $request->route('key')) => self::kit($bound, $key),
             $thing === 'rules' && $request->is('rules', 'rules/*', 'fit/*') => self::rules(),
@@ -86,11 +87,11 @@ final readonly class Seen
         $card = $request->route('card');
         throw ValidationException::withMessages([
             'seen' => match (true) {
-                $said === '' => 'Which state of it this is about was not said, so that it might undo what somebody else saved. Load the page '.
-                    'again.',
+                $said === '' => 'Which state of it this is about was not said, so that it might undo what somebody else saved. Load '.
+                    'the page again.',
                 $card instanceof Card => FootageBook::since($card, $said),
-                default => 'Somebody else saved it after this page was loaded. Nothing of yours was saved. What stands now is shown: look at '.
-                    'it, and say so again.',
+                default => 'Somebody else saved it after this page was loaded. Nothing of yours was saved. What stands now is shown: '.
+                    'look at it, and say so again.',
             },
         ]);
     }

@@ -54,7 +54,11 @@ final readonly class FootageBook
         });
     }
 
-    /** What of a card counts when it is marked, cleared or taken out of service: its newest act, and whether it is in service; empty where there is none. */
+    /**
+     * What of a card counts when it is marked, cleared or taken out of service.
+     *
+     * @return string its newest act, and whether it is in service; empty where nothing was said of it yet
+     */
     public static function seen(Card $card): string
     {
         $newest = FootageAct::query()->where('card_id', $card->id)->max('id');

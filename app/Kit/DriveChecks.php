@@ -46,7 +46,9 @@ final readonly class DriveChecks
             Drive::query()->whereKey($drive->id)->lockForUpdate()->first();
             $over = array_filter(DriveCheckState::cases(), fn (DriveCheckState $state): bool => $state->isOver());
             if (DriveCheck::query()->where('drive', $drive->tag)->whereNotIn('state', $over)->exists()) {
-                throw ValidationException::withMessages(['folder' => "{$drive->tag} is being looked at already. Let that end, or stop it."]);
+                throw ValidationException::withMessages([
+                    'folder' => "{$drive->tag} is being looked at already. Let that end, or stop it.",
+                ]);
             }
 
             return DriveCheck::query()->create([

@@ -29,8 +29,8 @@ final readonly class HandoverSheet
         $home = $offload->cards->filter(fn (OffloadCard $card): bool => self::home($card) > 0)->count();
         $ended = $offload->ended_at === null ? 'not ended yet' : 'ended '.$offload->ended_at->format('j M Y, H:i');
         $paper->line(
-            "{$home} of {$offload->cards->count()} cards, ".Bytes::of($bytes)->decimal()." copied and read back, begun {$offload->began_at->format('j M Y, H:i')} by ".
-                "{$offload->by}, {$ended}",
+            "{$home} of {$offload->cards->count()} cards, ".Bytes::of($bytes)->decimal().' copied and read back, begun '.
+                "{$offload->began_at->format('j M Y, H:i')} by {$offload->by}, {$ended}",
             10.0,
         );
         if ($offload->is_made_up) {

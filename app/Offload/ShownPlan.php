@@ -196,7 +196,8 @@ final readonly class ShownPlan
             $plan = $this->decided($now);
         } catch (UnusableDecision $fault) {
             throw ValidationException::withMessages([
-                'plan' => "{$changed} It cannot be carried out as it was shown: {$fault->getMessage()} What is planned now stands on the page.",
+                'plan' => "{$changed} It cannot be carried out as it was shown: {$fault->getMessage()} What is planned now stands on ".
+                    'the page.',
             ]);
         }
         if (! $asShown) {

@@ -71,8 +71,8 @@ final readonly class CopyPlaces
                     "copy with “{$with}”. For clearing a card two are to be on two drives.",
                 $with !== null => "“{$with}” and “{$name}” lie on one device ({$place->called()}). For clearing a card that is one copy: ".
                     'two are to be on two drives.',
-                $place->kind === PlaceKind::Host => "“{$name}” lies on this host’s own disk. If a drive was meant, it is not mounted there.".
-                    ($this->source?->kind === PlaceKind::Host ? ' What is copied lies there too.' : ''),
+                $place->kind === PlaceKind::Host => "“{$name}” lies on this host’s own disk. If a drive was meant, it is not mounted ".
+                    'there.'.($this->source?->kind === PlaceKind::Host ? ' What is copied lies there too.' : ''),
                 default => null,
             };
             if ($said !== null) {

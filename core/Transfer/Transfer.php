@@ -78,7 +78,8 @@ final class Transfer
     /**
      * One drive that takes no copy fails its own alone; where none is left, or something is wrong with all of it, it is refused.
      *
-     * @param  array<string>  $onto  folder on a drive (as a key it may be a number) → name of the folder in it, such as `Harbour/Day 1/QS-014`
+     * @param  array<string>  $onto  folder on a drive (as a key it may be a number) → name of the folder in it, such as
+     *                               `Harbour/Day 1/QS-014`
      * @param  array<string, ListedFile>  $known  by path: what the files are to be, where the source is itself a copy
      *
      * @throws UnusablePath|CannotWrite when it cannot be, with a sentence; nothing of the card was written then

@@ -30,7 +30,7 @@ final class CarryOffloadTest extends TestCase
             $this->card(['tag' => "T-{$i}"]);
             $this->post("/cards/T-{$i}/footage", ['footage' => 5 * $i.' GB', 'files' => '100', 'by' => 'Wren'])->assertSessionHasNoErrors();
         }
-        $this->post('/offloads', [...self::BEGIN, ...$more])->assertSessionHasNoErrors();
+        $this->begin($more)->assertSessionHasNoErrors();
 
         return Offload::query()->latest('id')->firstOrFail();
     }
@@ -143,7 +143,7 @@ final class CarryOffloadTest extends TestCase
         $this->begun(1);
         self::assertSame(['{shoot}/{day}/{card}'], $this->planned('patterns'));
         Offload::query()->update(['state' => OffloadState::Ended]);
-        $this->post('/offloads', [...self::BEGIN, 'pattern' => '{day}/{card} of {shoot}'])->assertSessionHasNoErrors();
+        $this->begin(['pattern' => '{day}/{card} of {shoot}'])->assertSessionHasNoErrors();
         self::assertSame(['{day}/{card} of {shoot}', '{shoot}/{day}/{card}'], $this->planned('patterns'));
     }
 

@@ -20,90 +20,70 @@ use Tally\Offload\PlacedCard;
 use Tally\Transfer\FilePath;
 use Tally\Transfer\Trouble;
 use Tally\Transfer\TroubleKind;
-use Tests\Support\CarriesOffloads;
-use Tests\Support\TemporaryFolder;
+use Tests\Support\RealGear;
 use Tests\TestCase;
 
 /** Real folders come home by the station's workers. */
 final class CarryRealTest extends TestCase
 {
-    use CarriesOffloads;
-    use TemporaryFolder;
+    use RealGear;
 
     public function test_real_folders_are_copied_for_real_and_the_wrong_places_are_refused(): void
     {
-        config(['tally.folders' => ['/tmp'], 'tally.plain_folders' => ['/tmp']]);
-        $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->assertSessionHasErrors('name');
-        $card = $this->folder();
-        mkdir("{$card}/DCIM");
-        file_put_contents("{$card}/DCIM/a.mov", random_bytes(300_000));
-        $this->card(['tag' => 'T-1', 'stand_in' => null]);
-        $this->post('/cards/T-1/footage', ['footage' => '1 GB', 'by' => 'Wren']);
+        $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->assertSessionHasErrors('plan');
+        $this->flushSession();
+        $this->realCard('T-1');
+        $card = $this->medium('T-1');
         // Made-up copies would call real footage secured.
-        $this->post('/offloads', self::BEGIN)->assertSessionHasErrors('real');
+        $this->begin()->assertSessionHasErrors('real');
         $this->flushSession();
-        $this->post('/offloads', [...self::BEGIN, 'real' => '1'])->assertSessionHasErrors();
-        $errors = $this->complaints();
-        $places = ['slots' => [], 'drives' => []];
-        foreach (array_keys($errors) as $field) {
+        $this->begin(['real' => '1'])->assertSessionHasErrors();
+        $asked = array_keys($this->complaints());
+        self::assertCount(3, $asked);
+        $this->flushSession();
+        $elsewhere = ['slots' => [], 'drives' => []];
+        foreach ($asked as $field) {
             [$kind, $thing] = explode('.', $field, 2);
-            $places[$kind][$thing] = $kind === 'slots' ? $card : $this->folder();
+            $elsewhere[$kind][$thing] = '/etc';
         }
-        self::assertCount(2, $places['drives']);
+        $this->begin(['real' => '1', ...$elsewhere])->assertSessionHasErrors($asked);
+        self::assertStringContainsString('TALLY_FOLDERS=', $this->complaints()[$asked[0]][0] ?? '');
         $this->flushSession();
-        $elsewhere = ['drives' => array_fill_keys(array_keys($places['drives']), '/etc')];
-        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places, ...$elsewhere])->assertSessionHasErrors();
-        $this->flushSession();
-        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places])->assertSessionHasNoErrors();
-        $offload = Offload::query()->latest('id')->firstOrFail();
+        $offload = $this->begunOn(['T-1' => $card]);
         self::assertFalse($offload->is_made_up);
         // A drive that is not there is told, and what failed goes on once it is back.
-        $away = array_values($places['drives'])[0];
-        rmdir($away);
+        $device = self::shell("findmnt -n -o SOURCE {$this->drives[0]}");
+        self::shell("umount {$this->drives[0]}");
         self::assertNull($this->in($offload->cards->firstOrFail()));
-        $queue = $offload->station->offloadQueue();
-        $work = fn () => Artisan::call('queue:work', ['--queue' => $queue, '--stop-when-empty' => true, '--sleep' => 0]);
-        $work();
+        $this->work($offload);
         $one = $offload->cards()->with('copies')->firstOrFail();
         self::assertContains(CopyState::Failed, $one->copies->map(fn ($copy) => $copy->state)->all());
         self::assertNull($one->clear_at);
         $this->post('/cards/T-1/clear', ['by' => 'Wren'])->assertSessionHasErrors('why');
         $this->flushSession();
-        mkdir($away);
+        self::assertNotNull(self::shell("mount {$device} {$this->drives[0]}"));
         $this->post("/offloads/{$offload->id}/again")->assertSessionHasNoErrors();
-        $work();
+        $this->work($offload);
         $one = $offload->cards()->with('copies')->firstOrFail();
         self::assertSame([null, null], $one->copies->map(fn ($copy) => $copy->message)->all());
         self::assertNotNull($one->clear_at);
-        $this->itsDriveKeepsWhatItGotWrong($one->copies->firstOrFail());
-        foreach ($places['drives'] as $drive) {
-            self::assertFileEquals("{$card}/DCIM/a.mov", "{$drive}/Harbour/2026-11-27/T-1/DCIM/a.mov");
+        foreach ($this->drives as $drive) {
+            self::assertFileEquals("{$card}/DCIM/T-1-1.mov", "{$drive}/Harbour/2026-11-27/T-1/DCIM/T-1-1.mov");
             self::assertFileExists("{$drive}/Harbour/2026-11-27/T-1.sha256");
         }
         self::assertSame(OffloadState::Ended, $offload->refresh()->state);
         // Both have been read back: whoever may clears it, and need not say where the footage is.
         $this->post('/cards/T-1/clear', ['by' => 'Wren'])->assertSessionHasNoErrors();
         self::assertTrue(Card::query()->where('tag', 'T-1')->firstOrFail()->footage->isZero());
+        $this->itsDriveKeepsWhatItGotWrong($one->copies->firstOrFail());
     }
 
     /** @return array{Offload, string, list<string>} the offload of one real card, its folder, and those of the drives */
     private function begunForReal(): array
     {
-        config(['tally.folders' => ['/tmp'], 'tally.plain_folders' => ['/tmp']]);
-        $card = $this->folder();
-        file_put_contents("{$card}/a.mov", random_bytes(200_000));
-        $this->card(['tag' => 'T-1', 'stand_in' => null]);
-        $this->post('/cards/T-1/footage', ['footage' => '20 GB', 'by' => 'Wren']);
-        $this->post('/offloads', [...self::BEGIN, 'real' => '1']);
-        $places = ['slots' => [], 'drives' => []];
-        foreach (array_keys($this->complaints()) as $field) {
-            [$kind, $thing] = explode('.', $field, 2);
-            $places[$kind][$thing] = $kind === 'slots' ? $card : $this->folder();
-        }
-        $this->flushSession();
-        $this->post('/offloads', [...self::BEGIN, 'real' => '1', ...$places])->assertSessionHasNoErrors();
+        $this->realCard('T-1');
 
-        return [Offload::query()->latest('id')->firstOrFail(), $card, array_values($places['drives'])];
+        return [$this->begunOn(['T-1' => $card = $this->medium('T-1')]), $card, $this->drives];
     }
 
     /** Once, however often it is found; what the card did wrong is not the drive's. */
@@ -138,12 +118,14 @@ final class CarryRealTest extends TestCase
         LeftCopies::takeUp($offload->station, 2);
         Artisan::call('queue:work', ['--queue' => $queue, '--stop-when-empty' => true, '--sleep' => 0]);
         self::assertNotNull($one->refresh()->clear_at);
-        self::assertFileEquals("{$card}/a.mov", "{$drives[0]}/{$one->folder}/a.mov");
+        self::assertFileEquals("{$card}/DCIM/T-1-1.mov", "{$drives[0]}/{$one->folder}/DCIM/T-1-1.mov");
     }
 
     public function test_a_link_that_was_the_limit_and_gave_less_is_measured_by_it(): void
     {
-        [$offload] = $this->begunForReal();
+        $this->card(['tag' => 'T-1', 'stand_in' => null]);
+        $this->marked('T-1', '20 GB');
+        $offload = $this->begunOn(['T-1' => $this->medium('T-1')]);
         $one = $offload->cards()->with('copies')->firstOrFail();
         $plan = $offload->plan();
         $slot = array_search($one->slot, $plan->course->network->slotNames, true);

@@ -96,7 +96,7 @@ final class DoorsTest extends TestCase
                 $writing++;
             }
         }
-        self::assertSame(79, $writing);
+        self::assertSame(86, $writing);
     }
 
     public function test_pages_cannot_be_framed(): void

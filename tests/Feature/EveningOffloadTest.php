@@ -12,13 +12,13 @@ use Database\Seeders\DemoCards;
 use Database\Seeders\DemoModes;
 use Database\Seeders\DemoRuns;
 use Inertia\Testing\AssertableInertia;
-use Tests\Support\Complaints;
+use Tests\Support\CarriesOffloads;
 use Tests\TestCase;
 
 /** The evenings of a shoot, handed over to the offload: what will be on the cards is planned, and nothing in the books changes. */
 final class EveningOffloadTest extends TestCase
 {
-    use Complaints;
+    use CarriesOffloads;
 
     protected function setUp(): void
     {
@@ -62,7 +62,8 @@ final class EveningOffloadTest extends TestCase
         parse_str((string) parse_url($this->evenings('3')[2] ?? '', PHP_URL_QUERY), $asked);
         self::assertArrayHasKey('holds', $asked);
         $this->get('/offload/runbook.pdf?'.http_build_query($asked))->assertOk()->assertHeader('Content-Type', 'application/pdf');
-        $this->post('/offload/plans', [...$asked, 'name' => 'after low water', 'by' => 'Wren'])->assertSessionHasNoErrors();
+        $kept = ['plan' => $this->shownPlan($asked), 'name' => 'after low water', 'by' => 'Wren'];
+        $this->post('/offload/plans', $kept)->assertSessionHasNoErrors();
         $saved = SavedPlan::query()->sole();
         // Three days on one card.
         self::assertEqualsWithDelta(90e9, $saved->plan()->question->cards[0]->bytes, 1e9);

@@ -15,11 +15,14 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Reader as Calendar;
+use Tests\Support\CarriesOffloads;
 use Tests\TestCase;
 
 /** Plans that are kept, compared with what came of them, and handed on as a calendar. */
 final class SavedPlanTest extends TestCase
 {
+    use CarriesOffloads;
+
     private function laden(string $tag, string $amount, string $files = ''): Card
     {
         $card = $this->card(['tag' => $tag]);
@@ -32,7 +35,8 @@ final class SavedPlanTest extends TestCase
     {
         $this->laden('T-1', '20 GB', '212');
         $this->laden('T-2', '9 GB');
-        $this->post('/offload/plans', ['name' => $name, 'by' => 'Wren', 'cards' => ['T-1', 'T-2']])->assertSessionHasNoErrors();
+        $plan = $this->shownPlan(['cards' => ['T-1', 'T-2']]);
+        $this->post('/offload/plans', ['name' => $name, 'by' => 'Wren', 'plan' => $plan])->assertSessionHasNoErrors();
 
         return SavedPlan::query()->where('name', $name)->firstOrFail();
     }
@@ -133,7 +137,8 @@ final class SavedPlanTest extends TestCase
         $this->post('/offload/plans', ['name' => 'Friday', 'by' => 'Wren'])->assertSessionHasErrors([
             'name' => 'Another plan is called “Friday” already. Choose another name.',
         ]);
-        $this->post('/offload/plans', ['name' => 'Other', 'by' => 'Wren', 'cards' => ['']])->assertSessionHasErrors('name');
+        $none = $this->shownPlan(['cards' => ['']]);
+        $this->post('/offload/plans', ['name' => 'Other', 'by' => 'Wren', 'plan' => $none])->assertSessionHasErrors('plan');
         self::assertSame(1, SavedPlan::query()->count());
         $this->delete('/offload/plans/'.SavedPlan::query()->firstOrFail()->id)->assertRedirect('/offload');
         self::assertSame(0, SavedPlan::query()->count());

@@ -13,7 +13,7 @@ use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Progress;
 use Tally\Probe\Observing\Unobserved;
 use Tally\Transfer\Filed\Circumstances;
-use Tally\Transfer\Filed\FolderCheck;
+use Tally\Transfer\Filed\TreeCheck;
 use Tally\Transfer\Source;
 use Tally\Transfer\Transfer;
 use Tally\Transfer\TransferResult;
@@ -43,11 +43,11 @@ final class OffloadOnRealDrivesTest extends TestCase
         self::assertNotNull(self::shell('cd '.escapeshellarg($drive).' && sha256sum -c --strict QS-014.sha256'));
         self::assertNotNull(self::shell('cd '.escapeshellarg($drive).' && xxhsum -c --strict QS-014.xxh128'));
         self::assertNotNull(self::shell("diff -r {$card} {$drive}/QS-014"));
-        self::assertTrue(FolderCheck::of("{$drive}/QS-014")->run(new HostClock())->isWhole());
+        self::assertTrue(TreeCheck::of("{$drive}/QS-014")->run(new HostClock())->folders[0]->isWhole());
         file_put_contents("{$drive}/QS-014/DCIM/100/clip-1.mov", 'x', FILE_APPEND);
         unlink("{$drive}/QS-014/DCIM/100/clip-2.mov");
         file_put_contents("{$drive}/QS-014/new", 'x');
-        $found = FolderCheck::of("{$drive}/QS-014")->run(new HostClock());
+        $found = TreeCheck::of("{$drive}/QS-014")->run(new HostClock())->folders[0];
         self::assertSame(
             [['DCIM/100/clip-2.mov'], ['DCIM/100/clip-1.mov'], ['new']],
             [$found->missing, $found->changed, $found->extra],

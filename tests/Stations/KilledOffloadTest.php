@@ -7,11 +7,14 @@ namespace Tests\Stations;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\KillsOffloads;
+use Tests\Support\LoopMount;
 
 /** `tally:offload`, killed at random moments and gone on with. TALLY_KILLS sets how often. */
 final class KilledOffloadTest extends TestCase
 {
-    use KillsOffloads;
+    use KillsOffloads, LoopMount {
+        LoopMount::tearDown insteadof KillsOffloads;
+    }
 
     /** @return iterable<string, array{list<string>, int}> options besides --to, drives */
     public static function ways(): iterable
@@ -31,7 +34,7 @@ final class KilledOffloadTest extends TestCase
         $files['DCIM/clip.mov'] = random_bytes(40_000_000);
         $card = $this->cardFolder($files);
         $laden = $this->sums($card);
-        $onto = array_map(fn (): string => $this->folder(), range(1, $drives));
+        $onto = array_map(fn (): string => $drives === 1 ? $this->folder() : $this->mounted('ext4', 192), range(1, $drives));
         array_push($options, ...array_map(fn (string $drive): string => "--to={$drive}", $onto));
         $killed = 0;
         for ($i = 0; $i < $this->kills($drives === 1 ? 5 : 3); $i++) {

@@ -73,7 +73,8 @@ final class OffloadCommand extends Command
         $this->option('json') === true ? $this->print($results, $isHome, $places) : $this->tell($results);
         if ($areWhole && ! $isHome) {
             $count = $places->apart();
-            $this->complain('Not two copies: all was read back, on '.($count === 1 ? 'one device' : "{$count} devices").'. Do not clear the card.');
+            $on = $count === 1 ? 'one device' : "{$count} devices";
+            $this->complain("Fewer copies than folders: all was read back, on {$on}. Do not clear the card because of it.");
         }
 
         return $isHome ? 0 : 1;

@@ -53,7 +53,8 @@ final readonly class DriveController
         );
         $by = trim($request->string('by')->value());
         Person::remember($by);
-        $drive->forceFill(['gone_on' => now()->format('Y-m-d'), 'gone_why' => trim($request->string('why')->value()), 'gone_by' => $by])->save();
+        $why = trim($request->string('why')->value());
+        $drive->forceFill(['gone_on' => now()->format('Y-m-d'), 'gone_why' => $why, 'gone_by' => $by])->save();
         Standing::ofDrive($drive->tag);
 
         return back();

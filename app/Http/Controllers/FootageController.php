@@ -42,8 +42,9 @@ final readonly class FootageController
             $capacity = $card->capacity->decimal();
             throw ValidationException::withMessages(['footage' => "{$footage->decimal()} of footage cannot be on a card of {$capacity}."]);
         }
-        FootageBook::carries($card, $footage, trim($request->string('by')->value()), $request->integer('files'), Seen::said($request, 'card'));
-        Person::remember(trim($request->string('by')->value()));
+        $by = trim($request->string('by')->value());
+        FootageBook::carries($card, $footage, $by, $request->integer('files'), Seen::said($request, 'card'));
+        Person::remember($by);
 
         return back();
     }

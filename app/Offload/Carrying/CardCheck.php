@@ -56,8 +56,8 @@ final readonly class CardCheck
 
         return new self(
             WhyRefused::Another,
-            "What lies in {$card->slot} is not what {$tag}’s first copy was made of: ".FilePath::shown($missing->path).' is not on it, or is '.
-                "another file. Nothing was copied. Put {$tag} in again.",
+            "What lies in {$card->slot} is not what {$tag}’s first copy was made of: ".FilePath::shown($missing->path).
+                " is not on it, or is another file. Nothing was copied. Put {$tag} in again.",
         );
     }
 
@@ -107,8 +107,8 @@ final readonly class CardCheck
 
         return new self(
             WhyRefused::Another,
-            "What lies in {$card->slot} is not {$tag} as it was put in: ".self::words($found).' then, '.self::words($contents)." now. Put {$tag} in ".
-                'again.',
+            "What lies in {$card->slot} is not {$tag} as it was put in: ".self::words($found).' then, '.self::words($contents).
+                " now. Put {$tag} in again.",
         );
     }
 
@@ -143,8 +143,8 @@ final readonly class CardCheck
 
         return new self(
             WhyRefused::Less,
-            "{$said} were marked, ".self::words($contents).' found: wrong folder, wrong card or a damaged file system. Nothing was copied. '.
-                'Look what is in the slot; where this is all of it, somebody says so with a name, and the card is secured in part only.',
+            "{$said} were marked, ".self::words($contents).' found: wrong folder, wrong card or a damaged file system. '.
+                'Nothing was copied. Look what is in the slot; where this is all of it, somebody says so with a name, and the card is secured in part only.',
         );
     }
 

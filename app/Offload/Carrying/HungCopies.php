@@ -29,8 +29,8 @@ final readonly class HungCopies
     {
         $copy->forceFill([
             'state' => CopyState::Failed,
-            'message' => "Left by {$by}: {$copy->drive} or the card did not answer. What is whole stays. Take the medium out and put it in ".
-                'again before it is tried once more.',
+            'message' => "Left by {$by}: {$copy->drive} or the card did not answer. What is whole stays. Take the medium out and put ".
+                'it in again before it is tried once more.',
         ])->save();
         RealCopies::follow($offload->refresh());
     }

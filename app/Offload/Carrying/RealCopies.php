@@ -192,16 +192,17 @@ final readonly class RealCopies
     private function onto(OffloadCard $card, array $copies, Place $source): array
     {
         $onto = $places = [];
+        foreach ($copies as $copy) {
+            $onto[] = $path = $this->allowed->admitWithin($card->offload->places['drives'][$copy->drive] ?? '');
+            $places[$copy->drive] = Place::of($path);
+        }
+        CopyPlaces::of($source, $places);
         foreach ($card->copies as $other) {
             if ($other->stands() && $other->place !== null) {
                 $places[$other->drive] = $other->place();
             }
         }
-        foreach ($copies as $copy) {
-            $onto[] = $path = $this->allowed->admitWithin($card->offload->places['drives'][$copy->drive] ?? '');
-            $places[$copy->drive] = Place::of($path);
-        }
-        CopyPlaces::of($source, $places)->mustBeApart();
+        CopyPlaces::of(null, $places)->mustBeApart();
 
         return $onto;
     }

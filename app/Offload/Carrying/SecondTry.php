@@ -64,7 +64,8 @@ final readonly class SecondTry
             }
             $places['drives'][$drive] = $path;
         }
-        self::mustBeTheCards($offload, new Collection([$copy->load('offloadCard.copies', 'offloadCard.card', 'offloadCard.offload.station')]));
+        $copy->setRelation('offloadCard', $card);
+        self::mustBeTheCards($offload, new Collection([$copy]));
         $offload->forceFill(['places' => $places])->save();
         $copy->forceFill(['drive' => $drive, 'copied' => 0, 'verified' => 0, 'lists' => null])->save();
         self::order($offload, new Collection([$copy]));
@@ -101,8 +102,8 @@ final readonly class SecondTry
 
     public static function silent(Offload $offload, string $path): string
     {
-        return "{$offload->station->name} did not say within a few seconds what lies at {$path}. Is it running, and does the medium answer? ".
-            'Nothing was copied; say so again.';
+        return "{$offload->station->name} did not say within a few seconds what lies at {$path}. Is it running, and does the medium ".
+            'answer? Nothing was copied; say so again.';
     }
 
     /** @param  Collection<int, OffloadCopy>  $failed */

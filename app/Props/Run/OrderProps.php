@@ -14,5 +14,11 @@ final readonly class OrderProps
      * @param  string|null  $unsecured  footage on it that a run in its folder might write over
      * @param  bool  $asksReinserted  whether it matters that the card was out since its last proof
      */
-    public function __construct(public array $slots, public array $shelf, public ?int $last, public bool $asksReinserted, public ?string $unsecured) {}
+    public function __construct(
+        public array $slots,
+        public array $shelf,
+        public ?int $last,
+        public bool $asksReinserted,
+        public ?string $unsecured,
+    ) {}
 }

@@ -158,7 +158,11 @@ final class CannotCopy extends UnusablePath
 
     public static function driveFull(string $given): self
     {
-        return new self($given, 'noRoom', "The drive at “{$given}” is full: nothing can be begun there. Make room, or choose another drive.");
+        return new self(
+            $given,
+            'noRoom',
+            "The drive at “{$given}” is full: nothing can be begun there. Make room, or choose another drive.",
+        );
     }
 
     /** @param  string  $doubt  a sentence */

@@ -18,8 +18,8 @@ final class CannotErase extends UnusablePath
         return new self(
             $path,
             'mayWriteOver',
-            "{$tag} carries {$footage} of footage that is not secured. On a card that starts over, what is written into free space lands on ".
-                'its directories and clips. Bring it home first; or write why it may be lost.',
+            "{$tag} carries {$footage} of footage that is not secured. On a card that starts over, what is written into free space ".
+                'lands on its directories and clips. Bring it home first; or write why it may be lost.',
         );
     }
 }

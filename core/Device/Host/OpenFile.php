@@ -88,6 +88,9 @@ final class OpenFile
      */
     public function read(int $offset, int $length): string
     {
+        if ($length === 0) {
+            return '';
+        }
         $buffer = $this->room < $length ? null : $this->buffer;
         if ($buffer === null) {
             [$this->buffer, $this->room] = [($buffer = Calls::room($length)), $length];

@@ -92,7 +92,8 @@ final readonly class Kernel
     private function fellows(string $numbers): array
     {
         $name = basename(RealPath::of("{$this->root}/sys/dev/block/{$numbers}") ?? '');
-        foreach (self::matches("{$this->root}/sys/fs/btrfs/*/devices", fn (string $all): bool => is_dir("{$all}/{$name}")) as $all) {
+        $has = fn (string $all): bool => $name !== '' && is_dir("{$all}/{$name}");
+        foreach (self::matches("{$this->root}/sys/fs/btrfs/*/devices", $has) as $all) {
             return array_map(
                 fn (string $one): string => trim((string) @file_get_contents("{$one}/dev")),
                 self::matches("{$all}/*", fn (): bool => true),
@@ -109,7 +110,8 @@ final readonly class Kernel
         if ($target?->isBlock !== true) {
             return null;
         }
-        foreach (self::matches("{$this->root}/dev/disk/by-uuid/*", fn (string $link): bool => $target->isSameAs(Target::at($link))) as $link) {
+        $leads = fn (string $link): bool => $target->isSameAs(Target::at($link));
+        foreach (self::matches("{$this->root}/dev/disk/by-uuid/*", $leads) as $link) {
             return basename($link);
         }
         // Where no device manager runs; takes a user who may read the device. Source: blkid(8).

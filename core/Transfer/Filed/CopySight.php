@@ -105,7 +105,11 @@ final readonly class CopySight implements JsonSerializable
             [$read, $bytes] = [$read + 1, $bytes + $file->size];
         }
 
-        return new self(true, count($files), $read, count($files).($read === count($files) ? ' files read back again' : " files there, {$read} of them read back again"));
+        $all = count($files);
+
+        $note = $read === $all ? "{$all} files read back again" : "{$all} files there, {$read} of them read back again";
+
+        return new self(true, $all, $read, $note);
     }
 
     private static function facts(Beneath $root, string $path): ?FileFacts

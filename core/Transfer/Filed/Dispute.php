@@ -18,7 +18,14 @@ final readonly class Dispute
     /** @return list<string> lists that it is as they say */
     public function right(): array
     {
-        return array_keys(array_filter($this->says, fn (array $sums): bool => $this->is !== [] && array_diff_assoc($sums, $this->is) === []));
+        $right = [];
+        foreach ($this->says as $list => $sums) {
+            if ($this->is !== [] && array_diff_assoc($sums, $this->is) === []) {
+                $right[] = $list;
+            }
+        }
+
+        return $right;
     }
 
     public function sentence(): string

@@ -20,7 +20,11 @@ final class Listing
 
     private const NAME = '/^(.+?)((?:\.\d+|\.part)?)\.(sha256|xxh128|copy\.json)$/Ds';
 
-    /** @var array<array{path: string, says: array<string, array<string, string>>}> by path, which as a key may be a number: list → kind → sum */
+    /**
+     * By path, which as a key may be a number: what each list says of it, list → kind → sum.
+     *
+     * @var array<array{path: string, says: array<string, array<string, string>>}>
+     */
     private array $files = [];
 
     /** @var array<string, string> list → what is wrong with it, a sentence */

@@ -75,7 +75,7 @@ export function DriveCare({ tag, care }: { tag: string; care: DriveCareProps }) 
                         <p>
                             {care.leaning === 0
                                 ? 'No card may be cleared because of a copy on it.'
-                                : `${care.leaning === 1 ? 'One card' : `${care.leaning} cards`} may be cleared because of a copy on it. Once it is out of service, none may.`}
+                                : `Cards that may be cleared because of a copy on it: ${care.leaning}. Out of service it counts for none.`}
                         </p>
                         <Fields>
                             <div className="half">

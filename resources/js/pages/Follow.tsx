@@ -162,7 +162,7 @@ export default function Follow({ id, name, began, beganAt, planned, pace, first,
 function resting(now: FollowNowProps): string {
     if (now.state === 'ended') {
         return now.secured === now.cards.length
-            ? `All ${now.cards.length === 1 ? 'of it is' : `${now.cards.length} cards are`} secured: two copies each, on two drives, read back.`
+            ? `All secured: two copies of each card, on two drives, read back.`
             : 'It has ended, and not every card is secured. See below what is missing.';
     }
     return now.state === 'ending'

@@ -8,11 +8,11 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tally\Device\Fault\CannotCopy;
 use Tally\Device\HostClock;
-use Tally\Record\NotUsable;
 use Tally\Transfer\Filed\ChecksumList;
 use Tally\Transfer\Filed\Circumstances;
 use Tally\Transfer\Filed\CopyRecord;
-use Tally\Transfer\Filed\FolderCheck;
+use Tally\Transfer\Filed\FolderFinding;
+use Tally\Transfer\Filed\TreeCheck;
 use Tally\Transfer\ListedFile;
 use Tally\Transfer\Source;
 use Tally\Transfer\Sums;
@@ -26,11 +26,11 @@ final class FolderCheckTest extends TestCase
     public function test_missing_changed_and_extra_are_told_apart(): void
     {
         $drive = $this->home(['a.mov' => 'a', 'b.mov' => 'b', 'c.mov' => 'c', '7' => 'seven']);
-        self::assertTrue(FolderCheck::of("{$drive}/QS-014")->run(new HostClock())->isWhole());
+        self::assertTrue($this->checked("{$drive}/QS-014")->isWhole());
         unlink("{$drive}/QS-014/a.mov");
         file_put_contents("{$drive}/QS-014/b.mov", 'x');
         file_put_contents("{$drive}/QS-014/8", 'x');
-        $found = FolderCheck::of("{$drive}/QS-014")->run(new HostClock());
+        $found = $this->checked("{$drive}/QS-014");
         self::assertSame([['a.mov'], ['b.mov'], ['8'], 2], [$found->missing, $found->changed, $found->extra, $found->same]);
     }
 
@@ -39,10 +39,15 @@ final class FolderCheckTest extends TestCase
         $drive = $this->home(['a.mov' => 'a']);
         unlink("{$drive}/QS-014.copy.json");
         unlink("{$drive}/QS-014.xxh128");
-        self::assertTrue(FolderCheck::of("{$drive}/QS-014")->run(new HostClock())->isWhole());
+        self::assertTrue($this->checked("{$drive}/QS-014")->isWhole());
         file_put_contents("{$drive}/QS-014.2.sha256", str_repeat('0', 64)."  QS-014/a.mov\n");
-        $found = FolderCheck::of("{$drive}/QS-014")->run(new HostClock());
-        self::assertSame([['a.mov'], ['a.mov'], false], [$found->disputed, $found->changed, $found->isWhole()]);
+        $found = $this->checked("{$drive}/QS-014");
+        self::assertSame([[], false], [$found->changed, $found->isWhole()]);
+        self::assertSame(['QS-014.sha256'], $found->disputed[0]->right());
+        self::assertSame('a.mov: it is as QS-014.sha256 says, and not as QS-014.2.sha256 says', $found->disputed[0]->sentence());
+        // Changed as well, it is as neither says.
+        file_put_contents("{$drive}/QS-014/a.mov", 'z');
+        self::assertSame([], $this->checked("{$drive}/QS-014")->disputed[0]->right());
     }
 
     public function test_without_a_list_it_says_so(): void
@@ -50,7 +55,7 @@ final class FolderCheckTest extends TestCase
         $card = $this->cardFolder(['a.mov' => 'a']);
         $this->expectException(CannotCopy::class);
         $this->expectExceptionMessage('no list to hold it against');
-        FolderCheck::of($card);
+        TreeCheck::of($card);
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -61,6 +66,8 @@ final class FolderCheckTest extends TestCase
         yield 'from the root' => ['sha256', "{$sum}  /etc/passwd\n"];
         yield 'another folder' => ['sha256', "{$sum}  QS-015/a.mov\n"];
         yield 'no checksum' => ['sha256', "abc  QS-014/a.mov\n"];
+        yield 'no bytes' => ['sha256', ''];
+        yield 'torn' => ['sha256', "{$sum}  QS-014/a.mov\n{$sum}  QS-0"];
         yield 'no list at all' => ['xxh128', "\x00\x01\x02"];
         yield 'no JSON' => ['copy.json', 'hello'];
         yield 'another format' => ['copy.json', '{"format":"x","version":1,"files":[]}'];
@@ -71,12 +78,13 @@ final class FolderCheckTest extends TestCase
     }
 
     #[DataProvider('wrongLists')]
-    public function test_a_list_that_is_none_is_refused(string $kind, string $list): void
+    public function test_a_list_that_is_none_is_a_finding(string $kind, string $list): void
     {
         $card = $this->cardFolder(['a.mov' => 'a']);
         file_put_contents("{$card}.{$kind}", $list);
-        $this->expectException(NotUsable::class);
-        FolderCheck::of($card);
+        $found = $this->checked($card);
+        self::assertFalse($found->isAsListed());
+        self::assertStringContainsString("QS-014.{$kind}", $found->faults[0]);
     }
 
     public function test_names_go_through_a_list_and_back(): void
@@ -93,6 +101,11 @@ final class FolderCheckTest extends TestCase
         );
         $record = new CopyRecord(new Circumstances(null, null, 'h', null, 'a', 'b'), '/card', '/drive', [], [], $files, true);
         self::assertEquals($files, CopyRecord::files($record->json()));
+    }
+
+    private function checked(string $folder): FolderFinding
+    {
+        return TreeCheck::of($folder)->run(new HostClock())->folders[0];
     }
 
     /**

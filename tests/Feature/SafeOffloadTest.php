@@ -1,0 +1,330 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Cards\Card;
+use App\Models\Cards\FootageAct;
+use App\Models\Kit\DriveFinding;
+use App\Models\Offload\CopyStanding;
+use App\Models\Offload\CopyState;
+use App\Models\Offload\Offload;
+use App\Models\Offload\OffloadCard;
+use App\Models\Offload\OffloadCopy;
+use App\Models\Offload\OffloadState;
+use App\Offload\Carrying\CopyOrders;
+use App\Offload\Carrying\DriveFindings;
+use App\Offload\Carrying\Secured;
+use Illuminate\Support\Facades\Artisan;
+use Tally\Transfer\Trouble;
+use Tally\Transfer\TroubleKind;
+use Tests\Support\RealGear;
+use Tests\TestCase;
+
+/**
+ * Nothing is called safe that is not: real file systems, tried as a hostile, a hasty and an unlucky user would. Each test makes the
+ * sentence “may be cleared” false, and sees that it is not said.
+ */
+final class SafeOffloadTest extends TestCase
+{
+    use RealGear;
+
+    private function mayBeCleared(string $tag): bool
+    {
+        return Secured::of(Card::query()->where('tag', $tag)->firstOrFail()) !== null;
+    }
+
+    /** @return string|null why it was refused; null where it was cleared */
+    private function cleared(string $tag, string $why = ''): ?string
+    {
+        $this->post("/cards/{$tag}/clear", ['by' => 'Moss', 'why' => $why]);
+        $said = array_merge(...array_values($this->complaints()))[0] ?? null;
+        $this->flushSession();
+
+        return $said;
+    }
+
+    private function only(Offload $offload): OffloadCard
+    {
+        return $offload->cards()->with(['card', 'copies'])->firstOrFail();
+    }
+
+    /** @return array{Offload, string} brought home onto two drives, and where the card is mounted */
+    private function broughtHome(string $tag = 'T-1'): array
+    {
+        $this->realCard($tag);
+        $offload = $this->begunOn([$tag => $card = $this->medium($tag)]);
+        self::assertNull($this->in($this->only($offload)));
+        $this->work($offload);
+        self::assertTrue($this->mayBeCleared($tag));
+
+        return [$offload, $card];
+    }
+
+    public function test_one_drive_is_never_two_and_nothing_is_erased_because_of_it(): void
+    {
+        config(['tally.folders' => ['/tmp'], 'tally.plain_folders' => []]);
+        $this->realCard('T-1');
+        $card = $this->medium('T-1');
+        $drive = $this->mounted('ext4', 32);
+        foreach (['a', 'a/within', 'b'] as $folder) {
+            @mkdir("{$drive}/{$folder}", recursive: true);
+        }
+        mkdir("{$card}/copies");
+        symlink("{$drive}/a", $link = "{$this->folder()}/link");
+        $shown = $this->get('/offload')->viewData('page');
+        $slot = self::text(data_get($shown, 'props.plan.cards.0.slot'));
+        [$first, $second] = array_map(self::text(...), array_values((array) data_get($shown, 'props.plan.cards.0.drives')));
+        foreach (
+            [
+                ["{$drive}/a", "{$drive}/b"], ["{$drive}/a", "{$drive}/a/within"], ["{$drive}/a", "{$drive}/a/"], ["{$drive}/a", $link],
+                [$drive, "{$drive}/./b"], ["{$drive}/a", "{$card}/copies"],
+            ] as [$one, $other]
+        ) {
+            $this->begin(['real' => '1', 'slots' => [$slot => $card], 'drives' => [$first => $one, $second => $other]])
+                ->assertSessionHasErrors();
+            self::assertStringContainsString("drives.{$second}", implode(' ', array_keys($this->complaints())), "{$one} and {$other}");
+            $this->flushSession();
+        }
+        self::assertSame(0, Offload::query()->count());
+        self::assertStringContainsString('not secured', (string) $this->cleared('T-1'));
+        // The end of it was that a raw proof erased the card.
+        $this->post('/cards/T-1/runs', ['kind' => 'proof', 'slot' => $this->slot('Raw 1')->id, 'tag' => 'T-1', 'by' => 'Moss'])
+            ->assertSessionHasErrors('slot');
+    }
+
+    public function test_drives_that_become_one_after_it_was_begun_secure_nothing(): void
+    {
+        $this->realCard('T-1');
+        $offload = $this->begunOn(['T-1' => $this->medium('T-1')]);
+        // The second drive is taken out, and the first one is mounted in its place too.
+        $device = self::shell("findmnt -n -o SOURCE {$this->drives[0]}");
+        self::assertNotNull(self::shell("mount {$device} {$this->drives[1]}"));
+        $this->in($this->only($offload));
+        $this->work($offload);
+        self::shell("umount {$this->drives[1]}");
+        self::assertFalse($this->mayBeCleared('T-1'));
+        self::assertStringContainsString('not secured', (string) $this->cleared('T-1'));
+    }
+
+    public function test_less_than_was_marked_stops_and_is_never_more_than_secured_in_part(): void
+    {
+        $this->card(['tag' => 'T-1', 'stand_in' => null]);
+        $this->marked('T-1', '20 GB', 400);
+        $offload = $this->begunOn(['T-1' => $this->medium('T-1', files: 5)]);
+        $card = $this->only($offload);
+        $said = (string) $this->in($card);
+        self::assertStringContainsString('20 GB in 400 files were marked, 300 kB in 5 files found', $said);
+        self::assertNull($card->refresh()->in_at);
+        // Nobody can say so of what was not told, and nobody without a name.
+        $this->post("/offloads/{$offload->id}/cards/{$card->id}/in", ['less' => '1'])->assertSessionHasErrors('by');
+        $this->flushSession();
+        $this->post("/offloads/{$offload->id}/cards/{$card->id}/in", ['less' => '1', 'by' => 'Moss'])->assertSessionHasNoErrors();
+        $this->work($offload);
+        $card = $this->only($offload);
+        self::assertSame(['Moss', null], [$card->less_by, $card->clear_at]);
+        self::assertSame([CopyState::Verified, CopyState::Verified], $card->copies->pluck('state')->all());
+        self::assertFalse($this->mayBeCleared('T-1'));
+        self::assertSame('partly secured', $this->inTray('T-1')['footage']);
+        self::assertNotNull($this->cleared('T-1'));
+        $page = (string) json_encode($this->getJson("/offloads/{$offload->id}/now")->json(), JSON_UNESCAPED_UNICODE);
+        self::assertStringContainsString('20 GB in 400 files were marked, 300 kB in 5 files found, and Moss said', $page);
+    }
+
+    public function test_what_is_no_file_is_named_on_the_page(): void
+    {
+        $this->realCard('T-1');
+        $card = $this->medium('T-1');
+        symlink('/etc', "{$card}/DCIM/elsewhere");
+        posix_mkfifo("{$card}/pipe", 0600);
+        $offload = $this->begunOn(['T-1' => $card]);
+        self::assertNull($this->in($this->only($offload)));
+        $this->work($offload);
+        $notes = (string) json_encode($this->getJson("/offloads/{$offload->id}/now")->json('notes'), JSON_UNESCAPED_SLASHES);
+        self::assertStringContainsString('DCIM/elsewhere, pipe', $notes);
+        $this->get("/offloads/{$offload->id}/handover.pdf")->assertOk();
+    }
+
+    public function test_footage_that_is_marked_after_the_card_was_read_is_new_footage_whatever_the_clocks_say(): void
+    {
+        $this->realCard('T-1');
+        $card = $this->medium('T-1');
+        $offload = $this->begunOn(['T-1' => $card], rules: ['scheme' => 'relay']);
+        $this->in($this->only($offload));
+        // The first copy is right and the card is back in the camera before the second one is made.
+        Artisan::call('queue:work', ['--queue' => $offload->station->offloadQueue(), '--once' => true, '--sleep' => 0]);
+        self::assertNotNull($this->only($offload)->free_at);
+        $this->marked('T-1', '500 kB', 5);
+        // And the clock of that machine is an hour behind.
+        FootageAct::query()->latest('id')->first()?->forceFill(['created_at' => now()->subHour()])->save();
+        $this->work($offload);
+        self::assertSame([null, null], $this->only($offload)->copies->pluck('message')->all());
+        self::assertSame([CopyState::Verified, CopyState::Verified], $this->only($offload)->copies->pluck('state')->all());
+        self::assertFalse($this->mayBeCleared('T-1'));
+        self::assertSame('not secured', $this->inTray('T-1')['footage']);
+        self::assertStringContainsString('not secured', (string) $this->cleared('T-1'));
+        $cards = $this->getJson("/offloads/{$offload->id}/now")->json('cards');
+        self::assertStringContainsString('newer footage', (string) json_encode($cards));
+    }
+
+    public function test_tried_again_only_the_card_itself_is_copied(): void
+    {
+        $this->realCard('T-1');
+        $card = $this->medium('T-1');
+        $offload = $this->begunOn(['T-1' => $card], rules: ['scheme' => 'fan-out']);
+        $this->in($this->only($offload));
+        // One drive is full: its copy fails, and that one alone.
+        self::shell("dd if=/dev/zero of={$this->drives[1]}/filler bs=4k");
+        $this->work($offload);
+        self::assertEqualsCanonicalizing(['verified', 'failed'], $this->only($offload)->copies->map(fn ($one) => $one->state->value)->all());
+        unlink("{$this->drives[1]}/filler");
+        // Another card is mounted at the same place.
+        $own = self::shell("findmnt -n -o SOURCE {$card}");
+        $other = $this->medium('other', files: 2);
+        $others = self::shell("findmnt -n -o SOURCE {$other}");
+        self::assertNotNull(self::shell("umount {$card} && mount {$others} {$card}"));
+        $this->post("/offloads/{$offload->id}/again");
+        self::assertStringContainsString('Put T-1 in again', $this->complaints()['again'][0] ?? '');
+        $this->flushSession();
+        // Nor does a worker that takes the order up copy it, whoever gave it.
+        $this->only($offload)->copies->firstOrFail(fn ($one) => $one->state === CopyState::Failed)->forceFill(['state' => 'waiting'])->save();
+        $offload->forceFill(['state' => OffloadState::Going])->save();
+        CopyOrders::give($offload->refresh());
+        $this->work($offload);
+        self::assertSame([], glob("{$this->drives[1]}/Harbour/*/T-1/DCIM/other*"));
+        self::assertStringContainsString('Put T-1 in again', (string) json_encode($this->only($offload)->copies->pluck('message')));
+        self::assertFalse($this->mayBeCleared('T-1'));
+        self::assertNotNull(self::shell("umount {$card} && mount {$own} {$card}"));
+        $this->post("/offloads/{$offload->id}/again")->assertSessionHasNoErrors();
+        $this->work($offload);
+        self::assertSame([null, null], $this->only($offload)->copies->pluck('message')->all());
+        self::assertTrue($this->mayBeCleared('T-1'));
+    }
+
+    public function test_another_card_of_the_house_is_known_by_its_file_system(): void
+    {
+        $this->broughtHome('T-1');
+        $first = self::text($this->only(Offload::query()->firstOrFail())->medium['real'] ?? null);
+        $this->realCard('T-2');
+        Offload::query()->update(['state' => 'ended']);
+        $offload = $this->begunOn(['T-2' => $first], rules: ['cards' => ['T-2']]);
+        self::assertStringContainsString('By its file system T-1 lies in', (string) $this->in($this->only($offload)));
+        self::assertNull($this->only($offload)->in_at);
+    }
+
+    public function test_whoever_clears_has_the_copies_looked_at_now(): void
+    {
+        [$offload] = $this->broughtHome();
+        $file = glob("{$this->drives[0]}/Harbour/*/T-1/DCIM/*.mov")[0] ?? '';
+        $handle = fopen($file, 'r+b');
+        self::assertIsResource($handle);
+        fseek($handle, 31_000);
+        fwrite($handle, '?');
+        fclose($handle);
+        self::assertStringContainsString('reads otherwise than it was read back', (string) $this->cleared('T-1'));
+        self::assertFalse($this->mayBeCleared('T-1'));
+        self::assertSame('not secured', $this->inTray('T-1')['footage']);
+        $states = $this->only($offload)->copies->map(fn (OffloadCopy $copy): ?CopyStanding => $copy->standing)->all();
+        self::assertContains(CopyStanding::Changed, $states);
+        self::assertContains(CopyStanding::SeenAgain, $states);
+        // Not at hand is no excuse for what was found before.
+        self::shell("umount {$this->drives[0]}");
+        self::assertNotNull($this->cleared('T-1'));
+        self::assertNull($this->cleared('T-1', 'given up by the client'));
+    }
+
+    public function test_a_copy_that_is_not_at_hand_is_said_and_with_none_at_hand_somebody_says_why(): void
+    {
+        $this->broughtHome();
+        self::shell("umount {$this->drives[0]}");
+        self::shell("umount {$this->drives[1]}");
+        self::assertStringContainsString('Neither copy could be looked at', (string) $this->cleared('T-1'));
+        Offload::query()->update(['state' => 'ended']);
+        $this->post('/cards/T-1/clear', ['by' => 'Moss', 'why' => 'given up'])->assertSessionHasNoErrors();
+        $this->broughtHome('T-2');
+        self::shell("umount {$this->drives[1]}");
+        self::assertNull($this->cleared('T-2'));
+        $note = FootageAct::query()->latest('id')->firstOrFail()->note;
+        self::assertStringContainsString('seen there again on', (string) $note);
+        self::assertStringContainsString('not at hand on', (string) $note);
+    }
+
+    public function test_what_verify_finds_stands_in_the_books_wherever_the_drive_is_mounted(): void
+    {
+        $this->broughtHome();
+        $device = self::shell("findmnt -n -o SOURCE {$this->drives[0]}");
+        $elsewhere = $this->folder();
+        self::assertNotNull(self::shell("umount {$this->drives[0]} && mount {$device} {$elsewhere}"));
+        $file = glob("{$elsewhere}/Harbour/*/T-1/DCIM/*.mov")[0] ?? '';
+        rename($file, "{$elsewhere}/kept");
+        self::assertSame(1, Artisan::call('tally:verify', ['folder' => $elsewhere]));
+        self::assertStringContainsString('Entered in the books', Artisan::output());
+        self::assertFalse($this->mayBeCleared('T-1'));
+        rename("{$elsewhere}/kept", $file);
+        self::assertSame(0, Artisan::call('tally:verify', ['folder' => $elsewhere]), Artisan::output());
+        self::assertTrue($this->mayBeCleared('T-1'));
+        self::shell("umount {$elsewhere}");
+    }
+
+    public function test_a_drive_that_gave_back_something_wrong_or_is_lost_secures_no_card(): void
+    {
+        [$offload] = $this->broughtHome();
+        $drive = $this->only($offload)->copies->firstOrFail()->drive;
+        $this->post("/drives/{$drive}/gone", ['why' => 'lost on the boat', 'by' => 'Moss'])->assertSessionHasNoErrors();
+        self::assertSame([false, 'not secured'], [$this->mayBeCleared('T-1'), $this->inTray('T-1')['footage']]);
+        $this->post("/drives/{$drive}/back")->assertSessionHasNoErrors();
+        self::assertTrue($this->mayBeCleared('T-1'));
+        // It gives back something else of another card: this one's copy is in doubt until somebody has looked.
+        $copy = $this->only($offload)->copies->firstOrFail()->load('offloadCard.offload', 'offloadCard.card');
+        DriveFindings::file($copy, [new Trouble(TroubleKind::CopyUnsteady, 'DCIM/x.mov', $drive)]);
+        self::assertSame(1, DriveFinding::query()->count());
+        self::assertFalse($this->mayBeCleared('T-1'));
+        self::assertSame(0, Artisan::call('tally:verify', ['folder' => $this->drives[0]]), Artisan::output());
+        Artisan::call('tally:verify', ['folder' => $this->drives[1]]);
+        self::assertTrue($this->mayBeCleared('T-1'));
+    }
+
+    public function test_a_card_that_is_filled_anew_on_the_same_day_has_a_folder_of_its_own(): void
+    {
+        [$offload, $card] = $this->broughtHome();
+        self::assertNull($this->cleared('T-1'));
+        exec("rm -rf {$card}/DCIM/*");
+        file_put_contents("{$card}/DCIM/T-1-1.mov", random_bytes(60_000));
+        $this->marked('T-1', '60 kB', 1);
+        $before = glob("{$this->drives[0]}/Harbour/*/*");
+        $again = $this->begunOn(['T-1' => $card], $this->drives);
+        self::assertNull($this->in($this->only($again)));
+        $this->work($again);
+        self::assertTrue($this->mayBeCleared('T-1'));
+        self::assertStringEndsWith('/T-1-2', $this->only($again)->folder);
+        self::assertStringEndsWith('/T-1', $this->only($offload)->folder);
+        self::assertCount(count((array) $before) + 4, (array) glob("{$this->drives[0]}/Harbour/*/*"));
+    }
+
+    public function test_a_copy_goes_onto_another_drive_and_counts_there(): void
+    {
+        $this->realCard('T-1');
+        $offload = $this->begunOn(['T-1' => $this->medium('T-1')], rules: ['scheme' => 'fan-out']);
+        $this->in($this->only($offload));
+        self::shell("dd if=/dev/zero of={$this->drives[1]}/filler bs=4k");
+        $this->work($offload);
+        $failed = $this->only($offload)->copies->firstOrFail(fn (OffloadCopy $one): bool => $one->state === CopyState::Failed);
+        $wrong = (array) $this->getJson("/offloads/{$offload->id}/now")->json('wrong');
+        self::assertStringContainsString('was not made. Do not clear.', (string) json_encode($wrong));
+        $good = $this->only($offload)->copies->firstOrFail(fn (OffloadCopy $one): bool => $one->state === CopyState::Verified)->drive;
+        $other = self::text(data_get($wrong, '0.drives.0'));
+        $elsewhere = fn (string $drive, string $folder) => $this->post(
+            "/offloads/{$offload->id}/copies/{$failed->id}/elsewhere",
+            ['drive' => $drive, 'folder' => $folder],
+        );
+        $elsewhere($good, $this->mounted('ext4', 32))->assertSessionHasErrors('drive');
+        $this->flushSession();
+        $elsewhere($other, '/etc')->assertSessionHasErrors('folder');
+        $this->flushSession();
+        $elsewhere($other, $this->mounted('ext4', 32))->assertSessionHasNoErrors();
+        $this->work($offload);
+        self::assertTrue($this->mayBeCleared('T-1'));
+        self::assertEqualsCanonicalizing([$good, $other], $this->only($offload)->copies->pluck('drive')->all());
+    }
+}
