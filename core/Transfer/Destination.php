@@ -157,6 +157,19 @@ final class Destination
         $this->stage->gone($file->path);
     }
 
+    /** Whether it has another one than the card has by now; that is no copy of it any more. */
+    public function isOutdated(SourceFile $file): bool
+    {
+        $listed = $this->whole[$file->path] ?? null;
+        if ($listed === null || $listed->isOf($file)) {
+            return false;
+        }
+        $this->guarded(0, fn () => $this->outdated($listed));
+        unset($this->whole[$file->path]);
+
+        return true;
+    }
+
     private function complete(ListedFile $file): void
     {
         $part = $this->stage->holds($file);
@@ -426,6 +439,11 @@ final class Destination
     /** Lets go of the drive; what is not finished stays, to be gone on with. */
     public function leave(): void
     {
+        try {
+            $this->stage->save();
+        } catch (HostError) {
+            // What could not be written down is read back once more.
+        }
         $this->stage->leave();
         $this->held->letGo();
     }

@@ -34,7 +34,7 @@ final class Transfer
     private const OF_ALL = ['differs', 'inside', 'leadsOut', 'notCompared', 'unfinished'];
 
     /** @var list<SourceFile> */
-    private readonly array $files;
+    private array $files;
 
     /** @var list<Trouble> */
     private array $troubles;
@@ -214,6 +214,9 @@ final class Transfer
             $cutShort = $gone->getMessage();
         }
         array_push($this->troubles, ...$copying->troubles);
+        if ($done && $cutShort === null && $this->known === []) {
+            $this->mustBeUnchanged();
+        }
         $copied = $clock->now() - $began;
         $reading = array_map(fn (Destination $drive): ReadBackPass => new ReadBackPass($drive, $this->source), $this->onto);
         if ($done && $cutShort === null) {
@@ -236,6 +239,29 @@ final class Transfer
             ! $done,
             $cutShort,
         );
+    }
+
+    /** What came onto the card, or changed on it, after it was its turn is in no copy. */
+    private function mustBeUnchanged(): void
+    {
+        try {
+            $now = Source::at($this->source->given, mayBeEmpty: true);
+        } catch (UnusablePath) {
+            // It was taken out: what was read of it before was read whole.
+            return;
+        }
+        $told = array_flip(array_map(fn (Trouble $trouble): string => $trouble->path, $this->troubles));
+        $known = array_flip(array_map(fn (SourceFile $file): string => $file->path, $this->files));
+        foreach ($this->source->isThere() ? $now->files : [] as $file) {
+            $isNew = ! isset($known[$file->path]);
+            $outdated = array_filter($this->onto, fn (Destination $drive): bool => $drive->isOutdated($file));
+            if ($isNew) {
+                $this->files[] = $file;
+            }
+            if (! isset($told[$file->path]) && ($isNew || $outdated !== [])) {
+                $this->troubles[] = new Trouble(TroubleKind::Changed, $file->path, null);
+            }
+        }
     }
 
     /** Bytes that it has: those that were copied, where it has grown since it was counted. */

@@ -18,7 +18,7 @@ return new class extends Migration
             // What was found on it before the first byte, and what was said of that.
             $table->json('found')->nullable();
             $table->string('refused', 500)->nullable();
-            $table->string('refused_for', 12)->nullable();
+            $table->string('refused_for', 20)->nullable();
             $table->string('less_by', 80)->nullable();
         });
         Schema::table('offload_copies', function (Blueprint $table): void {
@@ -26,7 +26,7 @@ return new class extends Migration
             $table->json('place')->nullable();
             // XXH128 of the record beside it, by which it is known wherever its drive is mounted.
             $table->char('record', 32)->nullable()->index();
-            $table->string('standing', 12)->nullable();
+            $table->string('standing', 20)->nullable();
             $table->dateTime('standing_at')->nullable();
             $table->string('standing_by', 80)->nullable();
             $table->string('standing_note', 300)->nullable();
@@ -59,7 +59,7 @@ return new class extends Migration
             $table->string('drive', 20)->index();
             $table->string('folder', 400);
             $table->string('by', 80);
-            $table->string('state', 12);
+            $table->string('state', 20);
             $table->unsignedBigInteger('done')->default(0);
             $table->unsignedBigInteger('total')->default(0);
             $table->unsignedInteger('pid')->nullable();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Gear\Rig;
+use App\Intake\FootageBook;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Stations\Slot;
@@ -403,6 +404,9 @@ final class DemoCards extends Seeder
             'provenance' => array_key_exists('provenance', $of) ? $of['provenance'] : Provenance::Retail,
             'recorded_by' => 'demo',
         ]);
+        if (! $card->refresh()->footage->isZero()) {
+            FootageBook::carries($card, $card->footage, 'demo', is_int($of['files'] ?? null) ? $of['files'] : 0);
+        }
         $this->conductAll($card, $of['runs'] ?? []);
         if (isset($of['later'])) {
             $card->refresh()->update(['stand_in' => $of['later']]);

@@ -13,9 +13,12 @@ use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
 use App\Models\Offload\OffloadState;
+use App\Models\Offload\SavedPlan;
 use App\Offload\Carrying\CopyOrders;
 use App\Offload\Carrying\DriveFindings;
+use App\Offload\Carrying\HungCopies;
 use App\Offload\Carrying\Secured;
+use App\Report\CarriedHome;
 use Illuminate\Support\Facades\Artisan;
 use Tally\Transfer\Trouble;
 use Tally\Transfer\TroubleKind;
@@ -326,5 +329,78 @@ final class SafeOffloadTest extends TestCase
         $this->work($offload);
         self::assertTrue($this->mayBeCleared('T-1'));
         self::assertEqualsCanonicalizing([$good, $other], $this->only($offload)->copies->pluck('drive')->all());
+    }
+
+    public function test_a_copy_whose_medium_hangs_can_be_left_and_the_rest_goes_on(): void
+    {
+        $this->realCard('T-1');
+        $offload = $this->begunOn(['T-1' => $this->medium('T-1')], rules: ['scheme' => 'fan-out']);
+        $this->in($this->only($offload));
+        $copy = $this->only($offload)->copies->firstOrFail();
+        $leave = fn () => $this->post("/offloads/{$offload->id}/copies/{$copy->id}/leave");
+        $copy->forceFill(['state' => CopyState::Copying, 'beat_at' => now(), 'pid' => (int) getmypid()])->save();
+        $leave()->assertSessionHasErrors('leave');
+        $this->flushSession();
+        // Nothing was heard of it for a while.
+        $copy->forceFill(['beat_at' => now()->subSeconds(30)])->save();
+        $wrong = (array) $this->getJson("/offloads/{$offload->id}/now")->json('wrong.0');
+        self::assertTrue($wrong['hangs']);
+        self::assertStringContainsString('Not heard from since', (string) json_encode($wrong['found']));
+        $leave()->assertSessionHasNoErrors();
+        self::assertSame(CopyState::Failed, $copy->refresh()->state);
+        // This process is no worker, and is left alone.
+        HungCopies::letGo($offload->station);
+        self::assertNull($copy->refresh()->pid);
+        self::assertFalse($this->mayBeCleared('T-1'));
+    }
+
+    public function test_a_drive_is_held_against_its_lists_on_its_page(): void
+    {
+        [$offload] = $this->broughtHome();
+        $drive = $this->only($offload)->copies->firstOrFail()->drive;
+        $verify = function (string $folder) use ($drive, $offload): array {
+            $this->post("/drives/{$drive}/verify", ['folder' => $folder, 'by' => 'Moss'])->assertSessionHasNoErrors();
+            $this->post("/drives/{$drive}/verify", ['folder' => $folder, 'by' => 'Moss'])->assertSessionHasErrors('folder');
+            $this->flushSession();
+            $this->work($offload);
+
+            return (array) data_get($this->get("/kit/drives/{$drive}")->viewData('page'), 'props.care.checks.0');
+        };
+        $places = $offload->places['drives'];
+        $check = $verify($places[$drive]);
+        self::assertSame('as listed', $check['state']);
+        self::assertSame('3 files in 1 folder are as listed. Entered with 1 copy of the books.', $check['message']);
+        unlink(glob("{$places[$drive]}/Harbour/*/T-1/DCIM/*.mov")[0] ?? '');
+        $check = $verify($places[$drive]);
+        self::assertSame('not as listed', $check['state']);
+        self::assertStringContainsString('missing: DCIM/', (string) json_encode($check['lines'], JSON_UNESCAPED_SLASHES));
+        self::assertFalse($this->mayBeCleared('T-1'));
+        $this->post("/drives/{$drive}/verify", ['folder' => '/etc', 'by' => 'Moss'])->assertSessionHasErrors('folder');
+        $this->flushSession();
+        self::assertSame('not looked at', $verify($this->medium('empty'))['state']);
+    }
+
+    public function test_reports_count_what_was_copied_and_an_evening_once(): void
+    {
+        [$offload] = $this->broughtHome();
+        $key = "offload {$offload->id}";
+        self::assertSame(180_000, CarriedHome::find($key)?->bytes);
+        self::assertSame([$key], CarriedHome::since(now()->subDay()));
+        // Begun once more with the same footage: that came home already.
+        $again = $this->begunOn(['T-1' => self::text($this->only($offload)->medium['real'] ?? null)], $this->drives);
+        $this->in($this->only($again));
+        $this->work($again);
+        self::assertNull(CarriedHome::find("offload {$again->id}"));
+        // A plan of the same evening, that somebody told the outcome of.
+        $this->post('/offload/plans', ['plan' => $this->shownPlan(), 'name' => 'Friday', 'by' => 'Wren'])->assertSessionHasNoErrors();
+        SavedPlan::query()->update(['begun_at' => $offload->began_at, 'done_at' => now()]);
+        self::assertNotContains('plan 1', CarriedHome::since(now()->subDay()));
+        // Planned and never begun, nothing of it came home.
+        $this->card(['tag' => 'T-9', 'stand_in' => null]);
+        $this->marked('T-9', '20 GB');
+        $planned = $this->begunOn(['T-9' => $this->medium('T-9')], rules: ['cards' => ['T-9']]);
+        $this->post("/offloads/{$planned->id}/stop");
+        self::assertSame(OffloadState::Ended, $planned->refresh()->state);
+        self::assertNull(CarriedHome::find("offload {$planned->id}"));
     }
 }

@@ -6,20 +6,28 @@ namespace Tests\Feature;
 
 use App\Models\Cards\Card;
 use App\Models\Cards\FootageAct;
+use App\Models\Kit\Drive;
+use App\Models\Offload\SavedPlan;
 use App\Models\Runs\HeatReading;
 use App\Models\Runs\Run;
+use App\Offload\PlanRules;
 use App\Pages\Card\IntakePage;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
+use Symfony\Component\HttpFoundation\Response;
 use Tally\Measured\Chain;
 use Tally\Record\RunKind;
 use Tally\Record\SizeParameters;
+use Tests\Support\CarriesOffloads;
 use Tests\TestCase;
 
 /** Two people at one card: the later, older page undoes nothing, and what is sent twice counts once. */
 final class StaleSaveTest extends TestCase
 {
+    use CarriesOffloads;
+
     /**
      * @param  array<string, mixed>  $with
      * @return array<string, mixed> the form of a card as it stands, with what was changed in it
@@ -90,6 +98,70 @@ final class StaleSaveTest extends TestCase
         $this->post('/cards/T-1/footage', ['footage' => '33 GB', 'by' => 'Wren'])->assertSessionHasErrors([
             'footage' => '33 GB of footage cannot be on a card of 32 GB.',
         ]);
+    }
+
+    public function test_an_old_page_clears_marks_and_retires_nothing_that_it_did_not_show(): void
+    {
+        $this->card();
+        $this->post('/cards/T-1/footage', ['footage' => '5 GB', 'by' => 'Wren'])->assertSessionHasNoErrors();
+        $shown = data_get($this->get('/intake/T-1')->viewData('page'), 'props.seen');
+        self::assertIsString($shown);
+        $this->post('/cards/T-1/footage', ['footage' => '30 GB', 'by' => 'Moss'])->assertSessionHasNoErrors();
+        foreach (
+            [
+                'clear' => ['by' => 'Wren', 'why' => 'on D1 and D3'],
+                'footage' => ['by' => 'Wren', 'footage' => '6 GB'],
+                'retire' => ['by' => 'Wren', 'why' => 'worn'],
+            ] as $act => $with
+        ) {
+            foreach ([$shown, 'nothing'] as $seen) {
+                $this->withHeader('X-Seen', $seen)->post("/cards/T-1/{$act}", $with)->assertSessionHasErrors('seen');
+                $this->flushHeaders()->flushSession();
+            }
+        }
+        $this->withHeader('X-Seen', $shown)->post('/cards/T-1/clear', ['by' => 'Wren', 'why' => 'on D1']);
+        $says = session()->get('errors')?->first('seen'); // @phpstan-ignore method.nonObject
+        self::assertSame(
+            'Since this page was loaded, Moss marked 30 GB on it. Nothing of yours was saved. Look at what stands here now, and say so again.',
+            $says,
+        );
+        self::assertSame(30_000_000_000, Card::query()->firstOrFail()->footage->count);
+        self::assertNull(Card::query()->firstOrFail()->retired_on);
+    }
+
+    public function test_nor_do_old_pages_of_rules_kit_and_plans(): void
+    {
+        $rules = ['swap' => '30', 'first' => '10', 'overhead' => '0.01', 'by' => 'Wren', 'why' => 'timed'];
+        $this->put('/rules/plan', $rules)->assertSessionHasNoErrors();
+        $shown = self::seenOn($this->get('/rules'));
+        $this->put('/rules/plan', [...$rules, 'swap' => '40'])->assertSessionHasNoErrors();
+        $this->withHeader('X-Seen', $shown)->put('/rules/plan', [...$rules, 'swap' => '20'])->assertSessionHasErrors('seen');
+        $this->withHeader('X-Seen', '')->put('/rules/plan', [...$rules, 'swap' => '20'])->assertSessionHasErrors('seen');
+        $this->flushHeaders()->flushSession();
+        self::assertSame(40.0, PlanRules::now()->swap);
+        $drive = Drive::query()->where('tag', 'D5')->firstOrFail();
+        $shown = self::seenOn($this->get('/kit/drives/D5'));
+        $drive->forceFill(['name' => 'mended'])->save();
+        $this->withHeader('X-Seen', $shown)->delete('/kit/drives/D5')->assertSessionHasErrors('seen');
+        $this->flushHeaders()->flushSession();
+        self::assertNotNull($drive->fresh());
+        $this->card();
+        $this->post('/cards/T-1/footage', ['footage' => '5 GB', 'by' => 'Wren']);
+        $plan = $this->shownPlan();
+        $this->post('/offload/plans', ['plan' => $plan, 'name' => 'Friday', 'by' => 'Wren'])->assertSessionHasNoErrors();
+        $saved = SavedPlan::query()->firstOrFail();
+        $shown = self::seenOn($this->get("/offload/plans/{$saved->id}"));
+        $saved->forceFill(['note' => 'late'])->save();
+        $this->withHeader('X-Seen', $shown)->delete("/offload/plans/{$saved->id}")->assertSessionHasErrors('seen');
+        self::assertNotNull($saved->fresh());
+    }
+
+    /** @param  TestResponse<Response>  $page */
+    private static function seenOn(TestResponse $page): string
+    {
+        $seen = data_get($page->viewData('page'), 'props.seen');
+
+        return is_string($seen) ? $seen : self::fail('The page does not say what it shows.');
     }
 
     public function test_a_form_that_is_sent_twice_counts_once(): void

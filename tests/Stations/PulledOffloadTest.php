@@ -124,6 +124,27 @@ final class PulledOffloadTest extends TestCase
         self::assertSame($before, $this->inodes($stays));
     }
 
+    public function test_a_medium_that_hangs_is_left_and_said_and_it_goes_on_when_it_answers(): void
+    {
+        [$card] = $this->pullable(96, 400);
+        $this->lade($card);
+        $drive = $this->folder();
+        $process = $this->offload($card, ["--to={$drive}"]);
+        $this->begins($process, $drive);
+        $this->hang(true);
+        usleep(700_000);
+        self::assertTrue($process->isRunning());
+        // Whatever hangs: who stops it is answered, and does not wait for the medium.
+        $process->signal(SIGINT);
+        $process->wait();
+        self::assertSame(2, $process->getExitCode(), $process->getErrorOutput());
+        self::assertStringContainsString('does not answer', $process->getErrorOutput());
+        self::assertStringContainsString('"hangs":"', $process->getOutput());
+        $this->hang(false);
+        $this->mustBeWholeSoFar($this->laden, $drive);
+        $this->comesHome($card, $drive);
+    }
+
     public function test_a_drive_that_somebody_fills_and_workers_that_are_killed_leave_nothing_half_and_it_goes_on(): void
     {
         $card = "{$this->folder()}/QS-014";

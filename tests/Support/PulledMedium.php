@@ -58,6 +58,14 @@ trait PulledMedium
         return [$point, $hand];
     }
 
+    /** It answers nothing at all any more, not even with errors; or it does again. */
+    protected function hang(bool $isHung): void
+    {
+        foreach ($this->serving as $process) {
+            posix_kill(proc_get_status($process)['pid'], $isHung ? SIGSTOP : SIGCONT);
+        }
+    }
+
     /** Put in, or put in again after it was pulled. */
     protected function insert(string $device, string $point): void
     {
@@ -84,6 +92,7 @@ trait PulledMedium
 
     protected function tearDown(): void
     {
+        $this->hang(false);
         // Whatever is still out is put back, so that it can be unmounted.
         foreach ($this->folders as $folder) {
             @unlink("{$folder}/hand");

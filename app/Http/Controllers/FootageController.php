@@ -8,11 +8,7 @@ use App\Http\Person;
 use App\Http\Seen;
 use App\Intake\FootageBook;
 use App\Models\Cards\Card;
-use App\Models\Offload\CopyStanding;
-use App\Models\Offload\OffloadCard;
-use App\Models\Offload\OffloadCopy;
-use App\Offload\Carrying\CopyLook;
-use App\Offload\Carrying\Secured;
+use App\Offload\Carrying\Clearing;
 use App\Rules\Quantity;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -61,36 +57,9 @@ final readonly class FootageController
             ],
         );
         $by = trim($request->string('by')->value());
-        $why = trim($request->string('why')->value());
-        $home = Secured::of($card);
-        $wasSeen = $home !== null && CopyLook::of($home, $by);
-        if ($why === '' && ($home === null || $home->clear_at === null || ! $wasSeen)) {
-            throw ValidationException::withMessages(['why' => self::whyAsked($home, $wasSeen)]);
-        }
-        $note = $home === null || $home->clear_at === null ? '' : Secured::note($home);
-        FootageBook::clear($card, $by, mb_substr(trim("{$why} {$note}"), 0, 300), Seen::said($request, 'card'));
+        Clearing::of($card, $by, trim($request->string('why')->value()), Seen::said($request, 'card'));
         Person::remember($by);
 
         return back();
-    }
-
-    private static function whyAsked(?OffloadCard $home, bool $wasSeen): string
-    {
-        $asked = 'Say where it is now, such as: on D1 and D3, both read back.';
-        if ($home === null) {
-            return "Its footage is not secured here. {$asked}";
-        }
-        $found = $home->copies
-            ->filter(fn (OffloadCopy $copy): bool => $copy->standing !== null && $copy->standing !== CopyStanding::ReadBack)
-            ->map(fn (OffloadCopy $copy): string => "{$copy->drive} ".match ($copy->standing) {
-                CopyStanding::SeenAgain => 'is as it was read back',
-                CopyStanding::Away => "is not at hand ({$copy->standing_note})",
-                default => "is not what was read back: {$copy->standing_note}",
-            })
-            ->implode('. ');
-
-        return $wasSeen
-            ? "Do not clear it: {$found}. Bring it home again, or say where it is now."
-            : "Neither copy could be looked at now: {$found}. Plug a drive in, or say where the footage is.";
     }
 }

@@ -61,6 +61,7 @@ final readonly class FollowPage
             $offload->state->value,
             $seconds,
             $goes->done($offload),
+            self::minute($offload, $goes->done($offload)),
             self::amount($offload),
             $hands,
             $hands !== [] || $offload->state !== OffloadState::Going ? '' : self::next($offload, $goes),
@@ -147,7 +148,10 @@ final readonly class FollowPage
     {
         $clear = $goes->course->clear[$card->place] ?? null;
         $isCleared = $card->clear_at !== null && $card->card->footage->isZero();
-        $isNewer = $card->in_at !== null && ! $card->card->footage->isZero() && Secured::record($card->card)?->id !== $card->footage_act_id;
+        $record = $card->card->footage->isZero() ? null : Secured::record($card->card);
+        // What was marked since is on no drive.
+        $isNewer = $card->in_at !== null && ! $card->card->footage->isZero() &&
+            ($record === null || $record->id !== $card->footage_act_id);
         $bad = $card->copies->first(fn (OffloadCopy $copy): bool => $copy->state === CopyState::Failed || self::fell($copy));
 
         return new HomeCardProps(
@@ -158,8 +162,7 @@ final readonly class FollowPage
             array_values($card->copies->map(fn (OffloadCopy $copy): DriveCopyProps => self::copy($card, $copy))->all()),
             match (true) {
                 $isCleared => 'cleared',
-                // What was marked since is on no drive.
-                $isNewer && $card->footage_act_id !== null => 'no: newer footage is on it',
+                $isNewer => 'no: newer footage is on it',
                 $card->less_by !== null => 'no: secured in part',
                 $card->clear_at !== null => 'may be cleared',
                 $bad !== null => self::fell($bad) ? "no: {$bad->drive} is in doubt" : "no: {$bad->drive} is wrong",
@@ -204,7 +207,7 @@ final readonly class FollowPage
                 CopyState::Verified => self::fell($copy) ? $copy->standing->value ?? '' : 'right',
                 CopyState::Failed => 'wrong',
             },
-            $copy->standing === null ? '' : $copy->standing->words($copy->standing_at?->format('j M, H:i') ?? ''),
+            $copy->standing === null || $copy->state !== CopyState::Verified ? '' : $copy->standing->words($copy->standing_at?->format('j M, H:i') ?? ''),
         );
     }
 
@@ -263,6 +266,12 @@ final readonly class FollowPage
             $soonest === null || $offload->isOver() => 'No card may be cleared.',
             default => 'No card may be cleared yet. The first one may at about '.self::clock($offload, $soonest).'.',
         };
+    }
+
+    /** What is promised is rounded up. */
+    private static function minute(Offload $offload, float $seconds): string
+    {
+        return $offload->began_at->copy()->addSeconds((int) ceil($seconds))->ceilMinute()->format('H:i');
     }
 
     private static function clock(Offload $offload, float $seconds): string

@@ -10,6 +10,7 @@ final readonly class FollowNowProps
     /**
      * @param  string  $state  going, ending or ended
      * @param  float  $done  when all will be safe, or was
+     * @param  string  $safeAt  the same, as a clock shows it: `22:58`
      * @param  list<HandProps>  $hands  the first one now
      * @param  string  $next  what hands wait for where there is nothing to do
      * @param  list<FollowLaneProps>  $lanes
@@ -24,6 +25,7 @@ final readonly class FollowNowProps
         public string $state,
         public float $now,
         public float $done,
+        public string $safeAt,
         public string $amount,
         public array $hands,
         public string $next,

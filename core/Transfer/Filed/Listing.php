@@ -77,7 +77,7 @@ final class Listing
      *
      * @return array{readBack: list<ListedFile>, ...}|null
      */
-    private static function left(string $path): ?array
+    public static function left(string $path): ?array
     {
         for ($above = dirname($path); ; $above = dirname($above)) {
             try {

@@ -83,7 +83,7 @@ final class TreeCheck
         [$hasLists, $hasFiles, $bare] = [$this->listed($path, $here, $names), false, []];
         foreach ($names as $name) {
             $facts = self::facts($here, $name);
-            if ($facts?->isFolder() === true && ! isset($this->checks["{$path}/{$name}"]) && ! str_starts_with($name, Stage::PREFIX)) {
+            if ($facts?->isFolder() === true && ! str_starts_with($name, Stage::PREFIX) && ! $this->isChecked("{$path}/{$name}")) {
                 [$lists, $files] = $this->walk($real, $root, ltrim("{$folder}/{$name}", '/'));
                 $hasLists = $hasLists || $lists;
                 if ($files && ! $lists) {
@@ -92,6 +92,7 @@ final class TreeCheck
             } elseif ($facts?->isFile() === true && Listing::folderOf($name) === null) {
                 $hasFiles = true;
             }
+            $hasLists = $hasLists || isset($this->checks["{$path}/{$name}"]);
         }
         // What has nothing but such folders is named once, as a whole, by the one above it.
         if (! $hasLists) {
@@ -128,6 +129,21 @@ final class TreeCheck
         }
 
         return $folders !== [];
+    }
+
+    /**
+     * By its lists; or by the journal of an offload that was left, which lies further up.
+     *
+     * @throws UnusablePath
+     */
+    private function isChecked(string $path): bool
+    {
+        if (! isset($this->checks[$path]) && Listing::left($path) !== null) {
+            $check = FolderCheck::at($path);
+            $this->checks += $check === null ? [] : [$path => $check];
+        }
+
+        return isset($this->checks[$path]);
     }
 
     private static function facts(Beneath $folder, string $name): ?FileFacts

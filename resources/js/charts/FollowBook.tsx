@@ -103,7 +103,7 @@ export function FollowBook({
                     fontWeight="700"
                     style={{ fill: 'var(--rust)' }}
                 >
-                    {now >= done ? 'home' : 'now'}
+                    {now >= done ? 'ended' : 'now'}
                 </text>
             </svg>
         </div>

@@ -23,9 +23,9 @@ const Look = styled.section`
         font-stretch: 76%;
         text-wrap: balance;
     }
-    .main {
-        align-self: end;
+    .main button {
         font-size: 22px;
+        padding: 12px 22px;
     }
     .waits {
         justify-self: end;

@@ -29,29 +29,41 @@ const Block = styled.section`
         overflow-wrap: anywhere;
     }
     .ways {
-        display: flex;
-        flex-wrap: wrap;
+        display: grid;
+        grid-template-columns: repeat(2, minmax(0, 1fr));
         gap: 10px;
-        align-items: end;
+        align-items: start;
         margin-top: 12px;
     }
     .onto {
         display: grid;
-        grid-template-columns: 120px minmax(160px, 1fr);
+        grid-template-columns: 90px minmax(0, 1fr);
         gap: 8px;
-        flex: 1 1 260px;
         background: var(--sheet);
         color: var(--ink);
-        padding: 8px 10px;
+        padding: 2px 14px 10px;
+    }
+    .onto.alone {
+        grid-template-columns: 90px;
     }
     [role='alert'] {
         font-weight: 650;
-        flex-basis: 100%;
+        grid-column: 1 / -1;
+    }
+    @media (max-width: 560px) {
+        padding-left: 16px;
+        > svg {
+            position: static;
+        }
+        .ways {
+            grid-template-columns: minmax(0, 1fr);
+        }
     }
 `;
 
 const Way = styled(AriaButton)<{ $quiet?: boolean }>`
     ${buttonLook}
+    width: 100%;
     border-color: var(--on-rust);
     background: var(--rust);
     color: var(--on-rust);
@@ -104,7 +116,7 @@ export function WrongCopy({ offload, wrong }: { offload: number; wrong: WrongCop
                 ) : (
                     <>
                         {wrong.drives.length === 0 ? null : (
-                            <>
+                            <div>
                                 <Way
                                     className="first"
                                     onPress={() => {
@@ -114,7 +126,7 @@ export function WrongCopy({ offload, wrong }: { offload: number; wrong: WrongCop
                                     Copy to {drive}
                                     <small>a new copy, read back from there</small>
                                 </Way>
-                                <div className="onto">
+                                <div className={wrong.isReal ? 'onto' : 'onto alone'}>
                                     <SelectField
                                         name={`onto-${wrong.copy}`}
                                         label="Other drive"
@@ -133,7 +145,7 @@ export function WrongCopy({ offload, wrong }: { offload: number; wrong: WrongCop
                                         />
                                     ) : null}
                                 </div>
-                            </>
+                            </div>
                         )}
                         <Way
                             onPress={() => {

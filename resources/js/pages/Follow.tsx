@@ -1,4 +1,5 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
+import styled from 'styled-components';
 import { FollowBook } from '../charts/FollowBook';
 import { clock } from '../charts/Runbook';
 import { HomeCards } from '../follow/HomeCards';
@@ -11,6 +12,22 @@ import { Nothing } from '../parts/Nothing';
 import { Sheet, Title } from '../parts/Sheet';
 import { PlainList } from '../plan/PlainList';
 import type { FollowNowProps, FollowPageProps } from '../types/generated/props';
+
+const Heads = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 4px 28px;
+    b {
+        font-size: 22px;
+        font-weight: 700;
+        font-stretch: 80%;
+    }
+    .late {
+        font-size: 17px;
+        color: var(--ochre);
+    }
+`;
 
 /** Nearer than this it is on time. Seconds. */
 const ON_TIME = 5;
@@ -42,9 +59,13 @@ export default function Follow({ id, name, began, beganAt, planned, pace, first,
             <main>
                 <Title>
                     <div>
-                        <h1>
-                            Secured {now.secured} of {count}
-                        </h1>
+                        <Heads>
+                            <h1>
+                                Secured {now.secured} of {count}
+                            </h1>
+                            {isOver ? null : <b>all safe {now.safeAt}</b>}
+                            {isOver ? null : <b className="late">{lag(now.done - planned)}</b>}
+                        </Heads>
                         <p>
                             {name} · began {began} · {now.amount}
                             {pace === null ? '' : ` · made up, ${Math.round(pace)} times as fast`}

@@ -293,6 +293,7 @@ export interface FollowNowProps {
     state: string;
     now: number;
     done: number;
+    safeAt: string;
     amount: string;
     hands: HandProps[];
     next: string;

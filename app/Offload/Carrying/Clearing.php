@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Offload\Carrying;
+
+use App\Intake\FootageBook;
+use App\Models\Cards\Card;
+use App\Models\Offload\CopyStanding;
+use App\Models\Offload\OffloadCard;
+use App\Models\Offload\OffloadCopy;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Footage is taken off the books of a card: without a reason only where two copies of it stand, and they are looked at at that very
+ * moment. docs/clearing.md tells when.
+ */
+final readonly class Clearing
+{
+    /**
+     * @param  string  $why  where the footage is, or why it is given up; empty where it is secured here
+     * @param  string|null  $seen  what the page showed of the card, where one did
+     *
+     * @throws ValidationException where a reason is asked for, or the card has changed since it was shown
+     */
+    public static function of(Card $card, string $by, string $why, ?string $seen = null): void
+    {
+        $home = Secured::of($card);
+        $wasSeen = $home !== null && CopyLook::of($home, $by);
+        $stands = $home?->clear_at !== null && $wasSeen;
+        if ($why === '' && ! $stands) {
+            throw ValidationException::withMessages(['why' => self::asked($home, $wasSeen)]);
+        }
+        $note = $home?->clear_at === null ? '' : Secured::note($home);
+        FootageBook::clear($card, $by, mb_substr(trim("{$why} {$note}"), 0, 300), $seen);
+    }
+
+    private static function asked(?OffloadCard $home, bool $wasSeen): string
+    {
+        if ($home === null) {
+            return 'Its footage is not secured here. Say where it is now, such as: on D1 and D3, both read back.';
+        }
+        $found = $home->copies
+            ->filter(fn (OffloadCopy $copy): bool => $copy->standing !== null && $copy->standing !== CopyStanding::ReadBack)
+            ->map(
+                fn (OffloadCopy $copy): string => "{$copy->drive} ".match ($copy->standing) {
+                    CopyStanding::SeenAgain => 'is as it was read back',
+                    CopyStanding::Away => "is not at hand ({$copy->standing_note})",
+                    default => "is not what was read back: {$copy->standing_note}",
+                },
+            )
+            ->implode('. ');
+
+        return $wasSeen
+            ? "Do not clear it: {$found}. Bring it home again, or say where it is now."
+            : "Neither copy could be looked at now: {$found}. Plug a drive in, or say where the footage is.";
+    }
+}
