@@ -48,6 +48,8 @@ final class FaultTrial
 
     private readonly TrialStation $station;
 
+    private readonly HomeTrial $offloads;
+
     private readonly Place $bay;
 
     private readonly Place $drive;
@@ -57,6 +59,8 @@ final class FaultTrial
     private readonly Place $decoy;
 
     private int $count = 0;
+
+    private int $rounds = 0;
 
     /** @var array<string, string> what must stay as it is: path → checksum */
     private array $kept = [];
@@ -81,9 +85,16 @@ final class FaultTrial
             ->update(['path' => "{$folder}/slot"]);
         $this->station = new TrialStation([...$this->database->env(), 'TALLY_FOLDERS' => $folder, 'TALLY_PLAIN_FOLDERS' => '']);
         $this->station->keep();
+        $this->offloads = new HomeTrial($folder, $chance, $this->station);
     }
 
+    /** Every second one is an offload. */
     public function round(): Round
+    {
+        return $this->rounds++ % 2 === 0 ? $this->offloads->round() : $this->run();
+    }
+
+    private function run(): Round
     {
         [$what, $kind] = $this->pick([
             ['proof', RunKind::Proof],
@@ -125,9 +136,8 @@ final class FaultTrial
         Shell::may("rm -rf {$this->folder}/drive/F-*");
 
         return new Round(
-            $kind,
             $what,
-            $fault,
+            $fault->value,
             ($state ?? RunState::Running)->value,
             array_values(array_unique([...$faults, ...$this->untouched()])),
         );
@@ -136,6 +146,7 @@ final class FaultTrial
     public function end(): void
     {
         $this->station->end();
+        $this->offloads->end();
         $this->database->start();
         foreach ([$this->bay, $this->drive, $this->raw, $this->decoy] as $place) {
             $place->remove();

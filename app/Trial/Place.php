@@ -14,8 +14,15 @@ final class Place
     {
         Shell::must("truncate -s {$megabytes}M {$image}");
         $this->loop = Shell::must("losetup -f --show {$image}");
-        if ($point !== null) {
-            Shell::must("mkfs.ext4 -q -F -E lazy_itable_init=0,lazy_journal_init=0 -m 0 {$this->loop}; mkdir -p {$point}");
+        $this->format();
+    }
+
+    /** Emptied, with a file system that was never there before. */
+    public function format(): void
+    {
+        if ($this->point !== null) {
+            Shell::may("umount -l {$this->point}");
+            Shell::must("mkfs.ext4 -q -F -E lazy_itable_init=0,lazy_journal_init=0 -m 0 {$this->loop}; mkdir -p {$this->point}");
             $this->mount();
         }
     }

@@ -4,21 +4,14 @@ declare(strict_types=1);
 
 namespace App\Trial;
 
-use Tally\Record\RunKind;
-
 /** What came of one round of a trial. */
 final readonly class Round
 {
     /**
-     * @param  string  $what  `proof`, `raw proof`, `copy` …
-     * @param  string  $state  how the run ended
-     * @param  list<string>  $faults  what must never be: something lost, something wrongly erased, an honest card convicted
+     * @param  string  $what  `proof`, `raw proof`, `copy`, `offload, relay` …
+     * @param  string  $fault  what went wrong
+     * @param  string  $state  how it ended
+     * @param  list<string>  $faults  what must never be: something lost, wrongly erased or secured, an honest card convicted
      */
-    public function __construct(
-        public RunKind $kind,
-        public string $what,
-        public Fault $fault,
-        public string $state,
-        public array $faults,
-    ) {}
+    public function __construct(public string $what, public string $fault, public string $state, public array $faults) {}
 }

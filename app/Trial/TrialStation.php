@@ -18,7 +18,7 @@ final class TrialStation
     /** Called now and then while something is waited for. */
     public function keep(): void
     {
-        foreach (['--lane=0', '--lane=1'] as $duty) {
+        foreach (['--lane=0', '--lane=1', '--carry=0', '--carry=1'] as $duty) {
             $one = $this->workers[$duty] ?? null;
             if ($one === null || (! $one->isRunning() && microtime(true) - $one->getStartTime() > 1)) {
                 $this->workers[$duty] = $one = new Process(

@@ -17,6 +17,7 @@ return new class extends Migration
             $table->foreignId('footage_act_id')->nullable()->constrained()->nullOnDelete();
             // What was found on it before the first byte, and what was said of that.
             $table->json('found')->nullable();
+            $table->dateTime('read_at', 3)->nullable();
             $table->string('refused', 500)->nullable();
             $table->string('refused_for', 20)->nullable();
             $table->string('less_by', 80)->nullable();

@@ -135,6 +135,18 @@ final class SafeOffloadTest extends TestCase
         self::assertStringContainsString('20 GB in 400 files were marked, 300 kB in 5 files found, and Moss said', $page);
     }
 
+    public function test_more_than_somebody_counted_stops_too_and_is_all_of_it_once_somebody_says_so(): void
+    {
+        $this->realCard('T-1', files: 3);
+        $offload = $this->begunOn(['T-1' => $this->medium('other', files: 6)]);
+        $card = $this->only($offload);
+        self::assertStringContainsString('180 kB in 3 files were marked, 360 kB in 6 files found: another card', (string) $this->in($card));
+        $this->post("/offloads/{$offload->id}/cards/{$card->id}/in", ['less' => '1', 'by' => 'Moss'])->assertSessionHasNoErrors();
+        $this->work($offload);
+        self::assertNull($this->only($offload)->less_by);
+        self::assertTrue($this->mayBeCleared('T-1'));
+    }
+
     public function test_what_is_no_file_is_named_on_the_page(): void
     {
         $this->realCard('T-1');

@@ -4,23 +4,22 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Trial\Fault;
 use App\Trial\FaultTrial;
 use App\Trial\Round;
 use Illuminate\Console\Command;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
-/** Exit codes: 0 nothing lost, wrongly erased or convicted; 1 something was; 2 could not run. */
+/** Exit codes: 0 nothing lost, wrongly erased, secured or convicted; 1 something was; 2 could not run. */
 final class FaultsBenchCommand extends Command
 {
     protected $signature = 'bench:faults
-        {--rounds=50 : How many runs something goes wrong in}
+        {--rounds=50 : How many runs and offloads something goes wrong in}
         {--away=60 : How long the database is away, in seconds}
         {--seed= : The same moments and faults again}';
 
-    protected $description = 'Kill, unmount, fill, repoint and take the database away at random moments of real runs, and see what '.
-        'comes of it';
+    protected $description = 'Kill, unmount, fill, swap cards, alter copies and set clocks at random moments of real runs and offloads, '.
+        'and see what comes of it';
 
     public function handle(): int
     {
@@ -40,10 +39,10 @@ final class FaultsBenchCommand extends Command
                 $rounds[] = $round = $trial->round();
                 $this->line(
                     sprintf(
-                        '%3d  %-14s %-18s %-12s %s',
+                        '%3d  %-18s %-27s %-12s %s',
                         $i,
                         $round->what,
-                        $round->fault->value,
+                        $round->fault,
                         $round->state,
                         implode('; ', $round->faults),
                     ),
@@ -62,25 +61,26 @@ final class FaultsBenchCommand extends Command
     private function summarise(array $rounds): void
     {
         $rows = [];
-        foreach (Fault::cases() as $fault) {
+        foreach (array_unique(array_map(fn (Round $round): string => $round->fault, $rounds)) as $fault) {
             $of = array_filter($rounds, fn (Round $round): bool => $round->fault === $fault);
-            $with = fn (string $word): int => count(
-                array_filter(
-                    $of,
-                    fn (Round $round): bool => array_filter($round->faults, fn (string $one): bool => str_starts_with($one, $word)) !== [],
-                ),
+            $with = fn (string ...$words): int => count(
+                array_filter($of, fn (Round $round): bool => array_filter(
+                    $round->faults,
+                    fn (string $one): bool => in_array(strtok($one, ': '), $words, true),
+                ) !== []),
             );
             $states = array_count_values(array_map(fn (Round $round): string => $round->state, $of));
             ksort($states);
             $rows[] = [
-                $fault->value,
+                $fault,
                 count($of),
                 implode(', ', array_map(fn (string $state, int $times): string => "{$times} {$state}", array_keys($states), $states)),
                 $with('lost'),
-                $with('erased') + $with('written'),
+                $with('erased', 'written'),
                 $with('convicted'),
+                $with('secured', 'may-be-cleared'),
             ];
         }
-        $this->table(['what went wrong', 'rounds', 'in the end', 'lost', 'wrongly erased or written', 'convicted'], $rows);
+        $this->table(['what went wrong', 'rounds', 'in the end', 'lost', 'wrongly erased or written', 'convicted', 'wrongly secured'], $rows);
     }
 }

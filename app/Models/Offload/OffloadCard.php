@@ -37,6 +37,7 @@ use Tally\Transfer\Contents;
  * @property string|null $confirmed_by
  * @property int|null $footage_act_id the record of footage that lay on it when it was read
  * @property array<string, mixed>|null $found what was found on it before the first byte
+ * @property Carbon|null $read_at when its first byte was read
  * @property string|null $refused why what lies in the slot was not taken for it
  * @property WhyRefused|null $refused_for
  * @property string|null $less_by who said that less than was marked is right: it is secured in part then
@@ -57,6 +58,7 @@ final class OffloadCard extends Row
         'drives' => 'array',
         'medium' => 'array',
         'found' => 'array',
+        'read_at' => 'datetime:Y-m-d H:i:s.v',
         'refused_for' => WhyRefused::class,
         'bytes' => 'integer',
         'planned_in' => 'float',

@@ -13,6 +13,14 @@ enum WhyRefused: string
     case Another = 'another';
     /** Less than was marked: a person may say that it is right all the same. */
     case Less = 'less';
+    /** More than was marked, where somebody had counted: a person may say that it was recorded since. */
+    case More = 'more';
     /** A copy would lie on the card itself. */
     case Place = 'place';
+
+    /** Whether a person who was told of it may say, with a name, that it is right all the same. */
+    public function mayBeRight(): bool
+    {
+        return $this === self::Less || $this === self::More;
+    }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Offload\Carrying;
 
 use App\Models\Cards\Card;
-use App\Models\Cards\FootageAct;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\WhyRefused;
@@ -30,10 +29,10 @@ final readonly class CardCheck
     private function __construct(public WhyRefused $for, public string $sentence) {}
 
     /**
-     * @param  bool  $isLessRight  whether somebody says, with a name, that less than was marked is right
+     * @param  bool  $isSaid  whether somebody says, with a name, that another amount than was marked is right
      * @return self|null null where it is the card
      */
-    public static function complaint(OffloadCard $card, CardSight $seen, bool $isLessRight = false): ?self
+    public static function complaint(OffloadCard $card, CardSight $seen, bool $isSaid = false): ?self
     {
         if ($seen->medium === null || $seen->contents === null) {
             return new self(
@@ -46,7 +45,7 @@ final readonly class CardCheck
         return self::another($card, $seen->medium) ??
             self::other($card, $seen->medium, $seen->contents) ??
             self::onItself($card, $seen->place) ??
-            ($isLessRight || $card->less_by !== null ? null : self::less($card, $seen->contents));
+            ($isSaid || $card->less_by !== null || $card->read_at !== null ? null : self::amount($card, $seen->contents));
     }
 
     /** The record of the copy that is whole names a file that is not on what lies in the slot. */
@@ -133,31 +132,43 @@ final readonly class CardCheck
         }
     }
 
-    private static function less(OffloadCard $card, Contents $contents): ?self
+    /** What was marked and what was found: less stops; and where somebody had counted the files, more does too. */
+    private static function amount(OffloadCard $card, Contents $contents): ?self
     {
         $marked = Secured::record($card->card);
-        if ($marked === null || ! self::isLess($marked, $contents)) {
+        if ($marked === null) {
             return null;
         }
-        $said = Bytes::of($marked->bytes)->decimal().($marked->files === 0 ? '' : " in {$marked->files} files");
+        $open = self::open($marked->bytes);
+        $said = Bytes::of($marked->bytes)->decimal().($marked->files === 0 ? '' : " in {$marked->files} files").' were marked, '.
+            self::words($contents).' found';
+        if ($contents->bytes < $marked->bytes - $open || $contents->files < $marked->files) {
+            return new self(
+                WhyRefused::Less,
+                "{$said}: wrong folder, wrong card or a damaged file system. Nothing was copied. Look what is in the slot; where this is ".
+                    'all of it, somebody says so with a name, and the card is secured in part only.',
+            );
+        }
+        if ($marked->files > 0 && ($contents->files > $marked->files || $contents->bytes > $marked->bytes + $open)) {
+            return new self(
+                WhyRefused::More,
+                "{$said}: another card, or more was recorded since. Nothing was copied. Look what is in the slot; where it is ".
+                    "{$card->card->tag}, somebody says so with a name.",
+            );
+        }
 
-        return new self(
-            WhyRefused::Less,
-            "{$said} were marked, ".self::words($contents).' found: wrong folder, wrong card or a damaged file system. '.
-                'Nothing was copied. Look what is in the slot; where this is all of it, somebody says so with a name, and the card is secured in part only.',
-        );
+        return null;
     }
 
-    /** Within what the digits that somebody wrote leave open, 5 % at the most: “48 GB” is 47.5 and more. */
-    private static function isLess(FootageAct $marked, Contents $found): bool
+    /** Bytes that the digits which somebody wrote leave open, 5 % at the most: “48 GB” is 47.5 and more. */
+    private static function open(int $bytes): int
     {
         $step = 1;
-        while ($marked->bytes % ($step * 10) === 0 && $step * 10 <= $marked->bytes) {
+        while ($bytes % ($step * 10) === 0 && $step * 10 <= $bytes) {
             $step *= 10;
         }
-        $open = min(intdiv($step, 2), intdiv($marked->bytes, 20));
 
-        return $found->bytes < $marked->bytes - $open || $found->files < $marked->files;
+        return min(intdiv($step, 2), intdiv($bytes, 20));
     }
 
     private static function words(Contents $contents): string

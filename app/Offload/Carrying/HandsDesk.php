@@ -52,15 +52,15 @@ final readonly class HandsDesk
      * Somebody says that a card is in its slot.
      *
      * @param  string|null  $found  what lies in the slot of a made-up reader
-     * @param  bool  $isLessRight  whether that person says that less than was marked is right
+     * @param  bool  $isSaid  whether that person says that another amount than was marked is right
      *
      * @throws ValidationException when it cannot be
      */
-    public static function isIn(OffloadCard $card, ?string $found, string $by, bool $isLessRight = false): void
+    public static function isIn(OffloadCard $card, ?string $found, string $by, bool $isSaid = false): void
     {
         // Before anything is locked: a medium may take a while to answer.
         $seen = $card->offload->is_made_up || $card->in_at !== null ? null : self::seen($card);
-        $complaint = DB::transaction(function () use ($card, $found, $by, $isLessRight, $seen): ?CardCheck {
+        $complaint = DB::transaction(function () use ($card, $found, $by, $isSaid, $seen): ?CardCheck {
             $offload = Offload::query()->whereKey($card->offload_id)->lockForUpdate()->firstOrFail();
             $offload->load('cards.card', 'cards.copies');
             $card = $offload->cards->firstOrFail('id', $card->id);
@@ -82,9 +82,9 @@ final readonly class HandsDesk
                 self::madeUp($card, $found ?? $tag);
                 $card->footage_act_id = Secured::record($card->card)?->id;
             }
-            // Whoever says that less is right was told of it, and says so of what was told.
-            $isLessRight = $isLessRight && $card->refused_for === WhyRefused::Less;
-            $complaint = $seen === null ? null : self::complaint($card, $seen, $isLessRight);
+            // Whoever says that it is right was told of it, and says so of what was told.
+            $isSaid = $isSaid && $card->refused_for?->mayBeRight() === true;
+            $complaint = $seen === null ? null : self::complaint($card, $seen, $isSaid);
             if ($complaint !== null) {
                 $card->forceFill(['refused' => mb_substr($complaint->sentence, 0, 500), 'refused_for' => $complaint->for])->save();
 
@@ -94,7 +94,8 @@ final readonly class HandsDesk
                 'in_at' => now(),
                 'confirmed_by' => $by,
                 'medium' => $seen?->medium?->pack(),
-                'less_by' => $isLessRight ? $by : null,
+                'found' => $seen?->contents?->jsonSerialize(),
+                'less_by' => $isSaid && $card->refused_for === WhyRefused::Less ? $by : null,
                 'refused' => null,
                 'refused_for' => null,
             ])->save();
@@ -133,7 +134,7 @@ final readonly class HandsDesk
     }
 
     /** @throws ValidationException */
-    private static function complaint(OffloadCard $card, CardSight $seen, bool $isLessRight): ?CardCheck
+    private static function complaint(OffloadCard $card, CardSight $seen, bool $isSaid): ?CardCheck
     {
         $before = self::before($card);
         $known = $before?->medium === null ? null : Identity::unpack($before->medium);
@@ -143,7 +144,7 @@ final readonly class HandsDesk
             );
         }
 
-        return CardCheck::complaint($card, $seen, $isLessRight);
+        return CardCheck::complaint($card, $seen, $isSaid);
     }
 
     /** @throws ValidationException */

@@ -157,7 +157,11 @@ final readonly class RealCopies
             }
         }
 
-        return CardCheck::complaint($card, CardSight::ofSource($source), $known !== []);
+        $sight = CardSight::ofSource($source);
+        // What lay there when it was put in was held against what was marked, and said to be right.
+        $isSaid = $known !== [] || $card->contents()?->digest === $sight->contents?->digest;
+
+        return CardCheck::complaint($card, $sight, $isSaid);
     }
 
     /**
@@ -167,7 +171,7 @@ final readonly class RealCopies
      */
     private static function refuse(OffloadCard $card, array $copies, CardCheck $complaint): void
     {
-        if ($card->footage_act_id !== null || $card->found !== null || $complaint->for === WhyRefused::Place) {
+        if ($card->read_at !== null || $complaint->for === WhyRefused::Place) {
             self::fail($copies, $complaint->sentence);
         } else {
             foreach ($copies as $copy) {
@@ -176,6 +180,7 @@ final readonly class RealCopies
             $card->forceFill([
                 'in_at' => null,
                 'medium' => null,
+                'found' => null,
                 'refused' => mb_substr($complaint->sentence, 0, 500),
                 'refused_for' => $complaint->for,
             ])->save();
@@ -214,11 +219,12 @@ final readonly class RealCopies
      */
     private static function isRead(OffloadCard $card, Source $source, array $onto): void
     {
-        $isFirst = $card->found === null;
+        $isFirst = $card->read_at === null;
         $sight = CardSight::ofSource($source);
         $card->forceFill([
             'medium' => $sight->medium?->pack(),
             'found' => $sight->contents?->jsonSerialize(),
+            'read_at' => $card->read_at ?? now(),
             'footage_act_id' => $isFirst ? Secured::record($card->card)?->id : $card->footage_act_id,
             'folder' => $isFirst ? FolderName::of($source, array_values($card->offload->places['drives']), $card->folder) : $card->folder,
         ])->save();

@@ -90,7 +90,7 @@ final readonly class SecondTry
                 continue;
             }
             $seen = BenchSight::card($offload->station, $path);
-            $complaint = $seen === null ? null : CardCheck::complaint($card, $seen, $card->found !== null);
+            $complaint = $seen === null ? null : CardCheck::complaint($card, $seen, $card->contents()?->digest === $seen->contents?->digest);
             if ($seen === null) {
                 self::refuse('again', self::silent($offload, FilePath::shown($path)));
             }

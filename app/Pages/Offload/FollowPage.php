@@ -112,7 +112,11 @@ final readonly class FollowPage
                 $offload->is_made_up ? $tags : [],
                 $before !== null,
                 $card->refused,
-                $card->refused_for === WhyRefused::Less,
+                match ($card->refused_for) {
+                    WhyRefused::Less => "This is all of {$tag}: secure it in part",
+                    WhyRefused::More => "This is {$tag}: more was recorded on it",
+                    default => null,
+                },
             );
         }, HandsDesk::now($offload));
     }

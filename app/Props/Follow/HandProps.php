@@ -14,7 +14,7 @@ final readonly class HandProps
      * @param  float  $waits  seconds that it has been waiting
      * @param  bool  $isSwap  whether another card comes out first
      * @param  string|null  $refused  why what lies there was not taken for it
-     * @param  bool  $mayBeLess  whether somebody may say that it is right all the same
+     * @param  string|null  $said  what somebody may say of it all the same, with a name; null where nobody may
      * @param  list<string>  $choices  what may lie in a made-up slot; none where it is real
      */
     public function __construct(
@@ -26,6 +26,6 @@ final readonly class HandProps
         public array $choices,
         public bool $isSwap,
         public ?string $refused,
-        public bool $mayBeLess,
+        public ?string $said,
     ) {}
 }

@@ -109,18 +109,18 @@ export function NextHand({
                     {refused}
                 </p>
             )}
-            {hand.mayBeLess ? (
+            {hand.said === null ? null : (
                 <Button
                     quiet
-                    detail={`${person} says so; it can never be called “may be cleared”`}
+                    detail={`${person} says so, and it is written down`}
                     isDisabled={busy}
                     onPress={() => {
                         say(true);
                     }}
                 >
-                    This is all of {hand.tag}: secure it in part
+                    {hand.said}
                 </Button>
-            ) : null}
+            )}
             {hand.choices.length === 0 ? null : (
                 <div className="found">
                     <SelectField

@@ -317,7 +317,7 @@ export interface HandProps {
     choices: string[];
     isSwap: boolean;
     refused: string | null;
-    mayBeLess: boolean;
+    said: string | null;
 }
 
 export interface HomeCardProps {
