@@ -14,12 +14,15 @@ use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
 use App\Models\Offload\OffloadState;
 use App\Models\Offload\SavedPlan;
+use App\Models\Stations\Station;
 use App\Offload\Carrying\CopyOrders;
 use App\Offload\Carrying\DriveFindings;
 use App\Offload\Carrying\HungCopies;
 use App\Offload\Carrying\Secured;
 use App\Report\CarriedHome;
+use App\Stations\BenchSight;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Tally\Transfer\Trouble;
 use Tally\Transfer\TroubleKind;
 use Tests\Support\RealGear;
@@ -414,5 +417,24 @@ final class SafeOffloadTest extends TestCase
         $this->post("/offloads/{$planned->id}/stop");
         self::assertSame(OffloadState::Ended, $planned->refresh()->state);
         self::assertNull(CarriedHome::find("offload {$planned->id}"));
+    }
+
+    public function test_what_lies_at_another_bench_is_asked_of_that_bench(): void
+    {
+        $this->realCard('T-1');
+        $offload = $this->begunOn(['T-1' => $card = $this->medium('T-1')]);
+        $other = Station::query()->create(['name' => 'Bench Z', 'host_id' => $offload->station->host_id]);
+        $offload->forceFill(['station_id' => $other->id])->save();
+        // Nobody is there to look: the machine that serves the page does not guess in its place, though it has the card at hand.
+        self::assertStringContainsString('Bench Z did not say', (string) $this->in($this->only($offload->refresh())));
+        self::assertNull($this->only($offload)->in_at);
+        // Its lookout answers what it is asked.
+        DB::table('bench_questions')->insert([
+            'station_id' => $other->id, 'question' => (string) json_encode(['card' => $card]), 'asked_at' => now(),
+        ]);
+        BenchSight::answerAll($other);
+        $answer = DB::table('bench_questions')->value('answer');
+        self::assertIsString($answer);
+        self::assertSame(3, data_get(json_decode($answer, true), 'contents.files'));
     }
 }

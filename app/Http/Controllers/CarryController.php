@@ -144,7 +144,7 @@ final readonly class CarryController
     /** One whose medium hangs is not waited for. */
     public function leave(Request $request, Offload $offload, OffloadCopy $copy): RedirectResponse
     {
-        if (! HungCopies::hangs(self::of($offload, $copy), now())) {
+        if (! HungCopies::hangs($offload, self::of($offload, $copy), now())) {
             throw ValidationException::withMessages(['leave' => 'It goes on: its worker was heard of just now. Nothing was left.']);
         }
         HungCopies::leave($offload, $copy, Person::of($request) ?? 'somebody at the page');

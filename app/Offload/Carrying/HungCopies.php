@@ -7,6 +7,7 @@ namespace App\Offload\Carrying;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCopy;
+use App\Models\Offload\OffloadState;
 use App\Models\Stations\Station;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
@@ -14,14 +15,18 @@ use Illuminate\Support\Carbon;
 /** Copies over which a medium hangs: nothing was heard of them, and nobody need wait for them. */
 final readonly class HungCopies
 {
-    /** Seconds without a word. A worker says twice a second that it goes on; a flush may take a while. */
+    /** Seconds without a word. A worker says twice a second that it goes on; a flush may take a while, but whoever stops is answered. */
     private const SILENT = 10;
 
-    public static function hangs(OffloadCopy $copy, Carbon $now): bool
+    private const SILENT_AT_STOP = 4;
+
+    public static function hangs(Offload $offload, OffloadCopy $copy, Carbon $now): bool
     {
+        $silent = $offload->state === OffloadState::Ending ? self::SILENT_AT_STOP : self::SILENT;
+
         return in_array($copy->state, [CopyState::Copying, CopyState::Reading], true) &&
             $copy->beat_at !== null &&
-            $copy->beat_at->isBefore($now->copy()->subSeconds(self::SILENT));
+            $copy->beat_at->isBefore($now->copy()->subSeconds($silent));
     }
 
     /** Somebody does not wait any longer: it has failed, whatever its worker may still come back with, and the rest goes on. */

@@ -182,7 +182,7 @@ final readonly class CopyPage
         return array_map(
             fn (Slot $slot): CopySlotProps => new CopySlotProps(
                 $slot->id,
-                $slot->name,
+                $slot->name.(Orders::plain($card, $slot) === null ? '' : ', a folder on this computer, not a card'),
                 $slot->path ?? '',
                 Rig::chain($label, $slot) === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
             ),

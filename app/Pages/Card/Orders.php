@@ -213,7 +213,8 @@ final readonly class Orders
         );
     }
 
-    private static function plain(Card $card, Slot $slot): ?string
+    /** @return string|null of a folder on this computer: that it is no card, and how much is written there at the most */
+    public static function plain(Card $card, Slot $slot): ?string
     {
         $real = $slot->kind === SlotKind::Folder ? RealPath::of($slot->path ?? '') : null;
         if ($real === null || ! Mount::of($real)->isHostsOwn()) {

@@ -24,7 +24,7 @@ final readonly class WrongCopies
         $wrong = [];
         foreach ($offload->cards as $card) {
             foreach ($card->copies as $copy) {
-                $hangs = HungCopies::hangs($copy, $now);
+                $hangs = HungCopies::hangs($offload, $copy, $now);
                 if ($hangs || $copy->state === CopyState::Failed) {
                     $wrong[] = self::copy($offload, $card, $copy, $hangs);
                 }
