@@ -8,6 +8,7 @@ use App\Models\Cards\Card;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
+use App\Offload\Carrying\CopyLook;
 use App\Offload\Carrying\Secured;
 use Illuminate\Database\QueryException;
 use Tally\Device\Fault\CannotErase;
@@ -52,7 +53,12 @@ final readonly class Permit
      */
     public static function mustNotWriteOver(string $path, ?Card $card, ?string $lost): void
     {
-        if ($card === null || $card->footage->isZero() || trim($lost ?? '') !== '' || Secured::of($card) !== null) {
+        if ($card === null || $card->footage->isZero() || trim($lost ?? '') !== '') {
+            return;
+        }
+        $home = Secured::of($card);
+        // Whoever relies on its copies has them looked at.
+        if ($home !== null && CopyLook::of($home, 'before a run') && $home->clear_at !== null) {
             return;
         }
         throw CannotErase::mayWriteOver($path, $card->tag, $card->footage->decimal());

@@ -7,7 +7,7 @@ namespace App\Offload;
 use App\Models\Cards\Card;
 use App\Models\Offload\SavedPlan;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tally\Offload\Basis\KnownRate;
 use Tally\Offload\Decision;
@@ -91,7 +91,10 @@ final readonly class ShownPlan
     {
         $json = json_encode([...get_object_vars($this), 'goal' => $this->goal->value], self::FLAGS);
         $key = substr(hash('sha256', $json), 0, 24);
-        Cache::put("plan-{$key}", $json, now()->addDays(self::DAYS));
+        DB::table('shown_plans')->upsert([['key' => $key, 'plan' => $json, 'shown_at' => now()]], ['key'], ['shown_at']);
+        if (random_int(0, 199) === 0) {
+            DB::table('shown_plans')->where('shown_at', '<', now()->subDays(self::DAYS))->delete();
+        }
 
         return $key;
     }
@@ -99,7 +102,7 @@ final readonly class ShownPlan
     /** @throws ValidationException where no page showed such a one lately */
     public static function of(string $key): self
     {
-        $json = preg_match('/^[0-9a-f]{24}$/D', $key) === 1 ? Cache::get("plan-{$key}") : null;
+        $json = preg_match('/^[0-9a-f]{24}$/D', $key) === 1 ? DB::table('shown_plans')->where('key', $key)->value('plan') : null;
         $said = is_string($json) ? json_decode($json, true) : null;
         if (! is_array($said)) {
             throw ValidationException::withMessages([

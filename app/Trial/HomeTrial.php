@@ -172,7 +172,10 @@ final class HomeTrial
             Mishap::WrongBetween => $this->between($offload, fn () => $this->swap($this->other)),
             Mishap::WrongAfterDeath => $this->swapDead(),
             Mishap::Grows => $this->grow($offload),
-            Mishap::MarkedBetween, Mishap::ClockBack, Mishap::ClockAhead => $this->between($offload, fn () => $this->markNew($card, $mishap)),
+            Mishap::MarkedBetween, Mishap::ClockBack, Mishap::ClockAhead => $this->between(
+                $offload,
+                fn () => $this->markNew($card, $mishap),
+            ),
             default => null,
         };
         $this->settled($offload);

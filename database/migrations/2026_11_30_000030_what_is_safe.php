@@ -69,6 +69,12 @@ return new class extends Migration
             $table->dateTime('asked_at');
             $table->dateTime('ended_at')->nullable();
         });
+        // Plans as pages showed them, for whoever begins, keeps or prints one.
+        Schema::create('shown_plans', function (Blueprint $table): void {
+            $table->char('key', 24)->primary();
+            $table->longText('plan');
+            $table->timestamp('shown_at')->index();
+        });
         // What another machine is asked to look at, and its answer.
         Schema::create('bench_questions', function (Blueprint $table): void {
             $table->id();

@@ -32,7 +32,8 @@ final class FolderRunTest extends TestCase
         $this->realCard('T-1');
         $slot = $this->bay($point = $this->medium('T-1'));
         foreach (['proof', 'screen', 'speed', 'sustained', 'files'] as $kind) {
-            $this->post('/cards/T-1/runs', ['kind' => $kind, 'slot' => $slot, 'size' => '2 MB', 'by' => 'Wren'])->assertSessionHasErrors('lost');
+            $order = ['kind' => $kind, 'slot' => $slot, 'size' => '2 MB', 'by' => 'Wren'];
+            $this->post('/cards/T-1/runs', $order)->assertSessionHasErrors('lost');
             $said = $this->complaints()['lost'][0] ?? '';
             self::assertStringContainsString('not secured. On a card that starts over', $said);
             self::assertStringContainsString('Bring it home first; or write why it may be lost', $said);

@@ -178,12 +178,13 @@ final class LedgerTest extends TestCase
         $card = $this->named('QS-022');
         LedgerRules::keep(['ledger.fills' => 1], 'Wren');
         Run::query()->where('card_id', $card->id)->update(['ended_at' => now()->subDay(), 'created_at' => now()->subDay()]);
+        // 41 GB lie on it in the demo.
         $this->post('/cards/QS-022/clear', ['by' => 'Wren', 'why' => 'home']);
         foreach ([40, 30] as $size) {
             $this->post('/cards/QS-022/footage', ['footage' => "{$size} GB", 'by' => 'Wren'])->assertSessionHasNoErrors();
         }
         DueBook::refresh($card->refresh());
         self::assertTrue($card->isDue());
-        self::assertStringContainsString('70 GB written since', $card->due_why ?? '');
+        self::assertStringContainsString('111 GB written since', $card->due_why ?? '');
     }
 }

@@ -18,11 +18,15 @@ use App\Models\Stations\Station;
 use App\Offload\Carrying\CopyOrders;
 use App\Offload\Carrying\DriveFindings;
 use App\Offload\Carrying\HungCopies;
+use App\Offload\Carrying\RealCopies;
 use App\Offload\Carrying\Secured;
 use App\Report\CarriedHome;
 use App\Stations\BenchSight;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use ReflectionMethod;
+use Tally\Transfer\CopyOnDrive;
+use Tally\Transfer\TransferResult;
 use Tally\Transfer\Trouble;
 use Tally\Transfer\TroubleKind;
 use Tests\Support\RealGear;
@@ -143,7 +147,8 @@ final class SafeOffloadTest extends TestCase
         $this->realCard('T-1', files: 3);
         $offload = $this->begunOn(['T-1' => $this->medium('other', files: 6)]);
         $card = $this->only($offload);
-        self::assertStringContainsString('180 kB in 3 files were marked, 360 kB in 6 files found: another card', (string) $this->in($card));
+        $said = (string) $this->in($card);
+        self::assertStringContainsString('180 kB in 3 files were marked, 360 kB in 6 files found: another card', $said);
         $this->post("/offloads/{$offload->id}/cards/{$card->id}/in", ['less' => '1', 'by' => 'Moss'])->assertSessionHasNoErrors();
         $this->work($offload);
         self::assertNull($this->only($offload)->less_by);
@@ -195,7 +200,8 @@ final class SafeOffloadTest extends TestCase
         // One drive is full: its copy fails, and that one alone.
         self::shell("dd if=/dev/zero of={$this->drives[1]}/filler bs=4k");
         $this->work($offload);
-        self::assertEqualsCanonicalizing(['verified', 'failed'], $this->only($offload)->copies->map(fn ($one) => $one->state->value)->all());
+        $states = $this->only($offload)->copies->map(fn (OffloadCopy $one): string => $one->state->value);
+        self::assertEqualsCanonicalizing(['verified', 'failed'], $states->all());
         unlink("{$this->drives[1]}/filler");
         // Another card is mounted at the same place.
         $own = self::shell("findmnt -n -o SOURCE {$card}");
@@ -206,7 +212,7 @@ final class SafeOffloadTest extends TestCase
         self::assertStringContainsString('Put T-1 in again', $this->complaints()['again'][0] ?? '');
         $this->flushSession();
         // Nor does a worker that takes the order up copy it, whoever gave it.
-        $this->only($offload)->copies->firstOrFail(fn ($one) => $one->state === CopyState::Failed)->forceFill(['state' => 'waiting'])->save();
+        OffloadCopy::query()->where('state', CopyState::Failed)->update(['state' => CopyState::Waiting]);
         $offload->forceFill(['state' => OffloadState::Going])->save();
         CopyOrders::give($offload->refresh());
         $this->work($offload);
@@ -436,5 +442,36 @@ final class SafeOffloadTest extends TestCase
         $answer = DB::table('bench_questions')->value('answer');
         self::assertIsString($answer);
         self::assertSame(3, data_get(json_decode($answer, true), 'contents.files'));
+    }
+
+    public function test_wrong_bytes_are_the_loudest_thing_and_the_drive_is_in_doubt_for_other_cards_too(): void
+    {
+        [$before] = $this->broughtHome('T-1');
+        Offload::query()->update(['state' => OffloadState::Ended]);
+        $this->realCard('T-2');
+        $offload = $this->begunOn(['T-2' => $this->medium('T-2')], $this->drives, ['cards' => ['T-2'], 'scheme' => 'fan-out']);
+        $this->in($this->only($offload));
+        $card = OffloadCard::query()->with(['offload.station', 'card', 'copies'])->latest('id')->firstOrFail();
+        [$right, $wrong] = array_values($card->copies->all());
+        $shared = $this->only($before)->copies->pluck('drive')->all();
+        self::assertContains($wrong->drive, $shared);
+        // Its worker read the second copy back, twice the same wrong bytes.
+        $drive = $this->drives[1];
+        $copy = fn (string $on, int $back): CopyOnDrive => new CopyOnDrive($on, "{$on}/x", 3, 0, 0, 9, $back, [], null, true);
+        $trouble = new Trouble(TroubleKind::CopyDiffers, 'DCIM/clip-0042.mov', $drive);
+        $both = [$copy($this->drives[0], 3), $copy($drive, 2)];
+        $result = new TransferResult('x', 3, 180_000, 1, 1.0, 1.0, [], $both, [$trouble], false, null);
+        (new ReflectionMethod(RealCopies::class, 'enter'))->invoke(app(RealCopies::class), $card, [$right, $wrong], $result, []);
+        RealCopies::follow($offload->refresh());
+        $page = $this->getJson("/offloads/{$offload->id}/now")->json();
+        self::assertSame("T-2: its copy on {$wrong->drive} is wrong. Do not clear.", data_get($page, 'wrong.0.lead'));
+        self::assertStringContainsString('clip-0042.mov', (string) json_encode(data_get($page, 'wrong.0.found')));
+        self::assertStringContainsString('Leave T-2 in', (string) json_encode(data_get($page, 'wrong.0.stay')));
+        self::assertSame(['right', 'wrong'], data_get($page, 'cards.0.copies.*.mark'));
+        self::assertSame(0, data_get($page, 'secured'));
+        self::assertFalse($this->mayBeCleared('T-2'));
+        // What lies on that drive of the other card was right once.
+        self::assertFalse($this->mayBeCleared('T-1'));
+        self::assertSame('not secured', $this->inTray('T-1')['footage']);
     }
 }

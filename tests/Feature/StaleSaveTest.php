@@ -122,7 +122,8 @@ final class StaleSaveTest extends TestCase
         $this->withHeader('X-Seen', $shown)->post('/cards/T-1/clear', ['by' => 'Wren', 'why' => 'on D1']);
         $says = session()->get('errors')?->first('seen'); // @phpstan-ignore method.nonObject
         self::assertSame(
-            'Since this page was loaded, Moss marked 30 GB on it. Nothing of yours was saved. Look at what stands here now, and say so again.',
+            'Since this page was loaded, Moss marked 30 GB on it. Nothing of yours was saved. Look at what stands here now, and say so '.
+            'again.',
             $says,
         );
         self::assertSame(30_000_000_000, Card::query()->firstOrFail()->footage->count);

@@ -32,7 +32,8 @@ trait RealGear
     /** Says what is on a card, by the page. */
     private function marked(string $tag, string $footage, int $files = 0): void
     {
-        $this->post("/cards/{$tag}/footage", ['footage' => $footage, 'files' => (string) $files, 'by' => 'Wren'])->assertSessionHasNoErrors();
+        $said = ['footage' => $footage, 'files' => (string) $files, 'by' => 'Wren'];
+        $this->post("/cards/{$tag}/footage", $said)->assertSessionHasNoErrors();
     }
 
     /** A real card of this house with as much footage on it as lies in its slot. */

@@ -238,10 +238,9 @@ final readonly class RealCopies
     {
         $now = now();
         foreach ($copies as $at => $copy) {
-            $copy->refresh();
             // Nobody waited for it any longer.
-            if ($copy->state === CopyState::Failed) {
-                $copy->forceFill(['pid' => null])->save();
+            if (OffloadCopy::query()->whereKey($copy->id)->value('state') === CopyState::Failed) {
+                OffloadCopy::query()->whereKey($copy->id)->update(['pid' => null]);
 
                 continue;
             }

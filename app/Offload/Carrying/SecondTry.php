@@ -90,7 +90,8 @@ final readonly class SecondTry
                 continue;
             }
             $seen = BenchSight::card($offload->station, $path);
-            $complaint = $seen === null ? null : CardCheck::complaint($card, $seen, $card->contents()?->digest === $seen->contents?->digest);
+            $isSaid = $card->contents()?->digest === $seen?->contents?->digest;
+            $complaint = $seen === null ? null : CardCheck::complaint($card, $seen, $isSaid);
             if ($seen === null) {
                 self::refuse('again', self::silent($offload, FilePath::shown($path)));
             }

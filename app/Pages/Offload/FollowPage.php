@@ -152,10 +152,7 @@ final readonly class FollowPage
     {
         $clear = $goes->course->clear[$card->place] ?? null;
         $isCleared = $card->clear_at !== null && $card->card->footage->isZero();
-        $record = $card->card->footage->isZero() ? null : Secured::record($card->card);
-        // What was marked since is on no drive.
-        $isNewer = $card->in_at !== null && ! $card->card->footage->isZero() &&
-            ($record === null || $record->id !== $card->footage_act_id);
+        $isNewer = self::isNewer($card);
         $bad = $card->copies->first(fn (OffloadCopy $copy): bool => $copy->state === CopyState::Failed || self::fell($copy));
 
         return new HomeCardProps(
@@ -178,6 +175,17 @@ final readonly class FollowPage
             $card->clear_at !== null && ! $isNewer,
             $isCleared,
         );
+    }
+
+    /** Whether other footage is on it by now: what was marked since is on no drive. */
+    private static function isNewer(OffloadCard $card): bool
+    {
+        if ($card->in_at === null || $card->card->footage->isZero()) {
+            return false;
+        }
+        $record = Secured::record($card->card);
+
+        return $record === null || $record->id !== $card->footage_act_id;
     }
 
     /** It was read back, and counts no more. */
@@ -211,7 +219,9 @@ final readonly class FollowPage
                 CopyState::Verified => self::fell($copy) ? $copy->standing->value ?? '' : 'right',
                 CopyState::Failed => 'wrong',
             },
-            $copy->standing === null || $copy->state !== CopyState::Verified ? '' : $copy->standing->words($copy->standing_at?->format('j M, H:i') ?? ''),
+            $copy->standing === null || $copy->state !== CopyState::Verified
+                ? ''
+                : $copy->standing->words($copy->standing_at?->format('j M, H:i') ?? ''),
         );
     }
 
@@ -258,7 +268,7 @@ final readonly class FollowPage
 
     private static function clear(Offload $offload, HowItGoes $goes): string
     {
-        $may = $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count();
+        $may = $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null && ! self::isNewer($card))->count();
         $all = $offload->cards->count();
         if ($may === $all) {
             return 'Every card may be cleared: two copies of each, on two drives, were read back, and nothing else was found since.';
