@@ -168,11 +168,14 @@ test('by keyboard alone: an honest card is found sound', async ({ page }) => {
 test('a real folder is proven and left as it was, and a run can be stopped from the page', async ({ page }) => {
     await page.goto('/prove/QS-023');
     await page.getByRole('button', { name: /Slot/ }).click();
-    await page.getByRole('option', { name: /Bay 2/ }).click();
+    await page.getByRole('option', { name: /Bay 2, a folder on this computer, not a card/ }).click();
+    await expect(page.getByRole('note').filter({ hasText: 'At most 68.48 GB are written' })).toBeVisible();
     await page.getByLabel('Amount to prove').fill('50 MB');
     await page.getByRole('button', { name: 'Prove this card' }).click();
     await expect(page.getByText('All of 50 MB came back as written.')).toBeVisible({ timeout: 20_000 });
-    await expect(page.getByText('Proven for 50 MB of 64 GB only.')).toBeVisible();
+    // What was found judges that folder, and no card.
+    await expect(page.getByText(/in a folder on this computer, which judges no card/).first()).toBeVisible();
+    await expect(page.getByText('Capacity not proven.')).toBeVisible();
 
     await page.getByLabel('Amount to prove').fill('fifty');
     await page.getByRole('button', { name: 'Prove again' }).click();

@@ -191,6 +191,9 @@ final class Run extends Row
             ($this->beside === null || $this->kind->isProof());
     }
 
+    /** What is said of one that was. */
+    public const OF_A_FOLDER = 'in a folder on this computer, which judges no card';
+
     /** Whether it was made in a folder on this computer’s own disk, and tells of that and of no card. */
     public function isOfPlainFolder(): bool
     {

@@ -239,6 +239,7 @@ final readonly class MeasurePage
             array_filter(
                 [
                     $run->void === null ? null : "voided: {$run->void->reason}",
+                    $run->isOfPlainFolder() ? Run::OF_A_FOLDER : null,
                     $run->beside === null ? null : "measured beside {$run->beside}: kept apart",
                 ],
                 fn (?string $part): bool => $part !== null,

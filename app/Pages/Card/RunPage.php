@@ -100,7 +100,7 @@ final readonly class RunPage
             'In practice' => $path->practice() === null
                     ? null
                     : "{$path->practice()->print()}; the slowest link is {$path->pinch()->name}: {$path->pinch()->ceiling->source}",
-            'Slot' => $run->slot?->name,
+            'Slot' => $run->slot === null ? null : $run->slot->name.($run->isOfPlainFolder() ? ', '.Run::OF_A_FOLDER : ''),
             'Region' => self::region($run),
             'Settings' => $run->parameters instanceof SpeedParameters ? implode(', ', $run->parameters->words()) : null,
             'Ended' => $run->state->value.
