@@ -198,7 +198,7 @@ final class HomeTrial
         $this->swap($this->slot);
         $this->lead(1, $this->drives[1]);
         for ($tries = 0; $tries < 3 && ! $mishap->isMarked() && Secured::of($card->refresh()) === null; $tries++) {
-            $this->isIn($offload);
+            $this->isIn($offload, $mishap === Mishap::Grows);
             $this->again($offload);
         }
         if (! $mishap->isMarked() && Secured::of($card->refresh()) === null) {
@@ -375,12 +375,13 @@ final class HomeTrial
         }
     }
 
-    private function isIn(Offload $offload): void
+    private function isIn(Offload $offload, bool $isSaid = false): void
     {
         try {
             $card = $this->only($offload->refresh());
             $card->setRelation('offload', $offload->load('station', 'cards.card', 'cards.copies'));
-            HandsDesk::isIn($card, null, 'the trial');
+            // Whoever is told that there is more on it than was marked looks, and says that it is the card.
+            HandsDesk::isIn($card, null, 'the trial', $isSaid);
         } catch (ValidationException) {
             // It says what is wrong; that is what it is for.
         }
