@@ -25,7 +25,9 @@ final readonly class CardSight implements JsonSerializable
         try {
             return new self(Identity::at($path), Place::of($path), Source::at($path)->contents());
         } catch (UnusablePath $fault) {
-            return new self(null, null, null, $fault->getMessage());
+            $said = $fault->reason === 'emptyFolder' ? "“{$path}” holds no files." : $fault->getMessage();
+
+            return new self(null, null, null, $said);
         }
     }
 

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Tally\Transfer;
 
+use JsonSerializable;
 use Tally\Device\Fault\CannotCopy;
 use Tally\Device\Place;
 use Tally\Device\PlaceKind;
 
 /** Where copies of a card are to lie, held against the card and against one another before the first byte. */
-final readonly class CopyPlaces
+final readonly class CopyPlaces implements JsonSerializable
 {
     /** @param  array<Place>  $onto  by what each is called: a path as it was given (as a key it may be a number), or the tag of a drive */
     private function __construct(private ?Place $source, private array $onto) {}
@@ -37,6 +38,12 @@ final readonly class CopyPlaces
         }
 
         return new self($source, $onto);
+    }
+
+    /** @return array<Place> by what each is called */
+    public function jsonSerialize(): array
+    {
+        return $this->onto;
     }
 
     /** On so many devices, any of which may be lost without the others. */

@@ -474,4 +474,25 @@ final class SafeOffloadTest extends TestCase
         self::assertFalse($this->mayBeCleared('T-1'));
         self::assertSame('not secured', $this->inTray('T-1')['footage']);
     }
+
+    public function test_it_can_be_begun_before_any_card_is_in_and_waits_until_one_is_mounted(): void
+    {
+        $this->realCard('T-1');
+        $offload = $this->begunOn(['T-1' => $point = $this->folder()]);
+        $card = $this->only($offload);
+        self::assertStringContainsString("Nothing is mounted at {$point} yet. Put T-1 in", (string) $this->in($card));
+        $empty = $this->medium('none', files: 0);
+        $device = self::shell("findmnt -n -o SOURCE {$empty}");
+        self::assertNotNull(self::shell("mount {$device} {$point}"));
+        self::assertStringContainsString('holds no files', (string) $this->in($card));
+        file_put_contents("{$empty}/DCIM/T-1.mov", random_bytes(180_000));
+        self::assertStringContainsString('1 file found', (string) $this->in($card));
+        foreach ([2, 3] as $more) {
+            file_put_contents("{$empty}/DCIM/T-{$more}.mov", '');
+        }
+        self::assertNull($this->in($card));
+        $this->work($offload);
+        self::assertTrue($this->mayBeCleared('T-1'));
+        self::shell("umount {$point}");
+    }
 }

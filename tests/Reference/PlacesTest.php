@@ -165,6 +165,7 @@ final class PlacesTest extends TestCase
         self::assertSame(2, $code, $besides);
         [$code, $said] = $this->offload($card, "{$one}/b", $two);
         self::assertSame([0, true, 2, []], [$code, $said['home'], $said['devices'], $said['doubts']]);
+        self::assertSame(PlaceKind::Medium->value, data_get($said, ['places', $two, 'kind']));
         // A copy that has its lists is the source of a third one, and is held against what the card gave.
         file_put_contents("{$two}/QS-014/a.mov", 'other');
         $third = $this->mounted('ext4', 32);

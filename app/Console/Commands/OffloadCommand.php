@@ -167,6 +167,7 @@ final class OffloadCommand extends Command
                     'home' => $isHome,
                     'devices' => $places->apart(),
                     'doubts' => array_values($places->doubts()),
+                    'places' => $places,
                     'transfers' => array_map(fn (TransferResult $one): array => $one->pack(), $results),
                 ],
                 JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,

@@ -147,8 +147,8 @@ final class BeginOffload extends FormRequest
                     $wrong["{$kind}.{$thing}"] = "Where {$thing} is mounted was left empty. Write its folder, such as {$such}.";
                 } else {
                     try {
-                        // A card need not be in yet.
-                        $kind === 'drives' || is_dir($path) ? $allowed->admitWithin($path) : $allowed->mustBeBelow($path);
+                        // A card need not be in yet: where it will be mounted is a folder like any other until then.
+                        $kind === 'drives' ? $allowed->admitWithin($path) : $allowed->mustBeBelow($path);
                     } catch (UnusablePath $fault) {
                         $wrong["{$kind}.{$thing}"] = $fault->getMessage();
                     }

@@ -9,8 +9,10 @@ use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadState;
 use App\Models\Offload\WhyRefused;
 use App\Stations\BenchSight;
+use App\Stations\StationFolders;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Identity;
 use Tally\Transfer\CardSight;
 
@@ -112,6 +114,17 @@ final readonly class HandsDesk
     private static function seen(OffloadCard $card): CardSight
     {
         $path = $card->offload->places['slots'][$card->slot] ?? '';
+        if ($card->offload->station->isHere()) {
+            try {
+                StationFolders::allowed()->admitWithin($path);
+            } catch (UnusablePath $fault) {
+                self::refuse(
+                    $fault->reason === 'outside'
+                        ? $fault->getMessage()
+                        : "Nothing is mounted at {$path} yet. Put {$card->card->tag} in, wait until it is mounted, and say so again.",
+                );
+            }
+        }
 
         return BenchSight::card($card->offload->station, $path) ?? self::refuse(SecondTry::silent($card->offload, $path));
     }
