@@ -6,6 +6,7 @@ namespace App\Kit;
 
 use App\Models\Kit\Drive;
 use App\Models\Kit\Host;
+use App\Models\Offload\OffloadCopy;
 use App\Offload\Carrying\Standing;
 use App\Props\Kit\KitFieldProps;
 use App\Props\Kit\KitFormProps;
@@ -13,6 +14,7 @@ use App\Props\Kit\KitItemProps;
 use App\Props\Kit\KitListProps;
 use App\Props\Label\ChoiceProps;
 use App\Rules\NotMoreThan;
+use Illuminate\Validation\ValidationException;
 use Tally\Chain\Ceiling;
 use Tally\Chain\Link;
 
@@ -140,6 +142,11 @@ final readonly class Drives implements KitSection
     public function save(?string $key, TypedGear $typed): string
     {
         $drive = $key === null ? new Drive() : Drive::query()->where('tag', $key)->firstOrFail();
+        if ($key !== null && $typed->tag() !== $key && OffloadCopy::query()->where('drive', $key)->exists()) {
+            throw ValidationException::withMessages([
+                'tag' => "Copies of cards are in the books on {$key}, and are found by that tag. Leave it, or enter this as another drive.",
+            ]);
+        }
         $drive
             ->forceFill([
                 'tag' => $typed->tag(),

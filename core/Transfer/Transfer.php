@@ -92,6 +92,7 @@ final class Transfer
             foreach (array_keys($onto) as $at => $given) {
                 $given = (string) $given;
                 self::mustLieApart($source, $given, $onto[$given]);
+                self::mustNotLieInACopy($given, $onto);
                 try {
                     $drives[$at] = Destination::open($given, $onto[$given], $resume);
                 } catch (UnusablePath|CannotWrite $fault) {
@@ -123,6 +124,22 @@ final class Transfer
         }
         if ($real !== null && str_starts_with("{$source->path}/", "{$real}/{$name}/")) {
             throw CannotCopy::inside($source->given, "{$given}/{$name}");
+        }
+    }
+
+    /**
+     * @param  array<string>  $onto
+     *
+     * @throws CannotCopy
+     */
+    private static function mustNotLieInACopy(string $given, array $onto): void
+    {
+        $real = RealPath::of($given);
+        foreach ($onto as $other => $name) {
+            $copy = RealPath::of((string) $other);
+            if ($real !== null && $copy !== null && str_starts_with("{$real}/", "{$copy}/{$name}/")) {
+                throw CannotCopy::inside($given, "{$other}/{$name}");
+            }
         }
     }
 

@@ -9,8 +9,10 @@ enum WhyRefused: string
 {
     /** Nothing there, or nothing that can be read. */
     case Nothing = 'nothing';
-    /** By its own number, or its file system, it is another card; or it is not what it was before. */
+    /** By its own number it is another card; or it is not what it was before. */
     case Another = 'another';
+    /** By the number of its file system it is another card; some cameras give all cards the same one. */
+    case Looks = 'looks';
     /** Less than was marked: a person may say that it is right all the same. */
     case Less = 'less';
     /** More than was marked, where somebody had counted: a person may say that it was recorded since. */
@@ -21,6 +23,6 @@ enum WhyRefused: string
     /** Whether a person who was told of it may say, with a name, that it is right all the same. */
     public function mayBeRight(): bool
     {
-        return $this === self::Less || $this === self::More;
+        return in_array($this, [self::Looks, self::Less, self::More], true);
     }
 }

@@ -42,10 +42,12 @@ final readonly class CardCheck
             );
         }
 
-        return self::another($card, $seen->medium) ??
+        $isSaid = $isSaid || $card->read_at !== null;
+
+        return self::another($card, $seen->medium, $isSaid) ??
             self::other($card, $seen->medium, $seen->contents) ??
             self::onItself($card, $seen->place) ??
-            ($isSaid || $card->less_by !== null || $card->read_at !== null ? null : self::amount($card, $seen->contents));
+            ($isSaid || $card->less_by !== null ? null : self::amount($card, $seen->contents));
     }
 
     /** The record of the copy that is whole names a file that is not on what lies in the slot. */
@@ -61,19 +63,20 @@ final readonly class CardCheck
     }
 
     /** By its own number, or that of its file system, it is another card of this house. */
-    private static function another(OffloadCard $card, Identity $medium): ?self
+    private static function another(OffloadCard $card, Identity $medium, bool $isSaid): ?self
     {
         $byNumber = $medium->serial === null ? null : Run::query()->where('medium_serial', $medium->serial)->latest('id')->value('card_id');
-        $byVolume = $medium->volume === null
+        $byVolume = $medium->volume === null || $isSaid
             ? null
             : OffloadCard::query()->where('medium->volume', $medium->volume)->latest('id')->value('card_id');
         foreach (['its own serial number' => $byNumber, 'its file system' => $byVolume] as $what => $id) {
+            $isSure = $id === $byNumber;
             if (is_int($id) && $id !== $card->card_id) {
                 $found = Card::query()->whereKey($id)->value('tag');
                 $found = is_string($found) ? $found : 'another card of this house';
 
                 return new self(
-                    WhyRefused::Another,
+                    $isSure ? WhyRefused::Another : WhyRefused::Looks,
                     "By {$what} {$found} lies in {$card->slot}, and {$card->card->tag} belongs there. Nothing was copied. Put ".
                         "{$card->card->tag} in, and say so again.",
                 );

@@ -113,6 +113,7 @@ final readonly class FollowPage
                 $before !== null,
                 $card->refused,
                 match ($card->refused_for) {
+                    WhyRefused::Looks => "It is {$tag} all the same",
                     WhyRefused::Less => "This is all of {$tag}: secure it in part",
                     WhyRefused::More => "This is {$tag}: more was recorded on it",
                     default => null,

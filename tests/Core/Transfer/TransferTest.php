@@ -212,6 +212,12 @@ final class TransferTest extends TestCase
     {
         $this->refused('inside', fn (string $card) => Transfer::of(Source::at($card), [$card => 'copy']));
         $this->refused('inside', fn (string $card) => Transfer::of(Source::at("{$card}"), [dirname($card) => 'QS-014']));
+        $both = fn (string $card, string $drive) => Transfer::of(Source::at($card), [$drive => 'QS', "{$drive}/QS/sub" => 'QS']);
+        $this->refused('inside', function (string $card) use ($both) {
+            mkdir(($drive = $this->folder()).'/QS/sub', recursive: true);
+
+            return $both($card, $drive);
+        });
         foreach (['..', '../QS', '/QS', 'a/../b', 'a//b', '', "a\0b"] as $name) {
             $this->refused('leadsOut', fn () => Transfer::of(Source::at($this->cardFolder(['a' => 'a'])), [$this->folder() => $name]));
         }
