@@ -105,7 +105,8 @@ final readonly class ProvePage
 
     private static function caption(Run $run, ProofRecord $record): string
     {
-        $slot = ($run->slot === null ? 'from the terminal' : "in {$run->slot->name}").($run->isOfPlainFolder() ? ', '.Run::OF_A_FOLDER : '');
+        $slot = $run->slot === null ? 'from the terminal' : "in {$run->slot->name}";
+        $slot .= $run->isOfPlainFolder() ? ', '.Run::OF_A_FOLDER : '';
         $state = $run->state === RunState::Done ? '' : " ({$run->state->value})";
 
         return ucfirst($run->kind->label()).

@@ -80,7 +80,9 @@ final class CopySightTest extends TestCase
         [$drive, $record] = $this->home();
         self::assertNull($this->look("{$drive}/not there", $record, Place::of($drive))->isRight);
         // Something else is mounted where it was.
-        $then = Place::unpack(['kind' => 'a medium of its own', 'path' => $drive, 'numbers' => '8:17', 'devices' => ['sdb'], 'volume' => 'AA']);
+        $then = Place::unpack([
+            'kind' => 'a medium of its own', 'path' => $drive, 'numbers' => '8:17', 'devices' => ['sdb'], 'volume' => 'AA',
+        ]);
         $empty = $this->folder();
         self::assertNull($this->look($empty, $record, $then)->isRight);
         self::assertSame('another drive is mounted there, or none', $this->look($empty, $record, $then)->note);
