@@ -242,6 +242,10 @@ final class Transfer
                 array_push($this->troubles, ...$pass->troubles);
             }
         }
+        if ($done && $cutShort === null && $this->known === []) {
+            // Reading back takes as long as copying: a card can grow meanwhile.
+            $this->mustBeUnchanged();
+        }
 
         return new TransferResult(
             $this->source->given,
