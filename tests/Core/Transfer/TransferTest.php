@@ -144,6 +144,24 @@ final class TransferTest extends TestCase
         self::assertTrue($this->bring($card, [$drive], resume: true)->isHome());
     }
 
+    public function test_a_file_that_grows_while_the_copies_are_read_back_is_told(): void
+    {
+        $card = $this->cardFolder(['a.mov' => random_bytes(3_000_000)]);
+        $drive = $this->folder();
+        $grown = false;
+        $grows = function (Progress $progress) use ($card, &$grown): void {
+            if ($progress->phase === Phase::Reading && ! $grown) {
+                $grown = (bool) file_put_contents("{$card}/a.mov", 'more', FILE_APPEND);
+            }
+        };
+        $result = $this->bring($card, [$drive], $this->watching($grows));
+        self::assertSame([TroubleKind::Changed], array_map(fn ($trouble) => $trouble->kind, $result->troubles));
+        self::assertFalse($result->isHome());
+        self::assertTrue($this->bring($card, [$drive], resume: true)->isHome());
+        // What was read back before it grew is moved aside, never written over.
+        self::assertSame(['a.mov' => 3_000_004, 'a.mov.earlier' => 3_000_000], array_map(strlen(...), $this->tree("{$drive}/QS-014")));
+    }
+
     public function test_stopped_it_goes_on_where_it_was(): void
     {
         $files = [];
