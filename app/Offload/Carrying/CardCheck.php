@@ -58,7 +58,8 @@ final readonly class CardCheck
         return new self(
             WhyRefused::Another,
             "What lies in {$card->slot} is not what {$tag}’s first copy was made of: ".FilePath::shown($missing->path).
-                " is not on it, or is another file. Nothing was copied. Put {$tag} in again.",
+                " is not on it, or is another file. Nothing was copied. Put {$tag} in again; if something was written to it since, ".
+                'plan a new offload for it, with both copies.',
         );
     }
 
