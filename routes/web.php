@@ -214,6 +214,7 @@ Route::post('/offloads/folders', [CarryController::class, 'folders']);
 Route::get('/offloads/{offload}', [CarryController::class, 'show']);
 Route::get('/offloads/{offload}/now', [CarryController::class, 'now']);
 Route::post('/offloads/{offload}/cards/{card:id}/in', [CarryController::class, 'isIn'])->withoutScopedBindings();
+Route::post('/offloads/{offload}/cards/{card:id}/beginning', [CarryController::class, 'beginning'])->withoutScopedBindings();
 Route::post('/offloads/{offload}/anew', [CarryController::class, 'anew']);
 Route::post('/offloads/{offload}/stop', [CarryController::class, 'stop']);
 Route::post('/offloads/{offload}/again', [CarryController::class, 'again']);

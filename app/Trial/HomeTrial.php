@@ -10,6 +10,7 @@ use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadState;
+use App\Models\Offload\WhyRefused;
 use App\Models\Stations\Station;
 use App\Offload\BooksQuestion;
 use App\Offload\Carrying\Clearing;
@@ -392,7 +393,15 @@ final class HomeTrial
         try {
             SecondTry::again($offload->refresh()->load('station'));
         } catch (ValidationException) {
-            // Another card lies there.
+            // Another card lies there, or it was written to.
+        }
+        $this->settled($offload);
+        try {
+            if ($this->only($offload)->refused_for === WhyRefused::Grown) {
+                SecondTry::fromTheBeginning($this->only($offload), 'the trial');
+            }
+        } catch (ValidationException) {
+            // It is asked for, and somebody says that more is on it than was marked.
         }
         $this->settled($offload);
     }

@@ -226,6 +226,40 @@ final class SafeOffloadTest extends TestCase
         self::assertTrue($this->mayBeCleared('T-1'));
     }
 
+    public function test_a_card_that_was_written_to_between_its_copies_comes_home_from_the_beginning(): void
+    {
+        $this->realCard('T-1');
+        $card = $this->medium('T-1');
+        $offload = $this->begunOn(['T-1' => $card], rules: ['scheme' => 'straight']);
+        $this->in($this->only($offload));
+        Artisan::call('queue:work', ['--queue' => $offload->station->offloadQueue(), '--once' => true, '--sleep' => 0]);
+        file_put_contents("{$card}/DCIM/T-1-1.mov", random_bytes(50_000), FILE_APPEND);
+        $this->work($offload);
+        $wrong = $this->getJson("/offloads/{$offload->id}/now")->json('wrong');
+        self::assertSame($this->only($offload)->id, data_get($wrong, '0.grown'));
+        self::assertStringContainsString('T-1-1.mov is another file by now', (string) json_encode($wrong));
+        // Made from the first copy, it is still not all that is on the card.
+        $this->only($offload)->copies()->where('nth', 2)->update(['state' => CopyState::Verified, 'standing' => 'read back']);
+        RealCopies::follow($offload->refresh());
+        self::assertFalse($this->mayBeCleared('T-1'));
+        $this->only($offload)->copies()->where('nth', 2)->update(['state' => CopyState::Failed]);
+
+        $at = "/offloads/{$offload->id}/cards/{$this->only($offload)->id}";
+        $this->post("{$at}/beginning");
+        self::assertStringContainsString('230 kB in 3 files found', str_replace(' ', ' ', $this->complaints()['swap'][0] ?? ''));
+        $this->flushSession();
+        $this->post("{$at}/in", ['less' => '1', 'by' => 'Moss'])->assertSessionHasNoErrors();
+        $this->work($offload);
+        self::assertSame([null, null], $this->only($offload)->copies->pluck('message')->all());
+        self::assertTrue($this->mayBeCleared('T-1'));
+        foreach ($this->drives as $drive) {
+            $copy = glob("{$drive}/{$this->only($offload)->folder}/DCIM/T-1-1.mov")[0] ?? '';
+            self::assertFileEquals("{$card}/DCIM/T-1-1.mov", $copy);
+        }
+        $this->post("{$at}/beginning")->assertSessionHasErrors('again');
+        self::assertTrue($this->mayBeCleared('T-1'));
+    }
+
     public function test_another_card_of_the_house_is_known_by_its_file_system(): void
     {
         $this->broughtHome('T-1');

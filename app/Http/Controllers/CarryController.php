@@ -125,6 +125,15 @@ final readonly class CarryController
         return back();
     }
 
+    /** A card that was written to since it was read comes home from the beginning. */
+    public function beginning(Request $request, Offload $offload, OffloadCard $card): RedirectResponse
+    {
+        abort_unless($card->offload_id === $offload->id, 404);
+        SecondTry::fromTheBeginning($card, Person::of($request) ?? $offload->by);
+
+        return back();
+    }
+
     /** A copy that failed is made on another drive. */
     public function elsewhere(Request $request, Offload $offload, OffloadCopy $copy): RedirectResponse
     {

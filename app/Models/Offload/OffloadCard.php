@@ -92,6 +92,17 @@ final class OffloadCard extends Row
         return $this->found === null ? null : Contents::unpack($this->found);
     }
 
+    /** Whether the next card of its slot was put in after it. */
+    public function isFollowed(): bool
+    {
+        return self::query()
+            ->where('offload_id', $this->offload_id)
+            ->where('slot', $this->slot)
+            ->where('turn', '>', $this->turn)
+            ->whereNotNull('in_at')
+            ->exists();
+    }
+
     /** In its slot, and not to be taken out yet. */
     public function isIn(): bool
     {

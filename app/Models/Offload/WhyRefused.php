@@ -17,6 +17,8 @@ enum WhyRefused: string
     case Less = 'less';
     /** More than was marked, where somebody had counted: a person may say that it was recorded since. */
     case More = 'more';
+    /** It was read, and was written to since: it comes home from the beginning. */
+    case Grown = 'grown';
     /** A copy would lie on the card itself. */
     case Place = 'place';
 

@@ -19,6 +19,7 @@ use Tally\Transfer\Contents;
 use Tally\Transfer\CopyPlaces;
 use Tally\Transfer\FilePath;
 use Tally\Transfer\ListedFile;
+use Tally\Transfer\Source;
 
 /**
  * What lies in a slot, held against the card that belongs there: asked when somebody says that it is in, before the first byte, when
@@ -50,16 +51,38 @@ final readonly class CardCheck
             ($isSaid || $card->less_by !== null ? null : self::amount($card, $seen->contents));
     }
 
-    /** The record of the copy that is whole names a file that is not on what lies in the slot. */
-    public static function isNotTheFirst(OffloadCard $card, ListedFile $missing): self
+    /**
+     * What lies in the slot, held against the record of a copy that is whole: each file of that is to be there as it was.
+     *
+     * @param  array<string, ListedFile>  $known  by path, of that record
+     */
+    public static function againstCopy(OffloadCard $card, Source $source, array $known): ?self
+    {
+        $there = array_column($source->files, null, 'path');
+        $missing = array_diff_key($known, $there);
+        $others = array_filter($known, fn (ListedFile $one): bool => isset($there[$one->path]) && ! $one->isOf($there[$one->path]));
+        $one = [...array_values($missing), ...array_values($others)][0] ?? null;
+        if ($one === null) {
+            return null;
+        }
+        $why = FilePath::shown($one->path).($missing === [] ? ' is another file by now.' : ' is not on it.');
+
+        return self::notAsBefore(
+            $card,
+            "What lies in {$card->slot} is not what {$card->card->tag}’s first copy was made of: {$why}",
+            $missing === [],
+        );
+    }
+
+    /** @param  bool  $mayHaveGrown  whether all that was on it is there still, or may be */
+    private static function notAsBefore(OffloadCard $card, string $why, bool $mayHaveGrown): self
     {
         $tag = $card->card->tag;
 
         return new self(
-            WhyRefused::Another,
-            "What lies in {$card->slot} is not what {$tag}’s first copy was made of: ".FilePath::shown($missing->path).
-                " is not on it, or is another file. Nothing was copied. Put {$tag} in again; if something was written to it since, ".
-                'plan a new offload for it, with both copies.',
+            $mayHaveGrown ? WhyRefused::Grown : WhyRefused::Another,
+            "{$why} Nothing was copied. Put {$tag} in again".
+                ($mayHaveGrown ? '; or, if this is it and something was written to it since, copy it from the beginning.' : '.'),
         );
     }
 
@@ -106,12 +129,12 @@ final readonly class CardCheck
         if ($isSame || (! $then->isAnotherVolumeThan($medium) && $card->copies->contains('state', CopyState::Verified))) {
             return null;
         }
-        $tag = $card->card->tag;
 
-        return new self(
-            WhyRefused::Another,
-            "What lies in {$card->slot} is not {$tag} as it was put in: ".self::words($found).' then, '.self::words($contents).
-                " now. Put {$tag} in again.",
+        return self::notAsBefore(
+            $card,
+            "What lies in {$card->slot} is not {$card->card->tag} as it was put in: ".self::words($found).' then, '.
+                self::words($contents).' now.',
+            ! $then->isAnotherVolumeThan($medium) && $contents->bytes >= $found->bytes && $contents->files >= $found->files,
         );
     }
 

@@ -90,14 +90,8 @@ final readonly class RealCopies
         if ($copies[0]->isRelayed()) {
             return $card->copies->first();
         }
-        $next = $card->offload
-            ->cards()
-            ->where('slot', $card->slot)
-            ->where('turn', '>', $card->turn)
-            ->whereNotNull('in_at')
-            ->exists();
 
-        return $next ? $card->copies->first(fn (OffloadCopy $copy): bool => $copy->stands()) : null;
+        return $card->isFollowed() ? $card->copies->first(fn (OffloadCopy $copy): bool => $copy->stands()) : null;
     }
 
     /** @throws DeviceFault */
@@ -137,22 +131,11 @@ final readonly class RealCopies
     /** @param  array<string, ListedFile>  $known */
     private static function complaint(OffloadCard $card, Source $source, array $known): ?CardCheck
     {
-        $there = [];
-        foreach ($source->files as $file) {
-            $there[$file->path] = $file;
-        }
-        foreach ($known as $path => $listed) {
-            $file = $there[$path] ?? null;
-            if ($file === null || ! $listed->isOf($file)) {
-                return CardCheck::isNotTheFirst($card, $listed);
-            }
-        }
-
         $sight = CardSight::ofSource($source);
         // What lay there when it was put in was held against what was marked, and said to be right.
         $isSaid = $known !== [] || $card->contents()?->digest === $sight->contents?->digest;
 
-        return CardCheck::complaint($card, $sight, $isSaid);
+        return CardCheck::againstCopy($card, $source, $known) ?? CardCheck::complaint($card, $sight, $isSaid);
     }
 
     /**
@@ -164,6 +147,7 @@ final readonly class RealCopies
     {
         if ($card->read_at !== null || $complaint->for === WhyRefused::Place) {
             self::fail($copies, $complaint->sentence);
+            $card->forceFill(['refused_for' => $complaint->for])->save();
         } else {
             foreach ($copies as $copy) {
                 $copy->forceFill(['state' => CopyState::Waiting, 'copy_at' => null, 'beat_at' => null, 'pid' => null])->save();
@@ -216,6 +200,7 @@ final readonly class RealCopies
             'medium' => $sight->medium?->pack(),
             'found' => $sight->contents?->jsonSerialize(),
             'read_at' => $card->read_at ?? now(),
+            'refused_for' => null,
             'footage_act_id' => $isFirst ? Secured::record($card->card)?->id : $card->footage_act_id,
             'folder' => $isFirst ? FolderName::of($source, array_values($card->offload->places['drives']), $card->folder) : $card->folder,
         ])->save();

@@ -10,9 +10,11 @@ use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
 use App\Models\Offload\OffloadState;
+use App\Models\Offload\WhyRefused;
 use App\Stations\BenchSight;
 use App\Stations\StationFolders;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Transfer\FilePath;
@@ -20,6 +22,12 @@ use Tally\Transfer\FilePath;
 /** A copy that failed is made once more: on the same drive, or on another one. What is whole is not copied again. */
 final readonly class SecondTry
 {
+    /** What is not known of a copy that is still to be made. */
+    private const TO_COME = [
+        'message' => null, 'troubles' => null, 'verified_at' => null, 'standing' => null, 'standing_at' => null,
+        'standing_by' => null, 'standing_note' => null, 'pid' => null,
+    ];
+
     /**
      * All that failed, or one of them.
      *
@@ -85,8 +93,7 @@ final readonly class SecondTry
             $copy = $copies->firstOrFail();
             $card = $copy->offloadCard;
             $path = $offload->places['slots'][$card->slot] ?? '';
-            $isNextIn = $offload->cards()->where('slot', $card->slot)->where('turn', '>', $card->turn)->whereNotNull('in_at')->exists();
-            if ($copy->isRelayed() || $isNextIn) {
+            if ($copy->isRelayed() || $card->isFollowed()) {
                 continue;
             }
             $seen = BenchSight::card($offload->station, $path);
@@ -96,9 +103,47 @@ final readonly class SecondTry
                 self::refuse('again', self::silent($offload, FilePath::shown($path)));
             }
             if ($complaint !== null) {
+                $card->forceFill(['refused_for' => $complaint->for])->save();
                 self::refuse('again', $complaint->sentence);
             }
         }
+    }
+
+    /**
+     * A card that was written to after it was read comes home from the beginning, into a folder of its own: what lies on the drives stays.
+     *
+     * @throws ValidationException where it does not lie in its slot, or was not written to; the page asks for it then
+     */
+    public static function fromTheBeginning(OffloadCard $card, string $by): void
+    {
+        DB::transaction(function () use ($card): void {
+            $offload = Offload::query()->whereKey($card->offload_id)->lockForUpdate()->firstOrFail();
+            $card->refresh()->load('copies');
+            $tag = $card->card->tag;
+            $isGoing = $card->copies->contains(fn (OffloadCopy $copy): bool => $copy->state->isGoing());
+            if ($card->refused_for !== WhyRefused::Grown || $isGoing) {
+                self::refuse('again', "{$tag} was not found to be written to since it was read, or is being copied. Nothing was changed.");
+            }
+            if ($card->isFollowed()) {
+                self::refuse('again', "Another card lies in {$card->slot} by now. Plan a new offload for {$tag}, with both copies.");
+            }
+            foreach ($card->copies as $copy) {
+                $copy
+                    ->forceFill([
+                        ...self::TO_COME,
+                        ...array_fill_keys(['copy_at', 'copied_at', 'back_at', 'lists', 'record', 'place'], null),
+                        'state' => CopyState::Waiting,
+                        'copied' => 0,
+                        'verified' => 0,
+                    ])
+                    ->save();
+            }
+            $card
+                ->forceFill(array_fill_keys(['in_at', 'free_at', 'clear_at', 'read_at', 'medium', 'found', 'less_by', 'refused_for'], null))
+                ->save();
+            $offload->forceFill(['state' => OffloadState::Going, 'ended_at' => null])->save();
+        });
+        HandsDesk::isIn($card->setRelation('offload', $card->offload->refresh()), null, $by);
     }
 
     public static function silent(Offload $offload, string $path): string
@@ -112,15 +157,7 @@ final readonly class SecondTry
     {
         foreach ($failed as $copy) {
             $copy
-                ->forceFill([
-                    'state' => $offload->is_made_up ? CopyState::Copied : CopyState::Waiting,
-                    'message' => null,
-                    'troubles' => null,
-                    'verified_at' => null,
-                    'standing' => null,
-                    'standing_at' => null,
-                    'pid' => null,
-                ])
+                ->forceFill([...self::TO_COME, 'state' => $offload->is_made_up ? CopyState::Copied : CopyState::Waiting])
                 ->save();
         }
         $offload->forceFill(['truth' => MadeUpFault::healed($offload->truth)])->save();

@@ -9,6 +9,7 @@ use App\Models\Offload\CopyStanding;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
+use App\Models\Offload\WhyRefused;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 use Tally\Device\Place;
@@ -48,7 +49,8 @@ final readonly class Standing
      */
     public static function settle(OffloadCard $card, ?Carbon $since = null): void
     {
-        $may = $card->less_by === null && self::devices($card) >= self::ENOUGH;
+        $isAllOfIt = $card->less_by === null && $card->refused_for !== WhyRefused::Grown;
+        $may = $isAllOfIt && self::devices($card) >= self::ENOUGH;
         $card->clear_at = $may ? $card->clear_at ?? $since ?? Carbon::now() : null;
         $card->save();
     }

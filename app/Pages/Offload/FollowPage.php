@@ -167,6 +167,7 @@ final readonly class FollowPage
                 $isNewer => 'no: newer footage is on it',
                 $card->less_by !== null => 'no: secured in part',
                 $card->clear_at !== null => 'may be cleared',
+                $card->refused_for === WhyRefused::Grown => 'no: it was written to since',
                 $bad !== null => self::fell($bad) ? "no: {$bad->drive} is in doubt" : "no: {$bad->drive} is wrong",
                 count($card->drives) < 2 => 'no: one copy alone',
                 $clear === null => 'not yet',

@@ -9,6 +9,7 @@ use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
+use App\Models\Offload\WhyRefused;
 use App\Offload\Carrying\HungCopies;
 use App\Props\Follow\WrongCopyProps;
 use Illuminate\Support\Carbon;
@@ -60,6 +61,7 @@ final readonly class WrongCopies
             $hangs,
             array_values($others->take(self::NAMED)->all()),
             ! $offload->is_made_up,
+            $card->refused_for === WhyRefused::Grown ? $card->id : null,
         );
     }
 

@@ -15,6 +15,7 @@ final readonly class WrongCopyProps
      * @param  bool  $hangs  whether it has not failed, but its medium does not answer
      * @param  list<string>  $drives  others that it can go onto
      * @param  bool  $isReal  whether a folder is to be said for another drive
+     * @param  int|null  $grown  of this offload: the card, where it was written to since it was read
      */
     public function __construct(
         public int $copy,
@@ -25,5 +26,6 @@ final readonly class WrongCopyProps
         public bool $hangs,
         public array $drives,
         public bool $isReal,
+        public ?int $grown,
     ) {}
 }

@@ -82,14 +82,14 @@ export function WrongCopy({ offload, wrong }: { offload: number; wrong: WrongCop
     const [drive, setDrive] = useState(wrong.drives[0] ?? '');
     const [folder, setFolder] = useState('');
     const [asked, setAsked] = useState(false);
-    const send = (what: string, data: Record<string, string> = {}) => {
+    const send = (what: string, data: Record<string, string> = {}, of = `copies/${wrong.copy}`) => {
         setAsked(true);
-        router.post(`/offloads/${offload}/copies/${wrong.copy}/${what}`, data, {
+        router.post(`/offloads/${offload}/${of}/${what}`, data, {
             preserveScroll: true,
             preserveState: true,
         });
     };
-    const said = asked ? (errors['again'] ?? errors['drive'] ?? errors['leave']) : undefined;
+    const said = asked ? (errors['again'] ?? errors['swap'] ?? errors['drive'] ?? errors['leave']) : undefined;
     return (
         <Block aria-label={wrong.lead} role="alert">
             <svg width="30" height="30" viewBox="0 0 30 30" fill="none" aria-hidden="true">
@@ -115,7 +115,18 @@ export function WrongCopy({ offload, wrong }: { offload: number; wrong: WrongCop
                     </Way>
                 ) : (
                     <>
-                        {wrong.drives.length === 0 ? null : (
+                        {wrong.grown === null ? null : (
+                            <Way
+                                className="first"
+                                onPress={() => {
+                                    send('beginning', {}, `cards/${wrong.grown}`);
+                                }}
+                            >
+                                Copy the card from the beginning
+                                <small>into a folder of its own; what lies on the drives stays</small>
+                            </Way>
+                        )}
+                        {wrong.drives.length === 0 || wrong.grown !== null ? null : (
                             <div>
                                 <Way
                                     className="first"

@@ -371,6 +371,7 @@ export interface WrongCopyProps {
     hangs: boolean;
     drives: string[];
     isReal: boolean;
+    grown: number | null;
 }
 
 export interface FrameProps {
