@@ -23,11 +23,16 @@ use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Exception\BadRequestException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Tally\Device\AllowedFolders;
+use Tests\Support\SeedsOnce;
 
 /** Boots the application on the tests' own database, with the demo's gear in it. Lazy loading is forbidden by the application itself. */
 abstract class TestCase extends FrameworkTestCase
 {
     use RefreshDatabase;
+    use SeedsOnce;
+
+    /** The kit stands in the books before the first test; each is taken back when it is over. */
+    protected string $seeder = DemoGear::class;
 
     public function createApplication(): Application
     {
@@ -43,7 +48,6 @@ abstract class TestCase extends FrameworkTestCase
     {
         parent::setUp();
         $this->withoutVite();
-        $this->seed(DemoGear::class);
     }
 
     /** @param  array<string, mixed>  $with */

@@ -284,11 +284,20 @@ final class FaultTrial
                     in_array($verdict, [VerdictKind::Sham, VerdictKind::Shaky], true)
                         ? "convicted: {$card->tag} is {$verdict->value} ({$run->message})"
                         : null,
-                    UnfiledResult::waiting() !== [] ? 'lost: a result still waits on the disk' : null,
+                    $state === RunState::Failed ? "lost: {$run->name()} failed ({$run->message})" : null,
+                    $this->stillWaits() ? 'lost: a result still waits on the disk' : null,
                 ],
                 is_string(...),
             ),
         );
+    }
+
+    /** A result leaves the disk a moment after it is in the books. */
+    private function stillWaits(): bool
+    {
+        $this->until(fn (): bool => UnfiledResult::waiting() === [], 5);
+
+        return UnfiledResult::waiting() !== [];
     }
 
     private function goesOn(Run $run, RunState $state): bool

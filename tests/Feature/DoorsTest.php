@@ -96,7 +96,7 @@ final class DoorsTest extends TestCase
                 $writing++;
             }
         }
-        self::assertSame(86, $writing);
+        self::assertSame(87, $writing);
     }
 
     public function test_pages_cannot_be_framed(): void

@@ -250,7 +250,8 @@ final class SafeOffloadTest extends TestCase
         $this->flushSession();
         $this->post("{$at}/in", ['less' => '1', 'by' => 'Moss'])->assertSessionHasNoErrors();
         $this->work($offload);
-        self::assertSame([null, null], $this->only($offload)->copies->pluck('message')->all());
+        $copies = $this->only($offload)->copies;
+        self::assertSame([CopyState::Verified, CopyState::Verified], $copies->pluck('state')->all(), (string) json_encode($copies));
         self::assertTrue($this->mayBeCleared('T-1'));
         foreach ($this->drives as $drive) {
             $copy = glob("{$drive}/{$this->only($offload)->folder}/DCIM/T-1-1.mov")[0] ?? '';

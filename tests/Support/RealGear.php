@@ -76,7 +76,13 @@ trait RealGear
     /** Its worker does all that waits. */
     private function work(Offload $offload): void
     {
-        Artisan::call('queue:work', ['--queue' => $offload->station->offloadQueue(), '--stop-when-empty' => true, '--sleep' => 0]);
+        Artisan::call('queue:work', [
+            '--queue' => $offload->station->offloadQueue(),
+            '--stop-when-empty' => true,
+            '--sleep' => 0,
+            // A worker that finds itself large leaves the rest to the next one; here there is none.
+            '--memory' => 2048,
+        ]);
         $offload->refresh();
     }
 }
