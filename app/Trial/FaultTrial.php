@@ -134,6 +134,8 @@ final class FaultTrial
         }
 
         Shell::may("rm -rf {$this->folder}/drive/F-*");
+        // A proof that can go on keeps the rest of its card; the next round has another card at the same place.
+        Shell::may("find {$this->folder}/bay -mindepth 1 -maxdepth 1 ! -name DCIM ! -name lost+found -exec rm -rf {} +");
 
         return new Round(
             $what,

@@ -12,10 +12,10 @@ use Illuminate\Support\Facades\Schema;
 /** Demo data is made once for all tests of a process that ask for the same; the others are given its rows. */
 trait SeedsOnce
 {
-    /** @var array<string, array<string, list<array<string, mixed>>>> by seeders: table → rows */
+    /** @var array<string, array<string, list<array<mixed>>>> by seeders: table → rows */
     private static array $seeded = [];
 
-    /** @param  class-string|list<class-string>  $class */
+    /** @param  list<string>|string  $class */
     public function seed($class = 'Database\\Seeders\\DatabaseSeeder')
     {
         $key = implode(' ', (array) $class);
@@ -30,13 +30,13 @@ trait SeedsOnce
         }
         parent::seed($class);
         foreach (Schema::getTableListing(schemaQualified: false) as $table) {
-            self::$seeded[$key][$table] = array_map(fn (object $row): array => (array) $row, DB::table($table)->get()->all());
+            self::$seeded[$key][$table] = array_map(get_object_vars(...), array_values(DB::table($table)->get()->all()));
         }
 
         return $this;
     }
 
-    /** @param  array<string, list<array<string, mixed>>>  $tables */
+    /** @param  array<string, list<array<mixed>>>  $tables */
     private static function lay(array $tables): void
     {
         Schema::withoutForeignKeyConstraints(function () use ($tables): void {
