@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Transfer;
 
+use Tally\Device\Place;
+
 /** What came of the copy on one drive. */
 final readonly class CopyOnDrive
 {
@@ -18,6 +20,7 @@ final readonly class CopyOnDrive
      * @param  list<string>  $missing  files of the card that are not on it, or not as they were
      * @param  string|null  $fault  a sentence, where the drive closed itself
      * @param  bool  $forgot  whether the host could be made to forget before it was read back
+     * @param  Place|null  $place  what it lies on; null where its path does not lead to it any more
      */
     public function __construct(
         public string $drive,
@@ -30,6 +33,7 @@ final readonly class CopyOnDrive
         public array $missing,
         public ?string $fault,
         public bool $forgot,
+        public ?Place $place = null,
     ) {}
 
     /** @param  int  $files  of the card */

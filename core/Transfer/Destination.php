@@ -6,6 +6,7 @@ namespace Tally\Transfer;
 
 use InvalidArgumentException;
 use Tally\Device\Fault\CannotCopy;
+use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\Told;
 use Tally\Device\Fault\UnusablePath;
@@ -14,6 +15,7 @@ use Tally\Device\Host\Beneath;
 use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
 use Tally\Device\Host\OpenFile;
+use Tally\Device\Place;
 
 /**
  * The folder of a card on one drive, while it is being filled. A file is written under a number, flushed, entered in the journal,
@@ -423,6 +425,18 @@ final class Destination
         } catch (HostError $error) {
             $this->close($this->told($error, $at));
         }
+    }
+
+    /** @return Place|null what all of it was written to; null where its path leads elsewhere by now, and nobody can tell */
+    public function place(): ?Place
+    {
+        try {
+            $place = Place::of($this->held->path);
+        } catch (CannotOpen) {
+            return null;
+        }
+
+        return $this->held->isThere() ? $place : null;
     }
 
     /** Nothing was begun: what was there before is as it was. */

@@ -356,6 +356,11 @@ final class Transfer
 
     private function outcome(Destination $drive, ReadBackPass $pass): CopyOnDrive
     {
+        $place = $drive->place();
+        if ($place === null) {
+            $drive->close(CannotCopy::driveChanged($drive->given)->getMessage());
+        }
+
         return new CopyOnDrive(
             $drive->given,
             "{$drive->held->path}/{$drive->name}",
@@ -372,6 +377,7 @@ final class Transfer
             ),
             $drive->fault(),
             $pass->forgot,
+            $place,
         );
     }
 

@@ -114,7 +114,15 @@ final class SafeOffloadTest extends TestCase
         $this->in($this->only($offload));
         $this->work($offload);
         self::shell("umount {$this->drives[1]}");
+        $said = (string) json_encode($this->only($offload)->copies->pluck('message'));
+        self::assertStringContainsString('is not the drive that was chosen', $said);
         self::assertFalse($this->mayBeCleared('T-1'));
+        // Nor is what lies beneath a drive that is not mounted a copy on it.
+        self::shell("umount {$this->drives[1]}");
+        $this->post("/offloads/{$offload->id}/again");
+        $this->work($offload);
+        self::assertFalse($this->mayBeCleared('T-1'));
+        self::assertSame(['.', '..'], scandir($this->drives[1]));
         self::assertStringContainsString('not secured', (string) $this->cleared('T-1'));
     }
 

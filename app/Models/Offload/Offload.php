@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Tally\Device\Place;
 use Tally\Offload\Decision;
 use Tally\Offload\Plan;
 use Tally\Offload\PlanFile;
@@ -27,7 +28,8 @@ use Tally\Offload\Question\Goal;
  * @property list<array<string, mixed>> $rates what it rests on
  * @property float $planned when it was to be done by the first plan; seconds from its beginning
  * @property int $plans how often it was planned
- * @property array{slots: array<string, string>, drives: array<string, string>} $places folders of this machine
+ * @property array{slots: array<string, string>, drives: array<string, string>, media?: array<string, array<mixed>>} $places folders of
+ *     this machine, and what lay at those of the drives when they were chosen
  * @property bool $is_made_up
  * @property float $pace seconds of its own time in one of ours
  * @property array<string, float> $truth key of a rate → so many times what was reckoned with
@@ -74,6 +76,14 @@ final class Offload extends Row
     }
 
     /** The plan by which it goes now. */
+    /** What lay at the folder of a drive when it was chosen; null where nobody wrote that down. */
+    public function medium(string $drive): ?Place
+    {
+        $kept = $this->places['media'][$drive] ?? null;
+
+        return $kept === null ? null : Place::unpack($kept);
+    }
+
     public function plan(): Plan
     {
         return Plan::decided(PlanFile::read($this->question)->question, $this->goal, Decision::unpack($this->decision), 0.0);

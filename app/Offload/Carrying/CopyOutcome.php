@@ -10,7 +10,6 @@ use App\Models\Offload\CopyStanding;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
-use Tally\Device\Place;
 use Tally\Inspection\Question;
 use Tally\Transfer\CopyOnDrive;
 use Tally\Transfer\Filed\BesideCopy;
@@ -56,7 +55,7 @@ final readonly class CopyOutcome
                 'standing_at' => $isWhole ? $now : null,
                 'standing_by' => null,
                 'standing_note' => null,
-                'place' => $isWhole ? Place::of($made->drive)->jsonSerialize() : null,
+                'place' => $isWhole ? $made->place?->jsonSerialize() : null,
                 'record' => $isWhole && $record !== null ? hash('xxh128', (string) @file_get_contents($record)) : null,
             ])->save();
             DriveFindings::file($copy, $troubles);

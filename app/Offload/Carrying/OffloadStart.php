@@ -11,6 +11,7 @@ use App\Models\Offload\OffloadState;
 use App\Models\Stations\Station;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Tally\Device\Place;
 use Tally\Offload\Basis\KnownRate;
 use Tally\Offload\Basis\RateOf;
 use Tally\Offload\PlacedCard;
@@ -58,7 +59,9 @@ final readonly class OffloadStart
                 'decision' => array_intersect_key($plan->pack(), ['links' => true, 'cards' => true]),
                 'rates' => array_map(fn (KnownRate $rate): array => $rate->pack(), $rates),
                 'planned' => $plan->course->done,
-                'places' => $places ?? ['slots' => [], 'drives' => []],
+                'places' => $places === null
+                    ? ['slots' => [], 'drives' => []]
+                    : [...$places, 'media' => array_map(Place::of(...), $places['drives'])],
                 'is_made_up' => $places === null,
                 'pace' => $places === null ? $pace : 1.0,
                 'truth' => $places === null ? [...self::truth($plan), ...$hasFault ? MadeUpFault::in($plan) : []] : [],

@@ -12,6 +12,7 @@ use App\Models\Offload\WhyRefused;
 use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\DB;
 use Tally\Device\AllowedFolders;
+use Tally\Device\Fault\CannotCopy;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
 use Tally\Device\Place;
@@ -174,7 +175,11 @@ final readonly class RealCopies
         $onto = $places = [];
         foreach ($copies as $copy) {
             $onto[] = $path = $this->allowed->admitWithin($card->offload->places['drives'][$copy->drive] ?? '');
-            $places[$copy->drive] = Place::of($path);
+            $places[$copy->drive] = $place = Place::of($path);
+            $chosen = $card->offload->medium($copy->drive);
+            if ($chosen?->isSameMediumAs($place) === false) {
+                throw CannotCopy::anotherDrive($path, $chosen->called(), $place->called());
+            }
         }
         CopyPlaces::of($source, $places);
         foreach ($card->copies as $other) {

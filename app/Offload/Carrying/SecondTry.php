@@ -17,6 +17,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tally\Device\Fault\UnusablePath;
+use Tally\Device\Place;
 use Tally\Transfer\FilePath;
 
 /** A copy that failed is made once more: on the same drive, or on another one. What is whole is not copied again. */
@@ -71,6 +72,7 @@ final readonly class SecondTry
                 self::refuse('folder', $fault->getMessage());
             }
             $places['drives'][$drive] = $path;
+            $places['media'][$drive] = Place::of($path)->jsonSerialize();
         }
         $copy->setRelation('offloadCard', $card);
         self::mustBeTheCards($offload, new Collection([$copy]));

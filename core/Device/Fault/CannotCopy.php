@@ -146,6 +146,27 @@ final class CannotCopy extends UnusablePath
         return new self($given, 'notAFolder', "“{$given}” is not a folder. Give the folder on the drive that copies go into.");
     }
 
+    public static function driveChanged(string $given): self
+    {
+        return new self(
+            $given,
+            'driveChanged',
+            "Something else is mounted at “{$given}” by now, or nothing is: what was written lies where it led before. Mount the drive ".
+                'there, and copy again.',
+        );
+    }
+
+    /** @param  string  $then  `sdb`: what lay there when it was chosen */
+    public static function anotherDrive(string $given, string $then, string $now): self
+    {
+        return new self(
+            $given,
+            'anotherDrive',
+            "What lies at “{$given}” is not the drive that was chosen: it was {$then}, and is {$now} now. Nothing was copied there. Mount ".
+                'that drive, or choose another one.',
+        );
+    }
+
     public static function driveReadOnly(string $given): self
     {
         return new self(

@@ -162,6 +162,22 @@ final class TransferTest extends TestCase
         self::assertSame(['a.mov' => 3_000_004, 'a.mov.earlier' => 3_000_000], array_map(strlen(...), $this->tree("{$drive}/QS-014")));
     }
 
+    public function test_a_copy_whose_drive_is_another_by_the_end_is_no_copy(): void
+    {
+        $card = $this->cardFolder(['DCIM/a.mov' => 'a clip', 'DCIM/b.mov' => 'another']);
+        [$one, $two] = [$this->folder(), $this->folder()];
+        $swap = function () use ($two): void {
+            rename($two, "{$two}-before");
+            mkdir($two);
+        };
+        $result = $this->bring($card, [$one, $two], $this->atReading($swap));
+        self::assertSame([true, false], array_map(fn ($copy): bool => $copy->isWhole(2), $result->copies));
+        self::assertStringContainsString('Something else is mounted', (string) $result->copies[1]->fault);
+        self::assertNull($result->copies[1]->place);
+        self::assertNotNull($result->copies[0]->place);
+        exec('rm -rf '.escapeshellarg("{$two}-before"));
+    }
+
     public function test_stopped_it_goes_on_where_it_was(): void
     {
         $files = [];
