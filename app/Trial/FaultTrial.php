@@ -127,13 +127,14 @@ final class FaultTrial
         $faults = [];
         for ($tries = 0; $tries < self::TRIES; $tries++) {
             $state = $this->ended($run);
-            $faults = [...$faults, ...$this->lookedAt($run, $state, $card)];
+            $faults = [...$faults, ...$this->lookedAt($run, $state, $card, $fault)];
             if (! $this->goesOn($run, $state)) {
                 break;
             }
         }
 
         Shell::may("rm -rf {$this->folder}/drive/F-*");
+        $this->restore();
         // A proof that can go on keeps the rest of its card; the next round has another card at the same place.
         Shell::may("find {$this->folder}/bay -mindepth 1 -maxdepth 1 ! -name DCIM ! -name lost+found -exec rm -rf {} +");
 
@@ -273,7 +274,7 @@ final class FaultTrial
     }
 
     /** @return list<string> */
-    private function lookedAt(Run $run, RunState $state, Card $card): array
+    private function lookedAt(Run $run, RunState $state, Card $card, Fault $fault): array
     {
         $run->refresh();
         $verdict = $card->refresh()->verdict;
@@ -286,7 +287,7 @@ final class FaultTrial
                     in_array($verdict, [VerdictKind::Sham, VerdictKind::Shaky], true)
                         ? "convicted: {$card->tag} is {$verdict->value} ({$run->message})"
                         : null,
-                    $state === RunState::Failed ? "lost: {$run->name()} failed ({$run->message})" : null,
+                    $state === RunState::Failed && $fault === Fault::None ? "lost: {$run->name()} failed ({$run->message})" : null,
                     $this->stillWaits() ? 'lost: a result still waits on the disk' : null,
                 ],
                 is_string(...),
