@@ -269,6 +269,25 @@ final class SafeOffloadTest extends TestCase
         self::assertTrue($this->mayBeCleared('T-1'));
     }
 
+    public function test_what_is_written_before_the_books_say_so_is_seen(): void
+    {
+        $this->realCard('T-1');
+        $card = $this->medium('T-1');
+        $offload = $this->begunOn(['T-1' => $card], rules: ['scheme' => 'fan-out']);
+        $this->in($this->only($offload));
+        // Just as the copies are entered as right.
+        OffloadCopy::saving(function (OffloadCopy $copy) use ($card): void {
+            if ($copy->isDirty('state') && $copy->state === CopyState::Verified) {
+                file_put_contents("{$card}/DCIM/late.mov", 'late');
+            }
+        });
+        $this->work($offload);
+        OffloadCopy::flushEventListeners();
+        self::assertFalse($this->mayBeCleared('T-1'));
+        $said = str_replace("\u{00A0}", ' ', (string) $this->only($offload)->copies[0]?->message);
+        self::assertStringContainsString('180 kB in 3 files then', $said);
+    }
+
     public function test_another_card_of_the_house_is_known_by_its_file_system(): void
     {
         $this->broughtHome('T-1');

@@ -110,6 +110,25 @@ final readonly class CardCheck
         return null;
     }
 
+    /** The same medium, and something else on it than was read. */
+    public static function writtenSince(OffloadCard $card, CardSight $now): ?self
+    {
+        [$then, $read] = [$card->medium === null ? null : Identity::unpack($card->medium), $card->contents()];
+        $isTold = $then !== null && $read !== null && $now->medium !== null && $now->contents !== null;
+        if (! $isTold || $then->isAnotherVolumeThan($now->medium) || $read->digest === $now->contents->digest) {
+            return null;
+        }
+
+        return self::notAsBefore($card, self::changed($card, $read, $now->contents), true);
+    }
+
+    private static function changed(OffloadCard $card, Contents $then, Contents $now): string
+    {
+        [$was, $is] = [self::words($then), self::words($now)];
+
+        return "What lies in {$card->slot} is not {$card->card->tag} as it was put in: {$was} then, {$is} now.";
+    }
+
     /** It was in before, and is another one now, or something else is on it. */
     private static function other(OffloadCard $card, Identity $medium, Contents $contents): ?self
     {
@@ -132,8 +151,7 @@ final readonly class CardCheck
 
         return self::notAsBefore(
             $card,
-            "What lies in {$card->slot} is not {$card->card->tag} as it was put in: ".self::words($found).' then, '.
-                self::words($contents).' now.',
+            self::changed($card, $found, $contents),
             ! $then->isAnotherVolumeThan($medium) && $contents->bytes >= $found->bytes && $contents->files >= $found->files,
         );
     }

@@ -75,6 +75,9 @@ final readonly class RealCopies
                 ),
             );
             CopyOutcome::enter($card, $copies, $result, $lists);
+            if ($from === null && $result->isHome()) {
+                self::lookOnceMore($card, $path, $copies);
+            }
         } catch (DeviceFault|NotUsable $fault) {
             self::fail($copies, $fault->getMessage());
         }
@@ -137,6 +140,19 @@ final readonly class RealCopies
         $isSaid = $known !== [] || $card->contents()?->digest === $sight->contents?->digest;
 
         return CardCheck::againstCopy($card, $source, $known) ?? CardCheck::complaint($card, $sight, $isSaid);
+    }
+
+    /**
+     * The copies stand in the books now: whatever was written to the card up to here is seen.
+     *
+     * @param  list<OffloadCopy>  $copies
+     */
+    private static function lookOnceMore(OffloadCard $card, string $path, array $copies): void
+    {
+        $complaint = CardCheck::writtenSince($card, CardSight::of($path));
+        if ($complaint !== null) {
+            self::refuse($card, $copies, $complaint);
+        }
     }
 
     /**
