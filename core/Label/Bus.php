@@ -25,6 +25,8 @@ enum Bus: string
     case UhsIDouble = 'uhs-i-double';
     case UhsII = 'uhs-ii';
     case UhsIII = 'uhs-iii';
+    /** One of the next three: no generation is printed. */
+    case Express = 'sd-express';
     case ExpressGen3 = 'sd-express-985';
     case ExpressGen4 = 'sd-express-1969';
     case ExpressGen4x2 = 'sd-express-3938';
@@ -50,6 +52,7 @@ enum Bus: string
             self::UhsIDouble => 'UHS-I double rate',
             self::UhsII => 'UHS-II',
             self::UhsIII => 'UHS-III',
+            self::Express => 'SD Express',
             self::ExpressGen3 => 'SD Express Gen3×1',
             self::ExpressGen4 => 'SD Express Gen4×1',
             self::ExpressGen4x2 => 'SD Express Gen4×2',
@@ -64,15 +67,18 @@ enum Bus: string
         };
     }
 
-    public function ceiling(): Ceiling
+    /** @param  bool  $isMatch  of a maker's double rate: whether slot and card are of that maker */
+    public function ceiling(bool $isMatch = false): Ceiling
     {
         [$nominal, $low, $high] = match ($this) {
             self::SdDefault => [Rate::megabytesPerSecond(12.5), 10, null],
             self::SdHighSpeed => [Rate::megabytesPerSecond(25), 10, 23],
             self::UhsI => [Rate::megabytesPerSecond(104), 85, 95],
-            self::UhsIDouble => [Rate::megabytesPerSecond(208), 150, 170],
+            // A maker's own mode: another maker's card falls back to the standard rate in it.
+            self::UhsIDouble => [Rate::megabytesPerSecond(208), $isMatch ? 150 : 85, 170],
             self::UhsII => [Rate::megabytesPerSecond(312), 200, 290],
             self::UhsIII => [Rate::megabytesPerSecond(624), 200, null],
+            self::Express => [LineCoding::OneThirty->payload(16, 2), 650, null],
             self::ExpressGen3 => [LineCoding::OneThirty->payload(8), 650, null],
             self::ExpressGen4 => [LineCoding::OneThirty->payload(16), 650, null],
             self::ExpressGen4x2 => [LineCoding::OneThirty->payload(16, 2), 1200, null],
@@ -109,6 +115,11 @@ enum Bus: string
         };
     }
 
+    public function isExpress(): bool
+    {
+        return in_array($this, [self::Express, self::ExpressGen3, self::ExpressGen4, self::ExpressGen4x2], true);
+    }
+
     /** @return list<Form> */
     public function forms(): array
     {
@@ -120,6 +131,8 @@ enum Bus: string
             self::CFexpress2B, self::CFexpress4B => [Form::CFexpressB],
             self::CFexpress2C, self::CFexpress4C => [Form::CFexpressC],
             self::Sata => [Form::Ssd],
+            // A microSD card has one lane.
+            self::ExpressGen4x2 => [Form::Sd],
             default => [Form::Sd, Form::MicroSd],
         };
     }
@@ -129,7 +142,7 @@ enum Bus: string
     {
         return match ($this) {
             self::SdDefault, self::SdHighSpeed, self::UhsI, self::UhsIDouble => 1,
-            self::UhsII, self::UhsIII, self::ExpressGen3, self::ExpressGen4, self::ExpressGen4x2 => 2,
+            self::UhsII, self::UhsIII, self::Express, self::ExpressGen3, self::ExpressGen4, self::ExpressGen4x2 => 2,
             default => null,
         };
     }
@@ -142,6 +155,7 @@ enum Bus: string
             self::SdHighSpeed => [self::SdDefault],
             self::UhsI => [self::SdHighSpeed, self::SdDefault],
             self::UhsIII => [self::UhsII, self::UhsI, self::SdHighSpeed, self::SdDefault],
+            self::Express => [self::ExpressGen4x2, self::ExpressGen4, self::ExpressGen3, self::UhsI, self::SdHighSpeed, self::SdDefault],
             self::ExpressGen4x2 => [self::ExpressGen4, self::ExpressGen3, self::UhsI, self::SdHighSpeed, self::SdDefault],
             self::ExpressGen4 => [self::ExpressGen3, self::UhsI, self::SdHighSpeed, self::SdDefault],
             // The second contact row is PCIe here, not UHS-II: in a UHS-II slot such a card speaks UHS-I.

@@ -17,6 +17,8 @@ final readonly class Contradictions
         $findings = [
             ...self::contactRows($label),
             ...self::marksOnBus($label),
+            ...self::busOnForm($label),
+            ...self::units($label),
             ...self::family($label),
             ...SpeedClaims::of($label),
             ...self::marksAgainstEachOther($label),
@@ -30,6 +32,16 @@ final readonly class Contradictions
     /** @return list<Finding> one row was seen, and something is printed that needs two */
     private static function contactRows(Label $label): array
     {
+        if ($label->contactRows === 2 && $label->bus?->contactRows() === 1) {
+            return [
+                Finding::doubt(
+                    'rows-without-bus',
+                    "It has two rows of contacts, and {$label->bus->label()} is printed, which has one: another ".
+                        'card’s label, or print that says too little.',
+                    'SD physical-layer specification, contacts',
+                ),
+            ];
+        }
         if ($label->contactRows !== 1 || ! $label->form->isSecureDigital()) {
             return [];
         }
@@ -92,7 +104,7 @@ final readonly class Contradictions
     private static function family(Label $label): array
     {
         $family = $label->family;
-        if ($family === null || $family->holds($label->capacity)) {
+        if ($family === null || $family->holds($label->capacity) || ($label->inDecimal !== null && $family->holds($label->inDecimal))) {
             return [];
         }
 
@@ -105,6 +117,37 @@ final readonly class Contradictions
                 'SD Association capacity families',
             ),
         ];
+    }
+
+    /** @return list<Finding> */
+    private static function busOnForm(Label $label): array
+    {
+        $bus = $label->bus;
+
+        return $bus === null || in_array($label->form, $bus->forms(), true)
+            ? []
+            : [
+                Finding::contradiction(
+                    'bus-on-form',
+                    "{$bus->label()} is no bus of {$label->form->label()} cards.",
+                    $bus->source(),
+                ),
+            ];
+    }
+
+    /** @return list<Finding> */
+    private static function units(Label $label): array
+    {
+        return $label->inDecimal === null
+            ? []
+            : [
+                Finding::doubt(
+                    'binary-units',
+                    "Its capacity stands in binary units, {$label->capacity->decimal()}: makers print {$label->inDecimal->decimal()}. ".
+                        'Look at the card, and type what is printed.',
+                    'IEC 80000-13 for the units; that makers print decimal ones is common practice, no source',
+                ),
+            ];
     }
 
     /** @return list<Finding> the U mark asks more than the V mark beside it */

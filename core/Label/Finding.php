@@ -35,6 +35,14 @@ final readonly class Finding
         return new self($id, Severity::Contradiction, $reason, $source);
     }
 
+    /** @param  string|null  $who  who saw it, with the day; null where nobody wrote that down */
+    public function seenBy(?string $who): self
+    {
+        return $who === null
+            ? $this
+            : new self($this->id, $this->severity, rtrim($this->reason, '.').". Seen by {$who}.", $this->source, $this->about);
+    }
+
     public function about(About $about): self
     {
         return new self($this->id, $this->severity, $this->reason, $this->source, $about);

@@ -55,7 +55,8 @@ enum Form: string
     /** @return non-empty-list<Bus> every bus a card of this form can have, slowest first */
     public function buses(): array
     {
-        $buses = array_values(array_filter(Bus::cases(), fn (Bus $bus): bool => in_array($this, $bus->forms(), true)));
+        $isOf = fn (Bus $bus): bool => $bus !== Bus::Express && in_array($this, $bus->forms(), true);
+        $buses = array_values(array_filter(Bus::cases(), $isOf));
 
         return $buses === [] ? throw new LogicException("No bus is known for {$this->label()}.") : $buses;
     }

@@ -18,6 +18,9 @@ final readonly class Label
      * @param  Rate|null  $read  the “up to” figures, if printed
      * @param  Rate|null  $sustained  a sustained write speed, if printed
      * @param  int|null  $contactRows  1 or 2 as seen; null when nobody has looked
+     * @param  Bytes|null  $inDecimal  what the digits of the capacity are in decimal units, where binary ones are printed: no maker
+     * prints those, so somebody's pen slipped, and either may be meant
+     * @param  bool  $hasUnread  whether something is printed that may be a speed, and was not taken for one
      */
     public function __construct(
         public Form $form,
@@ -30,6 +33,8 @@ final readonly class Label
         public ?float $times = null,
         public ?int $contactRows = null,
         public ?Rate $sustained = null,
+        public ?Bytes $inDecimal = null,
+        public bool $hasUnread = false,
     ) {}
 
     /** @return Mark|null the mark with the highest floor; of equals the last, since labels go from old marks to new */
@@ -46,7 +51,7 @@ final readonly class Label
     }
 
     /** The same label on a card whose contacts somebody counted. */
-    public function withContactRows(int $rows): self
+    public function withContactRows(?int $rows): self
     {
         return new self(
             $this->form,
@@ -59,7 +64,15 @@ final readonly class Label
             $this->times,
             $rows,
             $this->sustained,
+            $this->inDecimal,
+            $this->hasUnread,
         );
+    }
+
+    /** The least that it can mean: the capacity itself, but where its units are in doubt. */
+    public function least(): Bytes
+    {
+        return $this->inDecimal ?? $this->capacity;
     }
 
     /** @return list<Mark> one mark for each floor that is promised, the highest first */
@@ -98,6 +111,10 @@ final readonly class Label
     {
         return match (true) {
             $this->isOneRow() => [$this->isBeyond(Bus::UhsI) ? Bus::UhsIDouble : Bus::UhsI],
+            $this->bus === Bus::Express => [
+                Bus::ExpressGen3,
+                ...array_slice($this->form->buses(), 1 + (int) array_search(Bus::ExpressGen3, $this->form->buses(), true)),
+            ],
             $this->bus !== null => [$this->bus],
             default => $this->form->buses(),
         };
@@ -134,17 +151,20 @@ final readonly class Label
      */
     public function slowestIn(array $slot): ?Bus
     {
-        return $this->slowestBus()->settleWith($slot);
+        // A slot of which nobody knows the generation is the slowest one.
+        $slowest = array_map(fn (Bus $bus): Bus => $bus === Bus::Express ? Bus::ExpressGen3 : $bus, $slot);
+
+        return $this->slowestBus()->settleWith($slowest);
     }
 
     /** A bus that nobody printed is the slowest one that carries all that is printed and seen. */
     private function slowestBus(): Bus
     {
-        if ($this->bus !== null || $this->isOneRow()) {
+        if ($this->isOneRow() || ($this->bus !== null && $this->bus !== Bus::Express)) {
             return $this->possibleBuses()[0];
         }
-        $buses = $this->form->buses();
-        if ($this->form->isSecureDigital()) {
+        $buses = $this->bus === Bus::Express ? $this->possibleBuses() : $this->form->buses();
+        if ($this->bus === null && $this->form->isSecureDigital()) {
             $marked = array_values(array_filter(Bus::cases(), fn (Bus $bus): bool => $this->marksStandOn($bus)));
             $rows = fn (Bus $bus): bool => $this->contactRows === null || $bus->contactRows() === $this->contactRows;
             // Slower than UHS-I is no card that is measured for its speed.
@@ -183,6 +203,14 @@ final readonly class Label
         }
 
         return false;
+    }
+
+    /** What the fastest bus carries that it may have. */
+    public function mostOnPaper(): Rate
+    {
+        $most = array_map(fn (Bus $bus): float => $bus->ceiling()->nominal->bytesPerSecond, $this->possibleBuses());
+
+        return Rate::bytesPerSecond(max($most));
     }
 
     private function marksStandOn(Bus $bus): bool

@@ -36,6 +36,7 @@ enum Mark: string
     case Vpg130 = 'VPG130';
     case Vpg200 = 'VPG200';
     case Vpg400 = 'VPG400';
+    case Vpg800 = 'VPG800';
 
     public function floor(): Rate
     {
@@ -74,7 +75,7 @@ enum Mark: string
     /** @return list<Bus> the buses the mark is defined for; empty where the standard sets none */
     public function buses(): array
     {
-        $express = [Bus::ExpressGen3, Bus::ExpressGen4, Bus::ExpressGen4x2];
+        $express = [Bus::Express, Bus::ExpressGen3, Bus::ExpressGen4, Bus::ExpressGen4x2];
 
         return match ($this) {
             self::U1, self::U3, self::V30 => [Bus::UhsI, Bus::UhsIDouble, Bus::UhsII, Bus::UhsIII, ...$express],

@@ -34,7 +34,7 @@ final readonly class SpeedClaims
             return []; // such a drive may hang on any link
         }
         // Without a bus on the label, a claim only contradicts what the shape itself could ever carry.
-        $most = $bus?->ceiling()->nominal ?? self::fastest($label->form);
+        $most = $bus === null ? self::fastest($label->form) : self::ceiling($label, $bus);
         $carrier = $bus?->label() ?? 'the fastest '.$label->form->label().' bus';
         $read = $label->readClaim();
         $double = Bus::UhsIDouble->ceiling()->nominal;
@@ -46,6 +46,14 @@ final readonly class SpeedClaims
             );
             // There it writes as fast, too.
             $most = $double;
+        }
+        $top = $label->topMark();
+        if ($top !== null && $top->isDefinedOver($bus ?? $label->form->buses()[0]) && $most->isBelow($top->floor())) {
+            $findings[] = Finding::contradiction(
+                'mark-above-bus',
+                "{$top->value} promises to keep up {$top->floor()->print()}; {$carrier} ends at {$most->print()}.",
+                $bus?->source() ?? 'bus ceilings of the form',
+            );
         }
         foreach (['read' => $read, 'write' => $label->write, 'keep up' => $label->sustained] as $way => $claim) {
             // Makers round the ceiling itself: 984.6 is printed as 985.
@@ -59,6 +67,12 @@ final readonly class SpeedClaims
         }
 
         return $findings;
+    }
+
+    /** Of a bus that is one of several the fastest. */
+    private static function ceiling(Label $label, Bus $bus): Rate
+    {
+        return $bus === Bus::Express ? $label->mostOnPaper() : $bus->ceiling()->nominal;
     }
 
     private static function fastest(Form $form): Rate
@@ -76,6 +90,15 @@ final readonly class SpeedClaims
     {
         $findings = [];
         $top = $label->topMark();
+        $read = $label->readClaim();
+        if ($top !== null && $read !== null && $read->isBelow($top->floor())) {
+            $findings[] = Finding::doubt(
+                'read-under-floor',
+                "Claims to read {$read->print()}, under the {$top->floor()->print()} of writing that {$top->value} promises: cards read ".
+                    'at least as fast as they write.',
+                self::PRACTICE,
+            );
+        }
         foreach (
             [
                 'write-under-floor' => ['write', $label->write],
@@ -143,6 +166,10 @@ final readonly class SpeedClaims
     private static function missing(Label $label): array
     {
         [$read, $write, $sustained] = [$label->readClaim(), $label->write, $label->sustained];
+        // Nothing is missing for sure where something was not understood.
+        if ($label->hasUnread) {
+            return [];
+        }
         if ($read === null && $write === null && $sustained === null) {
             return [Finding::doubt('no-speed', 'No speed is printed at all; a maker proud of a speed prints it.', self::PRACTICE)];
         }

@@ -17,6 +17,12 @@ use Tally\Quantity\Bytes;
  */
 final class LabelReader
 {
+    /** Sizes besides powers of two and round thousands. GB. */
+    private const MADE = [
+        60, 80, 120, 160, 165, 200, 240, 250, 325, 330, 400, 480, 500, 650, 660, 750, 960,
+        1300, 1330, 1500, 1600, 1920, 2600, 3840, 7680,
+    ];
+
     private ?Form $form = null;
 
     private ?Bytes $capacity = null;
@@ -33,6 +39,8 @@ final class LabelReader
     /** @var array<string, string> */
     private array $from = [];
 
+    private ?Bytes $inDecimal = null;
+
     /** @var list<string> */
     private array $notes = [];
 
@@ -48,15 +56,16 @@ final class LabelReader
 
     private function reading(): LabelReading
     {
+        $others = array_map(fn (array $found): string => $found[0], $this->strip->takeAll(Vocabulary::OTHERS));
         $this->marks();
         $this->express();
         $this->compactFlash();
         $this->secureDigital();
         $this->pcie();
-        $speeds = SpeedWords::read($this->strip, $this->form);
+        $this->roman();
+        $speeds = SpeedWords::read($this->strip, $this->form, $this->bus);
         $this->rating();
         $this->capacity();
-        $this->roman();
         $this->noise();
 
         return new LabelReading(
@@ -71,8 +80,9 @@ final class LabelReader
             $this->times,
             [...$this->from, ...$speeds->from],
             [...$speeds->notes, ...$this->notes],
-            [...$this->strip->left(), ...$this->unread],
+            [...$this->strip->left(), ...$this->unread, ...$others],
             $speeds->unread,
+            $this->inDecimal,
         );
     }
 
@@ -86,7 +96,7 @@ final class LabelReader
             'U' => "(?:UHS[ -]{$class}|(?:(?<=UHS-I[ ])|(?<=UHS I[ ])|(?<=UHS-II[ ])){$class}|U)",
             'E' => 'E',
             'A' => '(?:app(?:lication)? performance class|A)',
-            'C' => "(?:{$class}|CL|C)",
+            'C' => "(?:{$class}|CL\\.?|C)",
         ];
         $printed = [];
         foreach ($words as $letter => $pattern) {
@@ -95,6 +105,14 @@ final class LabelReader
                 if (! in_array($mark, $this->marks, true)) {
                     $this->marks[] = $mark;
                 }
+                $printed[$mark->value] = $found[0];
+            }
+        }
+        // There is no class 1 or 3 of the first kind: what is printed so is the U class of that number.
+        foreach ($this->strip->takeAll("{$class}[ -]?([13])") as $found) {
+            $mark = Mark::from('U'.($found[1] ?? ''));
+            if (! in_array($mark, $this->marks, true)) {
+                $this->marks[] = $mark;
                 $printed[$mark->value] = $found[0];
             }
         }
@@ -108,9 +126,9 @@ final class LabelReader
     private function express(): void
     {
         $found = $this->strip->take(
-            'CF(?:[ -]?express|e)(?: ?card)?(?: (?<before>[24])(?:\.0)?(?! ?[KMGT]i?B)(?![\d.]))?(?:[ -]?'.
+            'CF(?:[ -]?express|e)(?: ?card)?(?: (?<before>[124])(?:\.0)?(?! ?[KMGT]i?B)(?! \d{3})(?![\d.]))?(?:[ -]?'.
                 Vocabulary::TYPE.
-                ')?[ -]?(?<type>[ABC])?(?: (?<after>[24])\.0)?',
+                ')?[ -]?(?<type>[ABC])?(?: (?<after>[124])\.0)?',
         );
         if ($found === null) {
             return;
@@ -124,6 +142,9 @@ final class LabelReader
             default => null,
         };
         $version = ($found['before'] ?? '').($found['after'] ?? '');
+        // The first version had type B alone, on the bus of the second one.
+        [$version, $this->form] = $version === '1' ? ['2', $this->form ?? Form::CFexpressB] : [$version, $this->form];
+        $type = $this->form === Form::CFexpressB ? 'B' : $type;
         $this->bus = $version === '' ? null : Bus::tryFrom("cfexpress-{$version}-".strtolower($type));
         $this->from['form'] = $found[0];
         if ($this->bus !== null) {
@@ -168,11 +189,18 @@ final class LabelReader
 
     private function secureDigital(): void
     {
-        $express = $this->strip->take('(?<micro>micro ?|µ)?SD ?Express');
+        // An I or II beside Express is the bus that it falls back to, and says nothing more.
+        $express = $this->form !== null ? null : $this->strip->take(
+            '(?:(?<micro>micro[ -]?|[µμ])?SD(?<family>HC|XC|UC)?(?: ?[789]\.[01])?[ -]?)?Express(?:[ -](?:UHS[ -]?)?(?:I{1,3}))?',
+        );
         if ($express !== null) {
             $this->form = ($express['micro'] ?? '') === '' ? Form::Sd : Form::MicroSd;
             $this->from['form'] = $express[0];
-            [$this->bus, $this->from['bus']] = [Bus::ExpressGen3, $express[0]];
+            [$this->bus, $this->from['bus']] = [Bus::Express, $express[0]];
+            $family = ($express['family'] ?? '') === '' ? null : self::family($express['family']);
+            if ($family !== null) {
+                [$this->family, $this->from['family']] = [$family, $express[0]];
+            }
         }
         $found =
             $this->strip->take('(?<micro>micro ?|µ)?SD[ -]?(?<family>HC|XC|UC|SC)(?:[ -](?<uhs>I{1,3}))?') ??
@@ -207,7 +235,7 @@ final class LabelReader
             'III', '3' => Bus::UhsIII,
             default => null,
         };
-        if ($bus !== null) {
+        if ($bus !== null && $this->bus?->isExpress() !== true) {
             [$this->bus, $this->from['bus']] = [$bus, $from];
             $this->form ??= Form::Sd;
         }
@@ -224,10 +252,11 @@ final class LabelReader
         }
         $generation = $found['gen'] ?? '';
         $bus = match (true) {
-            $this->bus === Bus::ExpressGen3 && $generation === '4' => ($found['lanes'] ?? '') === '2'
-                ? Bus::ExpressGen4x2
-                : Bus::ExpressGen4,
-            $this->bus === Bus::ExpressGen3 && ($found['lanes'] ?? '') === '2' => Bus::ExpressGen4,
+            $this->bus === Bus::Express => match ($generation.($found['lanes'] ?? '')) {
+                '42' => Bus::ExpressGen4x2,
+                '4', '41', '32' => Bus::ExpressGen4,
+                default => Bus::ExpressGen3,
+            },
             $this->form !== null && str_starts_with($this->form->value, 'cfexpress') => Bus::tryFrom(
                 'cfexpress-'.($generation === '4' ? 4 : 2).substr($this->form->value, -2),
             ),
@@ -249,7 +278,7 @@ final class LabelReader
     private function capacity(): void
     {
         // “128 Gb” is in bits, which are no capacity: it stays visible as not understood. So does a speed that was not understood.
-        $found = $this->strip->take(
+        $found = $this->strip->takeWithBefore(
             '(?<number>'.
                 PrintedNumber::PATTERN.
                 ') ?(?!(?-i:[MGT]b))(?<unit>[MGT]i?B|[MGT]io|[MG]o|To(?! ?\d)|[TG])(?!'.
@@ -259,29 +288,44 @@ final class LabelReader
         if ($found === null) {
             return;
         }
-        [$number, $note] = PrintedNumber::plain(
+        $unit = PrintedNumber::unit($found['unit'] ?? '');
+        $printed = PrintedNumber::of(
             $found['number'] ?? '',
-            fn (float $number): bool => self::isCapacity($number, $found['unit'] ?? ''),
+            $found['before'] ?? '',
+            fn (string $number): bool => self::isMade((float) $number, $unit),
         );
-        if ($number === null) {
-            $this->unread[] = $found[0];
-        } else {
-            [$this->capacity, $this->from['capacity']] = [
-                Bytes::parse($number.' '.PrintedNumber::unit($found['unit'] ?? '')),
-                $found[0],
-            ];
+        if ($printed->note !== null) {
+            $this->notes[] = $printed->note;
         }
-        if ($note !== null) {
-            $this->notes[] = $note;
+        if ($printed->number === null) {
+            $this->unread[] = $found[0];
+
+            return;
+        }
+        if ($printed->from > 0) {
+            // What stood in front of it is another number.
+            $this->unread[] = trim(substr($found['number'] ?? '', 0, $printed->from));
+        }
+        [$this->capacity, $this->from['capacity']] = [Bytes::parse("{$printed->number} {$unit}"), substr($found[0], $printed->from)];
+        if (str_contains($unit, 'i')) {
+            $this->inDecimal = Bytes::parse("{$printed->number} ".str_replace('i', '', $unit));
         }
     }
 
-    /** Whether a card could hold so much: 8 TB is more than any that was made (from memory). */
-    private static function isCapacity(float $number, string $unit): bool
+    /**
+     * Whether cards of that size are made: powers of two, round thousands, and what the guaranteed ones have (from memory). 8 TB is more
+     * than any that was.
+     */
+    private static function isMade(float $number, string $unit): bool
     {
-        $power = ['M' => 6, 'G' => 9, 'T' => 12][strtoupper($unit[0] ?? 'G')] ?? 9;
+        $gigabytes = $number * (['M' => 0.001, 'G' => 1, 'T' => 1000][strtoupper($unit[0] ?? 'G')] ?? 1);
+        $power = $gigabytes > 0 ? log($gigabytes, 2) : 0.1;
 
-        return $number * 10 ** $power <= 8e12;
+        return $gigabytes <= 8192 &&
+            (abs($power - round($power)) < 1e-9 ||
+                fmod($gigabytes, 1000) === 0.0 ||
+                fmod($gigabytes, 1024) === 0.0 ||
+                in_array((int) round($gigabytes), self::MADE, true));
     }
 
     /** A Roman numeral that stands alone on an SD card is its UHS bus. */

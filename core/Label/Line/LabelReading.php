@@ -20,7 +20,8 @@ final readonly class LabelReading
      * @param  array<string, string>  $from  field → the part it was read from
      * @param  list<string>  $notes  what was taken to mean something that the print does not say outright
      * @param  list<string>  $unknown  parts that were not understood
-     * @param  bool  $speedUnread  whether a speed is printed that could not be read
+     * @param  bool  $speedUnread  whether a figure is printed that may be a speed, and was not taken for one
+     * @param  Bytes|null  $inDecimal  what the capacity is where its binary units were meant to be decimal ones
      */
     public function __construct(
         public ?Form $form,
@@ -36,6 +37,7 @@ final readonly class LabelReading
         public array $notes,
         public array $unknown,
         public bool $speedUnread = false,
+        public ?Bytes $inDecimal = null,
     ) {}
 
     /** The label, as far as it can be judged; null while form or capacity is missing. */
@@ -53,6 +55,8 @@ final readonly class LabelReading
                 $this->write,
                 $this->times,
                 sustained: $this->sustained,
+                inDecimal: $this->inDecimal,
+                hasUnread: $this->speedUnread,
             );
     }
 }

@@ -7,7 +7,7 @@ namespace Tally\Label\Line;
 /** Finds figures and words of speed in a line, in runs that nothing else interrupts. */
 final readonly class SpeedRuns
 {
-    private const UNIT = '[KMGT]i?[BO](?:'.Vocabulary::PER_SECOND.')|[KMGT](?:b|bits?)(?:'.Vocabulary::PER_SECOND.')';
+    private const UNIT = '[KMGT]i?[BO](?:'.Vocabulary::PER_SECOND.')|[KMG](?: ?/ ?s)|[KMGT](?:b|bits?)(?:'.Vocabulary::PER_SECOND.')';
 
     private const SUSTAINED =
         '(?:(?:'.
@@ -36,7 +36,7 @@ final readonly class SpeedRuns
     private const FILLER = '(?:(?:'.Vocabulary::FILLER.')(?![\p{L}])[ :=]*)*';
 
     /** What may stand between two pieces of one run. */
-    private const BETWEEN = '~^[\s,;:/()=+&@-]*(?:'.Vocabulary::AND.'|en|in|im|beim|di|de)?[\s,;:/()=+&@-]*$~iu';
+    private const BETWEEN = '~^[\s,;:/()=+&@-]*(?:'.Vocabulary::AND.'|with|mit|avec|con|in|im|beim|di|de|は|で)?[\s,;:/()=+&@-]*$~iu';
 
     /** @return list<non-empty-list<SpeedToken>> */
     public static function of(string $line): array
@@ -59,10 +59,13 @@ final readonly class SpeedRuns
     private static function tokens(string $line): array
     {
         [$number, $unit, $filler] = [PrintedNumber::PATTERN, self::UNIT, self::FILLER];
-        $edge = '(?![\p{L}\p{N}])';
+        // A range has two ends, and neither is a claim.
+        $edge = '(?![\p{L}\p{N}'.Strip::RANGE.'])';
+        // Behind other units a number is no speed.
+        $other = '(?! ?(?:[KMGT]i?[BO]|bits?|x|mm|fps|Hz|[pk]|°)(?![\p{L}\p{N}]))(?! ?[°%])(?![.,]\d)';
         // A single letter may stick to its figure (R95, 95R); a longer word may not.
         $pattern =
-            '~(?:(?<![\p{L}\p{N}.,])|(?<=[^\p{L}\p{N}][RW]))(?:'.
+            '~(?:(?<![\p{L}\p{N}.,'.Strip::RANGE.'])|(?<=[^\p{L}\p{N}][RW])|(?<=大))(?:'.
             "(?<figure>{$filler}(?<number>{$number}) ?(?<unit>{$unit}){$edge})".
             '|(?<sustained>(?:'.
             self::SUSTAINED.
@@ -76,7 +79,7 @@ final readonly class SpeedRuns
             '|(?<write>(?:(?:'.
             Vocabulary::WRITE.
             "){$edge}|W(?=\d)) ?{$filler})".
-            "|(?<bare>(?<digits>\d{1,3}(?: \d{3})+|\d{2,5})(?=[RW]?{$edge})(?! ?(?:[KMGT]i?[BO]|bits?|x|mm)\b))".
+            "|(?<bare>(?<digits>\d{1,3}(?:[ ,.]\d{3})+|\d{2,5})(?=[RW]?{$edge}){$other})".
             ')|(?<=\d)(?:(?<stuckRead>R)|(?<stuckWrite>W))'.
             $edge.
             '~iu';
@@ -114,11 +117,28 @@ final readonly class SpeedRuns
 
                 continue;
             }
-            $tokens[] = new SpeedToken($kind, $at, $text, $got('number').$got('digits'), $got('unit'), $isJoined, trim($between) === '/');
+            $number = $got('number') === '' ? -1 : (int) strpos($text, $got('number')) + $at;
+            $tokens[] = new SpeedToken(
+                $kind,
+                $at,
+                $text,
+                $got('number').$got('digits'),
+                $got('unit'),
+                $isJoined,
+                trim($between) === '/',
+                preg_match('~[,;()]~', $between) === 1,
+                // A word of speed in front of it is no part of a name.
+                $number > $at || ($isJoined && ! $tokens[count($tokens) - 1]->isFigure()) ? '' : substr($line, 0, max(0, $at)),
+            );
             $end = $at + strlen($text);
         }
 
         return $tokens;
+    }
+
+    private static function digits(SpeedToken $token): int
+    {
+        return (int) preg_replace('/\D/', '', $token->number);
     }
 
     /**
@@ -133,7 +153,7 @@ final readonly class SpeedRuns
         foreach ($run as $i => $token) {
             $isWord = fn (int $at): bool => isset($run[$at]) && ! $run[$at]->isFigure();
             $other = $token->paired ? $run[$i - 1] ?? null : (($run[$i + 1] ?? null)?->paired === true ? $run[$i + 1] : null);
-            $isTied = $other?->isFigure() === true && min((int) $token->number, (int) $other->number) >= 20;
+            $isTied = $other?->isFigure() === true && min(self::digits($token), self::digits($other)) >= 20;
             $isPlausible = ! $token->isBare() || $isWord($i - 1) || $isWord($i + 1) || $isTied;
             if ($isPlausible) {
                 $kept[] = $token;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tally\Label\Line;
 
 /** A piece of what a label says of speed: a figure, or a word that tells which figure it is. */
-final class SpeedToken
+final readonly class SpeedToken
 {
     /**
      * @param  string  $kind  figure, read, write, sustained or both
@@ -13,15 +13,19 @@ final class SpeedToken
      * @param  string  $text  as printed, with the little words around it
      * @param  bool  $joined  whether nothing but marks of separation stands between it and the one before
      * @param  bool  $paired  whether a stroke ties it to the one before, as in 95/90
+     * @param  bool  $parted  whether a comma, a bracket or the like parts it from the one before
+     * @param  string  $before  what stands in front of the number itself
      */
     public function __construct(
-        public readonly string $kind,
-        public readonly int $at,
-        public readonly string $text,
-        public readonly string $number,
-        public readonly string $unit,
-        public readonly bool $joined,
-        public readonly bool $paired,
+        public string $kind,
+        public int $at,
+        public string $text,
+        public string $number,
+        public string $unit,
+        public bool $joined,
+        public bool $paired,
+        public bool $parted = false,
+        public string $before = '',
     ) {}
 
     public function isFigure(): bool

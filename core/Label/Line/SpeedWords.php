@@ -13,7 +13,8 @@ use Tally\Quantity\Rate;
  * The speeds on a label: labelled before (`read 95MB/s`) or behind (`95MB/s R`), in pairs (`95/90 MB/s`), or alone.
  *
  * Which of the two ways a label is printed shows in the run as a whole: whichever way gives more words their figure.
- * A lone speed without a word is what makers print largest: the read claim. That is said in a note.
+ * A word such as “min” or “sustained” belongs to the figure that follows it. A lone speed without a word is what makers print largest:
+ * the read claim. That is said in a note.
  */
 final class SpeedWords
 {
@@ -32,20 +33,36 @@ final class SpeedWords
     /** A speed is printed that no card can have. */
     public bool $unread = false;
 
+    private bool $isAlone = false;
+
     /** @var list<array{int, int}> */
     private array $used = [];
 
-    private function __construct(private readonly ?Form $form) {}
+    /** Nobody prints less. MB/s. */
+    private const LEAST = 5.0;
 
-    /** @param  Form|null  $form  of the card, where it is printed */
-    public static function read(Strip $strip, ?Form $form = null): self
+    /** @param  list<Bus>  $buses  that the card may have */
+    private function __construct(private readonly array $buses) {}
+
+    /**
+     * @param  Form|null  $form  of the card, where it is printed
+     * @param  Bus|null  $bus  likewise
+     */
+    public static function read(Strip $strip, ?Form $form = null, ?Bus $bus = null): self
     {
-        $words = new self($form);
+        $words = new self(match (true) {
+            // A card of that bus may have its maker's double rate.
+            $bus === Bus::UhsI => [Bus::UhsIDouble],
+            $bus !== null => [$bus],
+            // Express is always printed.
+            default => array_values(array_filter($form?->buses() ?? Bus::cases(), fn (Bus $one): bool => ! $one->isExpress())),
+        });
         $lone = [];
         foreach (SpeedRuns::of($strip->rest()) as $run) {
             $lone = [...$lone, ...$words->run($run)];
         }
         $words->alone($lone);
+        $words->unread = $words->unread || str_contains($strip->rest(), Strip::RANGE) || count($lone) > ($words->isAlone ? 1 : 0);
         $strip->takeOut($words->used);
 
         return $words;
@@ -57,13 +74,12 @@ final class SpeedWords
      */
     private function run(array $run): array
     {
-        $labels = $this->pairs($run);
-        if ($labels === []) {
-            $labels = $this->labels($run);
-        }
-        if ($labels === []) {
-            $labels = $this->unlabelled($run);
-        }
+        // What is kept up goes by the word beside it; what is left is read and written, in a pair, by its words, or in order.
+        $labels = self::keptUp($run);
+        $rest = array_filter(array_diff_key($run, $labels), fn (SpeedToken $token): bool => $token->kind !== 'sustained');
+        $pairs = $this->pairs($rest);
+        $words = $pairs === [] ? self::labels($rest) : $pairs;
+        $labels += $words === [] ? $this->unlabelled($rest) : $words;
         $lone = [];
         $kept = [];
         foreach ($run as $i => $token) {
@@ -85,40 +101,74 @@ final class SpeedWords
     }
 
     /**
-     * `95/90 MB/s`, `R/W 300/260MB/s`: read first.
+     * A word such as “min” or “sustained” belongs to the figure that follows it, if one follows before the next separator; else to the
+     * one before.
      *
      * @param  non-empty-list<SpeedToken>  $run
+     * @return array<int, string> place of a figure → what it is
+     */
+    private static function keptUp(array $run): array
+    {
+        $labels = [];
+        foreach ($run as $i => $token) {
+            if ($token->kind !== 'sustained') {
+                continue;
+            }
+            // `min 400MB/s`, `sustained write 400MB/s`
+            $next = $i + 1;
+            while (isset($run[$next]) && $run[$next]->kind === 'write' && ! $run[$next]->parted) {
+                $next++;
+            }
+            $follows = isset($run[$next]) && $run[$next]->isFigure() && ! $run[$next]->parted && ! $run[$next]->paired;
+            $before = $i - 1;
+            while (! $follows && isset($run[$before]) && ! $run[$before]->isFigure()) {
+                $before--;
+            }
+            $at = $follows ? $next : $before;
+            if (isset($run[$at])) {
+                $labels[$at] = 'sustained';
+            }
+        }
+
+        return $labels;
+    }
+
+    /**
+     * `95/90 MB/s`, `R/W 300/260MB/s`: read first.
+     *
+     * @param  array<int, SpeedToken>  $run  what is left of one, by place
      * @return array<int, string> place of a figure → what it is
      */
     private function pairs(array $run): array
     {
         $figures = array_keys(array_filter($run, fn (SpeedToken $token): bool => $token->isFigure()));
-        $words = array_values(array_filter($run, fn (SpeedToken $token): bool => ! $token->isFigure()));
-        $both = $words === [] || array_filter($words, fn (SpeedToken $token): bool => $token->kind !== 'both') === [];
-        if (count($figures) !== 2 || ! $both || ! $run[$figures[1]]->paired) {
+        $words = array_filter($run, fn (SpeedToken $token): bool => ! $token->isFigure());
+        $both = array_filter($words, fn (SpeedToken $token): bool => $token->kind !== 'both') === [];
+        if (count($figures) !== 2 || ! $both || ! ($run[$figures[1]]->paired || $words !== [])) {
             return [];
         }
         if ($words === [] && $run[$figures[0]]->isBare() && $run[$figures[1]]->isBare()) {
             $this->notes[] = "“{$run[$figures[0]]->number}/{$run[$figures[1]]->number}” has no unit: taken as MB/s, read and write.";
         }
+        $isWriteFirst = fn (SpeedToken $token): bool => preg_match('~^(?:W|wr|schr|[ée]cr|escr|[ES] ?/)~iu', trim($token->text)) === 1;
+        $isTurned = array_filter($words, $isWriteFirst) !== [];
 
-        return [$figures[0] => 'read', $figures[1] => 'write'];
+        return $isTurned ? [$figures[0] => 'write', $figures[1] => 'read'] : [$figures[0] => 'read', $figures[1] => 'write'];
     }
 
     /**
      * `880MB/s 650MB/s`: read first, and it is the faster one.
      *
-     * @param  non-empty-list<SpeedToken>  $run
+     * @param  array<int, SpeedToken>  $run  what is left of one, by place
      * @return array<int, string> place of a figure → what it is
      */
     private function unlabelled(array $run): array
     {
-        [$first, $second] = [$run[0], $run[1] ?? null];
+        [$first, $second] = [...array_values($run), null, null];
         if (
             count($run) !== 2 ||
-            $second === null ||
-            ! $first->isFigure() ||
-            ! $second->isFigure() ||
+            $first?->isFigure() !== true ||
+            $second?->isFigure() !== true ||
             $first->isBare() ||
             $second->isBare() ||
             $first->unit !== $second->unit ||
@@ -133,42 +183,38 @@ final class SpeedWords
             trim($second->text).
             '” say neither read nor write: taken as read and write, in the order that makers print them.';
 
-        return [0 => 'read', 1 => 'write'];
+        return array_combine(array_keys($run), ['read', 'write']);
     }
 
     /**
-     * @param  non-empty-list<SpeedToken>  $run
+     * @param  array<int, SpeedToken>  $run  what is left of one, by place
      * @return array<int, string> place of a figure → what it is
      */
-    private function labels(array $run): array
+    private static function labels(array $run): array
     {
+        if ($run === []) {
+            return [];
+        }
         $before = self::labelled($run, 1);
         $behind = self::labelled($run, -1);
-        $first = $run[0]->isFigure() ? $behind : $before;
+        [$one, $word, $other] = [...array_values($run), null, null, null];
         $labels = match (true) {
             count($before) > count($behind) => $before,
             count($behind) > count($before) => $behind,
             // 250MB/s W 130MB/s: read is the faster one.
-            count($run) === 3 && $run[0]->isFigure() && $run[2]->isFigure() => (float) $run[0]->number >= (float) $run[2]->number ===
-            ($run[1]->kind !== 'read')
+            count($run) === 3 && $one?->isFigure() === true && $other?->isFigure() === true => ((float) $one->number >=
+                (float) $other->number) ===
+            ($word?->kind !== 'read')
                 ? $before
                 : $behind,
-            default => $first,
+            default => $one?->isFigure() === true ? $behind : $before,
         };
-        // What is left over may be printed the other way round: `3400 MB/s write, min. sustained write 850 MB/s`.
-        foreach ([$before, $behind] as $other) {
-            foreach ($other as $i => $label) {
+        // What is left over may be printed the other way round: `3400 MB/s write, read 3700 MB/s`.
+        foreach ([$before, $behind] as $way) {
+            foreach ($way as $i => $label) {
                 if (! isset($labels[$i]) && ! in_array($label, $labels, true)) {
                     $labels[$i] = $label;
                 }
-            }
-        }
-        // `write 1300 MB/s sustained`, `write sustained 1300 MB/s`: one figure, said twice.
-        foreach ($labels as $i => $label) {
-            $next = $run[$i + 1] ?? null;
-            $isFree = $next !== null && $next->kind === 'sustained' && ($run[$i + 2] ?? null)?->isFigure() !== true;
-            if ($label === 'write' && $isFree && ! in_array('sustained', $labels, true)) {
-                $labels[$i] = 'sustained';
             }
         }
 
@@ -176,7 +222,7 @@ final class SpeedWords
     }
 
     /**
-     * @param  non-empty-list<SpeedToken>  $run
+     * @param  array<int, SpeedToken>  $run
      * @param  int  $step  1 when words stand before their figures, -1 when behind
      * @return array<int, string>
      */
@@ -201,9 +247,11 @@ final class SpeedWords
         if ($this->read !== null || $first === null) {
             return;
         }
+        // A number that a name may own, or one of several without a word, is nobody’s claim.
         if ($this->keep('read', $first, $first->unit, $first->text)) {
+            $this->isAlone = true;
             $this->notes[] =
-                '“'.trim($first->text).'” says neither read nor write: taken as the read claim, which is what makers print.';
+                "“{$this->from['read']}” says neither read nor write: taken as the read claim, which is what makers print.";
         }
     }
 
@@ -238,17 +286,18 @@ final class SpeedWords
     /** @return bool whether it could be read */
     private function keep(string $field, SpeedToken $token, string $unit, string $from): bool
     {
-        [$number, $note] = PrintedNumber::plain($token->number, fn (float $number): bool => $this->isPossible($number, $unit));
-        if ($note !== null) {
-            $this->notes[] = $note;
+        $printed = PrintedNumber::of($token->number, $token->before, fn (string $number): bool => $this->isPossible($number, $unit));
+        if ($printed->note !== null) {
+            $this->notes[] = $printed->note;
         }
-        if ($number === null) {
+        $meant = $printed->number === null ? null : $this->meant($unit, $printed->number, $token->text);
+        if ($meant === null) {
             $this->unread = true;
 
             return false;
         }
         try {
-            $rate = Rate::parse($number.' '.$this->meant($unit, $token->text));
+            $rate = Rate::parse("{$printed->number} {$meant}");
         } catch (NotAQuantity $fault) {
             // It stays visible among what was not understood.
             $this->notes[] = $fault->getMessage();
@@ -261,16 +310,32 @@ final class SpeedWords
             'write' => ($this->write ??= $rate),
             default => ($this->sustained ??= $rate),
         };
-        $this->from[$field] ??= $from;
-        $this->used[] = $token->stretch();
+        $skipped = $printed->from === 0 ? 0 : (int) strpos($token->text, $token->number) + $printed->from;
+        $this->from[$field] ??= $skipped === 0 ? $from : trim(substr($token->text, $skipped));
+        $this->used[] = [$token->at + $skipped, strlen($token->text) - $skipped];
 
         return true;
     }
 
-    /** Labels are in megabytes, whatever their letters are; bits are printed as `Mb/s` or `Mbps` by those who mean them. */
-    private function meant(string $unit, string $printed): string
+    /**
+     * Labels are in megabytes, whatever their letters are; bits are printed as `Mb/s` or `Mbps` by those who mean them. All in small
+     * letters, `mbps`, either may be meant.
+     *
+     * @return string|null null where nobody can tell
+     */
+    private function meant(string $unit, string $number, string $printed): ?string
     {
         $plain = PrintedNumber::unit($unit);
+        if (preg_match('~^[kmgt]bps$~', $plain) === 1) {
+            $asBytes = strtoupper($plain[0]).'B/s';
+            if ($this->isPossible($number, $asBytes)) {
+                $this->notes[] = '“'.trim($printed).'” may be megabits or megabytes: neither is taken.';
+
+                return null;
+            }
+
+            return $plain;
+        }
         if (preg_match('~^[kmgt]i?b ?/ ?s~', $plain) !== 1) {
             return $plain;
         }
@@ -280,18 +345,19 @@ final class SpeedWords
     }
 
     /** Whether a card of this form could be so fast: its fastest bus carries it. */
-    private function isPossible(float $number, string $unit): bool
+    private function isPossible(string $number, string $unit): bool
     {
         try {
-            $rate = Rate::parse(sprintf('%.6f', $number).' '.PrintedNumber::unit($unit));
+            $rate = Rate::parse($number.' '.PrintedNumber::unit($unit));
         } catch (NotAQuantity) {
             return false;
         }
         $fastest = 0.0;
-        foreach ($this->form === null ? Bus::cases() : $this->form->buses() as $bus) {
+        foreach ($this->buses as $bus) {
             $fastest = max($fastest, $bus->ceiling()->nominal->bytesPerSecond);
         }
 
-        return $rate->bytesPerSecond <= $fastest;
+        // Makers round the ceiling itself, and some claim a little more; under 5 MB/s none claims anything (from memory).
+        return $rate->bytesPerSecond <= 1.1 * $fastest && $rate->megabytes() >= self::LEAST;
     }
 }
