@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gear;
 
+use App\Models\Cards\Card;
 use App\Models\Kit\Drive;
 use App\Models\Kit\Host;
 use App\Models\Kit\Port;
@@ -28,6 +29,14 @@ final readonly class Rig
     public static function chain(Label $label, Slot $slot): ?Chain
     {
         return self::chainAt($label, $slot->reader, $slot->port);
+    }
+
+    /** The same, of a card whose maker may be that of the slot's double rate. */
+    public static function chainOf(Card $card, Reader $reader, Port $port): ?Chain
+    {
+        $chain = self::chainAt($card->label(), $reader, $port);
+
+        return $chain === null || ! $reader->matches($card->name) ? $chain : $chain->matching();
     }
 
     /** The same in any reader at any port; null when the reader does not take it. */

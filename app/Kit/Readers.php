@@ -141,6 +141,7 @@ final readonly class Readers implements KitSection
             'slots.*.name' => KitRules::name(60),
             'slots.*.buses' => KitRules::buses(),
             'slots.*.lane' => ['nullable', Text::upTo(20)],
+            'slots.*.matches' => ['nullable', Text::upTo(60)],
             'slots.*.adapter_id' => ['bail', 'nullable', 'integer', 'exists:adapters,id'],
         ];
     }
@@ -182,6 +183,7 @@ final readonly class Readers implements KitSection
                 'name' => $slot->text('name'),
                 'buses' => $slot->several('buses', Bus::class),
                 'lane' => $lane,
+                'matches' => $slot->text('matches') === '' ? null : $slot->text('matches'),
                 'adapter_id' => $slot->id('adapter_id'),
             ]);
         }
@@ -232,6 +234,7 @@ final readonly class Readers implements KitSection
 
                     return "{$slot->name}: ".
                         $slot->buses->map(fn (Bus $bus): string => $bus->label())->implode(', ').
+                        ($slot->matches === null ? '' : ", double rate for cards of {$slot->matches}").
                         ($slot->adapter === null ? '' : ", adapter {$slot->adapter->tag} in it").
                         ($lanes->count() < 2 ? '' : ($shared ? ", shares lane {$slot->lane}" : ", lane {$slot->lane} of its own"));
                 })
@@ -245,6 +248,7 @@ final readonly class Readers implements KitSection
         return [
             Field::text('name', 'Slot', $slot->name ?? '', 'left'),
             Field::figures('lane', 'Lane', $slot->lane ?? '', 'A; the same letter is shared'),
+            Field::text('matches', 'Its double rate is for cards of', $slot->matches ?? '', 'maker; empty where nobody knows'),
             new KitFieldProps(
                 'adapter_id',
                 'Adapter in it',

@@ -7,6 +7,7 @@ namespace Tally\Measured;
 use Closure;
 use Tally\Chain\Link;
 use Tally\Chain\Path;
+use Tally\Label\Bus;
 use Tally\Label\Label;
 use Tally\Quantity\Rate;
 use Tally\Reading\Thresholds;
@@ -28,11 +29,22 @@ final readonly class Blame
     /** @param  list<Reached>|(Closure(): list<Reached>)  $reached  what the house saw its readers carry */
     public function __construct(
         private Chain $chain,
-        Label $label,
+        private Label $label,
         private array|Closure $reached = [],
         private Thresholds $by = new Thresholds(),
+        private Way $way = Way::Write,
     ) {
-        $this->path = $chain->surest($label);
+        $path = $chain->surest($label);
+        $isDouble = $path->isNamed && $label->slowestIn($chain->slot) === Bus::UhsIDouble;
+        // A slot that was seen to carry more than the standard rate speaks the double one.
+        $this->path =
+            $isDouble && $this->carried(Bus::UhsI->ceiling()->nominal) !== [] ? $chain->surest($label, true) : $path;
+    }
+
+    /** The same chain, asked of the other way. */
+    public function of(Way $way): self
+    {
+        return new self($this->chain, $this->label, $this->reached, $this->by, $way);
     }
 
     /**
@@ -42,7 +54,11 @@ final readonly class Blame
      */
     public function couldShow(Rate $promise, ?Rate $figure = null): bool
     {
-        if (! $this->chain->isNamed() || ! $this->path->isNamed) {
+        if (! $this->chain->isNamed() || ! $this->path->isNamed || ($figure !== null && $this->isTheBenchs($figure))) {
+            return false;
+        }
+        $bench = $figure === null ? $this->chain->instrument?->of($this->way) : null;
+        if ($bench !== null && $bench->over($promise) < self::CLEAR - 1e-9) {
             return false;
         }
         $seen = null;
@@ -67,7 +83,13 @@ final readonly class Blame
      */
     public function isTheCards(Rate $figure, Rate $promise, bool $isBest = true): bool
     {
-        return $this->couldShow($promise, $figure) || ($isBest && $this->isUnderTheChain($figure));
+        return ! $this->isTheBenchs($figure) && ($this->couldShow($promise, $figure) || ($isBest && $this->isUnderTheChain($figure)));
+    }
+
+    /** Whether the figure may be what the bench gives, whatever is plugged in. */
+    private function isTheBenchs(Rate $figure): bool
+    {
+        return $this->chain->instrument?->mayHold($figure, $this->way) === true;
     }
 
     /**
@@ -101,9 +123,13 @@ final readonly class Blame
             $figure->over($practice->low) <= self::UNDER + 1e-9;
     }
 
-    public function excuse(): string
+    /** @param  Rate|null  $figure  that fell short */
+    public function excuse(?Rate $figure = null): string
     {
+        $bench = $figure === null ? '' : $this->chain->instrument?->excuse($figure, $this->way) ?? '';
+
         return match (true) {
+            $bench !== '' => $bench,
             ! $this->chain->isNamed() => 'Nobody named the chain that it was measured on.',
             $this->chain->isCamera => 'A camera as reader is often far below its port.',
             ! $this->path->isNamed => "{$this->chain->describe()} does not take such a card.",
@@ -122,14 +148,23 @@ final readonly class Blame
     /** @return list<Reached> when the reader was seen to carry enough */
     private function seen(Rate $promise, ?Rate $figure): array
     {
+        return array_values(
+            array_filter(
+                $this->carried($figure),
+                fn (Reached $one): bool => $one->rate->over($promise) >= $this->by->near - 1e-9,
+            ),
+        );
+    }
+
+    /** @return list<Reached> when its reader was seen to carry more than this */
+    private function carried(?Rate $more): array
+    {
         $reached = $this->reached instanceof Closure ? ($this->reached)() : $this->reached;
 
         return array_values(
             array_filter(
                 $reached,
-                fn (Reached $one): bool => $one->reader === $this->chain->reader &&
-                    ($figure === null || $figure->isBelow($one->rate)) &&
-                    $one->rate->over($promise) >= $this->by->near - 1e-9,
+                fn (Reached $one): bool => $one->reader === $this->chain->reader && ($more === null || $more->isBelow($one->rate)),
             ),
         );
     }

@@ -23,8 +23,28 @@ final readonly class Chain
      * @param  list<Bus>  $slot  what the slot of the reader speaks
      * @param  Link|null  $host  the way from the reader to the host, as fast as its slowest part; null where nobody named it
      * @param  bool  $isCamera  whether the reader is a camera, which often gives far less than its port
+     * @param  Instrument|null  $instrument  the bench that measured; null where nobody knows what it gives
+     * @param  bool  $isMatch  whether the double rate of its slot is that of the card's own maker
      */
-    public function __construct(public ?string $reader, public array $slot, public ?Link $host, public bool $isCamera = false) {}
+    public function __construct(
+        public ?string $reader,
+        public array $slot,
+        public ?Link $host,
+        public bool $isCamera = false,
+        public ?Instrument $instrument = null,
+        public bool $isMatch = false,
+    ) {}
+
+    public function at(?Instrument $instrument): self
+    {
+        return new self($this->reader, $this->slot, $this->host, $this->isCamera, $instrument, $this->isMatch);
+    }
+
+    /** Through a slot that speaks the double rate of the card's own maker. */
+    public function matching(): self
+    {
+        return new self($this->reader, $this->slot, $this->host, $this->isCamera, $this->instrument, true);
+    }
 
     /** Nobody told over what a figure was measured. */
     public static function unnamed(): self
@@ -48,10 +68,13 @@ final readonly class Chain
         return $this->path($label->settleIn($this->slot));
     }
 
-    /** @return Path over the slowest bus that is plausible: for asking whose fault a shortfall is */
-    public function surest(Label $label): Path
+    /**
+     * @param  bool  $isMatch  whether its double rate is known to be the card's too
+     * @return Path over the slowest bus that is plausible: for asking whose fault a shortfall is
+     */
+    public function surest(Label $label, bool $isMatch = false): Path
     {
-        return $this->path($label->slowestIn($this->slot));
+        return $this->path($label->slowestIn($this->slot), $isMatch || $this->isMatch);
     }
 
     /** What no honest figure of such a card can exceed here, on paper: the lower of what its own bus and the chain carry. */
@@ -86,10 +109,10 @@ final readonly class Chain
         );
     }
 
-    private function path(?Bus $bus): Path
+    private function path(?Bus $bus, bool $isMatch = false): Path
     {
         return $bus === null || $this->host === null
             ? Path::unnamed()
-            : new Path([new Link("{$bus->label()} bus", $bus->ceiling()), new Link($this->describe(), $this->host->ceiling)]);
+            : new Path([new Link("{$bus->label()} bus", $bus->ceiling($isMatch)), new Link($this->describe(), $this->host->ceiling)]);
     }
 }

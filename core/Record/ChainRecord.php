@@ -10,11 +10,13 @@ use Tally\Chain\Link;
 use Tally\Chain\Practice;
 use Tally\Label\Bus;
 use Tally\Measured\Chain;
+use Tally\Measured\Instrument;
+use Tally\Quantity\Rate;
 
 /** A chain as it is kept with a run, since gear may change later: as it was measured over, whatever card was in it. */
 final readonly class ChainRecord
 {
-    /** @return array{reader: string|null, slot: list<string>, host: array<string, mixed>|null, camera: bool} speeds in bytes a second */
+    /** @return array<string, mixed> speeds in bytes a second */
     public static function pack(Chain $chain): array
     {
         $host = $chain->host;
@@ -33,6 +35,14 @@ final readonly class ChainRecord
                         'origin' => $host->ceiling->origin->value,
                     ],
             'camera' => $chain->isCamera,
+            'match' => $chain->isMatch,
+            'engine' => $chain->instrument === null
+                ? null
+                : [
+                    'write' => $chain->instrument->write?->bytesPerSecond,
+                    'read' => $chain->instrument->read?->bytesPerSecond,
+                    'busy' => $chain->instrument->wasBusy,
+                ],
         ];
     }
 
@@ -50,7 +60,16 @@ final readonly class ChainRecord
             $slot,
             $record->has('host') ? self::host($record->fields('host')) : null,
             $record->boolean('camera'),
+            $record->has('engine') ? self::engine($record->fields('engine')) : null,
+            $record->boolean('match'),
         );
+    }
+
+    private static function engine(Fields $engine): Instrument
+    {
+        $rate = fn (string $way): ?Rate => $engine->has($way) ? $engine->rate($way) : null;
+
+        return new Instrument($rate('write'), $rate('read'), $engine->boolean('busy'));
     }
 
     private static function host(Fields $host): Link

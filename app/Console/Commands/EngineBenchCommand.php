@@ -13,9 +13,8 @@ use Tally\Device\HostCache;
 use Tally\Device\HostClock;
 use Tally\Device\Raw\Guard;
 use Tally\Device\Raw\RawDevice;
-use Tally\Pattern\Appraiser;
-use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
+use Tally\Probe\EngineGauge;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Summary;
 
@@ -146,23 +145,7 @@ final class EngineBenchCommand extends Command
             $device = FolderDevice::open(HeldFolder::at($at), $size);
         }
         try {
-            $imprint = Imprint::random($size);
-            $began = $clock->now();
-            for ($offset = 0; $offset < $size->count; $offset += Imprint::BLOCK) {
-                $device->write($offset, $imprint->stretch($offset, Imprint::BLOCK));
-            }
-            $device->settle();
-            $write = $clock->now() - $began;
-            $device->forget();
-            $appraiser = new Appraiser($imprint);
-            $began = $clock->now();
-            for ($offset = 0; $offset < $size->count; $offset += Imprint::BLOCK) {
-                foreach ($appraiser->appraise($device->read($offset, Imprint::BLOCK), $offset) as $patch) {
-                    $patch->class === BlockClass::Holds || throw new RuntimeException("The pattern did not hold at byte {$offset}.");
-                }
-            }
-
-            return ['write' => $write, 'verify' => $clock->now() - $began];
+            return EngineGauge::on($device, $size, $clock);
         } finally {
             $device->close();
             @unlink($image);

@@ -36,10 +36,6 @@ final class LabelCommand extends Command
         $reading = LabelReader::read($line);
         $label = $reading->label();
         $findings = $label === null ? [] : Contradictions::of($label);
-        // A speed that could be two things was printed all the same.
-        $findings = array_values(
-            array_filter($findings, fn (Finding $finding): bool => $finding->id !== 'no-speed' || ! $reading->speedUnread),
-        );
         if ($this->option('json') === true) {
             $this->output->writeln(
                 json_encode($this->packed($reading, $findings), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),

@@ -22,7 +22,7 @@ final class MinutesCommand extends Command
     protected $signature = 'tally:minutes
         {size : What the card holds, such as "160 GB"}
         {rate : What the mode writes, with its unit, such as "240 Mb/s"; or one still, such as "24.6 MB"}
-        {--says=* : How long the camera says fits on that card, such as "79 min"; several are averaged}
+        {--says=* : How long the camera says fits on that card, such as "79 min"; of several the fullest decides}
         {--usable=1 : The share of the card that a recording may take}
         {--json : As JSON}';
 
@@ -46,6 +46,11 @@ final class MinutesCommand extends Command
                 array_values($this->option('says')),
             );
             $shot = self::still($this->argument('rate'));
+            if ($shot !== null && $said !== []) {
+                throw new InvalidArgumentException(
+                    '--says is how long a recording lasts; stills have no length. Leave it out, or give a rate.',
+                );
+            }
             $mode = $shot !== null
                 ? Mode::stills('Stills', $shot, 1.0)
                 : new Mode('This mode', ModeKind::LongGop, Mode::rate($this->argument('rate')), calibrations: $said);
@@ -64,16 +69,16 @@ final class MinutesCommand extends Command
             return $this->shots($mode, $size, $share);
         }
         $complaint = $mode->complaint();
-        $onPaper = (new Mode('', ModeKind::LongGop, $mode->nominal))->fill->lasts($size, $share)->seconds / 60;
+        $onPaper = (new Mode('', ModeKind::LongGop, $mode->nominal))->fill->minutes($size, $share);
         $minutes = $mode->fill->lasts($size, $share)->seconds / 60;
         if ($this->option('json') === true) {
             $this->output->writeln(
                 json_encode(
                     [
                         'bytes' => $size->count,
-                        'minutes' => (int) round($minutes),
+                        'minutes' => $mode->fill->minutes($size, $share),
                         'minutes_exact' => round($minutes, 3),
-                        'minutes_on_paper' => (int) round($onPaper),
+                        'minutes_on_paper' => $onPaper,
                         'effective_mbit' => round($mode->fill->rate->megabits(), 1),
                         'rate_from' => $mode->fill->words(),
                         'over_paper' => round($mode->fill->rate->over($mode->nominal), 4),
@@ -85,7 +90,7 @@ final class MinutesCommand extends Command
             );
         } else {
             $megabits = round($mode->nominal->megabits(), 1);
-            $this->line(sprintf('%s at %s Mb/s on paper: %d min.', $size->decimal(), $megabits, (int) round($onPaper)));
+            $this->line(sprintf('%s at %s Mb/s on paper: %d min.', $size->decimal(), $megabits, $onPaper));
             if ($mode->fill->isCalibrated()) {
                 $this->line(
                     sprintf(
@@ -93,7 +98,7 @@ final class MinutesCommand extends Command
                         $mode->fill->rate->megabits(),
                         $mode->fill->words(),
                         $mode->fill->rate->over($mode->nominal),
-                        (int) round($minutes),
+                        $mode->fill->minutes($size, $share),
                     ),
                 );
             }

@@ -11,6 +11,7 @@ use App\Offload\Carrying\LeftCopies;
 use App\Runs\Filing\ResultFiling;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
+use App\Stations\BenchEngine;
 use App\Stations\Lookout;
 use Illuminate\Console\Command;
 use Illuminate\Queue\QueueManager;
@@ -83,6 +84,9 @@ final class StationCommand extends Command
         }
         if ($lane === null) {
             LeftCopies::takeUp($station, $carries);
+        }
+        if ($carries === null && ($lane === null || $lane === self::MEASURING)) {
+            BenchEngine::measure($station);
         }
         $queue->looping(fn () => $this->show($station));
         config(['tally.lane' => $lane, 'tally.carry' => $carries]);

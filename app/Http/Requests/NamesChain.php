@@ -70,7 +70,7 @@ trait NamesChain
         [$card, $reader, $port] = [$this->route('card'), $this->reader(), $this->port()];
 
         return $card instanceof Card && $reader !== null && $port !== null
-            ? Rig::chainAt($card->label(), $reader, $port)
+            ? Rig::chainOf($card, $reader, $port)
             : Chain::unnamed();
     }
 }

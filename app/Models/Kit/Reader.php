@@ -68,6 +68,15 @@ final class Reader extends Row
         return array_values($this->slots->flatMap(fn (ReaderSlot $slot): array => $slot->spoken())->unique()->all());
     }
 
+    /** Whether a slot of it speaks the double rate of this card's maker, as the kit says: by the first words of its name. */
+    public function matches(string $card): bool
+    {
+        return $this->slots->contains(
+            fn (ReaderSlot $slot): bool => $slot->matches !== null &&
+                str_starts_with(mb_strtolower("{$card} "), mb_strtolower(trim($slot->matches)).' '),
+        );
+    }
+
     /** The house's own measurement wins; without one, a camera gives far less than its port. */
     public function asLink(): Link
     {

@@ -19,6 +19,7 @@ use Tally\Label\Bus;
  * @property string $name
  * @property Collection<int, Bus> $buses
  * @property string $lane
+ * @property string|null $matches the maker whose cards its double rate is for
  * @property int|null $adapter_id
  * @property-read Adapter|null $adapter that is in it
  */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Stations;
 
+use App\Models\Casts\AsRate;
 use App\Models\Kit\Host;
 use App\Models\Row;
 use App\Models\Runs\Run;
@@ -12,6 +13,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Tally\Measured\Instrument;
+use Tally\Quantity\Rate;
 
 /**
  * A machine where cards are plugged in. Its runs wait in a queue of its own.
@@ -20,6 +23,9 @@ use Illuminate\Validation\ValidationException;
  * @property string $name
  * @property int $host_id
  * @property Carbon|null $worker_seen_at
+ * @property Rate|null $engine_write what its own engine gives on memory
+ * @property Rate|null $engine_read
+ * @property string|null $engine_of of which code on which machine
  * @property-read Host $host
  * @property-read int $going where it was counted
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Slot> $slots
@@ -31,12 +37,18 @@ final class Station extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['worker_seen_at' => 'datetime'];
+    protected $casts = ['worker_seen_at' => 'datetime', 'engine_write' => AsRate::class, 'engine_read' => AsRate::class];
 
     /** The station of this machine. */
     public static function here(): ?self
     {
         return self::query()->where('name', config('tally.station'))->first();
+    }
+
+    /** What it gives itself; null where that was never measured. */
+    public function instrument(): ?Instrument
+    {
+        return $this->engine_write === null && $this->engine_read === null ? null : new Instrument($this->engine_write, $this->engine_read);
     }
 
     /** Whether it is this machine. */

@@ -41,7 +41,7 @@ final readonly class BenchPage
                         $station->host->name,
                         $station->isHere(),
                         ! $station->hasWorker(),
-                        self::state($station),
+                        self::state($station).self::engine($station),
                         array_values(
                             $station->slots
                                 ->map(
@@ -59,6 +59,16 @@ final readonly class BenchPage
                 )
                 ->all(),
         );
+    }
+
+    /** The first link of every chain there. */
+    private static function engine(Station $station): string
+    {
+        $gives = $station->instrument();
+
+        return $gives?->write === null || $gives->read === null
+            ? ''
+            : "; its engine gives {$gives->write->printDown()} writing and {$gives->read->printDown()} reading at most";
     }
 
     /** @return list<PlaceProps> */

@@ -10,11 +10,14 @@ use App\Runs\Filing\Outcome;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
 use Closure;
+use Illuminate\Database\QueryException;
 use Illuminate\Queue\Worker;
 use LogicException;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
+use Tally\Device\HostLoad;
+use Tally\Measured\Instrument;
 use Tally\Probe\Copy\TimedCopy;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Proof\Checkpoint;
@@ -85,11 +88,27 @@ final readonly class RunConductor
      */
     private function on(LaidMedium $medium, Run $run, callable $probe): void
     {
+        $load = HostLoad::now();
         try {
-            $this->end($run, $probe($run, $medium, $this->watch($run, $medium->isStandIn)), $medium->device->close(...));
+            $outcome = $probe($run, $medium, $this->watch($run, $medium->isStandIn));
+            if (! $medium->isStandIn && $load->wasBusy(HostLoad::now())) {
+                $this->noteBusy($run);
+            }
+            $this->end($run, $outcome, $medium->device->close(...));
         } finally {
             // Also where the probe itself failed; twice does no harm.
             $medium->device->close();
+        }
+    }
+
+    /** What it measured while others took the processors is the bench's, and not the card's. */
+    private function noteBusy(Run $run): void
+    {
+        $instrument = $run->chain->instrument;
+        try {
+            $run->forceFill(['chain' => $run->chain->at(new Instrument($instrument?->write, $instrument?->read, true))])->save();
+        } catch (QueryException) {
+            // The books are away; the result itself is kept for them.
         }
     }
 

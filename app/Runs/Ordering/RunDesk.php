@@ -39,7 +39,7 @@ final readonly class RunDesk
     {
         $slot = $order->slot;
         $chain =
-            Rig::chain($card->label(), $slot) ??
+            Rig::chainOf($card, $slot->reader, $slot->port) ??
             throw $this->refuse('slot', "{$slot->reader->tag} does not take {$card->label()->connection()}: choose another slot.");
         $this->check($card, $order);
         $medium = $this->medium($order);
@@ -66,7 +66,8 @@ final readonly class RunDesk
                 'drive_id' => $order->drive,
                 'kind' => $order->kind,
                 'state' => RunState::Waiting,
-                'chain' => $chain,
+                // A made-up medium keeps its own time.
+                'chain' => $chain->at($slot->kind === SlotKind::StandIn ? null : $station->instrument()),
                 'parameters' => self::reinserted($card, $order),
                 'beside' => $order->beside,
                 'may_be_lost' => $order->lost,

@@ -19,26 +19,31 @@ final readonly class Advice
      * @param  Span  $proof  how long a full proof will take
      * @param  Nature|null  $known  what the proofs so far say of it
      * @param  bool  $isScreened  whether a screen was passed already
+     * @param  bool  $isWhole  whether what those proofs covered is all of it
      * @param  bool  $isAskedAgain  whether the verdict asks for another proof of it
      */
-    public static function of(Span $proof, Span $screen, ?Nature $known, bool $isScreened, bool $isAskedAgain = false): self
-    {
+    public static function of(
+        Span $proof,
+        Span $screen,
+        ?Nature $known,
+        bool $isScreened,
+        bool $isWhole = false,
+        bool $isAskedAgain = false,
+    ): self {
         return match (true) {
             $isAskedAgain => new self(
                 false,
-                'It ended in errors. Reinsert it and prove it again: where it ends then tells a faulty card from a small one.',
+                'It ended in errors. Prove it again in another reader: where it ends then tells card from reader.',
             ),
-            $known === Nature::Fake, $known === Nature::Faulty => new self(
+            $known === Nature::Fake => new self(true, 'It kept less than it shows. Another run only helps if you doubt that one.'),
+            $known === Nature::Faulty => new self(true, 'It gave back something wrong. Another run only helps if you doubt that one.'),
+            $known === Nature::Whole && $isWhole => new self(
                 true,
-                'Already identified as a fake. Another run only helps if you doubt that one.',
-            ),
-            $known === Nature::Whole && ! $isScreened => new self(
-                true,
-                'It is proven already. A screen is enough to look whether that has changed.',
+                'All of it was proven. A screen is enough to look whether that has changed.',
             ),
             $isScreened => new self(
                 false,
-                'The screen was passed, so it is no common fake. Only a full proof says that every block holds.',
+                'The screen was passed. Only a full proof says that every block holds.',
             ),
             $proof->seconds <= self::SHORT => new self(
                 false,

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Gear\Rig;
+use App\Models\Cards\Card;
+use App\Models\Kit\Port;
+use App\Models\Kit\Reader;
+use App\Models\Runs\Run;
+use App\Stations\BenchEngine;
+use Inertia\Testing\AssertableInertia;
+use Tally\Device\HostLoad;
+use Tally\Measured\Instrument;
+use Tally\Measured\Way;
+use Tally\Quantity\Rate;
+use Tally\Record\ChainRecord;
+use Tally\Record\Fields;
+use Tests\TestCase;
+
+/** The bench is a link of every chain: it is measured, kept with what was measured there, and shown. */
+final class InstrumentTest extends TestCase
+{
+    public function test_a_bench_measures_itself_once_and_again_when_its_code_or_machine_has_changed(): void
+    {
+        $station = $this->station();
+        self::assertNull($station->instrument());
+        BenchEngine::measure($station);
+        $gives = $station->refresh()->instrument();
+        self::assertNotNull($gives?->write);
+        self::assertNotNull($gives->read);
+        self::assertGreaterThan(50, $gives->write->megabytes());
+        // Measured already: nothing is written over.
+        $station->update(['engine_write' => 1e6]);
+        BenchEngine::measure($station);
+        self::assertSame(1.0, $station->refresh()->engine_write?->megabytes());
+        $station->update(['engine_of' => 'another code']);
+        BenchEngine::measure($station);
+        self::assertGreaterThan(50, $station->refresh()->engine_write?->megabytes());
+        $this->get('/benches')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where(
+                'benches.0.state',
+                fn (mixed $words): bool => is_string($words) && str_contains($words, 'its engine gives'),
+            ),
+        );
+    }
+
+    public function test_it_is_kept_with_what_was_measured_there_and_read_back(): void
+    {
+        $chain = Rig::chainAt($this->card()->label(), $this->reader('R3'), $this->port('port 3'));
+        self::assertNotNull($chain);
+        $instrument = new Instrument(Rate::megabytesPerSecond(1300), Rate::megabytesPerSecond(2600), true);
+        $packed = json_decode((string) json_encode(ChainRecord::pack($chain->at($instrument)->matching())), true);
+        $kept = ChainRecord::unpack(new Fields((array) $packed));
+        self::assertEquals($instrument, $kept->instrument);
+        self::assertTrue($kept->isMatch);
+        // Chains of before had none.
+        $before = array_diff_key(ChainRecord::pack($chain), ['engine' => 0, 'match' => 0]);
+        self::assertNull(ChainRecord::unpack(new Fields($before))->instrument);
+    }
+
+    public function test_made_up_media_keep_their_own_time(): void
+    {
+        $this->station()->update(['engine_write' => 1e9, 'engine_read' => 2e9]);
+        $run = $this->conduct($this->card(), 'speed', 'Tray 2');
+        self::assertNull(Run::query()->findOrFail($run->id)->chain->instrument);
+    }
+
+    public function test_what_it_may_hold(): void
+    {
+        $bench = new Instrument(Rate::megabytesPerSecond(1000), null);
+        $holds = fn (float $figure, Way $way): bool => $bench->mayHold(Rate::megabytesPerSecond($figure), $way);
+        self::assertSame([false, true, false], [$holds(700, Way::Write), $holds(701, Way::Write), $holds(5000, Way::Read)]);
+        self::assertTrue((new Instrument(null, null, true))->mayHold(Rate::megabytesPerSecond(1), Way::Read));
+        $load = HostLoad::now();
+        self::assertFalse($load->wasBusy($load), 'no time at all tells nothing');
+    }
+
+    public function test_a_double_rate_is_for_cards_of_its_maker(): void
+    {
+        $reader = $this->reader('R3');
+        $of = function (string $name) use ($reader): bool {
+            $card = $this->card(['tag' => 'T-'.strtoupper(substr(md5($name.microtime()), 0, 6)), 'name' => $name]);
+
+            return Rig::chainOf($card, $reader, $this->port('port 3'))?->isMatch === true;
+        };
+        self::assertFalse($of('Tindle Classic'));
+        $reader->slots()->update(['matches' => 'Tindle']);
+        $reader->load('slots');
+        self::assertTrue($of('Tindle Classic'));
+        self::assertTrue($of('TINDLE'));
+        self::assertFalse($of('Tindlemark'));
+    }
+
+    public function test_a_card_keeps_its_label_line_and_what_it_leaves_open(): void
+    {
+        $typed = ['tag' => 'L-1', 'name' => 'Osker', 'form' => 'sd', 'capacity' => '64 GB', 'label_line' => 'SDXC 64GB 90-95MB/s'];
+        $this->post('/cards', [...$typed, 'count' => '1'])->assertSessionHasNoErrors();
+        $card = Card::query()->where('tag', 'L-1')->firstOrFail();
+        self::assertSame('SDXC 64GB 90-95MB/s', $card->label_line);
+        self::assertTrue($card->label()->hasUnread);
+        $this->get('/intake/L-1')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where('values.label_line', 'SDXC 64GB 90-95MB/s'),
+        );
+        $this->post('/cards', [...$typed, 'tag' => 'L-2', 'capacity' => '32 GiB', 'label_line' => '', 'count' => '1']);
+        $binary = Card::query()->where('tag', 'L-2')->firstOrFail()->label();
+        self::assertSame([34_359_738_368, 32_000_000_000], [$binary->capacity->count, $binary->inDecimal?->count]);
+    }
+
+    private function reader(string $tag): Reader
+    {
+        return Reader::query()->with(['slots', 'cable'])->where('tag', $tag)->firstOrFail();
+    }
+
+    private function port(string $name): Port
+    {
+        return Port::query()->with('host')->where('name', $name)->firstOrFail();
+    }
+}
