@@ -19,12 +19,14 @@ use Tally\Inspection\Seen;
 use Tally\Label\Form;
 use Tally\Label\Label;
 use Tally\Label\Line\LabelReader;
+use Tally\Measured\Instrument;
 use Tally\Measured\Reached;
 use Tally\Origin\Code;
 use Tally\Origin\Origin;
 use Tally\Origin\OriginFindings;
 use Tally\Origin\Provenance;
 use Tally\Origin\Sisters;
+use Tally\Quantity\Rate;
 use Tally\Record\Fields;
 use Tally\Record\NotUsable;
 
@@ -62,7 +64,7 @@ final readonly class CaseReader
             throw $case->wrong('version', 'this program reads version '.self::VERSION.'.');
         }
         $label = self::label($case);
-        $runs = self::runs($case, $label->form);
+        $runs = self::runs($case, $label->form, self::instrument($case));
 
         return new CaseOfCard(
             $case->text('name', ''),
@@ -122,7 +124,7 @@ final readonly class CaseReader
     private static function house(Fields $case, Label $label): House
     {
         $house = $case->fields('house');
-        Spelling::check($house, 'readers', 'prices', 'cards');
+        Spelling::check($house, 'readers', 'prices', 'cards', 'engine');
         $reached = array_map(
             fn (Fields $reader): Reached => new Reached($reader->text('name'), $reader->rate('reached')),
             $house->rows('readers'),
@@ -143,6 +145,20 @@ final readonly class CaseReader
             OriginFindings::of($label->capacity, $origin, new Sisters(self::sameSerial($house, $serial)), $reference),
             $reached,
         );
+    }
+
+    /** What the bench itself gives on memory; null where nobody said. */
+    private static function instrument(Fields $case): ?Instrument
+    {
+        $house = $case->fields('house');
+        if (! $house->has('engine')) {
+            return null;
+        }
+        $engine = $house->fields('engine');
+        Spelling::check($engine, 'write', 'read');
+        $rate = fn (string $way): ?Rate => $engine->has($way) ? $engine->rate($way) : null;
+
+        return new Instrument($rate('write'), $rate('read'));
     }
 
     /** @return list<Quote> */
@@ -179,11 +195,11 @@ final readonly class CaseReader
     }
 
     /** @return list<SpeedEvidence|ProofEvidence|LongWriteEvidence> each once, also where a run is listed twice */
-    private static function runs(Fields $case, Form $form): array
+    private static function runs(Fields $case, Form $form, ?Instrument $instrument): array
     {
         $runs = [];
         foreach ($case->rows('runs') as $i => $run) {
-            $runs[json_encode($run->values, JSON_THROW_ON_ERROR)] ??= RunReader::read($run, 'run '.($i + 1), $form);
+            $runs[json_encode($run->values, JSON_THROW_ON_ERROR)] ??= RunReader::read($run, 'run '.($i + 1), $form, $instrument);
         }
 
         return array_values($runs);

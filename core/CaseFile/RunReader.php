@@ -11,6 +11,7 @@ use Tally\Evidence\Source;
 use Tally\Evidence\SpeedEvidence;
 use Tally\Label\Form;
 use Tally\Measured\Chain;
+use Tally\Measured\Instrument;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Record\Fields;
@@ -26,11 +27,16 @@ final readonly class RunReader
 
     /**
      * @param  Form  $form  of the card
+     * @param  Instrument|null  $instrument  the bench that measured
      *
      * @throws NotUsable
      */
-    public static function read(Fields $run, string $name, Form $form): SpeedEvidence|ProofEvidence|LongWriteEvidence
-    {
+    public static function read(
+        Fields $run,
+        string $name,
+        Form $form,
+        ?Instrument $instrument = null,
+    ): SpeedEvidence|ProofEvidence|LongWriteEvidence {
         Spelling::check(
             $run,
             'kind',
@@ -59,7 +65,8 @@ final readonly class RunReader
             default => throw $run->wrong('source', '“device” or “typed” would do.'),
         };
         $source = new Source($run->text('name', $name), self::day($run), $typed ? RunSource::Typed : RunSource::Device, $typed);
-        $chain = self::chain($run, $form);
+        // What somebody typed was measured by another instrument.
+        $chain = self::chain($run, $form)->at($typed ? null : $instrument);
 
         return match ($run->text('kind')) {
             'speed' => new SpeedEvidence(

@@ -13,8 +13,11 @@ use Tally\Record\LongWrite;
 /** A sustained run, or the write pass of a proof: what was kept up over so many bytes. */
 final readonly class LongWriteEvidence
 {
-    /** From so much on a write is long, or from a quarter of a card on: house rule. Bytes. */
+    /** A long write is a quarter of the card and so much at the least, or all of a smaller one: handbook § 6 rule 6. Bytes. */
     private const LONG = 10_000_000_000;
+
+    /** All of a card, as near as its label tells it. */
+    private const ALL = 0.93;
 
     /** @param  bool  $isWholeCard  whether all there was has been written */
     public function __construct(
@@ -28,7 +31,15 @@ final readonly class LongWriteEvidence
     /** Whether it tells of a class: short ones only ever speak against one. */
     public function isLong(Label $label): bool
     {
-        return $this->isWholeCard || $this->written->count >= min(self::LONG, intdiv($label->capacity->count, 4));
+        return $this->isWholeCard || $this->written->count >= self::long($label)->count;
+    }
+
+    /** From how much on a write to such a card is long. */
+    public static function long(Label $label): Bytes
+    {
+        $card = $label->capacity->count;
+
+        return Bytes::of((int) min(max(self::LONG, $card / 4), self::ALL * $card));
     }
 
     /** The lowest window; null where it was too short to have one, or is faster than this card or chain carries on paper. */

@@ -52,6 +52,11 @@ final readonly class ProofEvidence
     {
         $what = $this->record->screen === null ? 'full proof' : 'quick screen';
 
-        return "{$what}, {$this->source->describe()}, {$this->record->covered()->decimal()} written and read back";
+        [$holds, $covered] = [$this->record->holds(), $this->record->covered()];
+        $much = $this->record->bad()->isZero()
+            ? "{$covered->decimal()} written and read back"
+            : "{$holds->decimal()} of {$covered->decimal()} came back as written";
+
+        return "{$what}, {$this->source->describe()}, {$much}";
     }
 }

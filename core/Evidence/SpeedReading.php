@@ -9,18 +9,24 @@ use Tally\Label\Label;
 use Tally\Measured\Blame;
 use Tally\Measured\Chain;
 use Tally\Measured\Reached;
+use Tally\Measured\Way;
+use Tally\Quantity\Rate;
+use Tally\Reading\Summary;
 use Tally\Reading\Thresholds;
+use Tally\Reading\TypedSlip;
 use Tally\Reading\WayReading;
 use Tally\Record\SpeedRecord;
 
 /** What one speed run says about a card with this label, on the chain it was measured on. */
 final readonly class SpeedReading
 {
+    /** @param  Blame  $blame  of writing; of reading ask it for that */
     private function __construct(public ?WayReading $write, public ?WayReading $read, public Blame $blame) {}
 
     /**
      * @param  bool  $isTyped  whether somebody typed the figures
      * @param  list<Reached>|(Closure(): list<Reached>)  $reached  what the house saw its readers carry
+     * @param  array<string, list<Rate>>  $seen  by way, what a device saw the same card do
      */
     public static function of(
         SpeedRecord $record,
@@ -29,15 +35,35 @@ final readonly class SpeedReading
         bool $isTyped = false,
         array|Closure $reached = [],
         Thresholds $by = new Thresholds(),
+        array $seen = [],
     ): self {
         $paper = $chain->mostOnPaper($label)->nominal;
         $blame = new Blame($chain, $label, $reached, $by);
         $way = fn (string $name): bool => in_array($name, $record->disagree, true);
+        $writes = $record->writes === [] ? null : Rate::bytesPerSecond(Summary::of($record->writes)->median);
+        $slip = fn (?Rate $claim, Way $way): ?Closure => $isTyped
+            ? fn (Rate $typed): ?TypedSlip => TypedSlip::of(
+                $typed,
+                $claim,
+                $seen[$way->value] ?? [],
+                $way === Way::Read ? $writes : null,
+                $paper,
+            )
+            : null;
 
         return new self(
             $record->writes === []
                 ? null
-                : WayReading::of($record->writes, $label->write, $paper, true, $way('write'), $isTyped, $blame->isTheCards(...), $by),
+                : WayReading::of(
+                    $record->writes,
+                    $label->write,
+                    $paper,
+                    true,
+                    $way('write'),
+                    $slip($label->write, Way::Write),
+                    $blame->isTheCards(...),
+                    $by,
+                ),
             $record->reads === []
                 ? null
                 : WayReading::of(
@@ -46,12 +72,17 @@ final readonly class SpeedReading
                     $paper,
                     $record->forgot,
                     $way('read'),
-                    $isTyped,
-                    $blame->isTheCards(...),
+                    $slip($label->readClaim(), Way::Read),
+                    $blame->of(Way::Read)->isTheCards(...),
                     $by,
                 ),
             $blame,
         );
+    }
+
+    public function blame(Way $way): Blame
+    {
+        return $this->blame->of($way);
     }
 
     /** @return array<string, WayReading> by `write` and `read`, what was measured */

@@ -97,8 +97,8 @@ final readonly class OriginFindings
             : [
                 Finding::doubt(
                     'bad-sister',
-                    "{$sisters->lotSham} of {$sisters->lotSize} from lot {$origin->lot} ".
-                        ($sisters->lotSham === 1 ? 'is' : 'are').
+                    "{$sisters->others()} from lot {$origin->lot} ".
+                        ($sisters->otherSham === 1 ? 'is' : 'are').
                         ' Sham: prove this one in full before it is used.',
                     self::PRACTICE,
                 ),

@@ -21,4 +21,12 @@ final readonly class Sisters
         public int $lotSham = 0,
         public int $otherSham = 0,
     ) {}
+
+    /** `1 of 4 others`: this card is none of its own sisters */
+    public function others(): string
+    {
+        $others = $this->lotSize - 1;
+
+        return "{$this->otherSham} of ".($others === 1 ? '1 other' : "{$others} others");
+    }
 }

@@ -34,6 +34,9 @@ final readonly class Bench
 
     private const READINGS = 5;
 
+    /** The other reader that a card is proven in again. */
+    private const TWIN = 'P4';
+
     /** GB. */
     private const LONG = 12.0;
 
@@ -144,8 +147,11 @@ final readonly class Bench
         $much = $isEnded ? $this->end($kind) : $this->card->shown;
         $spot = $this->card->trick === Trick::BadSpots ? [['scrambled', round($this->card->shown * 0.6, 2).' GB', '20 MB']] : [];
 
-        return new Move($kind->value, $kind, $this->good, $this->passes($much) + $this->seating($kind), [
+        $reader = $kind->isAgain() ? $this->good->twin(self::TWIN) : $this->good;
+
+        return new Move($kind->value, $kind, $reader, $this->passes($much) + $this->seating($kind), [
             ...$this->proof($much, [...$this->fake(), ...$spot]),
+            'chain' => $reader->pack(),
             'reinserted' => $kind->isAgain(),
             ...$refused,
         ]);

@@ -68,12 +68,14 @@ final readonly class Called
     {
         $label = $exercise->evidence([])->label;
         $first = Rate::bytesPerSecond(Summary::of($speeds[0]->record->reads)->median);
+        $way = $exercise->first->chain();
         $elsewhere = [];
         foreach ([...array_slice($speeds, 1), ...$proofs] as $run) {
             $rate = $run instanceof SpeedEvidence
                 ? Rate::bytesPerSecond(Summary::of($run->record->reads)->median)
                 : $run->readRate();
-            if ($rate !== null && $run->chain->reader !== $exercise->first->name) {
+            // Another reader of the same kind is the same way.
+            if ($rate !== null && ($run->chain->slot !== $way->slot || $run->chain->host?->name !== $way->host?->name)) {
                 $elsewhere[] = $rate->over($first);
             }
         }

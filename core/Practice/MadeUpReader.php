@@ -32,6 +32,12 @@ final readonly class MadeUpReader
         );
     }
 
+    /** Another one of the same kind. */
+    public function twin(string $name): self
+    {
+        return new self($name, $this->bus, $this->link, $this->slot, $this->cable);
+    }
+
     /** MB/s that a card gets that can do so much by itself. */
     public function of(float $card): float
     {

@@ -26,7 +26,7 @@ enum MoveKind: string
             self::Part => 'Prove the first 8 GB',
             self::Whole => 'Prove all of it',
             self::ScreenAgain => 'Take it out, insert it again, quick screen',
-            self::WholeAgain => 'Take it out, insert it again, prove all of it',
+            self::WholeAgain => 'Put it into another reader, prove all of it',
         };
     }
 

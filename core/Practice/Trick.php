@@ -42,7 +42,7 @@ enum Trick: string
             self::Drops => 'a fake that keeps the first part and drops the rest',
             self::Spoils => 'a fake that keeps the first part and spoils the rest',
             self::EndsInErrors => 'errors at another place each time',
-            self::SameEnd => 'errors from the same place on, each time',
+            self::SameEnd => 'errors from the same place on, in each reader',
             self::BadSpots => 'a whole card with a bad spot',
             self::ChangesItsMind => 'a card that differs when it is measured again',
             self::CacheAnswers => 'a fake whose cache answers until the card was out',

@@ -19,7 +19,10 @@ enum Condition: string
     case Aliases = 'aliases';
     /** From one address on it answers with errors: at its end, or ill. One look cannot tell. */
     case Refuses = 'refuses';
-
+    /** It keeps nothing at all of what is written: dead, or locked. */
+    case KeepsNothing = 'keeps-nothing';
+    /** From one address on it gives back what an earlier run wrote there: its memory is there, and takes nothing any more. */
+    case KeepsOld = 'keeps-old';
     /** Parts of it are bad, here and there. */
     case Faulty = 'faulty';
     /** Nothing was read back. */
@@ -30,7 +33,7 @@ enum Condition: string
         return match ($this) {
             self::Whole => Nature::Whole,
             self::Wraps, self::Drops, self::Corrupts, self::Aliases => Nature::Fake,
-            self::Faulty, self::Refuses => Nature::Faulty,
+            self::Faulty, self::Refuses, self::KeepsNothing, self::KeepsOld => Nature::Faulty,
             self::Unknown => Nature::Open,
         };
     }
@@ -40,15 +43,17 @@ enum Condition: string
     {
         return match ($this) {
             self::Whole => 'Everything that was looked at came back as written.',
-            self::Wraps => 'A fake, not a fault: a faulty medium does not give back data from exactly one distance further on.',
-            self::Drops => 'A fake, not a fault: everything up to one address holds, and next to nothing behind it does.',
-            self::Corrupts => 'A fake, not a fault: everything up to one address holds, and behind it next to nothing comes back as '.
-                'it was written.',
-            self::Aliases => 'A false size, not bad spots: in many places it gives back data of other addresses, so that several '.
-                'addresses share one place. How they do follows no single lap.',
+            self::Wraps => 'It gives back data from exactly one distance further on: no bad spot does that.',
+            self::Drops => 'Everything up to one address holds, and next to nothing behind it was kept, without an error.',
+            self::Corrupts => 'Everything up to one address holds, and behind it next to nothing comes back as it was written, without '.
+                'an error.',
+            self::Aliases => 'In many places it gives back data of other addresses, so that several addresses share one place. How they '.
+                'do follows no single lap.',
+            self::KeepsNothing => 'Nothing of what was written is kept: dead, or locked. Look at its lock tab, and try another reader.',
+            self::KeepsOld => 'It gives back what an earlier run wrote there: its memory is there, and takes nothing any more.',
             self::Refuses => 'From one address on it answers with errors, as a medium does at its end, and one that hangs or turned '.
                 'read-only does anywhere. Errors convict nobody: power it down, put it in again, prove it again.',
-            self::Faulty => 'Faulty, not a fake: bad places lie among good ones, and there is no address from which on nothing holds.',
+            self::Faulty => 'Bad places lie among good ones, and there is no address from which on nothing holds.',
             self::Unknown => 'Nothing was read back.',
         };
     }
@@ -58,7 +63,7 @@ enum Condition: string
     {
         return match ($this) {
             self::Whole => 'everything holds',
-            self::Drops, self::Corrupts, self::Refuses => 'holds',
+            self::Drops, self::Corrupts, self::Refuses, self::KeepsOld => 'holds',
             default => null,
         };
     }
@@ -70,6 +75,7 @@ enum Condition: string
             self::Drops => 'nothing kept',
             self::Corrupts => 'spoilt',
             self::Refuses => 'errors',
+            self::KeepsOld => 'old data',
             default => null,
         };
     }

@@ -41,7 +41,10 @@ final readonly class Coverage
 
     public function caught(): string
     {
-        return sprintf('A card that holds less than %.1f %% would have been caught with 99 %% certainty.', 100 * $this->caughtBelow());
+        // A certainty is cut, never rounded up: handbook § 6 rule 12.
+        $below = floor(1000 * $this->caughtBelow()) / 10;
+
+        return sprintf('A card that holds less than %.1f %% would have been caught with 99 %% certainty.', $below);
     }
 
     public function excluded(): string

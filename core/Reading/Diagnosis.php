@@ -7,6 +7,7 @@ namespace Tally\Reading;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
+use Tally\Pattern\Patch;
 use Tally\Quantity\Bytes;
 
 /** What a core sample means: how much the medium truly has, and whether it lies or is ill. */
@@ -17,6 +18,9 @@ final readonly class Diagnosis
 
     /** Share of what came from elsewhere that one lap must explain. */
     private const ONE_LAP = 0.9;
+
+    /** So much old data behind an end shows that memory is there. */
+    private const OLD = 0.01;
 
     /** What holds lies before the end of a medium that ends, but for so much. */
     private const AN_END = 0.9;
@@ -189,14 +193,50 @@ final readonly class Diagnosis
                 ' behind its end came back right: from a cache inside it, or from memory that it has there. Take it out, put it '.
                 'back and read it again; what a cache held is gone then.';
         }
-        // Errors are no fake's mark: a controller that hangs fails every later access the same way.
-        $condition = match (true) {
-            2 * $core->bytes(BlockClass::Unreadable) > $core->bad() => Condition::Refuses,
-            2 * $core->bytes(BlockClass::Scrambled) > $core->bad() => Condition::Corrupts,
+
+        return new self(self::ending($core->patches(), $edge), Bytes::of($edge), null, also: $also);
+    }
+
+    /**
+     * How a medium ends, by what came back from behind its end. Handbook § 6 rule 2; how much of a kind makes one is a house rule.
+     *
+     * @param  list<Patch>  $patches  in order
+     */
+    private static function ending(array $patches, int $edge): Condition
+    {
+        $silent = 0;
+        $of = array_fill_keys(array_map(fn (BlockClass $class): string => $class->value, BlockClass::cases()), 0);
+        foreach ($patches as $patch) {
+            if ($patch->offset >= $edge && $patch->class !== BlockClass::Holds) {
+                $of[$patch->class->value] += $patch->length;
+                // Behind the first error nothing tells anything: a controller that hangs blanks or fails every later access.
+                $silent += $of[BlockClass::Unreadable->value] === 0 ? $patch->length : 0;
+            }
+        }
+        $bad = array_sum($of);
+
+        return match (true) {
+            2 * $silent < $bad => Condition::Refuses,
+            $of[BlockClass::Stale->value] > self::OLD * $bad => Condition::KeepsOld,
+            $edge === 0 => Condition::KeepsNothing,
+            2 * $of[BlockClass::Scrambled->value] > $bad => Condition::Corrupts,
             default => Condition::Drops,
         };
+    }
 
-        return new self($condition, Bytes::of($edge), null, also: $also);
+    /**
+     * The same, of a record that was kept when less was told apart.
+     *
+     * @param  list<Patch>  $patches  of it
+     */
+    public function toldAnew(array $patches): self
+    {
+        $ends = [Condition::Drops, Condition::Corrupts, Condition::Refuses];
+        if ($patches === [] || ! in_array($this->condition, $ends, true) || ! $this->exact) {
+            return $this;
+        }
+
+        return new self(self::ending($patches, $this->capacity->count), $this->capacity, null, also: $this->also);
     }
 
     /** @return array{int, int, int} the address that parts good from bad best, bad bytes before it, bad bytes behind it */

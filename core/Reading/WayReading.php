@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Reading;
 
+use Closure;
 use Tally\Quantity\Rate;
-use Tally\Quantity\Slip;
 
 /** What the runs of one way, writing or reading, say. */
 final readonly class WayReading
@@ -16,16 +16,12 @@ final readonly class WayReading
     /** Of so many readings one that lies apart is left out: handbook § 6 rule 9. */
     private const ONE_OF = 5;
 
-    /** The slips that a typed figure is held against: handbook § 6 rule 10. */
-    private const SLIPS = [Slip::MegabitsAsMegabytes, Slip::MegabytesAsMegabits, Slip::MibAsMb, Slip::GibAsGb];
-
     /**
      * @param  Summary  $summary  of the readings that are not left out
      * @param  Standing|null  $standing  how it stands to the claim, if there is one
      * @param  list<Suspicion>  $suspicions
      * @param  list<int>  $outliers  which of the runs lie apart, from 0
      * @param  bool  $isLeftOut  whether those are left out of the summary: one of five is
-     * @param  Slip|null  $slip  the unit that was taken for another
      */
     private function __construct(
         public Summary $summary,
@@ -34,7 +30,7 @@ final readonly class WayReading
         public array $suspicions,
         public array $outliers,
         public bool $isLeftOut,
-        public ?Slip $slip,
+        public ?TypedSlip $slip,
     ) {}
 
     /**
@@ -43,6 +39,7 @@ final readonly class WayReading
      * @param  Rate  $paper  the most that card and chain carry on paper
      * @param  bool  $forgot  whether the host was made to forget before reading (true for writing, which ends with a flush)
      * @param  bool  $disagrees  whether size, time and speed were all typed and do not go together
+     * @param  (Closure(Rate): (TypedSlip|null))|null  $slipOf  of figures that somebody typed: the slip that explains one
      * @param  (callable(Rate, Rate): bool)|null  $isTheCards  whether a figure that falls short of a claim is the card's doing
      */
     public static function of(
@@ -51,7 +48,7 @@ final readonly class WayReading
         Rate $paper,
         bool $forgot,
         bool $disagrees,
-        bool $isTyped,
+        ?Closure $slipOf,
         ?callable $isTheCards,
         Thresholds $by = new Thresholds(),
     ): self {
@@ -60,7 +57,7 @@ final readonly class WayReading
         $kept = $isLeftOut ? array_values(array_diff_key($rates, array_flip($outliers))) : $rates;
         $summary = Summary::of($kept);
         $median = Rate::bytesPerSecond($summary->median);
-        $slip = $isTyped && $claim !== null ? self::slip($median, $claim) : null;
+        $slip = $slipOf === null ? null : $slipOf($median);
         $suspicions = array_values(
             array_filter([
                 $paper->isBelow(Rate::bytesPerSecond($summary->most)) ? Suspicion::FasterThanPaper : null,
@@ -122,18 +119,11 @@ final readonly class WayReading
         return implode(
             '; ',
             array_map(
-                fn (Suspicion $one): string => $one === Suspicion::Slipped && $this->slip !== null && $this->claim !== null
-                    ? "{$this->slip->timesWords()} the label’s {$this->claim->print()}: {$this->slip->taken()}"
+                fn (Suspicion $one): string => $one === Suspicion::Slipped && $this->slip !== null
+                    ? $this->slip->sentence()
                     : $one->sentence(),
                 $this->suspicions,
             ),
         );
-    }
-
-    private static function slip(Rate $typed, Rate $claim): ?Slip
-    {
-        $slip = Slip::of($typed->over($claim));
-
-        return $slip !== null && in_array($slip, self::SLIPS, true) ? $slip : null;
     }
 }

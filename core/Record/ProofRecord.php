@@ -16,6 +16,7 @@ use Tally\Reading\Condition;
 use Tally\Reading\Coverage;
 use Tally\Reading\Diagnosis;
 use Tally\Reading\Nature;
+use Tally\Reading\Thresholds;
 
 /** What is kept of a proof or a quick screen. */
 final readonly class ProofRecord implements Result
@@ -110,24 +111,25 @@ final readonly class ProofRecord implements Result
         foreach (BlockClass::cases() as $class) {
             $classes[$class->value] = $record->fields('classes')->count($class->value, 0);
         }
+        $patches = self::patches($record);
         $imprint = $record->integer('imprint', 1);
         $points = $record->countOrNull('points');
 
         return new self(
             $imprint,
             $size,
-            new Diagnosis(
+            (new Diagnosis(
                 $record->choice('condition', Condition::class),
                 Bytes::of($record->count('capacity', 0)),
                 $record->countOrNull('wrap'),
                 $record->countOrNull('wrap_from'),
                 $record->boolean('exact', true),
                 $record->texts('also'),
-            ),
+            ))->toldAnew($patches),
             $record->countOrNull('first_bad'),
             $classes,
             $record->count('wrong_bits', 0),
-            self::patches($record),
+            $patches,
             $record->count('grain', 0),
             $passage($record->fields('write')),
             $passage($record->fields('read')),
@@ -157,7 +159,7 @@ final readonly class ProofRecord implements Result
             'wrap' => $this->diagnosis->wrap,
             'wrap_from' => $this->diagnosis->wrapFrom,
             'exact' => $this->diagnosis->exact,
-            'nature' => $this->diagnosis->nature()->value,
+            'nature' => $this->nature()->value,
             'also' => $this->diagnosis->also,
             'alarm_at' => $this->alarmAt,
             'points' => $this->screen?->points,
@@ -227,6 +229,34 @@ final readonly class ProofRecord implements Result
             $this->covered()->count >= $shown->count;
     }
 
+    /** Whether all of it was written, read back, and came back as written. */
+    public function isProvenWhole(): bool
+    {
+        return $this->isWhole() && $this->forgot && $this->diagnosis->condition === Condition::Whole;
+    }
+
+    /** Whether it lies about its size or is ill: what keeps nothing, or nearly all, is no fake. */
+    public function nature(): Nature
+    {
+        $of = ($this->extent->shown ?? $this->size)->count;
+        $keeps = $this->diagnosis->capacity->count;
+        $nature = $this->diagnosis->nature();
+
+        return $nature === Nature::Fake && ($keeps === 0 || $keeps >= Thresholds::FULL * $of) ? Nature::Faulty : $nature;
+    }
+
+    /** Bytes that came back as written. */
+    public function holds(): Bytes
+    {
+        return Bytes::of($this->classes[BlockClass::Holds->value] ?? 0);
+    }
+
+    /** Bytes that were answered with errors. */
+    public function unreadable(): Bytes
+    {
+        return Bytes::of($this->classes[BlockClass::Unreadable->value] ?? 0);
+    }
+
     /** Whether what it found reaches to the end of all there was: looking back asks places up to there too. */
     public function reachesTheEnd(): bool
     {
@@ -277,8 +307,24 @@ final readonly class ProofRecord implements Result
             $this->alarmAt !== null && $this->screen === null && $this->covered()->count < $this->alarmAt => 'Kind and capacity: '.
                 'single places were written and read until both were known'.
                 ($this->diagnosis->exact ? ', to the sector.' : ', as well as could be.'),
-            default => "{$this->covered()->decimal()} of {$this->size->decimal()} was written and read back, every sector of it.",
+            $this->bad()->isZero() => "{$this->covered()->decimal()} of {$this->size->decimal()} was written and came back as written.",
+            default => "Of {$this->size->decimal()} {$this->holds()->decimal()} came back as written".$this->rest().'.',
         };
+    }
+
+    /** `, 141 MB came back otherwise and 13.7 GB was answered with errors` */
+    private function rest(): string
+    {
+        $wrong = Bytes::of($this->bad()->count - $this->unreadable()->count);
+        $parts = array_diff(
+            [
+                $wrong->isZero() ? '' : "{$wrong->decimal()} came back otherwise",
+                $this->unreadable()->isZero() ? '' : "{$this->unreadable()->decimal()} was answered with errors",
+            ],
+            [''],
+        );
+
+        return ', '.implode(' and ', $parts);
     }
 
     /** @return list<string> */

@@ -72,6 +72,6 @@ final readonly class Burst
     {
         $kept = 1 - $drain->bytesPerSecond / ($frame * $perSecond);
 
-        return $kept <= 0 ? null : (int) round($buffer / ($frame * $kept));
+        return $kept <= 0 ? null : (int) floor($buffer / ($frame * $kept) + 1e-6);
     }
 }

@@ -13,7 +13,7 @@ use Tally\Reading\Summary;
 final readonly class FillRate
 {
     /**
-     * @param  int  $calibrations  that it is the mean of; 0: it is the rate on paper
+     * @param  int  $calibrations  that it is the fullest of; 0: it is the rate on paper
      * @param  float|null  $spread  sample standard deviation of them, bytes a second; null of one or none
      */
     private function __construct(public Rate $rate, public int $calibrations, public ?float $spread) {}
@@ -26,7 +26,8 @@ final readonly class FillRate
         }
         $summary = Summary::of(array_map(fn (Calibration $one): float => $one->rate->bytesPerSecond, $calibrations));
 
-        return new self(Rate::bytesPerSecond($summary->mean), $summary->count, $summary->deviation);
+        // The one that fills the card soonest is what to count on.
+        return new self(Rate::bytesPerSecond($summary->most), $summary->count, $summary->deviation);
     }
 
     public function isCalibrated(): bool
@@ -44,13 +45,20 @@ final readonly class FillRate
         return Span::seconds(($capacity->count * $usable) / $this->rate->bytesPerSecond);
     }
 
+    /** Whole minutes that fit: cut, never rounded up. Handbook § 6 rule 12. */
+    public function minutes(Bytes $capacity, float $usable = 1.0): int
+    {
+        // A hair's breadth is for rates that come of whole minutes.
+        return (int) floor($this->lasts($capacity, $usable)->seconds / 60 + 1e-6);
+    }
+
     /** Where it comes from, in a few words. */
     public function words(): string
     {
         return match (true) {
             $this->calibrations === 0 => 'on paper',
             $this->spread === null => 'calibrated once',
-            default => sprintf('mean of %d calibrations ± %.1f Mb/s', $this->calibrations, ($this->spread * 8) / 1e6),
+            default => sprintf('the fullest of %d calibrations, ± %.1f Mb/s', $this->calibrations, ($this->spread * 8) / 1e6),
         };
     }
 }

@@ -105,7 +105,7 @@ final readonly class FitFile
                         'card' => $one->tag,
                         'may' => $answers[$decides]->isYes(),
                         'words' => $answers[$decides]->words(),
-                        'minutes' => (int) round($mode->fill->lasts($capacity, $this->usable)->seconds / 60),
+                        'minutes' => $mode->fill->minutes($capacity, $this->usable),
                         'shots' => $mode->shots($capacity, $this->usable),
                         'capacity' => $capacity->exact(),
                         'proven' => $card->proven !== null,

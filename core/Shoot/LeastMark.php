@@ -13,7 +13,7 @@ final readonly class LeastMark
     /** Marks a card is bought by today, the least first: of equal floors the newest. Common practice, no source. */
     private const SOLD = [
         Mark::V6, Mark::V10, Mark::V30, Mark::V60, Mark::V90, Mark::E150, Mark::E300, Mark::E450, Mark::E600,
-        Mark::Vpg20, Mark::Vpg65, Mark::Vpg130, Mark::Vpg200, Mark::Vpg400,
+        Mark::Vpg20, Mark::Vpg65, Mark::Vpg130, Mark::Vpg200, Mark::Vpg400, Mark::Vpg800,
     ];
 
     /**

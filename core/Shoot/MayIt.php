@@ -115,8 +115,23 @@ final readonly class MayIt
                 $top->floor(),
                 evidence: "{$top->value} on the label",
             ),
-            default => $this->yes($school, $card, "{$top->value} promises {$top->floor()->print()}"),
+            default => $this->underIts($school, $card, $top) ??
+                $this->yes($school, $card, "{$top->value} promises {$top->floor()->print()}"),
         };
+    }
+
+    /** A card that was seen to fall under its own mark keeps no promise of it. */
+    private function underIts(School $school, Ability $card, Mark $mark): ?Answer
+    {
+        foreach ($card->floors as $floor) {
+            if ($floor->rate->isBelow($mark->floor()) && $card->isToBlame($floor, $mark->floor())) {
+                $evidence = "{$floor->write->describe()}; {$mark->value} on the label";
+
+                return new Answer($school, Word::FallsTo, $floor->rate, evidence: $evidence);
+            }
+        }
+
+        return null;
     }
 
     /** The worst long write decides; one that fell short over a chain that may have held it says nothing against the card. */

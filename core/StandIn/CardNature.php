@@ -60,8 +60,23 @@ final readonly class CardNature
         }
         if ($kind === 'ill') {
             $at = round($shown * $between(0.1, 0.9), 2);
-            $chance->getInt(0, 1) === 0 ? ($errorsFrom = $at) : ($bad = [['scrambled', $at, 0.02, 0.0]]);
+            $rest = round($shown - $at, 2);
+            // Dead, locked, worn out, failing: none of it is a false size. Handbook § 6 rule 2.
+            [$bad, $errorsFrom] = match ($chance->getInt(0, 6)) {
+                0 => [[], $at],
+                1 => [[], 0.0],
+                2 => [[['blank', 0.0, $shown, 0.0]], null],
+                3 => [[['stale', $at, $rest, 0.0]], null],
+                4 => [[['blank', round(0.95 * $shown, 2), round(0.05 * $shown, 2), 0.0]], null],
+                5 => [[['unreadable', $at, 0.5, 0.0], ['blank', round($at + 0.5, 2), max(0.1, round($rest - 0.5, 2)), 0.0]], null],
+                default => [[['scrambled', $at, 0.02, 0.0]], null],
+            };
         }
+
+        // One row of contacts carries what UHS-I does, whatever the label says.
+        $one = $rows === 1 ? Bus::UhsI->ceiling()->usable()->megabytes() : INF;
+        $bus = $rows === 1 ? Bus::UhsI : $bus;
+        [$read, $burst, $sustained] = [min($read, 0.95 * $one), min($burst, 0.9 * $one), min($sustained, 0.9 * $one)];
 
         return new self(
             $kind,

@@ -233,7 +233,8 @@ final class PaperRuns
             ($chain['link']->ceiling()->least()?->megabytes() ?? 0) >= self::CLEAR * $this->card->floor;
         $cached = $this->card->burst > $this->card->sustained ? $this->card->cache : 0.0;
         // Behind the cache there must be a window of some seconds.
-        $isSeen = $gb >= min(10.0, $this->card->shown / 4) && $gb - $cached > 0.006 * $this->card->sustained;
+        $isLong = $gb >= min(max(10.0, $this->card->shown / 4 * 1.01), $this->card->shown);
+        $isSeen = $isLong && $gb - $cached > 0.006 * $this->card->sustained;
         $this->isShown = $this->isShown || ($isDefined && $isClear && $isSeen);
     }
 

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tally\Verdict;
 
 use Tally\Evidence\Evidence;
+use Tally\Evidence\SpeedEvidence;
 use Tally\Measured\Blame;
+use Tally\Measured\Way;
 use Tally\Quantity\Rate;
 use Tally\Reading\Standing;
 
@@ -32,15 +34,26 @@ final readonly class ClaimJudge
 
     private function claim(Topic $topic, Rate $claim): Reason
     {
-        $figures = $this->figures($topic->value);
+        $figures = $this->figures(Way::from($topic->value));
         usort($figures, fn (Figure $a, Figure $b): int => $b->rate->bytesPerSecond <=> $a->rate->bytesPerSecond);
         $trusted = array_values(array_filter($figures, fn (Figure $one): bool => ! $one->isUneven));
-        if ($trusted !== []) {
+        $settled = array_values(array_filter($trusted, fn (Figure $one): bool => $one->look === null));
+        $best = $trusted === [] ? null : $trusted[0];
+        // A card did what a look saw it do; what it did not do there is settled by more than a look.
+        $shows = fn (float $share): bool => $best !== null && $best->rate->over($claim) >= $share - 1e-9;
+        $by = $this->evidence->house->by;
+        if ($trusted !== [] && ($trusted[0]->look === null || $shows($by->near) || ($shows($by->short) && $settled !== []))) {
             return $this->against($topic, $claim, $trusted);
+        }
+        if ($settled !== []) {
+            return $this->against($topic, $claim, $settled);
         }
         $best = $figures[0] ?? null;
         if ($best === null) {
             return Reason::of(ReasonId::ClaimNotMeasured, $topic, ['claim' => $claim], 'a speed run would settle it');
+        }
+        if ($best->look !== null) {
+            return $this->look($topic, $claim, $best, $best->look);
         }
         // Uneven as they are, if all of them fall well short there is nothing to be uncertain of.
         $isShort = $best->rate->over($claim) < $this->evidence->house->by->short && $best->blame->isTheCards($best->rate, $claim);
@@ -50,6 +63,21 @@ final readonly class ClaimJudge
             $topic,
             ['measured' => $best->rate, 'claim' => $claim, ...$isShort ? $best->blame->grounds($best->rate, $claim) : []],
             $best->evidence,
+        );
+    }
+
+    private function look(Topic $topic, Rate $claim, Figure $figure, SpeedEvidence $look): Reason
+    {
+        return Reason::of(
+            ReasonId::ClaimSingleLook,
+            $topic,
+            [
+                'measured' => $figure->rate,
+                'claim' => $claim,
+                'readings' => count($topic === Topic::Write ? $look->record->writes : $look->record->reads),
+                'region' => $look->record->region,
+            ],
+            $figure->evidence,
         );
     }
 
@@ -73,7 +101,10 @@ final readonly class ClaimJudge
             Standing::NotJudgedHere => ReasonId::ClaimNotJudgedHere,
         };
         $more = match ($standing) {
-            Standing::NotJudgedHere => ['why' => $best->blame->excuse(), 'where' => Elsewhere::for($claim, $this->evidence->house)],
+            Standing::NotJudgedHere => [
+                'why' => $best->blame->excuse($best->rate),
+                'where' => Elsewhere::for($claim, $this->evidence->house),
+            ],
             Standing::WellShort => $told->blame->grounds($told->rate, $claim),
             default => [],
         };
@@ -86,27 +117,28 @@ final readonly class ClaimJudge
         );
     }
 
-    /** @return list<Figure> all that may enter a verdict, of writing or of reading */
-    private function figures(string $way): array
+    /** @return list<Figure> all that may enter a verdict */
+    private function figures(Way $way): array
     {
         $label = $this->evidence->label;
         $figures = [];
         foreach ($this->evidence->speeds as $speed) {
-            $reading = $speed->reading($label, $this->evidence->house->reached(...), $this->evidence->house->by);
-            $one = $reading->ways()[$way] ?? null;
-            if ($one !== null && ! $one->isStruck() && $this->repeats->counts($speed, $way, $one->median())) {
+            $reading = $this->evidence->reading($speed);
+            $one = $reading->ways()[$way->value] ?? null;
+            if ($one !== null && ! $one->isStruck() && $this->repeats->counts($speed, $way->value, $one->median())) {
                 $figures[] = new Figure(
                     $one->isTrusted() ? $one->median() : $one->most(),
                     ! $one->isTrusted(),
-                    $reading->blame,
+                    $reading->blame($way),
                     $speed->describe(),
+                    $speed->settles($way) ? null : $speed,
                 );
             }
         }
-        $passes = $way === 'write' ? LongFigures::written($this->evidence) : LongFigures::readBack($this->evidence);
+        $passes = $way === Way::Write ? LongFigures::written($this->evidence) : LongFigures::readBack($this->evidence);
         foreach ($passes as [$rate, $source, $chain, $evidence]) {
-            if (! $chain->mostOnPaper($label)->nominal->isBelow($rate) && $this->repeats->stands($source, $way, $rate)) {
-                $blame = new Blame($chain, $label, $this->evidence->house->reached(...), $this->evidence->house->by);
+            if (! $chain->mostOnPaper($label)->nominal->isBelow($rate) && $this->repeats->stands($source, $way->value, $rate)) {
+                $blame = new Blame($chain, $label, $this->evidence->house->reached(...), $this->evidence->house->by, $way);
                 $figures[] = new Figure($rate, false, $blame, $evidence);
             }
         }

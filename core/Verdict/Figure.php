@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Verdict;
 
+use Tally\Evidence\SpeedEvidence;
 use Tally\Measured\Blame;
 use Tally\Quantity\Rate;
 
@@ -14,6 +15,13 @@ final readonly class Figure
      * @param  Rate  $rate  the median of its readings; of uneven ones the fastest
      * @param  Blame  $blame  whose fault a shortfall would be
      * @param  string  $evidence  how it was got
+     * @param  SpeedEvidence|null  $look  where it is no more than a look, which convicts nobody
      */
-    public function __construct(public Rate $rate, public bool $isUneven, public Blame $blame, public string $evidence) {}
+    public function __construct(
+        public Rate $rate,
+        public bool $isUneven,
+        public Blame $blame,
+        public string $evidence,
+        public ?SpeedEvidence $look = null,
+    ) {}
 }

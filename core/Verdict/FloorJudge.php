@@ -10,6 +10,7 @@ use Tally\Evidence\SpeedEvidence;
 use Tally\Label\Mark;
 use Tally\Measured\Blame;
 use Tally\Measured\Chain;
+use Tally\Measured\Way;
 use Tally\Quantity\Rate;
 use Tally\Reading\WayReading;
 
@@ -20,9 +21,6 @@ use Tally\Reading\WayReading;
  */
 final readonly class FloorJudge
 {
-    /** Fewer readings of a run are a single look. */
-    private const READINGS = 3;
-
     public function __construct(private Evidence $evidence, private Repeats $repeats) {}
 
     /** @return list<Reason> */
@@ -96,7 +94,7 @@ final readonly class FloorJudge
         foreach ($short as [$speed, $way]) {
             $blame = $this->blame($speed->chain);
             if (
-                $way->summary->count >= self::READINGS &&
+                $speed->settles(Way::Write) &&
                 $way->most()->isBelow($promise->rate) &&
                 $blame->isTheCards($way->most(), $promise->rate)
             ) {
@@ -144,6 +142,7 @@ final readonly class FloorJudge
         $other = $this->otherBus($promise);
         if ($short === []) {
             return $other ??
+                $this->tooShort($promise) ??
                 $promise->reason(
                     ReasonId::ClassNotMeasured,
                     ReasonId::SustainedNotMeasured,
@@ -153,8 +152,8 @@ final readonly class FloorJudge
         }
         usort(
             $short,
-            fn (array $a, array $b): int => [$b[1]->summary->count >= self::READINGS, $b[1]->summary->median] <=> [
-                $a[1]->summary->count >= self::READINGS,
+            fn (array $a, array $b): int => [$b[0]->settles(Way::Write), $b[1]->summary->median] <=> [
+                $a[0]->settles(Way::Write),
                 $a[1]->summary->median,
             ],
         );
@@ -171,10 +170,10 @@ final readonly class FloorJudge
                 [],
                 'a sustained run or a full proof would settle it',
             ),
-            $way->summary->count < self::READINGS => $promise->reason(
+            ! $speed->settles(Way::Write) => $promise->reason(
                 ReasonId::ClassSingleLook,
                 ReasonId::SustainedNotMeasured,
-                [...$figures, 'readings' => $way->summary->count],
+                [...$figures, 'readings' => $way->summary->count, 'region' => $speed->record->region],
                 $speed->describe(),
             ),
             $isAllUnder => $this->notJudgedHere($promise, $way->most(), $speed->chain, $speed->describe()),
@@ -188,6 +187,24 @@ final readonly class FloorJudge
         };
     }
 
+    /** Where the longest write there is was none that tells: a cache can be as large as it. */
+    private function tooShort(Promise $promise): ?Reason
+    {
+        $longest = null;
+        foreach ($this->evidence->longWrites() as $write) {
+            $longest = $longest === null || $write->written->count > $longest->written->count ? $write : $longest;
+        }
+
+        return $longest === null || $longest->isLong($this->evidence->label)
+            ? null
+            : $promise->reason(
+                ReasonId::ClassWriteTooShort,
+                ReasonId::SustainedWriteTooShort,
+                ['written' => $longest->written, 'long' => LongWriteEvidence::long($this->evidence->label)],
+                $longest->describe(),
+            );
+    }
+
     private function notJudgedHere(Promise $promise, Rate $measured, Chain $chain, string $evidence): Reason
     {
         return $promise->reason(
@@ -195,7 +212,7 @@ final readonly class FloorJudge
             ReasonId::SustainedNotJudgedHere,
             [
                 'measured' => $measured,
-                'why' => $this->blame($chain)->excuse(),
+                'why' => $this->blame($chain)->excuse($measured),
                 'where' => Elsewhere::for($promise->rate, $this->evidence->house),
             ],
             $evidence,
@@ -249,7 +266,7 @@ final readonly class FloorJudge
     {
         $found = [];
         foreach ($this->evidence->speeds as $speed) {
-            $way = $speed->reading($this->evidence->label, $this->evidence->house->reached(...))->write;
+            $way = $this->evidence->reading($speed)->write;
             if ($way !== null && ! $way->isStruck() && $this->repeats->counts($speed, 'write', $way->median())) {
                 $found[] = [$speed, $way];
             }

@@ -17,7 +17,7 @@ final readonly class Judge
 {
     public static function judge(Evidence $evidence): Verdict
     {
-        $evidence = self::inOrder($evidence);
+        $evidence = $evidence->inOrder();
         $capacity = CapacityJudge::judge($evidence);
         $repeats = Repeats::among($evidence);
         $all = [
@@ -37,20 +37,6 @@ final readonly class Judge
         assert($reasons !== []);
 
         return new Verdict($kind, $reasons, $notes, self::next($kind, $reasons, $capacity, $evidence));
-    }
-
-    /** Runs come in any order; reasons of the same weight are told by date and name. */
-    private static function inOrder(Evidence $evidence): Evidence
-    {
-        [$speeds, $proofs, $sustained] = [$evidence->speeds, $evidence->proofs, $evidence->sustained];
-        foreach ([&$speeds, &$proofs, &$sustained] as &$runs) {
-            usort(
-                $runs,
-                fn (object $a, object $b): int => [$a->source->on ?? '', $a->describe()] <=> [$b->source->on ?? '', $b->describe()],
-            );
-        }
-
-        return new Evidence($evidence->label, $speeds, $proofs, $sustained, $evidence->seen, $evidence->looked, $evidence->house);
     }
 
     private static function fromFinding(Finding $finding): Reason
@@ -144,13 +130,15 @@ final readonly class Judge
         $isOpen = array_filter($reasons, fn (Reason $reason): bool => $reason->keepsOpen && $reason->topic !== Topic::Capacity) !== [];
 
         return match (true) {
-            $kind === VerdictKind::Shaky && $areAll(ReasonId::CapacityEndsInErrors) => Step::ProveAgain,
+            $kind === VerdictKind::Shaky &&
+                $areAll(ReasonId::CapacityEndsInErrors, ReasonId::CapacityRefusesAll, ReasonId::CapacityUnreadable) => Step::ProveAgain,
             $kind === VerdictKind::Shaky && $areAll(ReasonId::RepeatDiffers, ReasonId::ReadFarUnderWrite) => Step::MeasureAgain,
             $kind->isStruckOut() => Step::SetAside,
             $evidence->isEmpty() && ! $evidence->looked => Step::Inspect,
             $isOpen && $evidence->speeds === [] => Step::Measure,
             $capacity->bearing !== VerdictKind::Sound => Step::Prove,
             $isOpen => Step::Measure,
+            $kind === VerdictKind::Slow => Step::RecordLess,
             default => Step::Offload,
         };
     }

@@ -16,6 +16,14 @@ enum ReasonId: string
     case CapacitySameEndTwice = 'capacity-same-end-twice';
     case CapacityEndsInErrors = 'capacity-ends-in-errors';
     case CapacityBadSpots = 'capacity-bad-spots';
+    case CapacityKeepsNothing = 'capacity-keeps-nothing';
+    case CapacityKeepsOld = 'capacity-keeps-old';
+    case CapacityShowsNothing = 'capacity-shows-nothing';
+    case CapacityTailLost = 'capacity-tail-lost';
+    case CapacityRefusesAll = 'capacity-refuses-all';
+    case CapacityUnreadable = 'capacity-unreadable';
+    case CapacityNotAnyMore = 'capacity-not-any-more';
+    case CapacityUnits = 'capacity-units';
     case CapacityNotProven = 'capacity-not-proven';
     case CapacityNothingRead = 'capacity-nothing-read';
     case CapacityNotForgotten = 'capacity-not-forgotten';
@@ -27,6 +35,7 @@ enum ReasonId: string
     case ClassMet = 'class-met';
     case ClassFloorMissed = 'class-floor-missed';
     case ClassReadingsUnder = 'class-readings-under';
+    case ClassWriteTooShort = 'class-write-too-short';
     case ClassNotMeasured = 'class-not-measured';
     case ClassNoLongWrite = 'class-no-long-write';
     case ClassTooClose = 'class-too-close';
@@ -37,6 +46,7 @@ enum ReasonId: string
     case SustainedKept = 'sustained-kept';
     case SustainedMissed = 'sustained-missed';
     case SustainedReadingsUnder = 'sustained-readings-under';
+    case SustainedWriteTooShort = 'sustained-write-too-short';
     case SustainedNotMeasured = 'sustained-not-measured';
     case SustainedNotJudgedHere = 'sustained-not-judged-here';
 
@@ -44,6 +54,7 @@ enum ReasonId: string
     case ClaimAbove = 'claim-above';
     case ClaimUnder = 'claim-under';
     case ClaimWellShort = 'claim-well-short';
+    case ClaimSingleLook = 'claim-single-look';
     case ClaimUneven = 'claim-uneven';
     case ClaimNotMeasured = 'claim-not-measured';
     case ClaimNotJudgedHere = 'claim-not-judged-here';
@@ -70,6 +81,13 @@ enum ReasonId: string
             self::CapacitySameEndTwice => VerdictKind::Sham,
             self::CapacityEndsInErrors,
             self::CapacityBadSpots,
+            self::CapacityKeepsNothing,
+            self::CapacityKeepsOld,
+            self::CapacityShowsNothing,
+            self::CapacityTailLost,
+            self::CapacityRefusesAll,
+            self::CapacityUnreadable,
+            self::CapacityNotAnyMore,
             self::DataChanged,
             self::RepeatDiffers,
             self::ReadFarUnderWrite,

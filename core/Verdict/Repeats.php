@@ -9,6 +9,7 @@ use Tally\Evidence\Source;
 use Tally\Evidence\SpeedEvidence;
 use Tally\Label\Bus;
 use Tally\Measured\Chain;
+use Tally\Measured\Way;
 use Tally\Quantity\Rate;
 use Tally\Reading\WayReading;
 
@@ -97,7 +98,12 @@ final readonly class Repeats
         return true;
     }
 
-    /** @return array<string, non-empty-list<array{SpeedEvidence, Rate}>> runs of one chain, region and way, with their medians */
+    /**
+     * Runs of one region and way, over one chain or over chains that could all show what the label claims. A look is none: it convicts
+     * nobody.
+     *
+     * @return array<string, non-empty-list<array{SpeedEvidence, Rate}>> with their medians
+     */
     private static function alike(Evidence $evidence): array
     {
         $groups = [];
@@ -105,12 +111,12 @@ final readonly class Repeats
             if (! $speed->chain->isNamed()) {
                 continue;
             }
-            foreach ($speed->reading($evidence->label)->ways() as $way => $reading) {
-                if (! $reading->isStruck()) {
-                    $groups["{$way} ".self::chain($speed->chain)." {$speed->record->region->count} {$speed->record->from->count}"][] = [
-                        $speed,
-                        $reading->median(),
-                    ];
+            $reading = $evidence->reading($speed);
+            foreach ($reading->ways() as $way => $one) {
+                if (! $one->isStruck() && $speed->settles(Way::from($way))) {
+                    $could = $one->claim !== null && $reading->blame(Way::from($way))->couldShow($one->claim, $one->median());
+                    $chain = $could ? 'able' : self::chain($speed->chain);
+                    $groups["{$way} {$chain} {$speed->record->region->count} {$speed->record->from->count}"][] = [$speed, $one->median()];
                 }
             }
         }
@@ -164,7 +170,10 @@ final readonly class Repeats
     {
         $reasons = [];
         foreach ($evidence->speeds as $speed) {
-            $reading = $speed->reading($evidence->label);
+            $reading = $speed->settles(Way::Write) && $speed->settles(Way::Read) ? $evidence->reading($speed) : null;
+            if ($reading === null) {
+                continue; // a look convicts nobody
+            }
             [$write, $read] = [$reading->write, $reading->read];
             if ($write instanceof WayReading && $read instanceof WayReading && ! $write->isStruck() && ! $read->isStruck()) {
                 $reasons[] = self::farUnder($speed->chain, $write->median(), $read->median(), $speed->describe());

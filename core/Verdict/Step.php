@@ -13,6 +13,7 @@ enum Step: string
     case Prove = 'prove';
     case ProveAgain = 'prove-again';
     case SetAside = 'set-aside';
+    case RecordLess = 'record-less';
     case Offload = 'offload';
 
     public function words(): string
@@ -22,8 +23,9 @@ enum Step: string
             self::Measure => 'Measure its speed',
             self::MeasureAgain => 'Measure it again, on the same chain',
             self::Prove => 'Prove its capacity',
-            self::ProveAgain => 'Take it out, put it in again, prove it again',
+            self::ProveAgain => 'Prove it again, in another reader',
             self::SetAside => 'Set it aside; do not record on it',
+            self::RecordLess => 'See what it may still record',
             self::Offload => 'See its fastest offload',
         };
     }

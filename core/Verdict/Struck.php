@@ -15,7 +15,7 @@ final readonly class Struck
     {
         $notes = [];
         foreach ($evidence->speeds as $speed) {
-            foreach ($speed->reading($evidence->label)->ways() as $way => $reading) {
+            foreach ($evidence->reading($speed)->ways() as $way => $reading) {
                 $topic = $way === 'read' ? Topic::Read : Topic::Write;
                 if ($reading->isStruck()) {
                     $notes[] = Reason::of(

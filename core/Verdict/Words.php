@@ -31,7 +31,7 @@ final readonly class Words
         return match ($id) {
             ReasonId::CapacityNotProven => ['Capacity not proven.', 'Nothing was written to it and read back.'],
             ReasonId::CapacityNothingRead => ['Capacity not proven.', 'The proof was stopped before anything was read back.'],
-            ReasonId::CapacityProven => ["Holds all of {$this->size('covered')}.", 'Every block came back as written.'],
+            ReasonId::CapacityProven => ["Holds all of {$this->size('covered')}.", 'Every block was written and came back as written.'],
             ReasonId::CapacityStartsOver => [$this->keeps(), 'It starts over, so new clips overwrite old ones.'],
             ReasonId::CapacityDropped => [$this->keeps(), 'Nothing after that is kept.'],
             ReasonId::CapacitySpoilt => [$this->keeps(), 'What comes after that is corrupted.'],
@@ -48,17 +48,53 @@ final readonly class Words
             ],
             ReasonId::CapacitySameEndTwice => [
                 "Ends at {$this->size('keeps')} of {$this->size('label')},",
-                'twice at the same address, with the card taken out in between: there its memory ends.',
+                'at the same address in two readers: there its memory ends.',
             ],
             ReasonId::CapacityEndsInErrors => [
                 "Answers with errors from {$this->size('keeps')} on.",
-                'Faulty or full, one proof cannot tell: power it down, reinsert it, prove it again.',
+                'Card or reader, one proof cannot tell: power it down, put it into another reader, prove it again.',
+            ],
+            ReasonId::CapacityRefusesAll => [
+                'Refuses from the first byte on.',
+                'Locked, or dead: look at its lock tab first, then try another reader.',
+            ],
+            ReasonId::CapacityShowsNothing => [
+                'Shows 0 B.',
+                'No medium answers behind its contacts: try another reader. If that shows as little, it is dead.',
+            ],
+            ReasonId::CapacityKeepsNothing => [
+                "Keeps nothing of {$this->size('covered')}.",
+                'All of it was written without an error, and none is there: locked, or dead. Look at its lock tab first, then try another '.
+                'reader.',
+            ],
+            ReasonId::CapacityKeepsOld => [
+                $this->bytes('keeps')->isZero() ? 'Takes nothing any more.' : "Takes nothing any more from {$this->size('keeps')} on.",
+                'What an earlier run wrote there is there still: its memory is there and has gone read-only. Look at its lock tab; else '.
+                'it is worn out.',
+            ],
+            ReasonId::CapacityTailLost => [
+                "Loses the last {$this->lost()} of {$this->size('shown')}.",
+                'Written without an error and not kept. Do not use it; hold its serial against the photo, and prove it in another reader.',
+            ],
+            ReasonId::CapacityNotAnyMore => [
+                ($this->is('shows') ? 'Shows' : 'Keeps')." {$this->size('keeps')}, and held {$this->size('of')} in {$this->text('whole')}.",
+                $this->is('older')
+                    ? 'Its memory was there, so it is failing, or it is another card: hold serial and photo against it. Do not use it.'
+                    : 'Its memory is there, so a reader or the card fails now and then. Do not rely on it.',
+            ],
+            ReasonId::CapacityUnits => [
+                "Holds all of {$this->size('covered')}, which is full for {$this->size('other')} and not for {$this->size('label')}.",
+                'Its label stands here in binary units, which nobody prints: look at the card, and type what is printed.',
+            ],
+            ReasonId::CapacityUnreadable => [
+                "{$this->size('bad')} of {$this->size('covered')} could not be read in {$this->text('reader')}.",
+                'Card or reader: prove it in another reader before you blame the card, and do not record on it until then.',
             ],
             ReasonId::CapacityBadSpots => [
-                "{$this->size('bad')} of {$this->size('covered')} came back wrong.",
+                $this->badly(),
                 $this->is('much')
-                    ? 'That is too much for bad spots: a dying card, or a kind of fake that is not recognised here. Do not use it.'
-                    : 'Bad spots, not a false size: a faulty card. Do not use it.',
+                    ? 'Too much for bad spots: it is failing altogether. Do not use it.'
+                    : 'Bad spots: a faulty card. Do not use it.',
             ],
             ReasonId::CapacityNotForgotten => [
                 'Capacity not proven here.',
@@ -107,9 +143,15 @@ final readonly class Words
             ],
             ReasonId::ClassSingleLook => [
                 "{$this->text('mark')}: a single look settles no floor.",
-                "Writes {$this->down('measured')} in ".
-                ($this->whole('readings') === 1 ? 'one reading' : "{$this->whole('readings')} readings").
-                ': take three or more.',
+                "Writes {$this->down('measured')} in {$this->look()}: take three or more, of 100 MB or more each.",
+            ],
+            ReasonId::ClassWriteTooShort => [
+                "{$this->text('mark')} asks for {$this->rate('floor')} all along;",
+                "{$this->size('written')} in one go may all lie in a cache. A write of {$this->size('long')} or a full proof tells.",
+            ],
+            ReasonId::SustainedWriteTooShort => [
+                "Label claims {$this->rate('claim')} sustained;",
+                "{$this->size('written')} in one go may all lie in a cache. A write of {$this->size('long')} or a full proof tells.",
             ],
             ReasonId::ClassOtherBus => [
                 "{$this->text('mark')}: not judged here.",
@@ -154,6 +196,10 @@ final readonly class Words
             ReasonId::ClaimAbove => $measured(Standing::Above->words()),
             ReasonId::ClaimUnder => $measured(Standing::Under->words()),
             ReasonId::ClaimWellShort => $measured(Standing::WellShort->words()),
+            ReasonId::ClaimSingleLook => [
+                ($isRead ? 'Read' : 'Write')." {$this->down('measured')} of {$this->rate('claim')} in {$this->look()}.",
+                'A single look convicts nobody: take three readings or more, of 100 MB or more each.',
+            ],
             ReasonId::ClaimUneven => [
                 ($isRead ? 'Read' : 'Write')." up to {$this->down('measured')} of {$this->rate('claim')}, too uneven to settle.",
                 'Readings of one run differ more than 1.5 times: run again.',
@@ -198,6 +244,15 @@ final readonly class Words
         };
     }
 
+    /** `one reading`, `3 readings of 10 MB` */
+    private function look(): string
+    {
+        $readings = $this->whole('readings');
+        $region = $this->bytes('region');
+
+        return ($readings === 1 ? 'one reading' : "{$readings} readings").($region->isZero() ? '' : " of {$region->decimal()}");
+    }
+
     private function keeps(): string
     {
         $keeps = ($this->is('exact') ? 'Keeps ' : 'Keeps about ').$this->size('keeps');
@@ -206,6 +261,23 @@ final readonly class Words
         return $this->bytes('shown')->shareOf($this->bytes('label')) > 1.07
             ? "{$keeps} of the {$this->size('shown')} that it shows; its label says {$this->size('label')}."
             : "{$keeps} of the {$this->size('label')} on its label.";
+    }
+
+    /** `41 MB of 127.87 GB came back wrong, and 12 MB could not be read.` */
+    private function badly(): string
+    {
+        [$wrong, $errors] = [$this->bytes('wrong'), $this->bytes('errors')];
+        $parts = array_filter([
+            $wrong->isZero() ? null : "{$wrong->decimal()} came back wrong",
+            $errors->isZero() ? null : "{$errors->decimal()} could not be read",
+        ]);
+
+        return "Of {$this->size('covered')} ".implode(', and ', $parts).'.';
+    }
+
+    private function lost(): string
+    {
+        return Bytes::of($this->bytes('shown')->count - $this->bytes('keeps')->count)->decimal();
     }
 
     /** `120.4 GB of the 127.87 GB that it shows`, to the byte where rounding would make the two alike */

@@ -202,7 +202,7 @@ final class IntakeTest extends TestCase
             [
                 'The serial s1 is on A-1 too',
                 'The back code k 1 is on A-1 too',
-                '1 of 2 from lot l7 is Sham',
+                '1 of 1 other from lot l7 is Sham',
                 'A sample from before it was sold',
             ] as $words
         ) {

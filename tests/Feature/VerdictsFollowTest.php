@@ -52,7 +52,7 @@ final class VerdictsFollowTest extends TestCase
 
         return RunBook::typed(
             $card,
-            [TypedReading::parse(['way' => 'read', 'size' => '10 GB', 'time' => '', 'speed' => $speed])],
+            array_fill(0, 3, TypedReading::parse(['way' => 'read', 'size' => '10 GB', 'time' => '', 'speed' => $speed])),
             $chain,
             $reader,
             $port,
@@ -167,13 +167,15 @@ final class VerdictsFollowTest extends TestCase
     {
         $card = $this->card(['stand_in' => 'refuses,size=32GB,true=18GB']);
         $this->conduct($card, 'proof', 'Tray 3');
-        $this->post("/cards/{$card->tag}/runs", [
+        $again = fn () => $this->post("/cards/{$card->tag}/runs", [
             'kind' => 'proof',
             'slot' => $this->slot('Tray 3')->id,
             'reinserted' => true,
         ])->assertSessionHasNoErrors();
-        $this->carryOut();
-        self::assertSame(VerdictKind::Sham, self::verdict($card));
+        $again();
+        self::assertTrue($this->carryOut()->proof()?->reinserted);
+        // In one reader it may be the reader that ends there, out in between or not.
+        self::assertSame(VerdictKind::Shaky, self::verdict($card));
     }
 
     public function test_a_voided_run_changes_nothing(): void

@@ -100,6 +100,7 @@ final class UnitsTest extends TestCase
             'VPG130' => 130,
             'VPG200' => 200,
             'VPG400' => 400,
+            'VPG800' => 800,
         ];
         foreach ($table as $mark => $floor) {
             yield $mark => [Mark::from($mark), $floor];

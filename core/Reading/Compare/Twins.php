@@ -17,14 +17,17 @@ final readonly class Twins
 {
     public const MARGIN = 0.05;
 
+    /** Of each card, at the least: handbook § 6 rule 9. */
+    private const READINGS = 3;
+
     /**
      * @param  list<float>  $first  speeds of one way on one chain
      * @param  list<float>  $second  the same of the other card
      */
     public static function areEquivalent(array $first, array $second): bool
     {
-        if (count($first) < 2 || count($second) < 2) {
-            return false; // a single look proves no equality
+        if (min(count($first), count($second)) < self::READINGS) {
+            return false; // fewer are a look, which proves no equality
         }
         [$a, $b] = [Summary::of(array_map(log(...), $first)), Summary::of(array_map(log(...), $second))];
         [$va, $vb] = [($a->deviation ?? 0.0) ** 2 / $a->count, ($b->deviation ?? 0.0) ** 2 / $b->count];

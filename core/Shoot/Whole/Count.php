@@ -22,12 +22,12 @@ final readonly class Count
         return new self($mode, $mode->shot !== null && ! $mode->shot->isZero());
     }
 
-    /** Minutes or shots on so much of a card; minutes to the nearest, as the minutes sheet has them. */
+    /** Minutes or shots on so much of a card; minutes cut, as the minutes sheet has them. */
     public function on(Bytes $capacity, float $usable): int
     {
         return $this->isShots
             ? (int) $this->mode->shots($capacity, $usable)
-            : (int) round($this->mode->fill->lasts($capacity, $usable)->seconds / 60);
+            : $this->mode->fill->minutes($capacity, $usable);
     }
 
     /**

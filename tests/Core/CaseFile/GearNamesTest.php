@@ -22,7 +22,7 @@ final class GearNamesTest extends TestCase
         yield 'UHS-I' => ['UHS-I', Bus::UhsI];
         yield 'a double rate' => ['UHS-I double rate', Bus::UhsIDouble];
         yield 'by its mode' => ['SDR104', Bus::UhsI];
-        yield 'SD Express' => ['SD Express', Bus::ExpressGen3];
+        yield 'SD Express' => ['SD Express', Bus::Express];
         yield 'CFexpress of a generation' => ['CFexpress 2.0 Type B', Bus::CFexpress2B];
         yield 'the newer one' => ['CFexpress 4.0 A', Bus::CFexpress4A];
         yield 'CFast' => ['CFast 2.0', Bus::CFast2];

@@ -91,7 +91,7 @@ final class OriginFindingsTest extends TestCase
             '0.240 EUR/GB is 24 % of what such cards cost here, 1.000 EUR/GB (the median of 3 quotes for 50 GB to 200 GB)',
             $reasons[1],
         );
-        self::assertStringContainsString('2 of 5 from lot L7 are Sham', $reasons[2]);
+        self::assertStringContainsString('2 of 4 others from lot L7 are Sham', $reasons[2]);
     }
 
     public function test_codes_are_compared_without_how_they_were_typed(): void

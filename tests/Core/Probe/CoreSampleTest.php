@@ -72,12 +72,29 @@ final class CoreSampleTest extends TestCase
     {
         $core = new CoreSample();
         $core->add(new Patch(BlockClass::Holds, 0, 4_000_000_000));
-        foreach ([BlockClass::Blank, BlockClass::Scrambled, BlockClass::Stale, BlockClass::Unreadable] as $i => $class) {
+        foreach ([BlockClass::Blank, BlockClass::Scrambled, BlockClass::Blank, BlockClass::Unreadable] as $i => $class) {
             $core->add(new Patch($class, 4_000_000_000 + $i * 7_000_000_000, 7_000_000_000));
         }
         $diagnosis = Diagnosis::of($core);
         self::assertSame(Condition::Drops, $diagnosis->condition);
         self::assertSame(4_000_000_000, $diagnosis->capacity->count);
+    }
+
+    public function test_old_data_behind_an_end_is_memory_that_is_there_and_what_follows_an_error_tells_nothing(): void
+    {
+        $found = function (BlockClass ...$behind): Condition {
+            $core = new CoreSample();
+            $core->add(new Patch(BlockClass::Holds, 0, 4_000_000_000));
+            foreach (array_values($behind) as $i => $class) {
+                $core->add(new Patch($class, 4_000_000_000 + $i * 7_000_000_000, 7_000_000_000));
+            }
+
+            return Diagnosis::of($core)->condition;
+        };
+        self::assertSame(Condition::KeepsOld, $found(BlockClass::Blank, BlockClass::Blank, BlockClass::Stale));
+        self::assertSame(Condition::Refuses, $found(BlockClass::Unreadable, BlockClass::Blank, BlockClass::Blank, BlockClass::Blank));
+        self::assertSame(Condition::Refuses, $found(BlockClass::Unreadable, BlockClass::Stale));
+        self::assertSame(Condition::Drops, $found(BlockClass::Blank, BlockClass::Blank, BlockClass::Unreadable));
     }
 
     public function test_echoes_without_a_lap_that_fits_are_no_wrap(): void

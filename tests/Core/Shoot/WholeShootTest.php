@@ -117,10 +117,10 @@ final class WholeShootTest extends TestCase
     {
         $cards = [self::card('a', Mark::V30, 64), self::card('b', Mark::V30, 64), self::card('c', Mark::V30, 32)];
         $packing = self::packed([self::wanted('C1', 200, 80)], $cards);
-        self::assertSame([43, 43], array_map(fn (PackedCard $card): int => $card->count, $packing->places[0]->cards));
+        self::assertSame([42, 42], array_map(fn (PackedCard $card): int => $card->count, $packing->places[0]->cards));
         $short = self::packed([self::wanted('C1', 200, 80), self::wanted('C2', 200, 60)], $cards);
-        // 107 minutes for 140.
-        self::assertSame(33, array_sum(array_map(fn (PackedPlace $one): int => $one->missing(), $short->places)));
+        // 42, 42 and 21 minutes for 140.
+        self::assertSame(35, array_sum(array_map(fn (PackedPlace $one): int => $one->missing(), $short->places)));
         self::assertSame([], $short->left);
         self::assertSame(0, $short->couldSave);
     }
@@ -168,8 +168,8 @@ final class WholeShootTest extends TestCase
         $cards = [self::card('a', Mark::V30, 64), self::card('b', Mark::V30, 64)];
         $packing = self::packed([self::wanted('C1', 200, 30, [1, 2, 3], true)], [...$cards, self::card('c', Mark::V30, 64)], 3, 2);
         $on = array_map(fn (Evening $one): array => array_map(fn (Bytes $on): string => $on->exact(), $one->cards), Evening::of($packing));
-        // 30 minutes of 200 Mb/s are 45 GB; a card holds 43 minutes, to the nearest, and 64 GB.
-        self::assertSame([['a' => '45 GB'], ['a' => '64 GB', 'b' => '25.5 GB'], ['a' => '45 GB']], $on);
+        // 30 minutes of 200 Mb/s are 45 GB; a card of 64 GB holds 42 whole ones: 63 GB.
+        self::assertSame([['a' => '45 GB'], ['a' => '63 GB', 'b' => '27 GB'], ['a' => '45 GB']], $on);
         self::assertSame([false, true, true], array_map(fn (Evening $one): bool => $one->comesHome, Evening::of($packing)));
     }
 

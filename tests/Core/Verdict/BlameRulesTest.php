@@ -148,7 +148,9 @@ final class BlameRulesTest extends TestCase
         self::assertSays('figure-struck', self::judged('SDXC 128GB I V30 100MB/s', [self::speed(null, 240)]));
         self::assertSays(
             'figure-struck',
-            self::judged('SDXC 128GB V30 170MB/s', [self::speed(null, 240)], ['seen' => ['contact_rows' => 1]]),
+            self::judged('SDXC 128GB V30 170MB/s', [self::speed(null, 240, more: ['source' => 'typed'])], [
+                'seen' => ['contact_rows' => 1],
+            ]),
         );
     }
 
@@ -178,13 +180,13 @@ final class BlameRulesTest extends TestCase
         self::assertOn(
             Topic::SpeedClass,
             VerdictKind::Unproven,
-            self::judged('512GB SDXC Express E300 800MB/s read', [self::long([['64 GB', '290 MB/s']])]),
+            self::judged('512GB SDXC Express E300 800MB/s read', [self::long([['128 GB', '290 MB/s']])]),
         );
         self::assertOn(
             Topic::SpeedClass,
             VerdictKind::Sound,
             self::judged('512GB SDXC Express E300 800MB/s read', [
-                self::long([['64 GB', '310 MB/s']], ['reader' => 'R7', 'bus' => 'SD Express', 'link' => 'USB 10 Gb/s']),
+                self::long([['128 GB', '310 MB/s']], ['reader' => 'R7', 'bus' => 'SD Express', 'link' => 'USB 10 Gb/s']),
             ]),
         );
     }

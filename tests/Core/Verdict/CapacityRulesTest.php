@@ -6,6 +6,7 @@ namespace Tests\Core\Verdict;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tally\Verdict\Reason;
 use Tally\Verdict\Step;
 use Tally\Verdict\Topic;
 use Tally\Verdict\VerdictKind;
@@ -46,13 +47,27 @@ final class CapacityRulesTest extends TestCase
         yield 'its first lap stays' => [['bad' => [['echoes', '32 GB', '95.87 GB', '32 GB']]], VerdictKind::Sham];
         yield 'nothing kept from an address to the end' => [['bad' => [['blank', '60 GB', '67.87 GB']]], VerdictKind::Sham];
         yield 'spoilt from an address to the end' => [['bad' => [['scrambled', '60 GB', '67.87 GB']]], VerdictKind::Sham];
-        yield 'an earlier run still there, to the end' => [['bad' => [['stale', '60 GB', '67.87 GB']]], VerdictKind::Sham];
+        yield 'an earlier run still there, to the end' => [['bad' => [['stale', '60 GB', '67.87 GB']]], VerdictKind::Shaky];
         yield 'not kept up to where it was read' => [
             ['read_back' => '70 GB', 'bad' => [['blank', '60 GB', '10 GB']], 'stopped' => true],
             VerdictKind::Shaky,
         ];
         yield 'not kept up to the end of a part' => [
             ['written' => '1 GB', 'read_back' => '1 GB', 'bad' => [['blank', '0.5 GB', '0.5 GB']]],
+            VerdictKind::Shaky,
+        ];
+        // It keeps something and pretends more: not nothing, and not nearly all.
+        yield 'nothing kept at all' => [['bad' => [['blank', '0 GB', '127.87 GB']]], VerdictKind::Shaky];
+        yield 'old data everywhere' => [['bad' => [['stale', '0 GB', '127.87 GB']]], VerdictKind::Shaky];
+        yield 'a tail under 7 %' => [['bad' => [['blank', '120 GB', '7.87 GB']]], VerdictKind::Shaky];
+        yield 'a tail over 7 %' => [['bad' => [['blank', '118 GB', '9.87 GB']]], VerdictKind::Sham];
+        yield 'refused from the first byte' => [
+            ['written' => '0 B', 'read_back' => '0 B', 'course' => [], 'refused' => ['write', '0 B']],
+            VerdictKind::Shaky,
+        ];
+        yield '0 B shown' => [['shows' => '0 B', 'written' => '0 B', 'read_back' => '0 B', 'course' => []], VerdictKind::Shaky];
+        yield 'blank behind errors' => [
+            ['bad' => [['unreadable', '60 GB', '1 GB'], ['blank', '61 GB', '66.87 GB']]],
             VerdictKind::Shaky,
         ];
         yield 'a bad patch amid good ones' => [['bad' => [['blank', '60 GB', '3 GB']]], VerdictKind::Shaky];
@@ -88,42 +103,58 @@ final class CapacityRulesTest extends TestCase
         self::assertOn(Topic::Capacity, $expected, self::judged(self::V60, [self::proof(more: $different)]));
     }
 
-    /**
-     * @return iterable<string, array{list<array{string, string|null, bool}>, VerdictKind}> where it ended, on which day,
-     * whether it was out before
-     */
+    /** @return iterable<string, array{list<array{string, string, string}>, VerdictKind}> where it ended, in which reader, mode */
     public static function ends(): iterable
     {
-        yield 'twice, taken out in between' => [[['60 GB', '2026-11-01', false], ['60 GB', '2026-11-02', true]], VerdictKind::Sham];
-        yield 'told the other way round' => [[['60 GB', '2026-11-02', true], ['60 GB', '2026-11-01', false]], VerdictKind::Sham];
-        yield 'within a hundredth' => [[['60 GB', '2026-11-01', false], ['60.5 GB', '2026-11-02', true]], VerdictKind::Sham];
-        yield 'further apart' => [[['60 GB', '2026-11-01', false], ['60.7 GB', '2026-11-02', true]], VerdictKind::Shaky];
-        yield 'it stayed in' => [[['60 GB', '2026-11-01', false], ['60 GB', '2026-11-02', false]], VerdictKind::Shaky];
-        yield 'out before the first only' => [[['60 GB', '2026-11-01', true], ['60 GB', '2026-11-02', false]], VerdictKind::Shaky];
-        yield 'out before the third' => [
-            [['60 GB', '2026-11-01', false], ['90 GB', '2026-11-02', true], ['60 GB', '2026-11-03', false]],
-            VerdictKind::Sham,
-        ];
-        yield 'nobody told the days' => [[['60 GB', null, false], ['60.1 GB', null, true]], VerdictKind::Sham];
+        yield 'in two readers' => [[['60 GB', 'R2', 'raw'], ['60 GB', 'R8', 'raw']], VerdictKind::Sham];
+        yield 'within a hundredth' => [[['60 GB', 'R2', 'raw'], ['60.5 GB', 'R8', 'raw']], VerdictKind::Sham];
+        yield 'further apart' => [[['60 GB', 'R2', 'raw'], ['60.7 GB', 'R8', 'raw']], VerdictKind::Shaky];
+        yield 'in one reader: heat or power' => [[['60 GB', 'R2', 'raw'], ['60 GB', 'R2', 'raw']], VerdictKind::Shaky];
+        yield 'another between' => [[['60 GB', 'R2', 'raw'], ['90 GB', 'R2', 'raw'], ['60 GB', 'R8', 'raw']], VerdictKind::Sham];
+        yield 'within files' => [[['60 GB', 'R2', 'folder'], ['60 GB', 'R8', 'folder']], VerdictKind::Shaky];
+        yield 'from the first byte' => [[['0 B', 'R2', 'raw'], ['0 B', 'R8', 'raw']], VerdictKind::Shaky];
+        yield 'nearly at its end' => [[['120 GB', 'R2', 'raw'], ['120 GB', 'R8', 'raw']], VerdictKind::Shaky];
+        yield 'whole in a third one' => [[['60 GB', 'R2', 'raw'], ['60 GB', 'R8', 'raw'], ['127.87 GB', 'R9', 'raw']], VerdictKind::Shaky];
     }
 
-    /** @param  list<array{string, string|null, bool}>  $ends */
+    /** @param  list<array{string, string, string}>  $ends */
     #[DataProvider('ends')]
-    public function test_the_same_end_twice_is_where_its_memory_ends(array $ends, VerdictKind $expected): void
+    public function test_the_same_end_in_two_readers_is_where_its_memory_ends(array $ends, VerdictKind $expected): void
     {
         $runs = array_map(
             fn (array $end): array => self::proof(
                 more: [
                     'written' => $end[0],
                     'read_back' => $end[0],
-                    'refused' => ['write', $end[0]],
-                    'reinserted' => $end[2],
-                    ...$end[1] === null ? [] : ['on' => $end[1]],
+                    'mode' => $end[2],
+                    'chain' => [...self::GOOD, 'reader' => $end[1]],
+                    'course' => $end[0] === '0 B' ? [] : [[$end[0], '121 MB/s']],
+                    ...$end[0] === '127.87 GB' ? [] : ['refused' => ['write', $end[0]], 'reinserted' => true],
                 ],
             ),
             $ends,
         );
         self::assertVerdict($expected, self::judged(self::V60, $runs));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, VerdictKind, string}> what else was found, when, and what is said */
+    public static function beside(): iterable
+    {
+        $half = ['shows' => '63 GB', 'written' => '63 GB', 'read_back' => '63 GB', 'course' => [['63 GB', '121 MB/s']]];
+        yield 'shows less since' => [$half, '2026-11-03', VerdictKind::Shaky, 'hold serial and photo'];
+        yield 'drops the rest since' => [['bad' => [['blank', '60 GB', '67.87 GB']]], '2026-11-03', VerdictKind::Shaky, 'is failing'];
+        yield 'dropped it before' => [['bad' => [['blank', '60 GB', '67.87 GB']]], '2026-11-01', VerdictKind::Shaky, 'now and then'];
+        yield 'started over before' => [['bad' => [['echoes', '0 GB', '95.9 GB', '31.97 GB']]], '2026-11-01', VerdictKind::Shaky, ''];
+        yield 'starts over since: swapped' => [['bad' => [['echoes', '0 GB', '95.9 GB', '31.97 GB']]], '2026-11-03', VerdictKind::Sham, ''];
+    }
+
+    /** @param  array<string, mixed>  $other */
+    #[DataProvider('beside')]
+    public function test_a_whole_proof_stands_for_the_memory(array $other, string $on, VerdictKind $expected, string $says): void
+    {
+        $verdict = self::judged(self::V60, [self::proof(more: ['on' => '2026-11-02']), self::proof(more: [...$other, 'on' => $on])]);
+        self::assertVerdict($expected, $verdict);
+        self::assertStringContainsString($says, implode(' ', array_map(fn (Reason $one): string => $one->sentence(), $verdict->reasons)));
     }
 
     public function test_what_ended_in_errors_is_to_be_proven_again(): void

@@ -41,7 +41,7 @@ final class CasesTest extends TestCase
 
     public function test_there_are_as_many_as_there_were(): void
     {
-        self::assertCount(37, self::cases());
+        self::assertCount(64, self::cases());
     }
 
     public function test_they_are_as_the_schema_says_and_so_is_the_example(): void

@@ -18,14 +18,14 @@ final class FloorRulesTest extends TestCase
     /** @return iterable<string, array{list<array<string, mixed>>, VerdictKind}> runs of a V60 card */
     public static function longWrites(): iterable
     {
-        yield 'never under it' => [[self::long([['10 GB', '60 MB/s']])], VerdictKind::Sound];
-        yield 'under it' => [[self::long([['10 GB', '59.9 MB/s']])], VerdictKind::Slow];
+        yield 'never under it' => [[self::long([['32 GB', '60 MB/s']])], VerdictKind::Sound];
+        yield 'under it' => [[self::long([['32 GB', '59.9 MB/s']])], VerdictKind::Slow];
         yield 'a mean above it and a part under it' => [[self::long([['50 GB', '150 MB/s'], ['50 GB', '45 MB/s']])], VerdictKind::Slow];
-        yield 'ten gigabytes are long' => [[self::long([['10 GB', '90 MB/s']])], VerdictKind::Sound];
-        yield 'less is not' => [[self::long([['9.9 GB', '90 MB/s']])], VerdictKind::Unproven];
-        yield 'a short one under it convicts nobody either' => [[self::long([['9.9 GB', '50 MB/s']])], VerdictKind::Unproven];
+        yield 'a quarter of it is long' => [[self::long([['32 GB', '90 MB/s']])], VerdictKind::Sound];
+        yield 'less is not' => [[self::long([['31.9 GB', '90 MB/s']])], VerdictKind::Unproven];
+        yield 'a short one under it convicts nobody either' => [[self::long([['31.9 GB', '50 MB/s']])], VerdictKind::Unproven];
         yield 'the worst of several decides' => [
-            [self::long([['100 GB', '90 MB/s']]), self::long([['12 GB', '50 MB/s']])],
+            [self::long([['100 GB', '90 MB/s']]), self::long([['40 GB', '50 MB/s']])],
             VerdictKind::Slow,
         ];
         yield 'a long one on a slow chain hides nothing' => [
@@ -55,15 +55,15 @@ final class FloorRulesTest extends TestCase
         self::assertOn(Topic::SpeedClass, $expected, self::judged(self::V60, $runs));
     }
 
-    public function test_a_quarter_of_a_small_card_is_long(): void
+    public function test_ten_gigabytes_of_a_small_card_are_long_and_all_of_a_smaller_one(): void
     {
-        $label = '16GB SDHC I U1 90MB/s read';
-        self::assertOn(Topic::SpeedClass, VerdictKind::Sound, self::judged($label, [self::long([['4 GB', '20 MB/s']], self::ORDINARY)]));
-        self::assertOn(
-            Topic::SpeedClass,
-            VerdictKind::Unproven,
-            self::judged($label, [self::long([['3.9 GB', '20 MB/s']], self::ORDINARY)]),
-        );
+        $on = fn (string $label, string $written): ?VerdictKind => self::judged($label, [
+            self::long([[$written, '20 MB/s']], self::ORDINARY),
+        ])->on(Topic::SpeedClass);
+        self::assertSame(VerdictKind::Sound, $on('16GB SDHC I U1 90MB/s read', '10 GB'));
+        self::assertSame(VerdictKind::Unproven, $on('16GB SDHC I U1 90MB/s read', '9.9 GB'));
+        self::assertSame(VerdictKind::Sound, $on('8GB SDHC I U1 90MB/s read', '7.5 GB'));
+        self::assertSame(VerdictKind::Unproven, $on('8GB SDHC I U1 90MB/s read', '4 GB'));
     }
 
     /** @return iterable<string, array{list<float>, VerdictKind, string}> readings in MB/s against V30, what is said, by which reason */
@@ -111,11 +111,11 @@ final class FloorRulesTest extends TestCase
     {
         $label = '512GB CFexpress Type B 1700MB/s read 1400MB/s write sustained 850MB/s';
         $chain = ['reader' => 'R5', 'bus' => 'CFexpress 2.0 B', 'link' => 'USB 20 Gb/s'];
-        self::assertOn(Topic::Sustained, VerdictKind::Sound, self::judged($label, [self::long([['100 GB', '850 MB/s']], $chain)]));
+        self::assertOn(Topic::Sustained, VerdictKind::Sound, self::judged($label, [self::long([['128 GB', '850 MB/s']], $chain)]));
         self::assertOn(
             Topic::Sustained,
             VerdictKind::Slow,
-            self::judged($label, [self::long([['50 GB', '1300 MB/s'], ['50 GB', '800 MB/s']], $chain)]),
+            self::judged($label, [self::long([['64 GB', '1300 MB/s'], ['64 GB', '800 MB/s']], $chain)]),
         );
         self::assertOn(Topic::Sustained, VerdictKind::Unproven, self::judged($label, [self::speed(1350, 1600, $chain)]));
         self::assertOn(

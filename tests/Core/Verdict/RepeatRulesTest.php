@@ -41,9 +41,17 @@ final class RepeatRulesTest extends TestCase
             null,
             self::judged(self::V60, [
                 self::on('2026-01-01', 121),
-                [...$slow, 'chain' => ['reader' => 'R1', 'bus' => 'UHS-II', 'link' => 'USB 5 Gb/s']],
+                [...$slow, 'chain' => self::ORDINARY],
             ]),
         );
+        // Over chains that both could show the claim it is the same one.
+        $other = [...$slow, 'chain' => ['reader' => 'R1', 'bus' => 'UHS-II', 'link' => 'USB 5 Gb/s']];
+        self::assertOn(Topic::Repeat, VerdictKind::Shaky, self::judged(self::V60, [self::on('2026-01-01', 121), $other]));
+        // A look convicts nobody.
+        $look = [...self::on('2026-02-01', 60, 200), 'write' => ['60 MB/s', '60 MB/s']];
+        self::assertOn(Topic::Repeat, null, self::judged(self::V60, [self::on('2026-01-01', 121), $look]));
+        $tiny = [...self::on('2026-02-01', 60, 200), 'bytes' => '10 MB'];
+        self::assertOn(Topic::Repeat, null, self::judged(self::V60, [[...self::on('2026-01-01', 121), 'bytes' => '10 MB'], $tiny]));
         self::assertOn(Topic::Repeat, null, self::judged(self::V60, [self::on('2026-01-01', 121), [...$slow, 'bytes' => '16 GB']]));
         self::assertOn(
             Topic::Repeat,
@@ -167,5 +175,23 @@ final class RepeatRulesTest extends TestCase
         $same = ['serial' => 'MT22 70141', 'house' => ['cards' => [['serial' => 'mt22-70141', 'tag' => 'QS-014']]]];
         self::assertOn(Topic::Label, VerdictKind::Unproven, self::judged(self::V60, [], $same));
         self::assertVerdict(VerdictKind::Sound, self::judged(self::V60, [self::proof()], $same));
+    }
+
+    public function test_the_newest_that_agree_stand_against_an_old_best_in_another_reader(): void
+    {
+        $house = ['house' => ['readers' => [['name' => 'R8', 'reached' => '285 MB/s'], ['name' => 'R2', 'reached' => '285 MB/s']]]];
+        $at = fn (string $on, float $read, string $reader): array => self::speed(null, $read, [...self::GOOD, 'reader' => $reader], [
+            'on' => $on,
+        ]);
+        $label = '128GB SDXC II U3 V60 280MB/s read';
+        $old = $at('2019-01-01', 260, 'R2');
+        $stand = self::judged($label, [$old, $at('2024-01-01', 100, 'R8'), $at('2024-02-01', 101, 'R8')], $house);
+        self::assertOn(Topic::Read, VerdictKind::Slow, $stand);
+        self::assertSays('repeat-newest-stand', $stand);
+        // One new one alone differs, and nothing stands.
+        self::assertVerdict(VerdictKind::Shaky, self::judged($label, [$old, $at('2024-01-01', 100, 'R8')], $house));
+        // Nobody has seen those readers carry so much: then each chain speaks for itself, and the best one counts.
+        $open = self::judged($label, [$old, $at('2024-01-01', 100, 'R8'), $at('2024-02-01', 101, 'R8')]);
+        self::assertOn(Topic::Read, VerdictKind::Sound, $open);
     }
 }

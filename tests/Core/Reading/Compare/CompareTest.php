@@ -36,8 +36,9 @@ final class CompareTest extends TestCase
         self::assertTrue(Comparison::welch([5, 5], [5, 5])?->isInsideNoise());
         self::assertFalse(Comparison::welch([5, 5], [6, 6])?->isInsideNoise());
         self::assertFalse(Comparison::paired([[1, 2], [2, 3]])?->isInsideNoise());
-        self::assertTrue(Twins::areEquivalent([5, 5], [5, 5]));
-        self::assertFalse(Twins::areEquivalent([5, 5], [6, 6]));
+        self::assertTrue(Twins::areEquivalent([5, 5, 5], [5, 5, 5]));
+        self::assertFalse(Twins::areEquivalent([5, 5, 5], [6, 6, 6]));
+        self::assertFalse(Twins::areEquivalent([5, 5], [5, 5, 5]), 'two are a look');
     }
 
     public function test_words_name_both_ways(): void
