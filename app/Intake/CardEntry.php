@@ -10,6 +10,7 @@ use Tally\Buying\Price;
 use Tally\Label\Bus;
 use Tally\Label\Family;
 use Tally\Label\Form;
+use Tally\Label\Line\LabelReader;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 
@@ -54,11 +55,11 @@ final readonly class CardEntry
     private static function trimmed(array $given): array
     {
         $typed = [];
-        foreach (CardField::cases() as $field) {
-            $value = $given[$field->value] ?? '';
-            $value = is_scalar($value) && $field !== CardField::Marks ? trim((string) $value) : $value;
+        foreach ([...array_column(CardField::cases(), 'value'), 'label_line'] as $field) {
+            $value = $given[$field] ?? '';
+            $value = is_scalar($value) && $field !== CardField::Marks->value ? trim((string) $value) : $value;
             if ($value !== '') {
-                $typed[$field->value] = $value;
+                $typed[$field] = $value;
             }
         }
 
@@ -81,6 +82,8 @@ final readonly class CardEntry
         return [
             'tag' => strtoupper($text('tag') ?? ''),
             'name' => $text('name') ?? '',
+            'label_line' => $text('label_line'),
+            ...self::printed($text('label_line'), $text('capacity')),
             'form' => $rules->forms->meant($text('form')),
             'capacity' => $bytes('capacity'),
             'family' => $rules->families->meant($text('family')),
@@ -101,6 +104,23 @@ final readonly class CardEntry
             'currency' => $price?->currency,
             'bought_on' => $text('bought_on') === null ? null : Day::read($text('bought_on'))?->format('Y-m-d'),
             'provenance' => $rules->provenances->meant($text('provenance')),
+        ];
+    }
+
+    /**
+     * What the print leaves open: a capacity in binary units, and a figure that may be a speed.
+     *
+     * @param  string|null  $capacity  that can be read
+     * @return array{in_decimal: int|null, has_unread: bool}
+     */
+    private static function printed(?string $line, ?string $capacity): array
+    {
+        $reading = $line === null ? null : LabelReader::read($line);
+        $typed = preg_match('/^([\d.,\s]+)([KMGTP])i(B)$/i', $capacity ?? '', $units) === 1 ? "{$units[1]} {$units[2]}{$units[3]}" : null;
+
+        return [
+            'in_decimal' => ($typed === null ? $reading?->inDecimal : Bytes::parse($typed))?->count,
+            'has_unread' => $reading?->speedUnread === true,
         ];
     }
 

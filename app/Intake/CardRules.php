@@ -74,6 +74,7 @@ final class CardRules
                 'regex:/^[A-Za-z0-9][A-Za-z0-9-]*$/D',
             ],
             'name' => ['bail', 'required', Text::upTo(80, 'The name is longer than 80 characters. Keep to maker and series.')],
+            'label_line' => $printed(300),
             'form' => ['bail', 'required', $this->forms],
             'capacity' => ['bail', 'required', Quantity::capacity()],
             'family' => [$this->families],

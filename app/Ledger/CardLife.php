@@ -66,7 +66,7 @@ final readonly class CardLife
         $events = [];
         foreach ($runs as $run) {
             if ($run->result !== null) {
-                $isWhole = $run->proof()?->isWhole() === true;
+                $isWhole = $run->proof()?->isProvenWhole() === true;
                 $events[] = new LifeEvent(
                     $run->ended_at ?? $run->created_at,
                     $run->kind->isProof() ? 'proof' : 'test',

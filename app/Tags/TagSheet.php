@@ -6,7 +6,9 @@ namespace App\Tags;
 
 use App\Evidence\HouseKnowledge;
 use App\Models\Cards\Card;
+use App\Models\Runs\Run;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Date;
 use Tally\Verdict\VerdictKind;
 use TCPDF;
 
@@ -88,7 +90,8 @@ final class TagSheet
     /** @return list<string> */
     private function remarks(Card $card): array
     {
-        $day = now()->format('j M Y');
+        $tested = Run::query()->where('card_id', $card->id)->doesntHave('void')->max('ended_at');
+        $day = is_string($tested) ? ', tested '.Date::parse($tested)->format('j M Y') : '';
         $sisters = HouseKnowledge::sisters($card);
 
         return array_values(
@@ -97,8 +100,8 @@ final class TagSheet
                     $card->serial === null ? null : "S/N {$card->serial}",
                     $card->verdict === VerdictKind::Unproven && $card->overruled === null
                         ? null
-                        : "{$card->verdict->value} on {$day}".($card->overruled === null ? '' : ", overruled: {$card->overruled->value}"),
-                    $sisters->lotSham === 0 ? null : "lot {$card->lot}: {$sisters->lotSham} of {$sisters->lotSize} Sham",
+                        : "{$card->verdict->value}{$day}".($card->overruled === null ? '' : ", overruled: {$card->overruled->value}"),
+                    $sisters->otherSham === 0 ? null : "lot {$card->lot}: {$sisters->others()} Sham",
                 ],
                 fn (?string $remark): bool => $remark !== null,
             ),

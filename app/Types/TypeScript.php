@@ -127,7 +127,8 @@ final class TypeScript
         }
         $this->claim($class);
         $values = array_map(fn (BackedEnum $case): string => "'{$case->value}'", $class::cases());
-        $this->enums[$name] = "export type {$name} = ".implode(' | ', $values).";\n";
+        $line = "export type {$name} = ".implode(' | ', $values).";\n";
+        $this->enums[$name] = strlen($line) <= 121 ? $line : "export type {$name} =\n    | ".implode("\n    | ", $values).";\n";
 
         return $name;
     }

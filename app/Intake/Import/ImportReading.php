@@ -97,7 +97,9 @@ final class ImportReading
 
         $marks = implode(' ', array_map(fn (Mark $mark): string => $mark->value, $reading->marks));
 
-        return [...LineFields::of($reading), 'name' => $name, ...$marks === '' ? [] : ['marks' => $marks]];
+        $fields = [...LineFields::of($reading), 'label_line' => mb_substr($line, 0, 300)];
+
+        return [...$fields, 'name' => $name, ...$marks === '' ? [] : ['marks' => $marks]];
     }
 
     /**

@@ -41,6 +41,9 @@ use Tally\Verdict\VerdictKind;
  * @property Rate|null $write
  * @property Rate|null $sustained
  * @property float|null $times
+ * @property string|null $label_line as it was typed
+ * @property Bytes|null $in_decimal what its capacity is where the binary units of its label were meant to be decimal ones
+ * @property bool|null $has_unread whether something is printed that may be a speed, and was not taken for one
  * @property int|null $contact_rows
  * @property Bytes $footage to be brought home
  * @property string|null $serial
@@ -192,6 +195,8 @@ final class Card extends Row
             $this->times,
             $this->contact_rows,
             $this->sustained,
+            $this->in_decimal,
+            $this->has_unread === true,
         );
     }
 
@@ -209,6 +214,8 @@ final class Card extends Row
             'sustained' => AsRate::class,
             'times' => 'float',
             'contact_rows' => 'integer',
+            'in_decimal' => AsBytes::class,
+            'has_unread' => 'boolean',
             'footage' => AsBytes::class,
             'revision' => 'integer',
             'price' => 'integer',

@@ -77,15 +77,23 @@ final readonly class CorePicture
                     ? " {$record->covered()->decimal()} of {$record->size->decimal()} was read back; the rest is open."
                     : '');
 
+        // Of single places nobody knows what lies between them.
+        $isPlaces = $points !== null || $record->covered()->count < $capacity->count;
+        $first = $isPlaces ? "Every place that was looked at up to {$capacity->decimal()}" : "The first {$capacity->decimal()}";
+
         return match ($record->diagnosis->condition) {
             Condition::Whole => "All of {$record->covered()->decimal()} came back as written.",
             Condition::Wraps => self::wraps($record),
-            Condition::Drops => "The first {$capacity->decimal()} holds; nothing after that was kept.",
-            Condition::Corrupts => "The first {$capacity->decimal()} holds; nearly everything after that came back changed.",
+            Condition::Drops => "{$first} holds; nothing after that was kept.",
+            Condition::Corrupts => "{$first} holds; nearly everything after that came back changed.",
+            Condition::KeepsNothing => 'Nothing of what was written is there.',
+            Condition::KeepsOld => "{$first} holds; behind it stands what an earlier run wrote.",
             Condition::Aliases => ($record->diagnosis->exact ? '' : 'At most about ').
                 "{$capacity->decimal()} holds; of the rest most gave back what was written to other addresses.",
-            Condition::Refuses => "The first {$capacity->decimal()} holds; from there on the card answered with errors.",
-            Condition::Faulty => "{$record->bad()->decimal()} came back wrong, the first at byte ".
+            Condition::Refuses => $capacity->isZero()
+                ? 'It answered with errors from the first byte on.'
+                : "{$first} holds; from there on it answered with errors.",
+            Condition::Faulty => "{$record->bad()->decimal()} did not come back as written, the first at byte ".
                 self::grouped($record->firstBad ?? 0).
                 ($record->wrongBits === 0 ? '.' : '; '.self::grouped($record->wrongBits).' bits are wrong.'),
             Condition::Unknown => 'Nothing was read back.',
@@ -100,7 +108,9 @@ final readonly class CorePicture
 
         return match ($record->diagnosis->condition) {
             Condition::Whole => $record->isOnlyScreened() ? 'not proven' : "proven {$size}",
-            Condition::Wraps, Condition::Drops, Condition::Corrupts => "true capacity {$about}{$size}",
+            Condition::KeepsNothing => 'keeps nothing',
+            Condition::KeepsOld => "old data from {$about}{$size} on",
+            Condition::Wraps, Condition::Drops, Condition::Corrupts => "keeps {$about}{$size}",
             Condition::Aliases => ($record->diagnosis->exact ? '' : 'at most about ')."{$size} holds, mixed up",
             Condition::Refuses => "errors from {$about}{$size} on",
             Condition::Faulty => "{$about}{$size} holds, not all",
@@ -111,9 +121,9 @@ final readonly class CorePicture
     private static function really(ProofRecord $record): ?string
     {
         return match ($record->diagnosis->condition) {
-            Condition::Wraps => 'true capacity; it starts over every '.Bytes::of($record->diagnosis->wrap ?? 0)->decimal(),
-            Condition::Drops, Condition::Corrupts => 'true capacity: where its memory ends',
-            Condition::Aliases => 'true capacity: what holds'.($record->diagnosis->exact ? '' : ', at most'),
+            Condition::Wraps => 'what it keeps; it starts over every '.Bytes::of($record->diagnosis->wrap ?? 0)->decimal(),
+            Condition::Drops, Condition::Corrupts => 'what it keeps',
+            Condition::Aliases => 'what holds'.($record->diagnosis->exact ? '' : ', at most'),
             default => null,
         };
     }

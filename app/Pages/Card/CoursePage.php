@@ -67,7 +67,7 @@ final readonly class CoursePage
         foreach (
             $card->form->isSecureDigital()
                 ? [Mark::V10, Mark::V30, Mark::V60, Mark::V90]
-                : [Mark::Vpg65, Mark::Vpg130, Mark::Vpg200, Mark::Vpg400] as $mark
+                : [Mark::Vpg65, Mark::Vpg130, Mark::Vpg200, Mark::Vpg400, Mark::Vpg800] as $mark
         ) {
             if ($own === null || $mark->floor()->megabytes() !== $own->floor()->megabytes()) {
                 $classes[] = [$mark->value, $mark->floor()->megabytes()];

@@ -177,7 +177,7 @@ final readonly class FitPage
         $about = $ability->proven === null ? '~' : '';
 
         return $shots === null
-            ? $about.number_format(round($mode->fill->lasts($ability->capacity(), $rules->usable)->seconds / 60), 0, '.', ' ').' min'
+            ? $about.number_format($mode->fill->minutes($ability->capacity(), $rules->usable), 0, '.', ' ').' min'
             : $about.number_format($shots, 0, '.', ' ').' shots';
     }
 

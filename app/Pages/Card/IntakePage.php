@@ -56,6 +56,7 @@ final readonly class IntakePage
             '',
             '',
             '',
+            '',
         );
     }
 
@@ -83,6 +84,7 @@ final readonly class IntakePage
             $card->lot ?? '',
             $card->bought_on?->format('Y-m-d') ?? '',
             $card->provenance->value ?? '',
+            $card->label_line ?? '',
             '',
             '',
         );

@@ -38,7 +38,7 @@ final readonly class Margin
         return new MarginProps(
             $verdict->kind,
             array_map(self::reason(...), [...$verdict->reasons, ...self::notes($stage, $verdict)]),
-            self::cautions($stage, $card->overruled ?? $verdict->kind, $runs),
+            self::cautions($stage, $card, $verdict, $runs),
             self::step($verdict->nextWhen($card->overruled), $card->tag),
             $card->tag,
             $by ?? '',
@@ -74,8 +74,10 @@ final readonly class Margin
      * @param  Collection<int, Run>  $runs
      * @return list<CautionProps>
      */
-    private static function cautions(string $stage, VerdictKind $kind, Collection $runs): array
+    private static function cautions(string $stage, Card $card, Verdict $verdict, Collection $runs): array
     {
+        $kind = $card->overruled ?? $verdict->kind;
+        $isLaden = ! $card->footage->isZero();
         $hot = $runs->contains(fn (Run $run): bool => $run->state->isGoing());
         $warmest = $stage === 'measure' ? self::warmest($runs) : null;
         [$hurts, $cool] = [Temperature::celsius(Temperature::HURTS)->print(), Temperature::celsius(Temperature::HANDLE)->print()];
@@ -84,12 +86,21 @@ final readonly class Margin
         return array_values(
             array_filter([
                 $kind === VerdictKind::Sham
-                    ? new CautionProps('Never put footage on it.', 'A card that is less than its label loses clips, and no camera notices.')
+                    ? new CautionProps(
+                        'Never put footage on it.',
+                        $verdict->on(Topic::Capacity) === VerdictKind::Sham
+                            ? 'It keeps less than it shows: clips are lost, and no camera notices.'
+                            : 'It is not what its label says.',
+                    )
                     : null,
                 $kind === VerdictKind::Shaky
+                    ? new CautionProps('Do not record on it.', 'What it does one day it may not do the next.')
+                    : null,
+                $kind->isStruckOut() && $isLaden
                     ? new CautionProps(
-                        'Do not record on it.',
-                        'If it holds footage, copy that first, alone, and keep the card. Recovering data is work for qualified people.',
+                        'It carries footage.',
+                        'Copy that now, alone, write nothing more to it, and open the clips before you trust them. Keep the card: '.
+                        'recovering data is work for qualified people.',
                     )
                     : null,
                 $stage === 'inspect'
@@ -173,9 +184,10 @@ final readonly class Margin
             Step::Prove => new StepProps($next->words(), 'written all over and read back', "/prove/{$tag}"),
             Step::ProveAgain => new StepProps(
                 $next->words(),
-                'the same end twice, the card out in between, is where its memory ends',
+                'the same end in two readers is where its memory ends',
                 "/prove/{$tag}",
             ),
+            Step::RecordLess => new StepProps($next->words(), 'less than its label says; it can go back to who sold it', "/fit/{$tag}"),
             Step::Offload => new StepProps($next->words(), 'over the readers, ports and drives at hand', "/offload/{$tag}"),
             Step::SetAside => new StepProps($next->words(), 'it stays out of every plan', null),
         };

@@ -171,8 +171,9 @@ final readonly class Orders
         $advice = Advice::of(
             $proof,
             $screen,
-            $newest?->diagnosis->nature(),
+            $newest?->nature(),
             $newest?->isOnlyScreened() === true,
+            $newest?->isWhole() === true,
             $card->next_step === Step::ProveAgain,
         );
         $coverage = new Coverage(count($plan->drawn()));
@@ -181,7 +182,7 @@ final readonly class Orders
             new ProvingWayProps(
                 $proof->print(),
                 $size->decimal(),
-                'Every block, to the sector: kind, lap and true capacity.',
+                'Every block, to the sector: how it fails, and what it keeps.',
                 'Nothing of the medium itself. How it ages.',
             ),
             new ProvingWayProps(

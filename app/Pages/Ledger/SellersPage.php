@@ -42,7 +42,7 @@ final readonly class SellersPage
     private static function one(Collection $rows): SellerProps
     {
         $counts = $tags = [];
-        $bad = $all = 0;
+        $bad = $all = $open = 0;
         $name = '';
         foreach ($rows as $row) {
             $row = (array) $row;
@@ -51,14 +51,17 @@ final readonly class SellersPage
             $name = is_string($row['name'] ?? null) ? $row['name'] : $name;
             $counts[] = new VerdictCountProps($kind, $cards);
             $all += $cards;
+            $open += $kind === VerdictKind::Unproven ? $cards : 0;
             if ($kind->isStruckOut()) {
                 $bad += $cards;
                 array_push($tags, ...explode(',', is_string($row['tags'] ?? null) ? $row['tags'] : ''));
             }
         }
-        $share = new Proportion($bad, max(1, $all));
+        // What nobody has tested says nothing of who sold it.
+        $share = new Proportion($bad, max(1, $all - $open));
+        $words = $all === $open ? 'none tested yet' : $share->words().($open === 0 ? '' : "; {$open} not tested yet");
         sort($tags);
 
-        return new SellerProps($name, $all, $counts, $share->words(), round($share->low, 4), round($share->high, 4), $tags);
+        return new SellerProps($name, $all, $counts, $words, round($share->low, 4), round($share->high, 4), $tags);
     }
 }

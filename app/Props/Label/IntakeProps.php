@@ -34,6 +34,7 @@ final readonly class IntakeProps
         public string $lot,
         public string $bought_on,
         public string $provenance,
+        public string $label_line,
         public string $count,
         public string $serials,
     ) {}

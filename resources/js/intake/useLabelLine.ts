@@ -46,7 +46,9 @@ export function useLabelLine(
         if (reading === null || reading === before.filled?.reading || reading.line !== line) {
             return;
         }
-        const next = fill(reading, before.filled?.reading ?? null, before.data, values);
+        // What was read before may have been corrected since: a line that is kept fills nothing in.
+        const isKept = before.filled === null && line === values.label_line;
+        const next = isKept ? before.data : fill(reading, before.filled?.reading ?? null, before.data, values);
         setFilled({ reading, data: JSON.stringify(next), question: before.question });
         setData(next);
     }, [reading, line, values, setData]);

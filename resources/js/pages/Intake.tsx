@@ -31,7 +31,7 @@ function Surface({ card, values, choices, margin, claimLine, photos, revision, f
     const form = useForm<Values>({ ...values });
     // What is corrected: the card as it was when this page was loaded, and not as others have saved it since.
     const [base, setBase] = useState({ values, revision });
-    const [line, setLine] = useState('');
+    const line = String(form.data.label_line);
     const typing = card === null || form.isDirty;
     const { reading, preview } = useLabelLine(line, form.data, values, form.setData, typing, card?.tag ?? null);
     const from = (field: keyof IntakeProps) =>
@@ -127,7 +127,9 @@ function Surface({ card, values, choices, margin, claimLine, photos, revision, f
                     <LabelSheet
                         text={text}
                         line={line}
-                        onLine={setLine}
+                        onLine={(typed) => {
+                            form.setData('label_line', typed);
+                        }}
                         reading={reading}
                         choices={choices}
                         shape={String(form.data.form)}

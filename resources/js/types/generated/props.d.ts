@@ -4,7 +4,17 @@ export type Ability = 'write' | 'erase' | 'void' | 'overrule' | 'rules' | 'peopl
 
 export type BlockClass = 'holds' | 'stale' | 'blank' | 'echoes' | 'scrambled' | 'unreadable';
 
-export type Condition = 'whole' | 'wraps' | 'drops' | 'corrupts' | 'aliases' | 'refuses' | 'faulty' | 'unknown';
+export type Condition =
+    | 'whole'
+    | 'wraps'
+    | 'drops'
+    | 'corrupts'
+    | 'aliases'
+    | 'refuses'
+    | 'keeps-nothing'
+    | 'keeps-old'
+    | 'faulty'
+    | 'unknown';
 
 export type Role = 'lead' | 'technician' | 'viewer';
 
@@ -672,6 +682,7 @@ export interface IntakeProps {
     lot: string;
     bought_on: string;
     provenance: string;
+    label_line: string;
     count: string;
     serials: string;
 }
