@@ -49,13 +49,14 @@ final class Exercise
         $thin = MadeUpReader::drawn($names[2], Bus::UhsII, HostLink::Usb2, $chance);
         $first = match ($trick) {
             Trick::OldSlot => $old,
-            Trick::SlowLink, Trick::SlowCard => $thin,
+            Trick::SlowLink, Trick::SlowCard, Trick::OldBench => $thin,
             Trick::ChangesItsMind, Trick::OneRow => $good,
             default => $chance->getInt(0, 1) === 0 ? $old : $thin,
         };
-        $readers = [$names[0] => $good, $names[1] => $old, $names[2] => $thin];
+        $isOld = $trick === Trick::OldBench;
+        $readers = [...$isOld ? [] : [$names[0] => $good], $names[1] => $old, $names[2] => $thin];
         ksort($readers);
-        $bench = new Bench($card, $good, $chance);
+        $bench = new Bench($card, $isOld ? $old : $good, $chance);
         $moves = [];
         foreach ($bench->moves(array_values($readers)) as $move) {
             $moves[$move->id] = $move;

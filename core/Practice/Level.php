@@ -17,12 +17,12 @@ enum Level: int
     public function words(): string
     {
         return match ($this) {
-            self::Look => 'One row of contacts',
+            self::Look => 'At first sight',
             self::Chain => 'Whose limit is it?',
-            self::Pace => 'Fast at first',
-            self::Size => 'The first gigabyte was fine',
-            self::Faults => 'Errors and bad spots',
-            self::Cache => 'Cache answers until re-inserted',
+            self::Pace => 'From the first gigabyte to the last',
+            self::Size => 'How much is there?',
+            self::Faults => 'The same again?',
+            self::Cache => 'Harder to see through',
         };
     }
 
@@ -31,7 +31,7 @@ enum Level: int
     {
         return match ($this) {
             self::Look => [Trick::OneRow, Trick::Fair, Trick::ShowsLess, Trick::Cheap],
-            self::Chain => [Trick::OldSlot, Trick::SlowCard, Trick::SlowLink, Trick::OneRow],
+            self::Chain => [Trick::OldSlot, Trick::SlowCard, Trick::SlowLink, Trick::OneRow, Trick::OldBench],
             self::Pace => [Trick::Cliff, Trick::HoldsOn, Trick::SlowCard, Trick::SlowLink],
             self::Size => [Trick::StartsOver, Trick::Drops, Trick::Spoils, Trick::Cheap],
             self::Faults => [Trick::EndsInErrors, Trick::BadSpots, Trick::ChangesItsMind, Trick::HoldsOn],

@@ -24,6 +24,7 @@ enum Trick: string
     case BadSpots = 'bad-spots';
     case ChangesItsMind = 'changes-its-mind';
     case CacheAnswers = 'cache-answers';
+    case OldBench = 'old-bench';
 
     /** What there was to see, told afterwards. */
     public function words(): string
@@ -45,6 +46,7 @@ enum Trick: string
             self::SameEnd => 'errors from the same place on, in each reader',
             self::BadSpots => 'a whole card with a bad spot',
             self::ChangesItsMind => 'a card that differs when it is measured again',
+            self::OldBench => 'a card of which this bench cannot tell what it asks: nothing here speaks its bus',
             self::CacheAnswers => 'a fake whose cache answers until the card was out',
         };
     }

@@ -43,6 +43,7 @@ final class ExerciseTest extends TestCase
         'bad-spots' => [VerdictKind::Shaky, false],
         'changes-its-mind' => [VerdictKind::Shaky, false],
         'cache-answers' => [VerdictKind::Sham, true],
+        'old-bench' => [VerdictKind::Unproven, false],
     ];
 
     public function test_a_thousand_exercises_are_solved_by_their_own_shortest_way_and_say_what_the_judge_says(): void
