@@ -37,8 +37,9 @@ final readonly class Blame
         $path = $chain->surest($label);
         $isDouble = $path->isNamed && $label->slowestIn($chain->slot) === Bus::UhsIDouble;
         // A slot that was seen to carry more than the standard rate speaks the double one.
-        $this->path =
-            $isDouble && $this->carried(Bus::UhsI->ceiling()->nominal) !== [] ? $chain->surest($label, true) : $path;
+        $path = $isDouble && $this->carried(Bus::UhsI->ceiling()->nominal) !== [] ? $chain->surest($label, true) : $path;
+        $bench = $path->isNamed ? $chain->instrument?->link($way) : null;
+        $this->path = $bench === null ? $path : new Path([$bench, ...$path->links]);
     }
 
     /** The same chain, asked of the other way. */
@@ -55,10 +56,6 @@ final readonly class Blame
     public function couldShow(Rate $promise, ?Rate $figure = null): bool
     {
         if (! $this->chain->isNamed() || ! $this->path->isNamed || ($figure !== null && $this->isTheBenchs($figure))) {
-            return false;
-        }
-        $bench = $figure === null ? $this->chain->instrument?->of($this->way) : null;
-        if ($bench !== null && $bench->over($promise) < self::CLEAR - 1e-9) {
             return false;
         }
         $seen = null;

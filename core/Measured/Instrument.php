@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Measured;
 
+use Tally\Chain\Ceiling;
+use Tally\Chain\Link;
 use Tally\Quantity\Rate;
 
 /**
@@ -20,6 +22,14 @@ final readonly class Instrument
     public function of(Way $way): ?Rate
     {
         return $way === Way::Write ? $this->write : $this->read;
+    }
+
+    /** The first link of every chain; null where nobody knows what it gives. */
+    public function link(Way $way): ?Link
+    {
+        $most = $this->of($way);
+
+        return $most === null ? null : new Link('this bench’s own engine', Ceiling::measured($most, 'measured on memory at this bench'));
     }
 
     /** Whether a figure may be what the bench gives, and not what the card does. */
