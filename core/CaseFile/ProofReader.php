@@ -119,7 +119,11 @@ final readonly class ProofReader
         $of = Diagnosis::of($core, $shown, $shown);
         $at = self::refusedAt($run);
 
-        return $at === null || $of->nature() === Nature::Fake ? $of : new Diagnosis(Condition::Refuses, $at, null);
+        // What follows an error tells nothing; what is from other addresses does.
+        $isFirst = $at !== null && $at->count <= $of->capacity->count && $of->condition !== Condition::Wraps;
+        $isFake = $of->nature() === Nature::Fake && ! ($isFirst && $of->condition !== Condition::Aliases);
+
+        return $at === null || $isFake ? $of : new Diagnosis(Condition::Refuses, $at, null);
     }
 
     private static function refusedAt(Fields $run): ?Bytes

@@ -53,7 +53,10 @@ final readonly class ClaimJudge
             return Reason::of(ReasonId::ClaimNotMeasured, $topic, ['claim' => $claim], 'a speed run would settle it');
         }
         if ($best->look !== null) {
-            return $this->look($topic, $claim, $best, $best->look);
+            // Where the chain may have held it, it is not judged here, look or not.
+            return $best->isUneven || $best->blame->isTheCards($best->rate, $claim)
+                ? $this->look($topic, $claim, $best, $best->look)
+                : $this->against($topic, $claim, [$best]);
         }
         // Uneven as they are, if all of them fall well short there is nothing to be uncertain of.
         $isShort = $best->rate->over($claim) < $this->evidence->house->by->short && $best->blame->isTheCards($best->rate, $claim);

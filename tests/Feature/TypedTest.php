@@ -80,7 +80,7 @@ final class TypedTest extends TestCase
         $this->get("/measure/{$card->tag}")->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page->where(
                 'margin.reasons',
-                fn (mixed $reasons): bool => str_contains((string) json_encode($reasons), 'A single look convicts nobody'),
+                fn (mixed $reasons): bool => str_contains((string) json_encode($reasons), 'Nobody named the chain'),
             ),
         );
         // The same on a named chain: handbook § 4, common practice, 11.7 and 7 fail even class 30; here C10 is under its 10.

@@ -85,6 +85,10 @@ final class CapacityRulesTest extends TestCase
             ['read_back' => '60 GB', 'refused' => ['read', '60 GB'], 'stopped' => true],
             VerdictKind::Shaky,
         ];
+        yield 'refused first, and blank from there' => [
+            ['refused' => ['read', '60 GB'], 'bad' => [['blank', '60 GB', '67.87 GB']]],
+            VerdictKind::Shaky,
+        ];
         yield 'refused behind a fake’s mark' => [
             [
                 'written' => '60 GB',

@@ -45,6 +45,12 @@ final class FloorRulesTest extends TestCase
             [self::proof(more: ['written' => '40 GB', 'read_back' => '0 GB', 'course' => [['40 GB', '55 MB/s']], 'stopped' => true])],
             VerdictKind::Slow,
         ];
+        yield 'all that a file system gave is not all of the card' => [
+            [self::proof(more: [
+                'mode' => 'folder', 'shows' => '9 GB', 'written' => '9 GB', 'read_back' => '9 GB', 'course' => [['9 GB', '121 MB/s']],
+            ])],
+            VerdictKind::Unproven,
+        ];
         yield 'faster than the bus on paper is no figure' => [[self::long([['64 GB', '400 MB/s']])], VerdictKind::Unproven];
     }
 
