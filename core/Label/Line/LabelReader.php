@@ -23,6 +23,9 @@ final class LabelReader
         1300, 1330, 1500, 1600, 1920, 2600, 3840, 7680,
     ];
 
+    /** What is left over, and may be a speed that is printed oddly. */
+    private const MAY_BE_SPEED = '~\d ?[KMG]i?(?:B|o|bit)?s? ?(?:/|p|per|$)|\d ?MB~iu';
+
     private ?Form $form = null;
 
     private ?Bytes $capacity = null;
@@ -81,7 +84,7 @@ final class LabelReader
             [...$this->from, ...$speeds->from],
             [...$speeds->notes, ...$this->notes],
             [...$this->strip->left(), ...$this->unread, ...$others],
-            $speeds->unread,
+            $speeds->unread || preg_grep(self::MAY_BE_SPEED, $this->strip->left()) !== [],
             $this->inDecimal,
         );
     }

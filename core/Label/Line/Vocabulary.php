@@ -53,6 +53,7 @@ final readonly class Vocabulary
         .'(?: ?\(?\d{1,3} ?(?-i:G(?:b/s|bps|bit/s|T/s))\)?)?'
         .'|\d{1,3}(?:[.,]\d)? ?(?-i:G(?:b/s|bps|bit/s|T/s))(?: (?:USB(?: ?\d(?:\.\d)?)?|Thunderbolt|host|link|port|interface|bus))*'
         .'|(?:lot|batch|charge|s/n|p/n|serial|model|art)(?: ?(?:no|nr|code))?[ .:#]*(?!\d+ ?[GTMK]i?B)[\p{L}\p{N}-]*\d[\p{L}\p{N}-]*'
+        .'|\d[\d.,]*(?: ?/ ?\d[\d.,]*)? ?IOPS'
         .'|[£€$¥] ?\d+(?:[.,]\d+)?|\d+(?:[.,]\d{2})? ?[£€]';
 
     /** A second, as a speed is printed per one. */

@@ -100,6 +100,28 @@ final class LabelReaderTest extends TestCase
         );
     }
 
+    /** @return iterable<string, array{string, bool}> line, whether something is left that may be a speed */
+    public static function leftovers(): iterable
+    {
+        yield 'nothing' => ['SDXC 64GB V30', false];
+        yield 'a name' => ['Osker Prime SDXC 64GB V30', false];
+        yield 'a speed that was read' => ['SDXC 64GB 95MB/s', false];
+        yield 'one printed oddly' => ['SDXC 64GB 95 MB p/s', true];
+        yield 'one without its second' => ['SDXC 64GB 95MB', true];
+        yield 'a range' => ['SDXC 64GB 90-95MB/s', true];
+        yield 'two readings of one' => ['Rev 1 700MB/s CFexpress Type B 512GB', true];
+        yield 'a third figure' => ['SDXC 64GB read 95MB/s and 80MB/s elsewhere', true];
+        yield 'frames' => ['SDXC 64GB 60fps', false];
+        yield 'random access' => ['SDXC 64GB A2 4000/2000 IOPS', false];
+        yield 'the link of a host' => ['SSD 1TB USB 10Gb/s', false];
+    }
+
+    #[DataProvider('leftovers')]
+    public function test_what_is_left_over_and_may_be_a_speed_is_told(string $line, bool $isLeft): void
+    {
+        self::assertSame($isLeft, LabelReader::read($line)->speedUnread);
+    }
+
     public function test_it_can_be_judged_once_form_and_capacity_are_known(): void
     {
         self::assertNull(LabelReader::read('V30 95MB/s')->label());

@@ -289,6 +289,7 @@ return [
         'CFexpress Type B 512GB 1700MB/s USB 10Gb/s' => 'cfexpress-b 512GB r1700',
         'SDXC 64GB € 39 95MB/s' => 'sd 64GB SDXC r95',
         'SDXC 64GB 2024-05 95MB/s' => 'sd 64GB SDXC r95',
+        'SDXC 64GB U3 A2 4000/2000 IOPS 95MB/s' => 'sd 64GB SDXC U3+A2 r95',
     ],
     'megabits where such letters mean them and bytes cannot be meant' => [
         'SDXC 64GB 760Mb/s' => 'sd 64GB SDXC r95',
