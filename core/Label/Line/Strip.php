@@ -42,6 +42,12 @@ final class Strip
         $text = (string) preg_replace(['/(?<=U) ?③/u', '/(?<=U) ?①/u', '/([②④⑥])/u'], ['3', '1', ' C$1 '], $text);
         $plain = Normalizer::normalize($text, Normalizer::NFKC);
         $text = (string) preg_replace('/[‐‑‒–—−]/u', '-', is_string($plain) ? $plain : $text);
+        // Words and figures that nothing but a sign parts: `(R),100MB/s`, `読込最大170MB/s`; and `90MBs`.
+        $text = (string) preg_replace(
+            ['/(?<=[^\d\s])([,;)])(?=[^\s,;)])/u', '/('.Vocabulary::UNSPACED.')/u', '/(?<=\d)( ?[KMG]i?B)s(?![\p{L}\p{N}])/u'],
+            ['$1 ', ' $1 ', '$1/s'],
+            $text,
+        );
         // A bar or a dash between two speeds parts them as a stroke does.
         $speed = '\d(?: ?[KMGT]?i?[BbOo]?(?:\/s|ps))?';
 

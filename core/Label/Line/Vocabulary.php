@@ -11,8 +11,11 @@ namespace Tally\Label\Line;
  */
 final readonly class Vocabulary
 {
+    /** Words of a script that sets no spaces. */
+    public const UNSPACED = '読み?(?:取り?|出し?|込み?)(?:速度)?|書き?込み?(?:速度)?|最大|最低|持続';
+
     public const READ = 'reading|reads?|rd|R|lesen|lese(?:geschwindigkeit|rate|n)?|lecture|lect\.|lectura|lettura|lett\.'
-        .'|lezen|lees(?:snelheid)?|leitura|読み?(?:取り?|出し?|込み)(?:速度)?';
+        .'|lezen|lees(?:snelheid)?|leitura|読み?(?:取り?|出し?|込み?)(?:速度)?';
 
     /** The words, not the letter, which stands for a figure of its own. */
     public const WRITING = 'writ(?:e|ing)|schreib(?:geschwindigkeit|rate|en)?|[ée]criture|escritura|scrittura'
