@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Stations;
 
 use App\Models\Runs\Run;
+use Database\Seeders\DemoGear;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use RuntimeException;
@@ -44,6 +45,8 @@ abstract class StationTestCase extends TestCase
             }
         }
         DB::statement('SET FOREIGN_KEY_CHECKS=1');
+        // The kit that every test finds is there for the next one again.
+        $this->seed(DemoGear::class);
         $this->unmountAll();
     }
 
