@@ -24,7 +24,7 @@ final class LabelReader
     ];
 
     /** What is left over, and may be a speed that is printed oddly. */
-    private const MAY_BE_SPEED = '~\d ?[KMG]i?(?:B|o|bit)?s? ?(?:/|p|per|$)|\d ?MB~iu';
+    private const MAY_BE_SPEED = '~\d ?[KMG]i?(?:B|o|bit)?s? ?(?:/|p|per|$)|\d ?MB|(?<!\d)\d{2,4}[ /]\d{2,4}(?!\d)~iu';
 
     private ?Form $form = null;
 
@@ -84,7 +84,7 @@ final class LabelReader
             [...$this->from, ...$speeds->from],
             [...$speeds->notes, ...$this->notes],
             [...$this->strip->left(), ...$this->unread, ...$others],
-            $speeds->unread || preg_grep(self::MAY_BE_SPEED, $this->strip->left()) !== [],
+            $speeds->unread || preg_grep(self::MAY_BE_SPEED, [...$this->strip->left(), ...$this->unread]) !== [],
             $this->inDecimal,
         );
     }

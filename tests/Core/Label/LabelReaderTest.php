@@ -108,6 +108,7 @@ final class LabelReaderTest extends TestCase
         yield 'a speed that was read' => ['SDXC 64GB 95MB/s', false];
         yield 'one printed oddly' => ['SDXC 64GB 95 MB p/s', true];
         yield 'one without its second' => ['SDXC 64GB 95MB', true];
+        yield 'two bare numbers' => ['280 150 128GB SDXC II', true];
         yield 'a range' => ['SDXC 64GB 90-95MB/s', true];
         yield 'two readings of one' => ['Rev 1 700MB/s CFexpress Type B 512GB', true];
         yield 'a third figure' => ['SDXC 64GB read 95MB/s and 80MB/s elsewhere', true];
