@@ -85,7 +85,8 @@ final class StationCommand extends Command
         if ($lane === null) {
             LeftCopies::takeUp($station, $carries);
         }
-        if ($carries === null && ($lane === null || $lane === self::MEASURING)) {
+        // One that takes a single run does not keep it waiting.
+        if ($carries === null && ($lane === null || $lane === self::MEASURING) && $this->option('once') !== true) {
             BenchEngine::measure($station);
         }
         $queue->looping(fn () => $this->show($station));
