@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Shoot;
 
+use InvalidArgumentException;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
@@ -16,6 +17,11 @@ final readonly class Burst
 {
     /** No camera writes a larger frame. From memory. Bytes. */
     public const MOST = 10_000_000_000;
+
+    /** MB/s. */
+    private const SLOWEST = 0.1;
+
+    private const FASTEST = 8000;
 
     /** @param  Rate  $drain  what goes out of the buffer while frames come in, and after */
     private function __construct(
@@ -40,7 +46,7 @@ final readonly class Burst
         if ($frames < 1 || $frame->isZero() || $frame->count > self::MOST || $perSecond <= 0 || $clear->seconds <= 0) {
             throw new NotABurst($frames, $frame, $perSecond, $clear);
         }
-        $drain = Rate::bytesPerSecond(($frames * $frame->count) / ($clear->seconds + $frames / $perSecond));
+        $drain = self::sane(Rate::bytesPerSecond(($frames * $frame->count) / ($clear->seconds + $frames / $perSecond)));
 
         return new self($frame, $perSecond, $drain, Bytes::of((int) round($drain->bytesPerSecond * $clear->seconds)), $frames, $clear);
     }
@@ -51,9 +57,20 @@ final readonly class Burst
         if ($frame->isZero() || $perSecond <= 0) {
             throw new NotABurst(0, $frame, $perSecond, Span::seconds(0));
         }
-        $clear = Span::seconds($buffer->count / $drain->bytesPerSecond);
+        $clear = Span::seconds($buffer->count / self::sane($drain)->bytesPerSecond);
 
         return new self($frame, $perSecond, $drain, $buffer, self::until($frame->count, $perSecond, $buffer->count, $drain), $clear);
+    }
+
+    /** What a body can drain onto a card: between what a memory stick took decades ago and what the fastest bus carries (from memory). */
+    private static function sane(Rate $drain): Rate
+    {
+        return $drain->megabytes() < self::SLOWEST || $drain->megabytes() > self::FASTEST
+            ? throw new InvalidArgumentException(
+                "A buffer that drains at {$drain->print()} is none: a card takes from ".self::SLOWEST.' to '.self::FASTEST.' MB/s. Look at '.
+                    'frames, size and time again, such as 12 of 24.6 MB in 23 s.',
+            )
+            : $drain;
     }
 
     /** It never slows: the drain keeps up with what comes in. */

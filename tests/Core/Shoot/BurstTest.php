@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Shoot;
 
+use InvalidArgumentException;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -115,5 +116,24 @@ final class BurstTest extends TestCase
             ])->limit,
         );
         self::assertNull(BodyOrCard::of([])->limit);
+    }
+
+    public function test_a_drain_that_no_card_has_is_told(): void
+    {
+        $frame = Bytes::parse('24.6 MB');
+        foreach (
+            [
+                fn (): Burst => Burst::logged(49, $frame, 10, Span::parse('9000 h')),
+                fn (): Burst => Burst::predicted($frame, 10, Bytes::parse('1 GB'), Rate::parse('90 GB/s')),
+                fn (): Burst => Burst::predicted($frame, 10, Bytes::parse('1 GB'), Rate::parse('50 kB/s')),
+            ] as $absurd
+        ) {
+            try {
+                $absurd();
+                self::fail('It was taken.');
+            } catch (InvalidArgumentException $fault) {
+                self::assertStringContainsString('a card takes from 0.1 to 8000 MB/s', $fault->getMessage());
+            }
+        }
     }
 }
