@@ -67,8 +67,8 @@ final readonly class Burst
     {
         return $drain->megabytes() < self::SLOWEST || $drain->megabytes() > self::FASTEST
             ? throw new InvalidArgumentException(
-                "A buffer that drains at {$drain->print()} is none: a card takes from ".self::SLOWEST.' to '.self::FASTEST.' MB/s. Look at '.
-                    'frames, size and time again, such as 12 of 24.6 MB in 23 s.',
+                "A buffer that drains at {$drain->print()} is none: a card takes from ".self::SLOWEST.' to '.self::FASTEST.' MB/s. '.
+                    'Look at frames, size and time again, such as 12 of 24.6 MB in 23 s.',
             )
             : $drain;
     }

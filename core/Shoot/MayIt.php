@@ -97,10 +97,23 @@ final readonly class MayIt
     /** @param  list<Mark>  $marks */
     private function promised(School $school, Ability $card, array $marks): Answer
     {
-        $top = null;
+        $top = $missed = $printed = null;
         foreach ($marks as $mark) {
-            $top = $top === null || $top->floor()->isBelow($mark->floor()) ? $mark : $top;
+            $floor = $this->under($card, $mark);
+            // A mark that the card was seen to fall under promises nothing; a lesser one on it may.
+            $missed = $floor === null || $mark->floor()->isBelow($this->mode->fill->rate) ? $missed : new Answer(
+                $school,
+                Word::FallsTo,
+                $floor->rate,
+                evidence: "{$floor->write->describe()}; {$mark->value} on the label",
+            );
+            $top = $floor === null && ($top === null || $top->floor()->isBelow($mark->floor())) ? $mark : $top;
+            $printed = $printed === null || $printed->floor()->isBelow($mark->floor()) ? $mark : $printed;
         }
+        if ($missed !== null && ($top === null || $top->floor()->isBelow($this->mode->fill->rate))) {
+            return $missed;
+        }
+        $top ??= $printed;
 
         return match (true) {
             $top === null && $school === School::Guaranteed => new Answer($school, Word::NotGuaranteed),
@@ -115,19 +128,16 @@ final readonly class MayIt
                 $top->floor(),
                 evidence: "{$top->value} on the label",
             ),
-            default => $this->underIts($school, $card, $top) ??
-                $this->yes($school, $card, "{$top->value} promises {$top->floor()->print()}"),
+            default => $this->yes($school, $card, "{$top->value} promises {$top->floor()->print()}"),
         };
     }
 
-    /** A card that was seen to fall under its own mark keeps no promise of it. */
-    private function underIts(School $school, Ability $card, Mark $mark): ?Answer
+    /** What it was seen to fall to, under a mark of its own; null where it was not. */
+    private function under(Ability $card, Mark $mark): ?CardFloor
     {
         foreach ($card->floors as $floor) {
             if ($floor->rate->isBelow($mark->floor()) && $card->isToBlame($floor, $mark->floor())) {
-                $evidence = "{$floor->write->describe()}; {$mark->value} on the label";
-
-                return new Answer($school, Word::FallsTo, $floor->rate, evidence: $evidence);
+                return $floor;
             }
         }
 

@@ -103,7 +103,7 @@ final class BuyTest extends TestCase
                 ->where('sellers.0.name', 'market stall, pier')
                 ->where('lots.0.name', 'TC-0426')
                 ->where('lots.0.cards', 5)
-                ->where('lots.0.bad', '4 of 5, 38 to 96 %')
+                ->where('lots.0.bad', '4 of 4, 51 to 100 %; 1 not tested yet')
                 ->where('lots.0.tags', ['QS-025', 'QS-026', 'QS-034', 'QS-036'])
                 ->etc(),
         );

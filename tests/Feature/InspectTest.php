@@ -131,7 +131,7 @@ final class InspectTest extends TestCase
         $this->get('/inspect/L-5')->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page->where(
                 'margin.reasons',
-                fn ($reasons): bool => str_contains((string) json_encode($reasons), '2 of 5 from lot TC 04 are Sham'),
+                fn ($reasons): bool => str_contains((string) json_encode($reasons), '2 of 4 others from lot TC 04 are Sham'),
             ),
         );
         self::assertSame(['2 of 5', null], [$this->inTray('L-5')['badLot'], $this->inTray('M-1')['badLot']]);

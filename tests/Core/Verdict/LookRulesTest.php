@@ -28,7 +28,8 @@ final class LookRulesTest extends TestCase
     {
         $verdict = self::judged(self::V60, [self::speed(121, 240), self::proof()], self::ONE_ROW);
         self::assertVerdict(VerdictKind::Sound, $verdict);
-        self::assertStringContainsString('which only two rows carry: look again', self::assertSays('contact-rows-outweighed', $verdict)->sentence());
+        $says = self::assertSays('contact-rows-outweighed', $verdict)->sentence();
+        self::assertStringContainsString('which only two rows carry: look again', $says);
         self::assertOn(Topic::Contact, VerdictKind::Unproven, $verdict);
     }
 

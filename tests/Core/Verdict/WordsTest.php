@@ -47,7 +47,9 @@ final class WordsTest extends TestCase
         yield 'blank behind errors' => [['bad' => [['unreadable', '60 GB', '1 GB'], ['blank', '61 GB', '66.87 GB']]]];
         yield 'refused' => [['written' => '60 GB', 'read_back' => '60 GB', 'refused' => ['write', '60 GB']]];
         yield 'refused at once' => [['written' => '0 B', 'read_back' => '0 B', 'course' => [], 'refused' => ['write', '0 B']]];
-        yield 'stopped before reading' => [['written' => '9 GB', 'read_back' => '0 B', 'course' => [['9 GB', '121 MB/s']], 'stopped' => true]];
+        yield 'stopped before reading' => [
+            ['written' => '9 GB', 'read_back' => '0 B', 'course' => [['9 GB', '121 MB/s']], 'stopped' => true],
+        ];
         yield 'shows less' => [['shows' => '63 GB', 'written' => '63 GB', 'read_back' => '63 GB', 'course' => [['63 GB', '121 MB/s']]]];
         yield 'shows nothing' => [['shows' => '0 B', 'written' => '0 B', 'read_back' => '0 B', 'course' => []]];
     }
