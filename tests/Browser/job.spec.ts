@@ -64,7 +64,7 @@ test('by mouse: a card that wraps is found out', async ({ page }) => {
     await expect(page.locator('[data-verdict=Sham]')).toBeVisible({ timeout: 20_000 });
     await expect(page.getByText('Keeps 16 GB of the 64 GB')).toBeVisible();
     await expect(page.getByText('16 000 000 000')).toBeVisible();
-    await expect(page.getByText('keeps 16 GB')).toBeVisible();
+    await expect(page.getByText('keeps 16 GB', { exact: true })).toBeVisible();
 
     await page.getByRole('link', { name: 'Offload' }).click();
     await expect(page.getByRole('heading', { name: /left out of every plan/ })).toBeVisible();

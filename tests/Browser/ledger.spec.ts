@@ -65,7 +65,7 @@ test('by keyboard: a round of practice is begun, looked into, called, and answer
         await name.fill('Wren');
     }
     // Level 2, by the arrow.
-    await page.getByRole('radio', { name: /^1 One row/ }).focus();
+    await page.getByRole('radio', { name: /^1 At first sight/ }).focus();
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Begin a round' }).focus();
