@@ -13,9 +13,9 @@ use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
 use Tally\Device\Host\OpenFile;
+use Tally\Device\Turns\Turns;
 use Tally\Pattern\Data;
 use Tally\Pattern\Imprint;
-use Tally\Pattern\Literal;
 use Tally\Quantity\Bytes;
 
 /**
@@ -51,7 +51,12 @@ final class FolderDevice implements Device
     /** How far into the open file the kernel has been asked to write or to fetch. */
     private int $pushed = 0;
 
-    private function __construct(public readonly HeldFolder $card, private readonly RunFolder $folder, private readonly Bytes $size) {}
+    private readonly Turns $turns;
+
+    private function __construct(public readonly HeldFolder $card, private readonly RunFolder $folder, private readonly Bytes $size)
+    {
+        $this->turns = Turns::over($size->count);
+    }
 
     /**
      * @param  Bytes|null  $asked  how much to use; null for all free space
@@ -114,6 +119,7 @@ final class FolderDevice implements Device
 
     public function leave(): void
     {
+        $this->turns->end();
         $this->closeFile();
         $this->folder->leave();
         $this->card->letGo();
@@ -132,14 +138,13 @@ final class FolderDevice implements Device
     public function write(int $offset, Data $data): void
     {
         [$number, $within] = [intdiv($offset, $this->perFile), $offset % $this->perFile];
-        $bytes = $data->bytes();
         try {
-            $this->file($number)->write($within, $bytes);
+            $this->turns->write($this->file($number), $offset - $within, $within, $data);
         } catch (HostError $error) {
             throw Told::writing($error, $offset + $error->moved, $this->card->given, $this->folder->isThere());
         }
         $this->unsettled[$number] = true;
-        $this->pushOut($this->file($number), $within + strlen($bytes));
+        $this->pushOut($this->file($number), $within + $data->length());
     }
 
     public function read(int $offset, int $length): Data
@@ -148,12 +153,12 @@ final class FolderDevice implements Device
         try {
             $file = $this->file($number, false);
             $this->fetchAhead($file, $within);
-            $bytes = $file->read($within, $length);
+            $data = $this->turns->read($file, $offset - $within, $within, $length);
         } catch (HostError $error) {
             throw Told::reading($error, $offset, $length, $this->card->given, $this->folder->isThere());
         }
 
-        return strlen($bytes) === $length ? new Literal($bytes) : throw HostRefused::changed($this->card->given);
+        return $data->length() === $length ? $data : throw HostRefused::changed($this->card->given);
     }
 
     public function settle(): void
@@ -171,6 +176,7 @@ final class FolderDevice implements Device
 
     public function forget(): bool
     {
+        $this->turns->drop();
         $this->closeFile();
         foreach ($this->folder->files() as $number) {
             HostCache::forget($this->folder->file($number));
@@ -181,6 +187,7 @@ final class FolderDevice implements Device
 
     public function close(): void
     {
+        $this->turns->end();
         $this->closeFile();
         $this->folder->remove();
         $this->card->letGo();

@@ -69,6 +69,20 @@ final readonly class Imprint
             str_starts_with($block, Cipher::stream($this->run, $address, substr($this->zeros, 0, 2 * Cipher::UNIT)));
     }
 
+    /** Whether whole blocks came back exactly as this run wrote them from this address on; of pieces of a block nothing is said. */
+    public function holds(string $blocks, int $address): bool
+    {
+        $length = strlen($blocks);
+        for ($at = 0; $at < $length; $at += self::BLOCK) {
+            $block = $length <= self::BLOCK ? $blocks : substr($blocks, $at, self::BLOCK);
+            if (($address + $at) % self::BLOCK !== 0 || ! $this->isIntact($block, $address + $at)) {
+                return false;
+            }
+        }
+
+        return $length > 0;
+    }
+
     /** The bytes written to any range, whole blocks or not. */
     public function range(int $offset, int $length): string
     {

@@ -14,6 +14,20 @@ final readonly class Stretch implements Data
         return $this->length;
     }
 
+    /** The one behind it, of the same length where so much is left; null at the end. */
+    public function next(): ?self
+    {
+        $address = $this->address + $this->length;
+
+        return $address < $this->imprint->size->count ? $this->imprint->stretch($address, $this->length) : null;
+    }
+
+    public function is(self $other): bool
+    {
+        return [$this->imprint->run, $this->imprint->size->count, $this->address, $this->length] ===
+            [$other->imprint->run, $other->imprint->size->count, $other->address, $other->length];
+    }
+
     public function bytes(): string
     {
         $whole =

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Transfer;
 
+use Tally\Device\Host\ProcessBeside;
 use Tally\Device\Host\Sha256;
 
 /**
@@ -12,14 +13,7 @@ use Tally\Device\Host\Sha256;
  */
 final class Sha256Beside
 {
-    /** @var resource|null what it is told by */
-    private mixed $to = null;
-
-    /** @var resource|null what it answers by */
-    private mixed $from = null;
-
-    /** @var resource|null */
-    private mixed $process = null;
+    private ?ProcessBeside $beside = null;
 
     private ?Sha256 $here = null;
 
@@ -28,18 +22,9 @@ final class Sha256Beside
 
     private function begin(): void
     {
-        if ($this->process !== null || $this->here !== null) {
-            return;
-        }
-        $run = 'require '.var_export(dirname(__DIR__, 2).'/vendor/autoload.php', true).'; '.self::class.'::work();';
-        $pipes = [];
-        $process = PHP_SAPI === 'cli'
-            ? @proc_open([PHP_BINARY, '-r', $run], [0 => ['pipe', 'r'], 1 => ['pipe', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes)
-            : false;
-        if (is_resource($process) && isset($pipes[0], $pipes[1])) {
-            [$this->process, $this->to, $this->from] = [$process, $pipes[0], $pipes[1]];
-        } else {
-            $this->here = new Sha256();
+        if ($this->beside === null && $this->here === null) {
+            $this->beside = ProcessBeside::of(self::class);
+            $this->here = $this->beside === null ? new Sha256() : null;
         }
     }
 
@@ -50,7 +35,7 @@ final class Sha256Beside
         if ($this->here !== null) {
             $this->here->add($bytes);
         } elseif ($bytes !== '') {
-            $this->tell(pack('V', strlen($bytes)).$bytes);
+            $this->beside?->tell(pack('V', strlen($bytes)).$bytes);
         }
     }
 
@@ -62,7 +47,7 @@ final class Sha256Beside
             $this->taken[] = $this->here->digest();
             $this->here = new Sha256();
         } else {
-            $this->tell(pack('V', 0));
+            $this->beside?->tell(pack('V', 0));
             $this->taken[] = null;
         }
     }
@@ -78,40 +63,17 @@ final class Sha256Beside
         return array_map(fn (?string $digest): ?string => $digest ?? $this->answer(), $taken);
     }
 
-    private function tell(string $message): void
-    {
-        if ($this->to !== null) {
-            // What it does not take is missed when it is asked.
-            @fwrite($this->to, $message);
-        }
-    }
-
     private function answer(): ?string
     {
-        $line = $this->from === null ? false : fgets($this->from);
+        $line = $this->beside?->answer();
 
-        return $line !== false && preg_match('/^[0-9a-f]{64}\n$/D', $line) === 1 ? trim($line) : null;
-    }
-
-    public function __destruct()
-    {
-        foreach ([$this->to, $this->from] as $pipe) {
-            if ($pipe !== null) {
-                fclose($pipe);
-            }
-        }
-        if ($this->process !== null) {
-            proc_close($this->process);
-        }
+        return $line !== null && preg_match('/^[0-9a-f]{64}$/D', $line) === 1 ? $line : null;
     }
 
     /** What the process beside does: lengths and bytes on its standard input, a digest a line on its standard output. */
     public static function work(): void
     {
-        // Who ends the copy ends it by closing the pipe.
-        foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
-            pcntl_signal($signal, SIG_IGN);
-        }
+        ProcessBeside::leaveSignals();
         stream_set_read_buffer(STDIN, 0);
         $sum = new Sha256();
         while (($head = self::exactly(4)) !== null) {

@@ -26,14 +26,13 @@ final readonly class Told
     /**
      * @param  int  $at  bytes from the start of the medium
      * @param  bool  $isThere  whether the medium still is
-     * @param  int|null  $length  how much was lost, where that is only told after the next was asked for
      */
-    public static function writing(HostError $error, int $at, string $where, bool $isThere, ?int $length = null): CannotWrite|EndsRun
+    public static function writing(HostError $error, int $at, string $where, bool $isThere): CannotWrite|EndsRun
     {
         return match (true) {
             ! $isThere || $error->isGone() => MediumGone::from($where),
             $error->isFull() => CannotWrite::full($at, $where),
-            self::isOfTheMedium($error->errno) => CannotWrite::at($at, $where, $error->getMessage(), $length),
+            self::isOfTheMedium($error->errno) => CannotWrite::at($at, $where, $error->getMessage()),
             default => HostRefused::on($where, $error),
         };
     }

@@ -4,21 +4,14 @@ declare(strict_types=1);
 
 namespace Tally\Device\Host;
 
-use FFI;
-use FFI\CData;
-
 /** One open file or folder of the host. Whatever its path leads to later, it stays the same one. Offsets and lengths in bytes. */
-final class OpenFile
+final class OpenFile implements HostFile
 {
     private const KEEP_SIZE = 1;
 
     private const WILL_NEED = 3;
 
     private const WILL_NOT_NEED = 4;
-
-    private ?CData $buffer = null;
-
-    private int $room = 0;
 
     private bool $closed = false;
 
@@ -66,6 +59,8 @@ final class OpenFile
         return $stat === false ? [] : $stat;
     }
 
+    public function prepare(string $bytes): void {}
+
     /** @throws HostError with how much was taken before */
     public function write(int $offset, string $bytes): void
     {
@@ -88,20 +83,9 @@ final class OpenFile
      */
     public function read(int $offset, int $length): string
     {
-        if ($length === 0) {
-            return '';
-        }
-        $buffer = $this->room < $length ? null : $this->buffer;
-        if ($buffer === null) {
-            [$this->buffer, $this->room] = [($buffer = Calls::room($length)), $length];
-        }
-        $bytes = '';
-        for ($done = 0; $done < $length; $done += $moved) {
-            $moved = Calls::read($this->fd, $buffer, $length - $done, $offset + $done, $this->path);
-            if ($moved === 0) {
-                break;
-            }
-            $bytes = $done === 0 ? FFI::string($buffer, max(0, $moved)) : $bytes.FFI::string($buffer, max(0, $moved));
+        $bytes = $length > 0 ? Calls::read($this->fd, $length, $offset, $this->path) : '';
+        for ($last = strlen($bytes); $last > 0 && ($done = strlen($bytes)) < $length; $last = strlen($more)) {
+            $bytes .= $more = Calls::read($this->fd, $length - $done, $offset + $done, $this->path);
         }
 
         return $bytes;

@@ -9,81 +9,49 @@ use FFI\CData;
 use LogicException;
 use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
-use Tally\Device\Host\NoHostCalls;
+use Tally\Device\Host\HostFile;
 use Tally\Device\Host\OpenFile;
 
 /**
- * An open device or image, read and written past the host's cache where the file system allows it.
- *
- * One transfer at a time is on its way while the program goes on: the C library carries it out in a thread of its own, so
- * that making or checking the pattern and moving the bytes take place on two cores. Source: open(2) O_DIRECT, aio(7) and
- * the layout of struct aiocb in glibc's <aio.h> for 64-bit machines.
+ * An open device or image, read and written past the host's cache where the file system allows it. What is out of step with the
+ * medium's sectors goes by way of the cache. Source: open(2), O_DIRECT.
  */
-final class DirectFile
+final class DirectFile implements HostFile
 {
-    public const NOT_ALIGNED = 22;
-
-    private const IN_PROGRESS = 115;
-
-    /** SIGEV_NONE. */
-    private const TELL_NOTHING = 1;
-
     /** Both the sector of any medium and the page of any host divide it. */
     private const ALIGNMENT = 4096;
-
-    private const CALLS = <<<'C'
-    int aio_read(void *request);
-    int aio_write(void *request);
-    int aio_error(const void *request);
-    long aio_return(void *request);
-    int aio_suspend(const void *const list[], int count, const void *timeout);
-    C;
-
-    /** The transfer on its way. */
-    private ?CData $pending = null;
-
-    /** @var array{int, int}|null of a transfer that took place at once: bytes moved, number of the error */
-    private ?array $done = null;
-
-    private string $atOnce = '';
 
     private ?CData $memory = null;
 
     /** Where a page begins in that memory. */
     private ?CData $buffer = null;
 
-    private int $address = 0;
-
     private int $room = 0;
 
-    private bool $closed = false;
+    /** What lies in that memory, ready to be written. */
+    private ?string $laid = null;
+
+    public readonly bool $isDirect;
 
     /**
      * @param  OpenFile  $plain  by way of the host's cache
      * @param  OpenFile|null  $direct  the same past it
      */
-    private function __construct(private readonly FFI $c, private readonly OpenFile $plain, private readonly ?OpenFile $direct)
+    private function __construct(private readonly OpenFile $plain, private readonly ?OpenFile $direct)
     {
         $this->isDirect = $direct !== null;
     }
 
-    public readonly bool $isDirect;
-
     /**
      * @param  OpenFile  $seen  what is to be opened, by way of itself and not of its path
+     * @param  bool  $alone  whether the kernel is to refuse a device that is mounted or belongs to a volume
      * @param  bool  $past  whether to go past the host's cache, where that can be
      *
      * @throws HostError when it cannot be opened for reading and writing
      */
-    public static function open(OpenFile $seen, bool $isBlock, bool $past = true): self
+    public static function open(OpenFile $seen, bool $alone, bool $past = true): self
     {
-        try {
-            $c = FFI::cdef(self::CALLS);
-        } catch (FFI\Exception) {
-            throw new NoHostCalls();
-        }
-        // Exclusive: the kernel itself then refuses a device that is mounted or belongs to a volume.
-        $plain = OpenFile::at($seen->held(), Calls::READ_WRITE | ($isBlock ? Calls::EXCLUSIVE : 0));
+        $plain = OpenFile::at($seen->held(), Calls::READ_WRITE | ($alone ? Calls::EXCLUSIVE : 0));
         try {
             $direct = $past ? OpenFile::at($plain->held(), Calls::READ_WRITE | Calls::DIRECT) : null;
         } catch (HostError) {
@@ -91,13 +59,18 @@ final class DirectFile
             $direct = null;
         }
 
-        return new self($c, $plain, $direct);
+        return new self($plain, $direct);
     }
 
     /** @return array<int|string, int> what the kernel says of the open file, as stat() */
     public function stat(): array
     {
         return $this->plain->stat();
+    }
+
+    public function held(): string
+    {
+        return $this->plain->held();
     }
 
     /** Bytes. */
@@ -112,73 +85,47 @@ final class DirectFile
         return $this->plain->lock();
     }
 
-    /** Sends bytes on their way. The transfer before must have been waited for. */
-    public function beginWriting(int $offset, string $bytes, bool $aligned = true): void
+    public function prepare(string $bytes): void
     {
-        if (! $this->isDirect) {
-            // Into the host's cache it goes at once: handing it to another thread would cost more.
-            try {
-                $this->plain->write($offset, $bytes);
-                $this->done = [strlen($bytes), 0];
-            } catch (HostError $error) {
-                $this->done = [$error->moved, $error->errno];
-            }
+        if ($this->direct !== null) {
+            $this->lay($bytes);
+        }
+    }
+
+    public function write(int $offset, string $bytes): void
+    {
+        $length = strlen($bytes);
+        if ($this->direct === null || ! $this->isAligned($offset, $length)) {
+            $this->plain->write($offset, $bytes);
 
             return;
         }
-        $this->makeRoom(strlen($bytes));
-        FFI::memcpy($this->buffer(), $bytes, strlen($bytes));
-        $this->begin('write', $offset, strlen($bytes), $aligned);
-    }
-
-    public function beginReading(int $offset, int $length, bool $aligned = true): void
-    {
-        if (! $this->isDirect) {
-            $this->readAtOnce($offset, $length);
+        $buffer = $this->lay($bytes);
+        try {
+            $moved = Calls::writeFrom($this->direct->fd, $buffer, $length, $offset, $this->plain->path);
+        } catch (HostError $error) {
+            // This medium takes larger pieces only; the host's cache in between makes them.
+            $error->errno === HostError::EINVAL ? $this->plain->write($offset, $bytes) : throw $error;
 
             return;
         }
-        $this->makeRoom($length);
-        $this->begin('read', $offset, $length, $aligned);
+        $moved === $length || throw new HostError(HostError::EIO, 'write', $this->plain->path, $moved);
     }
 
-    /** @return array{int, int} bytes moved, and the number of the error; 0 for none */
-    public function await(): array
+    public function read(int $offset, int $length): string
     {
-        if ($this->done !== null) {
-            [$done, $this->done] = [$this->done, null];
-
-            return $done;
+        if ($this->direct === null || ! $this->isAligned($offset, $length)) {
+            return $this->plain->read($offset, $length);
         }
-        if ($this->pending === null) {
-            return [0, 0];
-        }
-        $one = FFI::addr($this->pending);
-        $list = $this->c->new('void*[1]');
-        $list[0] = $one;
-        $error = $this->c->aio_error($one); // @phpstan-ignore method.notFound
-        while ($error === self::IN_PROGRESS) {
-            $this->c->aio_suspend($list, 1, null); // @phpstan-ignore method.notFound
-            $error = $this->c->aio_error($one); // @phpstan-ignore method.notFound
-        }
-        $moved = $this->c->aio_return($one); // @phpstan-ignore method.notFound
-        $this->pending = null;
-
-        return [is_int($moved) ? max(0, $moved) : 0, is_int($error) ? $error : 5];
-    }
-
-    public function bytes(int $length): string
-    {
-        if (! $this->isDirect) {
-            return $this->atOnce;
+        $buffer = $this->buffer($length);
+        $this->laid = null;
+        try {
+            $moved = Calls::readInto($this->direct->fd, $buffer, $length, $offset, $this->plain->path);
+        } catch (HostError $error) {
+            return $error->errno === HostError::EINVAL ? $this->plain->read($offset, $length) : throw $error;
         }
 
-        return FFI::string($this->buffer(), max(0, $length));
-    }
-
-    public function isAligned(int $offset, int $length): bool
-    {
-        return $offset % self::ALIGNMENT === 0 && $length % self::ALIGNMENT === 0;
+        return FFI::string($buffer, max(0, $moved));
     }
 
     /** @throws HostError */
@@ -195,59 +142,37 @@ final class DirectFile
 
     public function close(): void
     {
-        if ($this->closed) {
-            return;
-        }
-        $this->await();
         $this->direct?->close();
         $this->plain->close();
-        $this->closed = true;
     }
 
-    public function __destruct()
+    private function isAligned(int $offset, int $length): bool
     {
-        $this->close();
+        return $offset % self::ALIGNMENT === 0 && $length % self::ALIGNMENT === 0;
     }
 
-    /** The request is laid out by hand: PHP keeps the layout of a structure for longer than the library that declared it. */
-    private function begin(string $way, int $offset, int $length, bool $aligned): void
+    private function lay(string $bytes): CData
     {
-        $fd = ($aligned && $this->isAligned($offset, $length) ? $this->direct ?? $this->plain : $this->plain)->fd;
-        // Descriptor, operation, priority; where the bytes are, how many; to be told of nothing when done; from which offset.
-        $request = pack('lllx4qqx8llx48x32qx32', $fd, 0, 0, $this->address, $length, 0, self::TELL_NOTHING, $offset);
-        $this->pending = $this->c->new('char['.strlen($request).']') ?? throw new LogicException('No memory for a transfer.');
-        FFI::memcpy($this->pending, $request, strlen($request));
-        $one = FFI::addr($this->pending);
-        $way === 'write' ? $this->c->aio_write($one) : $this->c->aio_read($one); // @phpstan-ignore method.notFound, method.notFound
+        $buffer = $this->buffer($length = strlen($bytes));
+        if ($this->laid !== $bytes) {
+            FFI::memcpy($buffer, $bytes, $length);
+            $this->laid = $bytes;
+        }
+
+        return $buffer;
     }
 
-    private function makeRoom(int $length): void
+    private function buffer(int $length): CData
     {
-        if ($this->room < $length) {
-            $this->memory =
-                $this->c->new('char['.($length + self::ALIGNMENT).']') ?? throw new LogicException('No memory for a stretch.');
-            $cast = $this->c->cast('uintptr_t', FFI::addr($this->memory));
+        if ($this->buffer === null || $this->room < $length) {
+            $this->memory = Calls::room($length + self::ALIGNMENT);
+            $cast = FFI::cast('uintptr_t', FFI::addr($this->memory)); // @phpstan-ignore staticMethod.deprecated
             $address = is_int($at = $cast->cdata ?? 0) ? $at : 0; // @phpstan-ignore property.notFound
             $pad = (self::ALIGNMENT - ($address % self::ALIGNMENT)) % self::ALIGNMENT;
-            $this->address = $address + $pad;
             $this->buffer = FFI::addr($this->memory[$pad]); // @phpstan-ignore argument.type
             $this->room = $length;
         }
-    }
 
-    /** Out of the host's cache it comes at once: no thread is worth its while. */
-    private function readAtOnce(int $offset, int $length): void
-    {
-        try {
-            $this->atOnce = $this->plain->read($offset, $length);
-            $this->done = [strlen($this->atOnce), 0];
-        } catch (HostError $error) {
-            [$this->atOnce, $this->done] = ['', [0, $error->errno]];
-        }
-    }
-
-    private function buffer(): CData
-    {
-        return $this->buffer ?? throw new LogicException('Nothing was moved yet.');
+        return $this->buffer ?? throw new LogicException('No memory for a stretch.');
     }
 }

@@ -7,9 +7,6 @@ namespace Tally\Device\Raw;
 use Tally\Device\Addressed;
 use Tally\Device\DeviceFacts;
 use Tally\Device\Fault\CannotOpen;
-use Tally\Device\Fault\CannotRead;
-use Tally\Device\Fault\CannotWrite;
-use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\MediumGone;
 use Tally\Device\Fault\Told;
 use Tally\Device\Fault\UnusablePath;
@@ -18,9 +15,9 @@ use Tally\Device\Host\HostError;
 use Tally\Device\Host\OpenFile;
 use Tally\Device\Identity;
 use Tally\Device\Mount;
+use Tally\Device\Turns\Turns;
 use Tally\Pattern\Data;
 use Tally\Pattern\Imprint;
-use Tally\Pattern\Literal;
 use Tally\Quantity\Bytes;
 
 /**
@@ -33,13 +30,7 @@ final class RawDevice implements Addressed
 {
     private const STRETCH = Imprint::BLOCK;
 
-    /** @var array{int, int}|null offset and length that are on their way to the medium */
-    private ?array $writing = null;
-
-    /** @var array{int, int}|null offset and length that are being fetched ahead */
-    private ?array $fetching = null;
-
-    private int $lastRead = -1;
+    private readonly Turns $turns;
 
     private function __construct(
         private readonly DirectFile $file,
@@ -47,7 +38,9 @@ final class RawDevice implements Addressed
         private readonly string $given,
         private readonly Bytes $size,
         private readonly bool $isInMemory,
-    ) {}
+    ) {
+        $this->turns = Turns::over($size->count);
+    }
 
     /**
      * @param  Guard  $guard  which media may be erased
@@ -106,43 +99,37 @@ final class RawDevice implements Addressed
     public function manner(): string
     {
         return $this->file->isDirect
-            ? 'past the host’s cache, a second core moving the bytes while the first makes and checks the pattern'
+            ? 'past the host’s cache'
             : 'through the host’s cache, which is dropped before reading';
     }
 
     public function write(int $offset, Data $data): void
     {
-        $this->dropFetched();
-        $bytes = $data->bytes();
-        $this->finishWriting();
         $this->mustBeThere();
-        $this->file->beginWriting($offset, $bytes);
-        $this->writing = [$offset, strlen($bytes)];
+        try {
+            $this->turns->write($this->file, 0, $offset, $data);
+        } catch (HostError $error) {
+            throw Told::writing($error, $offset, $this->given, $this->isThere());
+        }
     }
 
     public function read(int $offset, int $length): Data
     {
-        $this->finishWriting();
         $this->mustBeThere();
-        if ($this->fetching !== [$offset, $length]) {
-            $this->dropFetched();
-            $this->file->beginReading($offset, $length);
+        try {
+            $data = $this->turns->read($this->file, 0, $offset, $length);
+            if ($data->length() < $length) {
+                throw new HostError(HostError::EIO, 'read', $this->given, $data->length());
+            }
+        } catch (HostError $error) {
+            throw Told::reading($error, $offset, $length, $this->given, $this->isThere());
         }
-        $this->fetching = null;
-        $bytes = $this->fetched($offset, $length);
-        $next = min($length, $this->size->count - $offset - $length);
-        if ($this->lastRead === $offset && $next > 0 && $this->file->isDirect) {
-            $this->file->beginReading($offset + $length, $next);
-            $this->fetching = [$offset + $length, $next];
-        }
-        $this->lastRead = $offset + $length;
 
-        return new Literal($bytes);
+        return $data;
     }
 
     public function settle(): void
     {
-        $this->finishWriting();
         try {
             $this->file->settle();
         } catch (HostError $error) {
@@ -153,8 +140,7 @@ final class RawDevice implements Addressed
 
     public function forget(): bool
     {
-        $this->dropFetched();
-        $this->lastRead = -1;
+        $this->turns->drop();
         $this->file->forget();
 
         return ! $this->isInMemory;
@@ -167,6 +153,7 @@ final class RawDevice implements Addressed
 
     public function close(): void
     {
+        $this->turns->end();
         $this->file->close();
     }
 
@@ -187,60 +174,6 @@ final class RawDevice implements Addressed
     {
         if (! $this->isThere()) {
             throw Target::at($this->given) === null ? MediumGone::from($this->given) : MediumGone::turned($this->given);
-        }
-    }
-
-    /** @throws CannotWrite|EndsRun for the stretch that was on its way, which is the one before */
-    private function finishWriting(): void
-    {
-        if ($this->writing === null) {
-            return;
-        }
-        [$offset, $length] = $this->writing;
-        $this->writing = null;
-        [$moved, $error] = $this->file->await();
-        if ($error === DirectFile::NOT_ALIGNED) {
-            // This file system takes larger pieces only; the host's cache in between makes them.
-            $this->file->beginWriting($offset, $this->file->bytes($length), aligned: false);
-            [$moved, $error] = $this->file->await();
-        }
-        if ($error !== 0 || $moved < $length) {
-            throw Told::writing(
-                new HostError($error === 0 ? HostError::EIO : $error, 'write', $this->given, $moved),
-                $offset,
-                $this->given,
-                $this->isThere(),
-                $length,
-            );
-        }
-    }
-
-    /** @throws CannotRead|EndsRun */
-    private function fetched(int $offset, int $length): string
-    {
-        [$moved, $error] = $this->file->await();
-        if ($error === DirectFile::NOT_ALIGNED) {
-            $this->file->beginReading($offset, $length, aligned: false);
-            [$moved, $error] = $this->file->await();
-        }
-        if ($error !== 0 || $moved < $length) {
-            throw Told::reading(
-                new HostError($error === 0 ? HostError::EIO : $error, 'read', $this->given, $moved),
-                $offset,
-                $length,
-                $this->given,
-                $this->isThere(),
-            );
-        }
-
-        return $this->file->bytes($length);
-    }
-
-    private function dropFetched(): void
-    {
-        if ($this->fetching !== null) {
-            $this->fetching = null;
-            $this->file->await();
         }
     }
 }

@@ -234,7 +234,6 @@ final class WritePass
         return false;
     }
 
-    /** What a device took and then could not keep is told with the next thing that is asked of it. */
     private function isFull(CannotWrite $fault, int $at, int $length): bool
     {
         if ($fault->full) {
@@ -242,17 +241,7 @@ final class WritePass
 
             return true;
         }
-        [$offset, $lost] = $fault->range ?? [$at, $length];
-        $this->taken -= $fault->range === null ? 0 : $lost;
-        $this->narrow($offset, $lost);
-        if ($fault->range !== null && $length > 0) {
-            // The stretch just asked for was not begun for the sake of the one before.
-            $this->taken += $length;
-            if (! $this->takes($at, $length)) {
-                $this->taken -= $length;
-                $this->narrow($at, $length);
-            }
-        }
+        $this->narrow($at, $length);
 
         return false;
     }

@@ -6,7 +6,6 @@ namespace Tests\Core\Device\Raw;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\MediumGone;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\HostClock;
@@ -138,13 +137,6 @@ final class RawDeviceTest extends TestCase
         } finally {
             exec('umount '.escapeshellarg($folder));
         }
-    }
-
-    public function test_the_stretch_that_was_lost_is_named_even_when_it_is_told_later(): void
-    {
-        $fault = CannotWrite::at(1024, 'x', 'no luck', 512);
-        self::assertSame([1024, 512], $fault->range);
-        self::assertNull(CannotWrite::at(1024, 'x', 'no luck')->range);
     }
 
     public function test_two_runs_at_once_on_one_medium_are_refused(): void
