@@ -4,34 +4,62 @@ declare(strict_types=1);
 
 namespace Tally\Device;
 
-/** How busy the processors of this host were with something else, from one moment on. */
+/** How long the processors of this host have worked until now, and how long of it for this process and those that it began. */
 final readonly class HostLoad
 {
     /** Ticks of the kernel's clock in a second, as Linux counts them for programs. */
     private const TICKS = 100;
 
+    /** Over a shorter time the kernel's ticks are too coarse. Seconds. */
+    private const LEAST = 0.5;
+
+    /**
+     * Of /proc/PID/stat, proc_pid_stat(5): who began it, the ticks that it worked and those of its children that have ended. Its name
+     * before them may hold blanks and brackets.
+     */
+    private const WORKED = '/.*\) \S (\d+)(?: \S+){9} (\d+) (\d+) (\d+) (\d+)/s';
+
+    /**
+     * @param  float  $at  seconds, as are all
+     * @param  float  $all  of all processors together
+     * @param  float  $own  of this process and its children
+     */
     private function __construct(private float $at, private float $all, private float $own, private int $processors) {}
 
     public static function now(): self
     {
         $stat = (string) @file_get_contents('/proc/stat');
         preg_match('/^cpu\s+(\d+) (\d+) (\d+) \d+ \d+ (\d+) (\d+)/m', $stat, $busy);
-        preg_match('/^(?:\S+ ){13}(\d+) (\d+)/', (string) @file_get_contents('/proc/self/stat'), $own);
-        $ticks = (int) ($own[1] ?? 0) + (int) ($own[2] ?? 0);
 
         return new self(
             hrtime(true) / 1e9,
             array_sum(array_map(intval(...), array_slice($busy, 1))) / self::TICKS,
-            $ticks / self::TICKS,
+            self::own() / self::TICKS,
             max(1, (int) preg_match_all('/^cpu\d/m', $stat)),
         );
     }
 
-    /** Whether less than one processor was left for this process since then. */
-    public function wasBusy(self $now): bool
+    /** @return Load|null null where too little time lies between */
+    public function until(self $later): ?Load
     {
-        $others = ($now->all - $this->all - ($now->own - $this->own)) / max(0.001, $now->at - $this->at);
+        $seconds = ($later->at - $this->at) * $this->processors;
+        $all = ($later->all - $this->all) / max(0.001, $seconds);
+        $own = ($later->own - $this->own) / max(0.001, $seconds);
 
-        return $now->at - $this->at > 0.5 && $others > max(0.5, $this->processors - 1);
+        return $later->at - $this->at < self::LEAST ? null : new Load(min(1.0, $all), min(1.0, max(0.0, $all - $own)), $this->processors);
+    }
+
+    /** Ticks. */
+    private static function own(): int
+    {
+        $me = getmypid();
+        $ticks = 0;
+        foreach ((array) glob('/proc/[0-9]*/stat') as $path) {
+            // One that ended a moment ago is among what its parent tells.
+            $is = preg_match(self::WORKED, (string) @file_get_contents((string) $path), $told) === 1;
+            $ticks += $is && ((int) $told[1] === $me || $path === "/proc/{$me}/stat") ? array_sum(array_map(intval(...), array_slice($told, 2))) : 0;
+        }
+
+        return $ticks;
     }
 }

@@ -6,6 +6,7 @@ namespace Tally\Measured;
 
 use Tally\Chain\Ceiling;
 use Tally\Chain\Link;
+use Tally\Device\Load;
 use Tally\Quantity\Rate;
 
 /**
@@ -16,8 +17,21 @@ final readonly class Instrument
     /** A figure above so much of it may be the bench's own limit. */
     private const ITS_OWN = 0.7;
 
-    /** @param  bool  $wasBusy  whether its processors had something else to do while it measured */
-    public function __construct(public ?Rate $write, public ?Rate $read, public bool $wasBusy = false) {}
+    /**
+     * @param  bool  $wasBusy  whether its processors had something else to do while it measured
+     * @param  Load|null  $load  what they did; null where nobody looked
+     */
+    public function __construct(
+        public ?Rate $write,
+        public ?Rate $read,
+        public bool $wasBusy = false,
+        public ?Load $load = null,
+    ) {}
+
+    public function during(Load $load): self
+    {
+        return new self($this->write, $this->read, $load->heldBack(), $load);
+    }
 
     public function of(Way $way): ?Rate
     {
@@ -32,12 +46,34 @@ final readonly class Instrument
         return $most === null ? null : new Link('this bench’s own engine', Ceiling::measured($most, 'measured on memory at this bench'));
     }
 
+    /** What it gives and what it had to do, as far as that is known. */
+    public function words(): string
+    {
+        $gives = $this->write === null || $this->read === null
+            ? null
+            : "its engine gives {$this->write->printDown()} writing and {$this->read->printDown()} reading at most";
+
+        return implode('; ', array_filter([$gives, $this->load?->words()], fn (?string $words): bool => $words !== null));
+    }
+
     /** Whether a figure may be what the bench gives, and not what the card does. */
     public function mayHold(Rate $figure, Way $way): bool
     {
         $most = $this->of($way);
 
         return $this->wasBusy || ($most !== null && $figure->over($most) > self::ITS_OWN + 1e-9);
+    }
+
+    /** Which of the two a figure ran into, the bench or what is plugged in; empty where nobody knows what the bench gives. */
+    public function ranInto(Rate $figure, Way $way): string
+    {
+        $most = $this->of($way);
+
+        return match (true) {
+            $this->mayHold($figure, $way) => $this->excuse($figure, $way),
+            $most === null => '',
+            default => "It ran into the card and its way, not into this bench, which {$way->verb()} {$most->printDown()} at most.",
+        };
     }
 
     /** Why a shortfall is not the card's; empty where it holds nothing. */

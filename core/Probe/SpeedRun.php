@@ -25,7 +25,8 @@ use Tally\Quantity\Span;
 /**
  * Writes a region, settles, makes the host forget, reads it back; several times over.
  *
- * The clock of a write stops only when the data is on the medium; a read is timed without the checking of what came back.
+ * The clock of a write stops only when the data is on the medium. That of a read goes on while what came back is checked, for the
+ * next stretch is on its way meanwhile: the waiting alone would come out faster than the medium is.
  * Whatever ends it early, the whole passages that were measured before stay in the result.
  */
 final readonly class SpeedRun
@@ -144,11 +145,11 @@ final readonly class SpeedRun
             $before = $clock->now();
             try {
                 $data = $device->read($this->plan->from->count + $at, $length);
-                $seconds += $clock->now() - $before;
-                $readable += $length;
                 foreach ($appraiser->appraise($data, $at) as $patch) {
                     $wrong += $patch->class === BlockClass::Holds ? 0 : $patch->length;
                 }
+                $seconds += $clock->now() - $before;
+                $readable += $length;
             } catch (CannotRead) {
                 $wrong += $length;
             }

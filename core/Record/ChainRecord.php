@@ -8,6 +8,7 @@ use Tally\Chain\Ceiling;
 use Tally\Chain\CeilingOrigin;
 use Tally\Chain\Link;
 use Tally\Chain\Practice;
+use Tally\Device\Load;
 use Tally\Label\Bus;
 use Tally\Measured\Chain;
 use Tally\Measured\Instrument;
@@ -42,6 +43,7 @@ final readonly class ChainRecord
                     'write' => $chain->instrument->write?->bytesPerSecond,
                     'read' => $chain->instrument->read?->bytesPerSecond,
                     'busy' => $chain->instrument->wasBusy,
+                    'load' => $chain->instrument->load,
                 ],
         ];
     }
@@ -69,7 +71,14 @@ final readonly class ChainRecord
     {
         $rate = fn (string $way): ?Rate => $engine->has($way) ? $engine->rate($way) : null;
 
-        return new Instrument($rate('write'), $rate('read'), $engine->boolean('busy'));
+        $load = $engine->has('load') ? $engine->fields('load') : null;
+
+        return new Instrument(
+            $rate('write'),
+            $rate('read'),
+            $engine->boolean('busy'),
+            $load === null ? null : new Load($load->number('all'), $load->number('others'), $load->count('processors')),
+        );
     }
 
     private static function host(Fields $host): Link

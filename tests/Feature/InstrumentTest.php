@@ -11,7 +11,7 @@ use App\Models\Kit\Reader;
 use App\Models\Runs\Run;
 use App\Stations\BenchEngine;
 use Inertia\Testing\AssertableInertia;
-use Tally\Device\HostLoad;
+use Tally\Device\Load;
 use Tally\Measured\Instrument;
 use Tally\Measured\Way;
 use Tally\Quantity\Rate;
@@ -50,7 +50,7 @@ final class InstrumentTest extends TestCase
     {
         $chain = Rig::chainAt($this->card()->label(), $this->reader('R3'), $this->port('port 3'));
         self::assertNotNull($chain);
-        $instrument = new Instrument(Rate::megabytesPerSecond(1300), Rate::megabytesPerSecond(2600), true);
+        $instrument = new Instrument(Rate::megabytesPerSecond(1300), Rate::megabytesPerSecond(2600), true, new Load(0.9, 0.6, 2));
         $packed = json_decode((string) json_encode(ChainRecord::pack($chain->at($instrument)->matching())), true);
         $kept = ChainRecord::unpack(new Fields((array) $packed));
         self::assertEquals($instrument, $kept->instrument);
@@ -73,8 +73,24 @@ final class InstrumentTest extends TestCase
         $holds = fn (float $figure, Way $way): bool => $bench->mayHold(Rate::megabytesPerSecond($figure), $way);
         self::assertSame([false, true, false], [$holds(700, Way::Write), $holds(701, Way::Write), $holds(5000, Way::Read)]);
         self::assertTrue((new Instrument(null, null, true))->mayHold(Rate::megabytesPerSecond(1), Way::Read));
-        $load = HostLoad::now();
-        self::assertFalse($load->wasBusy($load), 'no time at all tells nothing');
+        self::assertTrue($bench->during(new Load(1.0, 0.6, 2))->mayHold(Rate::megabytesPerSecond(1), Way::Write));
+        self::assertFalse($bench->during(new Load(0.4, 0.1, 2))->mayHold(Rate::megabytesPerSecond(1), Way::Write));
+    }
+
+    public function test_a_run_says_which_of_the_two_it_ran_into(): void
+    {
+        $bench = new Instrument(Rate::megabytesPerSecond(1300), null);
+        $ran = fn (float $figure, Instrument $bench, Way $way): string => $bench->ranInto(Rate::megabytesPerSecond($figure), $way);
+        self::assertSame(
+            "It ran into the card and its way, not into this bench, which writes {$bench->write?->printDown()} at most.",
+            $ran(90, $bench, Way::Write),
+        );
+        self::assertSame("This bench writes {$bench->write?->printDown()} at most: the figure may be its own limit.", $ran(1250, $bench, Way::Write));
+        self::assertSame('', $ran(90, $bench, Way::Read));
+        self::assertSame(
+            'This computer was busy with something else while it measured.',
+            $ran(90, $bench->during(new Load(1.0, 0.6, 2)), Way::Read),
+        );
     }
 
     public function test_a_double_rate_is_for_cards_of_its_maker(): void

@@ -32,6 +32,8 @@ final class EngineBenchCommand extends Command
 
     private string $manner = '';
 
+    private Bytes $beside;
+
     public function handle(): int
     {
         try {
@@ -44,7 +46,7 @@ final class EngineBenchCommand extends Command
             $size = Bytes::parse(is_string($size) ? $size : '');
             $size = Bytes::of(max(1, intdiv($size->count, Imprint::BLOCK)) * Imprint::BLOCK);
             $rounds = max(1, (int) $this->option('rounds'));
-            $ratios = ['write' => [], 'verify' => []];
+            $ratios = $speeds = ['write' => [], 'verify' => []];
             for ($round = 0; $round < $rounds; $round++) {
                 // Disks drift: each round goes there and back again, and every other one begins with the engine.
                 $order = $round % 2 === 0 ? ['dd', 'engine', 'engine', 'dd'] : ['engine', 'dd', 'dd', 'engine'];
@@ -53,18 +55,12 @@ final class EngineBenchCommand extends Command
                     $took = $who === 'dd' ? $this->dd($at, $size) : $this->engine($at, $size);
                     $sums[$who] = ['write' => $sums[$who]['write'] + $took['write'], 'verify' => $sums[$who]['verify'] + $took['verify']];
                 }
-                ['dd' => $dd, 'engine' => $engine] = $sums;
-                $ratios['write'][] = $dd['write'] / $engine['write'];
-                $ratios['verify'][] = $dd['verify'] / $engine['verify'];
+                foreach ($sums['engine'] as $way => $seconds) {
+                    $ratios[$way][] = $sums['dd'][$way] / $seconds;
+                    $speeds[$way][] = 2 * $size->count / 1e9 / $seconds;
+                }
                 if ($this->option('json') !== true) {
-                    $this->line(
-                        sprintf(
-                            'round %d: write %.2f, verify %.2f of dd',
-                            $round + 1,
-                            $dd['write'] / $engine['write'],
-                            $dd['verify'] / $engine['verify'],
-                        ),
-                    );
+                    $this->line(sprintf('round %d: %s', $round + 1, self::words(array_map(fn (array $all): float => $all[$round], $ratios), array_map(fn (array $all): float => $all[$round], $speeds))));
                 }
             }
         } catch (RuntimeException|InvalidArgumentException $fault) {
@@ -72,18 +68,13 @@ final class EngineBenchCommand extends Command
 
             return 2;
         }
-        $medians = array_map(fn (array $values): float => round(Summary::of($values)->median, 3), $ratios);
+        [$ratios, $speeds] = [array_map(self::median(...), $ratios), array_map(self::median(...), $speeds)];
+        $most = Bytes::of(memory_get_peak_usage(true));
         $this->line(
             $this->option('json') === true
-                ? json_encode($medians, JSON_THROW_ON_ERROR)
-                : sprintf(
-                    'median of %d: write %.2f, verify %.2f of dd on %s; most memory %s',
-                    $rounds,
-                    $medians['write'],
-                    $medians['verify'],
-                    $size->binary(),
-                    Bytes::of(memory_get_peak_usage(true))->binary(),
-                ),
+                ? json_encode([...$ratios, 'gigabytes_per_second' => $speeds], JSON_THROW_ON_ERROR)
+                : sprintf('median of %d: %s on %s', $rounds, self::words($ratios, $speeds), $size->binary()).
+                    "; most memory {$most->binary()}, and {$this->beside->binary()} with all of PHP in the process beside",
         );
 
         if ($this->manner !== '' && $this->option('json') !== true) {
@@ -91,6 +82,40 @@ final class EngineBenchCommand extends Command
         }
 
         return self::SUCCESS;
+    }
+
+    /** @param  list<float>  $values */
+    private static function median(array $values): float
+    {
+        return round(Summary::of($values)->median, 3);
+    }
+
+    /**
+     * @param  array<string, float>  $ratios
+     * @param  array<string, float>  $speeds  GB/s
+     */
+    private static function words(array $ratios, array $speeds): string
+    {
+        return sprintf(
+            'write %.2f, verify %.2f of dd (%.2f and %.2f GB/s)',
+            $ratios['write'],
+            $ratios['verify'],
+            $speeds['write'],
+            $speeds['verify'],
+        );
+    }
+
+    /** The most memory that the processes which this one began have held. */
+    private static function beside(): Bytes
+    {
+        $held = 0;
+        foreach ((array) glob('/proc/[0-9]*/status') as $path) {
+            $told = (string) @file_get_contents((string) $path);
+            $isOurs = preg_match('/^PPid:\s+'.getmypid().'$/m', $told) === 1;
+            $held += $isOurs && preg_match('/^VmHWM:\s+(\d+) kB/m', $told, $most) === 1 ? 1024 * (int) $most[1] : 0;
+        }
+
+        return Bytes::of($held);
     }
 
     /** @return array{write: float, verify: float} seconds */
@@ -145,7 +170,10 @@ final class EngineBenchCommand extends Command
             $device = FolderDevice::open(HeldFolder::at($at), $size);
         }
         try {
-            return EngineGauge::on($device, $size, $clock);
+            $took = EngineGauge::on($device, $size, $clock);
+            $this->beside = self::beside();
+
+            return $took;
         } finally {
             $device->close();
             @unlink($image);

@@ -8,12 +8,17 @@ use App\Console\MediumAtHand;
 use App\Console\RunsOnMedium;
 use App\Console\SpeedOptions;
 use App\Console\TerminalObserver;
+use App\Models\Stations\Station;
 use App\Pages\Card\CoursePage;
 use App\Runs\Conducting\LaidMedium;
 use App\Runs\RunState;
 use InvalidArgumentException;
+use Tally\Device\HostLoad;
+use Tally\Device\Load;
 use Tally\Evidence\SpeedReading;
 use Tally\Measured\Chain;
+use Tally\Measured\Instrument;
+use Tally\Measured\Way;
 use Tally\Probe\SpeedPlan;
 use Tally\Probe\SpeedRun;
 use Tally\Probe\SustainedRun;
@@ -71,20 +76,22 @@ final class SpeedCommand extends RunsOnMedium
 
     private function speed(MediumAtHand $medium, LaidMedium $laid, TerminalObserver $watch, SpeedPlan $plan): int
     {
+        $before = HostLoad::now();
         $result = (new SpeedRun($plan))->on($laid->device, $laid->clock, $watch);
         $watch->finish();
+        $bench = $laid->isStandIn ? null : self::bench($before->until(HostLoad::now()));
         $record = SpeedRecord::of($result, $plan);
         $reading = SpeedReading::of($record, Chain::unnamed(), $this->label($medium, $laid));
         if ($this->option('json') === true) {
             $this->json([
                 ...$record->pack(),
                 'stopped' => $result->stopped,
-                'write' => $this->figures($reading->write),
-                'read' => $this->figures($reading->read),
+                'write' => $this->figures(Way::Write, $reading->write, $bench),
+                'read' => $this->figures(Way::Read, $reading->read, $bench),
             ]);
         } else {
-            $this->tell('write', $reading->write, $record->covers());
-            $this->tell('read', $reading->read, $record->covers());
+            $this->tell(Way::Write, $reading->write, $record->covers(), $bench);
+            $this->tell(Way::Read, $reading->read, $record->covers(), $bench);
         }
         if ($medium->card !== null && ($result->writes !== [] || $result->cutShort === null)) {
             $state = RunState::ended($result->stopped, $result->cutShort);
@@ -144,41 +151,53 @@ final class SpeedCommand extends RunsOnMedium
     }
 
     /** @return array<string, mixed>|null bytes a second */
-    private function figures(?WayReading $way): ?array
+    private function figures(Way $way, ?WayReading $reading, ?Instrument $bench): ?array
     {
-        return $way === null
+        return $reading === null
             ? null
             : [
-                'runs' => $way->summary->count,
-                'mean' => $way->summary->mean,
-                'median' => $way->summary->median,
-                'deviation' => $way->summary->deviation,
-                'variation' => $way->summary->variation(),
-                'margin95' => $way->summary->margin(),
-                'outliers' => $way->outliers,
-                'suspicions' => array_map(fn (Suspicion $suspicion): string => $suspicion->value, $way->suspicions),
+                'runs' => $reading->summary->count,
+                'mean' => $reading->summary->mean,
+                'median' => $reading->summary->median,
+                'deviation' => $reading->summary->deviation,
+                'variation' => $reading->summary->variation(),
+                'margin95' => $reading->summary->margin(),
+                'outliers' => $reading->outliers,
+                'suspicions' => array_map(fn (Suspicion $suspicion): string => $suspicion->value, $reading->suspicions),
+                'mayBeTheBench' => $bench?->mayHold($reading->median(), $way),
             ];
     }
 
-    private function tell(string $name, ?WayReading $way, string $covers): void
+    /** What this bench gives, and what it had to do; null where it is in no book, or the books are away. */
+    private static function bench(?Load $load): ?Instrument
     {
-        if ($way === null) {
-            $this->line(sprintf('%-6s not measured', $name));
+        $bench = rescue(fn (): ?Instrument => Station::here()?->instrument(), null, false);
+
+        return $load === null ? $bench : $bench?->during($load);
+    }
+
+    private function tell(Way $way, ?WayReading $reading, string $covers, ?Instrument $bench): void
+    {
+        if ($reading === null) {
+            $this->line(sprintf('%-6s not measured', $way->value));
 
             return;
         }
-        $summary = $way->summary;
+        $summary = $reading->summary;
         $spread =
             $summary->margin() === null ? 'a single look' : '± '.Rate::bytesPerSecond(max(1, $summary->margin()))->print().' at 95 %';
-        $this->line(sprintf('%-6s %s, median of %d, %s, %s', $name, $way->median()->print(), $summary->count, $spread, $covers));
+        $this->line(sprintf('%-6s %s, median of %d, %s, %s', $way->value, $reading->median()->print(), $summary->count, $spread, $covers));
         if ($summary->isUnsteady()) {
             $this->line('       unsteady: run again');
         }
-        if ($way->outliers !== []) {
-            $this->line("       {$way->apart()}");
+        if ($reading->outliers !== []) {
+            $this->line("       {$reading->apart()}");
         }
-        if (! $way->isTrusted()) {
-            $this->line("       not trusted: {$way->why()}");
+        if (! $reading->isTrusted()) {
+            $this->line("       not trusted: {$reading->why()}");
+        }
+        if (($into = $bench?->ranInto($reading->median(), $way) ?? '') !== '') {
+            $this->line("       {$into}");
         }
     }
 }

@@ -15,6 +15,7 @@ use App\Props\Run\HeatProps;
 use App\Props\Run\RunSheetProps;
 use App\Props\Run\VoidProps;
 use App\Props\Run\WayProps;
+use Tally\Measured\Way;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Temperature;
@@ -100,6 +101,7 @@ final readonly class RunPage
             'In practice' => $path->practice() === null
                     ? null
                     : "{$path->practice()->print()}; the slowest link is {$path->pinch()->name}: {$path->pinch()->ceiling->source}",
+            'Bench' => $run->chain->instrument?->words(),
             'Slot' => $run->slot === null ? null : $run->slot->name.($run->isOfPlainFolder() ? ', '.Run::OF_A_FOLDER : ''),
             'Region' => self::region($run),
             'Settings' => $run->parameters instanceof SpeedParameters ? implode(', ', $run->parameters->words()) : null,
@@ -149,14 +151,20 @@ final readonly class RunPage
         $ways = [];
         foreach ($reading?->ways() ?? [] as $way => $one) {
             $rates = $way === 'write' ? $run->speeds()?->writes : $run->speeds()?->reads;
-            $ways[] = self::way($way, $one, $rates ?? [], $reading?->blame->excuse() ?? '');
+            $ways[] = self::way($way, $one, $rates ?? [], [
+                'excuse' => $reading?->blame->of(Way::from($way))->excuse($one->median()) ?? '',
+                'into' => $run->chain->instrument?->ranInto($one->median(), Way::from($way)) ?? '',
+            ]);
         }
 
         return $ways;
     }
 
-    /** @param  list<float>  $rates */
-    private static function way(string $way, WayReading $one, array $rates, string $excuse): WayProps
+    /**
+     * @param  list<float>  $rates
+     * @param  array{excuse: string, into: string}  $chain  why a shortfall may be the chain's, and what held the figure
+     */
+    private static function way(string $way, WayReading $one, array $rates, array $chain): WayProps
     {
         $mega = fn (?float $rate): ?float => $rate === null ? null : $rate / 1e6;
 
@@ -179,9 +187,10 @@ final readonly class RunPage
                             ? null
                             : Standing::percent($one->median(), $one->claim).
                                 " of the label’s {$one->claim->print()}: {$one->standing->words()}.".
-                                ($one->standing === Standing::NotJudgedHere ? " {$excuse}" : ''),
+                                ($one->standing === Standing::NotJudgedHere ? " {$chain['excuse']}" : ''),
+                        $chain['into'] === $chain['excuse'] && $one->standing === Standing::NotJudgedHere ? null : $chain['into'],
                     ],
-                    fn (?string $note): bool => $note !== null,
+                    fn (?string $note): bool => $note !== null && $note !== '',
                 ),
             ),
             $one->isTrusted() ? null : $one->why(),

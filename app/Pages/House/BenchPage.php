@@ -64,11 +64,9 @@ final readonly class BenchPage
     /** The first link of every chain there. */
     private static function engine(Station $station): string
     {
-        $gives = $station->instrument();
+        $gives = $station->instrument()?->words() ?? '';
 
-        return $gives?->write === null || $gives->read === null
-            ? ''
-            : "; its engine gives {$gives->write->printDown()} writing and {$gives->read->printDown()} reading at most";
+        return $gives === '' ? '' : "; {$gives}";
     }
 
     /** @return list<PlaceProps> */

@@ -17,6 +17,7 @@ use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
 use Tally\Device\HostLoad;
+use Tally\Device\Load;
 use Tally\Measured\Instrument;
 use Tally\Probe\Copy\TimedCopy;
 use Tally\Probe\Observing\Observer;
@@ -91,8 +92,9 @@ final readonly class RunConductor
         $load = HostLoad::now();
         try {
             $outcome = $probe($run, $medium, $this->watch($run, $medium->isStandIn));
-            if (! $medium->isStandIn && $load->wasBusy(HostLoad::now())) {
-                $this->noteBusy($run);
+            $load = $medium->isStandIn ? null : $load->until(HostLoad::now());
+            if ($load !== null) {
+                $this->note($load, $run);
             }
             $this->end($run, $outcome, $medium->device->close(...));
         } finally {
@@ -102,11 +104,11 @@ final readonly class RunConductor
     }
 
     /** What it measured while others took the processors is the bench's, and not the card's. */
-    private function noteBusy(Run $run): void
+    private function note(Load $load, Run $run): void
     {
-        $instrument = $run->chain->instrument;
+        $instrument = $run->chain->instrument ?? new Instrument(null, null);
         try {
-            $run->forceFill(['chain' => $run->chain->at(new Instrument($instrument?->write, $instrument?->read, true))])->save();
+            $run->forceFill(['chain' => $run->chain->at($instrument->during($load))])->save();
         } catch (QueryException) {
             // The books are away; the result itself is kept for them.
         }

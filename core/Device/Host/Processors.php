@@ -23,7 +23,7 @@ final readonly class Processors
         $halves = [$none = str_repeat("\0", strlen($this->mask)), $none];
         $number = 0;
         for ($bit = 0; $bit < 8 * strlen($this->mask); $bit++) {
-            if ((ord($this->mask[$bit >> 3]) >> ($bit & 7)) & 1) {
+            if (((ord($this->mask[$bit >> 3]) >> ($bit & 7)) & 1) === 1) {
                 $half = &$halves[$number++ % 2];
                 $half[$bit >> 3] = chr(ord($half[$bit >> 3]) | (1 << ($bit & 7)));
             }

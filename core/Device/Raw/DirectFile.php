@@ -166,7 +166,7 @@ final class DirectFile implements HostFile
     {
         if ($this->buffer === null || $this->room < $length) {
             $this->memory = Calls::room($length + self::ALIGNMENT);
-            $cast = FFI::cast('uintptr_t', FFI::addr($this->memory)); // @phpstan-ignore staticMethod.deprecated
+            $cast = FFI::cdef()->cast('uintptr_t', FFI::addr($this->memory));
             $address = is_int($at = $cast->cdata ?? 0) ? $at : 0; // @phpstan-ignore property.notFound
             $pad = (self::ALIGNMENT - ($address % self::ALIGNMENT)) % self::ALIGNMENT;
             $this->buffer = FFI::addr($this->memory[$pad]); // @phpstan-ignore argument.type

@@ -80,14 +80,18 @@ final class Turns
             $this->made = null;
             $this->tell("write {$offset}");
             $this->own = $next === null ? null : [$next, $next->bytes()];
-            $this->own === null || $file->prepare($this->own[1]);
+            if ($this->own !== null) {
+                $file->prepare($this->own[1]);
+            }
             if ($this->answer($file) === null) {
                 $file->write($offset, $data->bytes());
             }
         } else {
             $bytes = $this->own !== null && $this->own[0]->is($data) ? $this->own[1] : $data->bytes();
             [$this->own, $this->made] = [null, $next];
-            $next === null || $this->tell("make {$next->length()} {$this->pattern($next->address)}");
+            if ($next !== null) {
+                $this->tell("make {$next->length()} {$this->pattern($next->address)}");
+            }
             $file->write($offset, $bytes);
         }
     }

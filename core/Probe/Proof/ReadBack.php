@@ -11,7 +11,6 @@ use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
-use Tally\Pattern\Data;
 use Tally\Pattern\Imprint;
 use Tally\Pattern\Patch;
 use Tally\Probe\Observing\Pacemaker;
@@ -81,7 +80,7 @@ final class ReadBack
     private function look(int $at, int $length): void
     {
         try {
-            $data = $this->timed($at, $length);
+            $this->take($at, $length);
         } catch (CannotRead) {
             $sector = Appraiser::SECTOR;
             $last = $at + $length - min($length, $sector);
@@ -93,11 +92,6 @@ final class ReadBack
             $half = max($sector, intdiv($length, 2 * $sector) * $sector);
             $this->look($at, $half);
             $this->look($at + $half, $length - $half);
-
-            return;
-        }
-        foreach ($this->appraiser->appraise($data, $at) as $patch) {
-            $this->core->add($patch);
         }
     }
 
@@ -112,15 +106,20 @@ final class ReadBack
         }
     }
 
-    private function timed(int $at, int $length): Data
+    /**
+     * Timed with its checking: the next stretch is on its way meanwhile, so the waiting alone would come out too fast.
+     *
+     * @throws CannotRead
+     */
+    private function take(int $at, int $length): void
     {
         $before = $this->clock->now();
-        $data = $this->device->read($at, $length);
+        foreach ($this->appraiser->appraise($this->device->read($at, $length), $at) as $patch) {
+            $this->core->add($patch);
+        }
         $took = $this->clock->now() - $before;
         $this->seconds += $took;
         $this->read += $length;
         $this->trace->add($length, $took);
-
-        return $data;
     }
 }

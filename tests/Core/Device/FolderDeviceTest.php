@@ -11,6 +11,8 @@ use Tally\Device\Fault\UnusablePath;
 use Tally\Device\FolderDevice;
 use Tally\Device\HeldFolder;
 use Tally\Device\Mount;
+use Tally\Pattern\Appraiser;
+use Tally\Pattern\BlockClass;
 use Tally\Pattern\Imprint;
 use Tally\Pattern\Literal;
 use Tally\Quantity\Bytes;
@@ -33,6 +35,40 @@ final class FolderDeviceTest extends TestCase
         $device->close();
         self::assertSame(['holiday.jpg'], self::everything($folder));
         self::assertSame('mine', file_get_contents($folder.'/holiday.jpg'));
+    }
+
+    public function test_a_long_run_finds_the_very_sectors_that_were_spoilt(): void
+    {
+        $folder = $this->folder();
+        $size = Bytes::of(200 * Imprint::BLOCK);
+        $device = FolderDevice::open(HeldFolder::at($folder), $size);
+        $imprint = Imprint::random($size);
+        for ($at = 0; $at < $size->count; $at += Imprint::BLOCK) {
+            $device->write($at, $imprint->stretch($at, Imprint::BLOCK));
+        }
+        $device->settle();
+        $files = array_filter(self::everything($folder), fn (string $name): bool => (int) @filesize("{$folder}/{$name}") >= $size->count);
+        $file = fopen($folder.'/'.implode('', $files), 'r+');
+        assert($file !== false);
+        $spoilt = [];
+        foreach ([3, 99, 100, 150, 199] as $block) {
+            fseek($file, $at = $block * Imprint::BLOCK + 5 * Appraiser::SECTOR);
+            fwrite($file, str_repeat("\0", Appraiser::SECTOR));
+            $spoilt[] = [$at, Appraiser::SECTOR];
+        }
+        fclose($file);
+        $device->forget();
+        $found = [];
+        $appraiser = new Appraiser($imprint);
+        for ($at = 0; $at < $size->count; $at += Imprint::BLOCK) {
+            foreach ($appraiser->appraise($device->read($at, Imprint::BLOCK), $at) as $patch) {
+                if ($patch->class !== BlockClass::Holds) {
+                    $found[] = [$patch->offset, $patch->length];
+                }
+            }
+        }
+        $device->close();
+        self::assertSame($spoilt, $found);
     }
 
     public function test_files_are_cut_at_one_gibibyte(): void

@@ -17,6 +17,7 @@ use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Phase;
 use Tally\Probe\Observing\Progress;
 use Tally\Probe\PassOrder;
+use Tally\Probe\Proof\FullProof;
 use Tally\Probe\SpeedPlan;
 use Tally\Probe\SpeedResult;
 use Tally\Probe\SpeedRun;
@@ -28,6 +29,7 @@ use Tally\Reading\Summary;
 use Tally\StandIn\Medium;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
+use Tests\Support\ReadsAhead;
 use Tests\Support\StopAt;
 use Tests\Support\TemporaryFolder;
 use Tests\Support\TroubledDevice;
@@ -66,6 +68,17 @@ final class SpeedRunTest extends TestCase
     {
         self::assertSame(self::measure('honest,seed=4')->readRates(), self::measure('honest,seed=4')->readRates());
         self::assertNotSame(self::measure('honest,seed=4')->readRates(), self::measure('honest,seed=5')->readRates());
+    }
+
+    public function test_checking_counts_with_reading_since_the_next_is_on_its_way_meanwhile(): void
+    {
+        $clock = new StandInClock();
+        // Each stretch is waited for one second, and looked at for three.
+        $device = new ReadsAhead(new StandInDevice(Medium::parse('honest,size=64GB,write=1000GB/s,read=1000GB/s'), $clock), $clock, 1, 3);
+        $size = Bytes::of(3 * $device->stretch());
+        $result = (new SpeedRun(SpeedPlan::plain($size, 1)))->on($device, $clock);
+        self::assertEqualsWithDelta(12, $result->reads[0]->span->seconds, 0.1);
+        self::assertEqualsWithDelta(12, FullProof::on($device, $clock, upTo: $size)->read->span->seconds, 0.1);
     }
 
     public function test_only_whole_passages_count_when_it_is_stopped(): void
