@@ -18,10 +18,9 @@ final readonly class PackingTable
         foreach ($packing->places as $one) {
             $place = $one->place;
             $head = [$place->wanted->camera->tag, $place->wanted->mode->name, $place->kind->label()];
-            $unit = $place->count->isShots ? 'shots' : 'min';
             foreach ($one->cards as $turn => $card) {
                 $proven = $card->isProven ? 'yes' : 'no';
-                $lasts = [(string) $card->count, $unit];
+                $lasts = [(string) $place->count->said($card->count), $place->count->unit()];
                 $rows[] = [...$head, $card->slot, (string) ($turn + 1), $card->tag, ...$lasts, $proven, $card->words, ''];
             }
             if ($one->missing() > 0) {

@@ -100,7 +100,7 @@ final readonly class ShootBook
                         'place' => $place,
                         'turn' => $turn,
                         'at' => mb_substr($one->place->name(), 0, 200),
-                        'packed' => $card->pack(),
+                        'packed' => $card->pack($one->place->count),
                     ]);
                 }
             }

@@ -151,7 +151,7 @@ final class LifeTest extends TestCase
         $mode = CameraMode::query()->with(['camera.slots', 'calibrations'])->where('name', '4K long-GOP')->sole();
         $camera = ShootBook::camera($mode);
         self::assertNotNull($camera);
-        $wanted = [new Wanted($camera, $camera->modes[0], 30, [1])];
+        $wanted = [new Wanted($camera, $camera->modes[0], 1800, [1])];
         $cards = Card::query()->whereKey($this->card->id)->get()->toBase();
         $packing = Packing::of(ShootBook::question(1, 1, 0.0, $wanted, $cards));
         $shoot = ShootBook::keep('low water', now()->addDays(10), $packing, 'Wren');

@@ -35,7 +35,7 @@ final class SparesTest extends TestCase
             ->firstOrFail();
         $camera = ShootBook::camera($mode);
         self::assertNotNull($camera);
-        $wanted = new Wanted($camera, $camera->modes[0], 20, range(1, $days), true);
+        $wanted = new Wanted($camera, $camera->modes[0], 1200, range(1, $days), true);
         $cards = Card::query()->whereIn('tag', $tags)->orderBy('tag')->get()->toBase();
 
         return ShootBook::keep(

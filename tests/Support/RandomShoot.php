@@ -54,9 +54,9 @@ final readonly class RandomShoot
                 : new Mode("m{$place}", ModeKind::LongGop, Rate::bytesPerSecond($rate * 125_000.0), recording: Recording::cases()[$one(4)]);
             $slots = [new CameraSlot('A', [Bus::UhsII]), new CameraSlot('B', [[Bus::UhsII, Bus::UhsI][$one(2)]])];
             $share = ($full * $chance->getInt(30, 130)) / 100;
-            $daily = (int) round(($share * $cards * 100e9) / $places / $mode->fill->rate->bytesPerSecond / 60);
-            $daily = $mode->shot === null ? $daily : (int) ($daily * 60 * ($mode->frames ?? 1.0));
-            $wanted[] = new Wanted(new Camera("C{$place}", '', $slots, [$mode]), $mode, max(1, $daily), [1], $chance->getInt(0, 3) === 0);
+            $minutes = max(1, (int) round(($share * $cards * 100e9) / $places / $mode->fill->rate->bytesPerSecond / 60));
+            $daily = (int) ($minutes * 60 * ($mode->shot === null ? 1.0 : $mode->frames ?? 1.0));
+            $wanted[] = new Wanted(new Camera("C{$place}", '', $slots, [$mode]), $mode, $daily, [1], $chance->getInt(0, 3) === 0);
         }
 
         return new Question(1, 1, 0.1, $wanted, $house, School::Mark);

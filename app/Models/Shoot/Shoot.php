@@ -47,9 +47,9 @@ final class Shoot extends Row
     {
         $question = FitFile::read(new Fields($this->question))->question();
         assert($question !== null);
-        $cards = array_fill(0, count($question->places()), []);
+        $cards = array_map(fn (): array => [], $places = $question->places());
         foreach ($this->cards as $card) {
-            $cards[$card->place][] = PackedCard::unpack(new Fields($card->packed));
+            $cards[$card->place][] = PackedCard::unpack(new Fields($card->packed), $places[$card->place]->count);
         }
 
         return Packing::kept($question, $cards);

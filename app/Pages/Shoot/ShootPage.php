@@ -83,19 +83,18 @@ final readonly class ShootPage
     /** `33 min and 1 spare`: minutes, shots and spares of all places. */
     private static function missing(Packing $packing): string
     {
-        $sums = [];
+        $sums = $words = [];
         foreach ($packing->places as $one) {
-            $unit = $one->place->isSpare() ? 'spare' : ($one->place->count->isShots ? 'shots' : 'min');
+            $unit = $one->place->isSpare() ? 'spare' : $one->place->count->unit();
             $sums[$unit] = ($sums[$unit] ?? 0) + $one->missing();
+            $words[$unit] = match (true) {
+                $sums[$unit] === 0 => '',
+                $unit !== 'spare' => $one->place->count->atLeast($sums[$unit]),
+                default => "{$sums[$unit]} spare".($sums[$unit] > 1 ? 's' : ''),
+            };
         }
-        $sums = array_filter($sums, fn (int $sum): bool => $sum > 0);
-        $words = array_map(
-            fn (string $unit, int $sum): string => number_format($sum, 0, '.', ' ')." {$unit}".($unit === 'spare' && $sum > 1 ? 's' : ''),
-            array_keys($sums),
-            array_values($sums),
-        );
 
-        return implode(' and ', $words);
+        return implode(' and ', array_filter($words, fn (string $one): bool => $one !== ''));
     }
 
     /** @return list<ShootModeProps> */

@@ -9,11 +9,16 @@ use Tally\Quantity\NotAQuantity;
 use Tally\Quantity\Span;
 use Tally\Shoot\Mode;
 
-/** How recordings of a mode are counted: whole minutes, as cameras show what is left; stills by the shot. */
+/**
+ * How recordings of a mode are counted: by the second, stills by the shot. Seconds are summed and said in whole minutes, as cameras
+ * show what is left: eleven cards of 2 min 33 s are 28 min.
+ */
 final readonly class Count
 {
     /** A shot of a fast series stands for so many seconds, where what is missing is weighed. Chosen, no source. */
     private const LEAST_PACE = 1;
+
+    private const MINUTE = 60;
 
     private function __construct(public Mode $mode, public bool $isShots) {}
 
@@ -22,12 +27,12 @@ final readonly class Count
         return new self($mode, $mode->shot !== null && ! $mode->shot->isZero());
     }
 
-    /** Minutes or shots on so much of a card; minutes cut, as the minutes sheet has them. */
+    /** Seconds or shots on so much of a card, cut. */
     public function on(Bytes $capacity, float $usable): int
     {
         return $this->isShots
             ? (int) $this->mode->shots($capacity, $usable)
-            : $this->mode->fill->minutes($capacity, $usable);
+            : (int) floor($this->mode->fill->lasts($capacity, $usable)->seconds + 1e-6);
     }
 
     /**
@@ -50,24 +55,50 @@ final readonly class Count
     {
         $frames = $this->mode->frames ?? 1.0;
 
-        return (int) ceil(($this->isShots ? $length->seconds * $frames : $length->seconds / 60) - 1e-6);
+        return (int) ceil($length->seconds * ($this->isShots ? $frames : 1.0) - 1e-6);
     }
 
-    /** Seconds that one of them stands for, where minutes and shots are weighed against each other. */
+    /** What is needed of it: whole minutes, or shots, and never fewer. */
+    public function needed(float $count): int
+    {
+        $each = $this->isShots ? 1 : self::MINUTE;
+
+        return $each * (int) ceil($count / $each - 1e-6);
+    }
+
+    /** Seconds that one of them stands for, where recordings and shots are weighed against each other. */
     public function weight(): int
     {
-        return $this->isShots ? max(self::LEAST_PACE, (int) round(1 / ($this->mode->frames ?? 1.0))) : 60;
+        return $this->isShots ? max(self::LEAST_PACE, (int) round(1 / ($this->mode->frames ?? 1.0))) : 1;
     }
 
     public function bytes(int $count): Bytes
     {
         return $this->isShots && $this->mode->shot !== null
             ? Bytes::of($this->mode->shot->count * $count)
-            : Bytes::of((int) round($this->mode->fill->rate->bytesPerSecond * 60 * $count));
+            : Bytes::of((int) round($this->mode->fill->rate->bytesPerSecond * $count));
     }
 
+    /** Minutes, cut, or shots. */
+    public function said(int $count): int
+    {
+        return $this->isShots ? $count : intdiv($count, self::MINUTE);
+    }
+
+    public function unit(): string
+    {
+        return $this->isShots ? 'shots' : 'min';
+    }
+
+    /** What a card holds, or a place needs. */
     public function words(int $count): string
     {
-        return number_format($count, 0, '.', ' ').($this->isShots ? ' shots' : ' min');
+        return number_format($this->said($count), 0, '.', ' ')." {$this->unit()}";
+    }
+
+    /** What is missing: never less than that. */
+    public function atLeast(int $count): string
+    {
+        return $this->words($this->needed($count));
     }
 }

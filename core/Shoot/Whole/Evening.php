@@ -59,7 +59,7 @@ final readonly class Evening
         return $cards;
     }
 
-    /** Minutes are to the nearest: never more than the card holds. */
+    /** Never more than the card holds. */
     private static function onto(Place $place, PackedCard $card, int $count): Bytes
     {
         return Bytes::of(min($place->count->bytes($count)->count, $card->capacity->count));

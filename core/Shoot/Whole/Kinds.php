@@ -58,7 +58,7 @@ final readonly class Kinds
         $this->task = new Task($needs, $stock, $gives + $none, $costs + $none);
     }
 
-    /** Minutes or shots that a card gives a place; of a spare, itself; 0 where it may not go there. */
+    /** Seconds or shots that a card gives a place; of a spare, itself; 0 where it may not go there. */
     public function counts(FitCard $card, Place $place): int
     {
         if (! $place->asks($this->question->margin)->by($this->question->school, $card->ability)->isYes()) {
@@ -68,7 +68,7 @@ final readonly class Kinds
         return $place->isSpare() ? 1 : $place->count->on($card->ability->capacity(), $this->question->usable);
     }
 
-    /** What a minute, a shot or a spare weighs where it is missing: all spares together less than one second of recording. */
+    /** What a second, a shot or a spare weighs where it is missing: all spares together less than one second of recording. */
     public function points(Place $place): int
     {
         return $place->isSpare() ? 1 : intdiv($this->minute(), 60) * $place->count->weight();

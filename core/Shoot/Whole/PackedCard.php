@@ -12,7 +12,7 @@ use Tally\Record\NotUsable;
 final readonly class PackedCard
 {
     /**
-     * @param  int  $count  minutes or shots that it holds there
+     * @param  int  $count  seconds or shots that it holds there
      * @param  string  $words  said beside it, such as `Unproven`; empty where there is nothing to say
      */
     public function __construct(
@@ -24,13 +24,14 @@ final readonly class PackedCard
         public string $words,
     ) {}
 
-    /** @return array<string, mixed> */
-    public function pack(): array
+    /** @return array<string, mixed> what it holds in minutes, and to the second; or in shots */
+    public function pack(Count $by): array
     {
         return [
             'card' => $this->tag,
             'slot' => $this->slot,
-            'holds' => $this->count,
+            'holds' => $by->said($this->count),
+            ...$by->isShots ? [] : ['seconds' => $this->count],
             'capacity' => $this->capacity->exact(),
             'proven' => $this->isProven,
             'words' => $this->words,
@@ -38,12 +39,13 @@ final readonly class PackedCard
     }
 
     /** @throws NotUsable */
-    public static function unpack(Fields $card): self
+    public static function unpack(Fields $card, Count $by): self
     {
         return new self(
             $card->text('card'),
             $card->text('slot', ''),
-            $card->integer('holds'),
+            // Kept shoots of before hold whole minutes.
+            $by->isShots ? $card->integer('holds') : $card->integer('seconds', 60 * $card->integer('holds')),
             $card->size('capacity'),
             $card->boolean('proven'),
             $card->text('words', ''),

@@ -15,7 +15,7 @@ final readonly class PackedPlace
         return array_sum(array_map(fn (PackedCard $card): int => $card->count, $this->cards));
     }
 
-    /** Minutes or shots that no card is there for; of a spare, 1 where there is none. */
+    /** Seconds or shots that no card is there for; of a spare, 1 where there is none. */
     public function missing(): int
     {
         return max(0, $this->place->need - ($this->place->isSpare() ? count($this->cards) : $this->count()));
@@ -24,6 +24,6 @@ final readonly class PackedPlace
     /** `33 min`, `a spare`. */
     public function misses(): string
     {
-        return $this->place->isSpare() ? 'a spare' : $this->place->count->words($this->missing());
+        return $this->place->isSpare() ? 'a spare' : $this->place->count->atLeast($this->missing());
     }
 }

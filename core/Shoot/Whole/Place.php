@@ -19,7 +19,7 @@ final readonly class Place
     /**
      * @param  Mode  $writes  what is written there
      * @param  non-empty-list<CameraSlot>  $slots
-     * @param  int  $need  minutes or shots until cards come home; of a spare, one card
+     * @param  int  $need  seconds or shots until cards come home; of a spare, one card
      */
     public function __construct(
         public Wanted $wanted,

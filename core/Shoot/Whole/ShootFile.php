@@ -132,7 +132,7 @@ final readonly class ShootFile
                     fn (Wanted $one): array => [
                         'camera' => $one->camera->tag,
                         'mode' => $one->mode->name,
-                        ...Count::of($one->mode)->isShots ? ['shots' => $one->daily] : ['daily' => "{$one->daily} min"],
+                        ...Count::of($one->mode)->isShots ? ['shots' => $one->daily] : ['daily' => "{$one->daily} s"],
                         'days' => $one->days,
                         'spare' => $one->hasSpare,
                     ],
@@ -173,15 +173,17 @@ final readonly class ShootFile
     /** @return array<string, mixed> */
     private static function packPlace(PackedPlace $one): array
     {
+        [$count, $isSpare] = [$one->place->count, $one->place->isSpare()];
+
         return [
             'place' => $one->place->name(),
             'camera' => $one->place->wanted->camera->tag,
             'mode' => $one->place->wanted->mode->name,
             'kind' => $one->place->kind->value,
-            'unit' => $one->place->isSpare() ? 'card' : ($one->place->count->isShots ? 'shot' : 'minute'),
-            'need' => $one->place->need,
-            'missing' => $one->missing(),
-            'cards' => array_map(fn (PackedCard $card): array => $card->pack(), $one->cards),
+            'unit' => $isSpare ? 'card' : ($count->isShots ? 'shot' : 'minute'),
+            'need' => $isSpare ? $one->place->need : $count->said($one->place->need),
+            'missing' => $isSpare ? $one->missing() : $count->said($count->needed($one->missing())),
+            'cards' => array_map(fn (PackedCard $card): array => $card->pack($count), $one->cards),
         ];
     }
 }

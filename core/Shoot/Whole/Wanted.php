@@ -12,7 +12,7 @@ use Tally\Shoot\Recording;
 final readonly class Wanted
 {
     /**
-     * @param  int  $daily  minutes, or shots of stills, on each of its days
+     * @param  int  $daily  seconds, or shots of stills, on each of its days
      * @param  list<int>  $days  on which it records, from 1
      * @param  bool  $hasSpare  whether it records without a pause, and so has one card more than it needs
      */
@@ -25,7 +25,7 @@ final readonly class Wanted
     ) {}
 
     /**
-     * The most that is recorded from one homecoming to the next, with what is planned on top.
+     * The most that is recorded from one homecoming to the next, with what is planned on top, in whole minutes.
      *
      * @param  int  $every  days from one homecoming to the next
      * @param  float  $extra  share on top
@@ -38,7 +38,7 @@ final readonly class Wanted
             $by[$stretch] = ($by[$stretch] ?? 0) + $this->daily;
         }
 
-        return (int) ceil(($by === [] ? 0 : max($by)) * (1 + $extra) - 1e-6);
+        return Count::of($this->mode)->needed(($by === [] ? 0 : max($by)) * (1 + $extra));
     }
 
     /**

@@ -65,8 +65,8 @@ final class ShootFileTest extends TestCase
         ]]);
         self::assertSame([3, 3, Question::EXTRA], [$question->days, $question->home, $question->extra]);
         [$first, $relay, $stills] = $question->wanted;
-        self::assertSame([90, [1, 2, 3], false], [$first->daily, $first->days, $first->hasSpare]);
-        self::assertSame([45, [2, 3], true], [$relay->daily, $relay->days, $relay->hasSpare]);
+        self::assertSame([5400, [1, 2, 3], false], [$first->daily, $first->days, $first->hasSpare]);
+        self::assertSame([2700, [2, 3], true], [$relay->daily, $relay->days, $relay->hasSpare]);
         self::assertSame(400, $stills->daily);
         // Three days of 90 minutes and a tenth on top, until they come home at the end.
         self::assertSame(297, $question->places()[0]->need);

@@ -11,6 +11,7 @@ use Tally\Label\Label;
 use Tally\Label\Mark;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
+use Tally\Record\Fields;
 use Tally\Shoot\Ability;
 use Tally\Shoot\Camera;
 use Tally\Shoot\CameraSlot;
@@ -63,7 +64,7 @@ final class WholeShootTest extends TestCase
         );
         $slots = [new CameraSlot('A', [Bus::UhsII]), new CameraSlot('B', [Bus::UhsII])];
 
-        return new Wanted(new Camera($camera, '', $slots, [$mode]), $mode, $minutes, $days, $spare);
+        return new Wanted(new Camera($camera, '', $slots, [$mode]), $mode, 60 * $minutes, $days, $spare);
     }
 
     /**
@@ -117,12 +118,38 @@ final class WholeShootTest extends TestCase
     {
         $cards = [self::card('a', Mark::V30, 64), self::card('b', Mark::V30, 64), self::card('c', Mark::V30, 32)];
         $packing = self::packed([self::wanted('C1', 200, 80)], $cards);
-        self::assertSame([42, 42], array_map(fn (PackedCard $card): int => $card->count, $packing->places[0]->cards));
+        // 64 GB at 200 Mb/s are 42 min 40 s.
+        self::assertSame([2560, 2560], array_map(fn (PackedCard $card): int => $card->count, $packing->places[0]->cards));
+        self::assertSame('85 min', $packing->places[0]->place->count->words($packing->places[0]->count()));
         $short = self::packed([self::wanted('C1', 200, 80), self::wanted('C2', 200, 60)], $cards);
-        // 42, 42 and 21 minutes for 140.
-        self::assertSame(35, array_sum(array_map(fn (PackedPlace $one): int => $one->missing(), $short->places)));
+        // 42 min 40 s twice and 21 min 20 s, for 140 min.
+        self::assertSame(140 * 60 - 6400, array_sum(array_map(fn (PackedPlace $one): int => $one->missing(), $short->places)));
         self::assertSame([], $short->left);
         self::assertSame(0, $short->couldSave);
+    }
+
+    public function test_seconds_are_summed_and_not_rounded_minutes(): void
+    {
+        // 2.551 min a card at 418 Mb/s: eleven are 28 min, not 33 of 3 min each, nor 22 of 2.
+        $cards = array_map(fn (int $i): FitCard => self::card("c{$i}", Mark::V90, 8), range(1, 11));
+        $packing = self::packed([self::wanted('C1', 418, 33)], $cards);
+        $place = $packing->places[0];
+        self::assertCount(11, $place->cards);
+        self::assertSame('28 min', $place->place->count->words($place->count()));
+        self::assertSame('5 min', $place->misses());
+        $told = ShootFile::pack($packing)['places'];
+        assert(is_array($told) && is_array($told[0]) && is_array($told[0]['cards']) && is_array($told[0]['cards'][0]));
+        self::assertSame([33, 5, 2, 153], [$told[0]['need'], $told[0]['missing'], $told[0]['cards'][0]['holds'], $told[0]['cards'][0]['seconds']]);
+        self::assertSame(0, self::packed([self::wanted('C1', 418, 28)], $cards)->places[0]->missing());
+    }
+
+    public function test_a_kept_card_of_before_holds_whole_minutes(): void
+    {
+        $count = self::wanted('C1', 200, 80)->places(1, 0.0)[0]->count;
+        $before = ['card' => 'a', 'slot' => 'A', 'holds' => 42, 'capacity' => '64 GB', 'proven' => true, 'words' => ''];
+        self::assertSame(42 * 60, PackedCard::unpack(new Fields($before), $count)->count);
+        $now = new PackedCard('a', 'A', 2560, Bytes::gigabytes(64), true, '');
+        self::assertEquals($now, PackedCard::unpack(new Fields($now->pack($count)), $count));
     }
 
     public function test_what_records_without_a_pause_has_a_spare_after_all_minutes_are_there(): void
@@ -159,8 +186,8 @@ final class WholeShootTest extends TestCase
         $wanted = [self::wanted('C1', 200, 80, [1, 2, 3])];
         $cards = [self::card('a', Mark::V30)];
         self::assertSame(0, self::packed($wanted, $cards, 3, 1)->places[0]->missing());
-        self::assertSame(160 - 85, self::packed($wanted, $cards, 3, 2)->places[0]->missing());
-        self::assertSame(240 - 85, self::packed($wanted, $cards, 3, 3)->places[0]->missing());
+        self::assertSame(60 * 160 - 5120, self::packed($wanted, $cards, 3, 2)->places[0]->missing());
+        self::assertSame(60 * 240 - 5120, self::packed($wanted, $cards, 3, 3)->places[0]->missing());
     }
 
     public function test_what_is_on_which_card_each_evening(): void
@@ -168,8 +195,8 @@ final class WholeShootTest extends TestCase
         $cards = [self::card('a', Mark::V30, 64), self::card('b', Mark::V30, 64)];
         $packing = self::packed([self::wanted('C1', 200, 30, [1, 2, 3], true)], [...$cards, self::card('c', Mark::V30, 64)], 3, 2);
         $on = array_map(fn (Evening $one): array => array_map(fn (Bytes $on): string => $on->exact(), $one->cards), Evening::of($packing));
-        // 30 minutes of 200 Mb/s are 45 GB; a card of 64 GB holds 42 whole ones: 63 GB.
-        self::assertSame([['a' => '45 GB'], ['a' => '63 GB', 'b' => '27 GB'], ['a' => '45 GB']], $on);
+        // 30 minutes of 200 Mb/s are 45 GB.
+        self::assertSame([['a' => '45 GB'], ['a' => '64 GB', 'b' => '26 GB'], ['a' => '45 GB']], $on);
         self::assertSame([false, true, true], array_map(fn (Evening $one): bool => $one->comesHome, Evening::of($packing)));
     }
 
@@ -191,8 +218,8 @@ final class WholeShootTest extends TestCase
     {
         $sham = new FitCard('s', new Ability(self::card('s', Mark::V90)->ability->label, VerdictKind::Sham));
         $packing = self::packed([self::wanted('C1', 100, 90)], [$sham]);
-        self::assertSame([90, ['s']], [$packing->places[0]->missing(), array_map(fn (FitCard $one): string => $one->tag, $packing->left)]);
-        self::assertSame(90, self::packed([self::wanted('C1', 100, 90)], [])->places[0]->missing());
+        self::assertSame([90 * 60, ['s']], [$packing->places[0]->missing(), array_map(fn (FitCard $one): string => $one->tag, $packing->left)]);
+        self::assertSame(90 * 60, self::packed([self::wanted('C1', 100, 90)], [])->places[0]->missing());
         $pack = ShootFile::pack($packing);
         self::assertIsArray($pack['buy']);
         self::assertCount(1, $pack['buy']);
