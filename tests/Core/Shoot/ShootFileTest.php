@@ -69,7 +69,7 @@ final class ShootFileTest extends TestCase
         self::assertSame([2700, [2, 3], true], [$relay->daily, $relay->days, $relay->hasSpare]);
         self::assertSame(400, $stills->daily);
         // Three days of 90 minutes and a tenth on top, until they come home at the end.
-        self::assertSame(297, $question->places()[0]->need);
+        self::assertSame(60 * 297, $question->places()[0]->need);
     }
 
     public function test_stills_may_be_asked_for_by_time_as_well(): void
