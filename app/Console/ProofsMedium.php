@@ -72,7 +72,7 @@ abstract class ProofsMedium extends RunsOnMedium
             $result->cutShort ??
                 ($result->note ??
                     "Stopped: {$record->write->bytes->decimal()} of {$record->size->decimal()} written, ".
-                        "{$record->covered()->decimal()} read back. The rest is not proven."),
+                        "{$record->came()}. The rest is not proven."),
         );
 
         return self::COULD_NOT_RUN;
@@ -118,7 +118,7 @@ abstract class ProofsMedium extends RunsOnMedium
                     $way,
                     $passage->bytes->decimal(),
                     $passage->span->print(),
-                    $passage->rate()?->print() ?? 'not measured',
+                    $passage->rate()?->printDown() ?? 'not measured',
                 ),
             );
         }

@@ -170,7 +170,7 @@ final class EvidenceSheet
         $this->paper->heading('How it was measured');
         $how = [
             "{$record->write->bytes->decimal()} written with data that names its run and its address (pattern {$record->imprint}) ".
-            "in {$record->write->span->print()}, flushed, and {$record->covered()->decimal()} read back in {$record->read->span->print()}.",
+            "in {$record->write->span->print()}, flushed; the read pass took {$record->read->span->print()}.",
             $record->forgot
                 ? 'The host’s cache was cleared before the data was read.'
                 : 'The host’s cache could not be cleared before the data was read.',

@@ -17,6 +17,7 @@ use App\Models\Shoot\ShootCard;
 use App\Models\Shoot\StoppedRecording;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
+use Tally\Reading\Thresholds;
 
 /** Everything that the books know of what happened to a card, as one list. */
 final readonly class CardLife
@@ -66,12 +67,18 @@ final readonly class CardLife
         $events = [];
         foreach ($runs as $run) {
             if ($run->result !== null) {
-                $isWhole = $run->proof()?->isProvenWhole() === true;
+                $proof = $run->proof();
+                // A folder, or a medium that shows less than its label, is not the card.
+                $isWhole = $proof?->isProvenWhole() === true && $proof->holds()->count >= Thresholds::FULL * $card->capacity->count;
                 $events[] = new LifeEvent(
                     $run->ended_at ?? $run->created_at,
                     $run->kind->isProof() ? 'proof' : 'test',
                     $isWhole ? 'proven whole' : $run->kind->label(),
-                    $run->chain->describe().($run->counts() ? '' : '; does not count'),
+                    implode('; ', [
+                        ...$isWhole || $proof === null || $proof->screen !== null ? [] : [$proof->came()],
+                        $run->chain->describe(),
+                        ...$run->counts() ? [] : ['does not count'],
+                    ]),
                     "/runs/{$run->id}",
                 );
             }

@@ -232,7 +232,9 @@ final readonly class Diagnosis
     public function toldAnew(array $patches): self
     {
         $ends = [Condition::Drops, Condition::Corrupts, Condition::Refuses];
-        if ($patches === [] || ! in_array($this->condition, $ends, true) || ! $this->exact) {
+        $lost = array_filter($patches, fn (Patch $patch): bool => $patch->class !== BlockClass::Holds);
+        // What refused to take more lost nothing.
+        if ($lost === [] || ! in_array($this->condition, $ends, true) || ! $this->exact) {
             return $this;
         }
 

@@ -48,7 +48,7 @@ final readonly class TypedSlip
             $slips = self::times($typed->over($rate), $near);
             // A card differs by a few per cent from run to run: only bits and bytes are told apart by that.
             if ($slips !== null && abs(log($typed->over($rate))) > log(2)) {
-                return new self($slips, "the {$rate->print()} that it was seen to do");
+                return new self($slips, "the {$rate->printDown()} that it was seen to do");
             }
         }
         $eighth = $typed->bytesPerSecond / 8;

@@ -308,7 +308,17 @@ final readonly class ProofRecord implements Result
                 'single places were written and read until both were known'.
                 ($this->diagnosis->exact ? ', to the sector.' : ', as well as could be.'),
             $this->bad()->isZero() => "{$this->covered()->decimal()} of {$this->size->decimal()} was written and came back as written.",
-            default => "Of {$this->size->decimal()} {$this->holds()->decimal()} came back as written".$this->rest().'.',
+            default => "Of {$this->size->decimal()} {$this->came()}.",
+        };
+    }
+
+    /** What came back, in a few words: what was answered with errors did not. */
+    public function came(): string
+    {
+        return match (true) {
+            $this->covered()->isZero() => 'nothing was read back',
+            $this->bad()->isZero() => "{$this->holds()->decimal()} came back as written",
+            default => "{$this->holds()->decimal()} came back as written".$this->rest(),
         };
     }
 

@@ -40,7 +40,7 @@ final readonly class Answer
     {
         // What falls short is never rounded up.
         $isShort = in_array($this->word, [Word::FallsTo, Word::AtLeast], true);
-        $figure = ($isShort ? $this->figure?->printDown() : $this->figure?->print()) ?? '';
+        $figure = $this->figure?->printDown() ?? '';
         $said = match ($this->word) {
             null => '',
             Word::Sham => 'Sham',
@@ -75,7 +75,7 @@ final readonly class Answer
             'may' => $this->isYes(),
             'word' => $this->word?->value,
             'words' => $this->words(),
-            'figure' => $this->figure?->print(),
+            'figure' => $this->figure?->printDown(),
             'unproven' => $this->isUnproven,
             'warns' => $this->warns,
             'safe_seconds' => $this->safe === null ? null : round($this->safe->seconds, 1),

@@ -125,7 +125,7 @@ final class SpeedCommand extends RunsOnMedium
         } else {
             $this->line(
                 "wrote  {$record->write->bytes->decimal()} in {$record->write->span->print()}".
-                    ($record->write->rate() === null ? '' : ", {$record->write->rate()->print()} on average"),
+                    ($record->write->rate() === null ? '' : ", {$record->write->rate()->printDown()} on average"),
             );
             $this->line('       '.CoursePage::summary($record));
             $this->line('       A proxy for a speed class, not its compliance test.');
@@ -186,7 +186,7 @@ final class SpeedCommand extends RunsOnMedium
         $summary = $reading->summary;
         $spread =
             $summary->margin() === null ? 'a single look' : '± '.Rate::bytesPerSecond(max(1, $summary->margin()))->print().' at 95 %';
-        $this->line(sprintf('%-6s %s, median of %d, %s, %s', $way->value, $reading->median()->print(), $summary->count, $spread, $covers));
+        $this->line(sprintf('%-6s %s, median of %d, %s, %s', $way->value, $reading->median()->printDown(), $summary->count, $spread, $covers));
         if ($summary->isUnsteady()) {
             $this->line('       unsteady: run again');
         }

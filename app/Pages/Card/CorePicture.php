@@ -74,7 +74,7 @@ final readonly class CorePicture
             $record->alarmAt !== null || $points !== null
                 ? ''
                 : ($record->covered()->count < $record->size->count
-                    ? " {$record->covered()->decimal()} of {$record->size->decimal()} was read back; the rest is open."
+                    ? " {$record->covered()->decimal()} of {$record->size->decimal()} was looked at; the rest is open."
                     : '');
 
         // Of single places nobody knows what lies between them.
@@ -101,7 +101,7 @@ final readonly class CorePicture
     }
 
     /** What is said at the peg of the capacity. */
-    private static function peg(ProofRecord $record): string
+    public static function peg(ProofRecord $record): string
     {
         $about = $record->diagnosis->exact ? '' : 'about ';
         $size = $record->diagnosis->capacity->decimal();

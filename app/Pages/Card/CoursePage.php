@@ -89,7 +89,7 @@ final readonly class CoursePage
     {
         $at = fn (float $bytes): string => Bytes::of((int) $bytes)->decimal();
         $course = $record->course;
-        $plateaus = array_map(fn (Plateau $one): string => "{$one->rate->print()} up to {$at($one->to)}", $course->plateaus);
+        $plateaus = array_map(fn (Plateau $one): string => "{$one->rate->printDown()} up to {$at($one->to)}", $course->plateaus);
         $cliffs = array_map($at, $course->cliffs());
 
         return implode(

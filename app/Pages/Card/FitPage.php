@@ -141,7 +141,7 @@ final readonly class FitPage
             line: $line,
             holds: match (true) {
                 $ability === null => '',
-                $ability->proven !== null => "{$ability->proven->decimal()} proven",
+                $ability->proven !== null => $ability->proven->decimal().($ability->verdict?->isStruckOut() === true ? ' came back as written' : ' proven'),
                 default => "{$ability->capacity()->decimal()} by its label, not proven",
             },
             asked: $asked,
@@ -240,7 +240,7 @@ final readonly class FitPage
         return new ReasonProps(
             VerdictKind::Slow,
             "{$camera} {$mode->name} writes {$rate}.",
-            "With the margin on it, this card falls short: to {$answer->figure?->print()}, {$safe}.",
+            "With the margin on it, this card falls short: to {$answer->figure?->printDown()}, {$safe}.",
             "{$answer->evidence}; a proxy, not the class’s own test",
         );
     }

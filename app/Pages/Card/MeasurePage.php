@@ -159,7 +159,7 @@ final readonly class MeasurePage
             null,
             implode('; ', [
                 ...self::standing($run),
-                $run->message ?? ($record === null ? '' : "{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong"),
+                $run->message ?? ($record === null ? '' : $record->came()),
             ]),
             $run->void !== null,
         );

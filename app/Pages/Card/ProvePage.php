@@ -111,7 +111,7 @@ final readonly class ProvePage
 
         return ucfirst($run->kind->label()).
             ", {$run->name()}{$state}, {$slot}: {$record->write->bytes->decimal()} written in {$record->write->span->print()}, read ".
-            "back in {$record->read->span->print()}";
+            "pass {$record->read->span->print()}";
     }
 
     private static function trace(Run $run, ProofRecord $record): ?TraceProps

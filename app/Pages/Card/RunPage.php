@@ -138,7 +138,7 @@ final readonly class RunPage
 
         return match (true) {
             $points !== null => "{$points} places of {$record->size->decimal()}",
-            $record->isWhole() => "all {$record->size->decimal()}",
+            $record->isWhole() => 'all '.$record->size->decimal().($record->extent->isFolder ? ' of a folder' : ''),
             $record->covered()->isZero() => "{$record->write->bytes->decimal()} of {$record->size->decimal()}, not read back",
             default => "{$record->covered()->decimal()} of ".($record->extent->shown ?? $record->size)->decimal(),
         };
@@ -220,11 +220,10 @@ final readonly class RunPage
         return array_values(
             array_filter(
                 [
-                    "{$record->covered()->decimal()} read back, {$record->bad()->decimal()} wrong.",
+                    $record->proves(),
                     $record->diagnosis->condition->because(),
                     ...$record->diagnosis->also,
                     $floor === null ? null : "While writing never under {$floor->printDown()} over {$record->course->window} s.",
-                    "Proves: {$record->proves()}",
                 ],
                 fn (?string $sentence): bool => $sentence !== null,
             ),
@@ -245,9 +244,9 @@ final readonly class RunPage
                 $spread = $reading->overhead->margin() === null ? ', a single look' : " ± {$ms($reading->overhead->margin())} ms at 95 %";
                 $words[] =
                     "{$way}: ".
-                    Rate::bytesPerSecond($reading->many->mean)->print().
+                    Rate::bytesPerSecond($reading->many->mean)->printDown().
                     ' as small files, '.
-                    Rate::bytesPerSecond($reading->one->mean)->print().
+                    Rate::bytesPerSecond($reading->one->mean)->printDown().
                     " as one. Each file costs {$ms(max(0, $reading->overhead->mean))} ms{$spread} on top of its bytes.";
             }
         }

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { megabytes } from '../format';
+import { megabytes, reached } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { LifeProps } from '../types/generated/props';
 import { clipped } from './axis';
@@ -76,12 +76,12 @@ export function LifeLine({ life }: { life: LifeProps }) {
                                 stroke="var(--pencil)"
                                 strokeWidth="1.5"
                             >
-                                <title>{`reads ${megabytes(one.rate)} MB/s, ${one.words}`}</title>
+                                <title>{`reads ${reached(one.rate)} MB/s, ${one.words}`}</title>
                             </circle>
                         ))}
                         {life.writes.map((one) => (
                             <circle key={one.run} cx={x(one.day)} cy={y(one.rate)} r="4.4" fill="var(--ink)">
-                                <title>{`keeps up ${megabytes(one.rate)} MB/s, ${one.words}`}</title>
+                                <title>{`keeps up ${reached(one.rate)} MB/s, ${one.words}`}</title>
                             </circle>
                         ))}
                         {trend === null ? null : (
@@ -137,7 +137,7 @@ function colour(kind: string): string {
 }
 
 function describe(life: LifeProps): string {
-    const figures = life.writes.map((one) => `${megabytes(one.rate)} MB/s`).join(', ');
+    const figures = life.writes.map((one) => `${reached(one.rate)} MB/s`).join(', ');
     const events = life.events.map((one) => `${one.on} ${one.words}`).join('; ');
     const kept = figures === '' ? 'No long write on a named chain.' : `Kept up on ${life.chain}: ${figures}.`;
     return `${kept} ${life.trend?.words ?? ''} ${events}.`;

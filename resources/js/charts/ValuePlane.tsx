@@ -1,5 +1,5 @@
 import { scaleLog } from 'd3-scale';
-import { megabytes } from '../format';
+import { megabytes, reached } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { OfferProps, PickProps } from '../types/generated/props';
 import { clipped } from './axis';
@@ -136,7 +136,7 @@ export function ValuePlane({
                         stroke={one.passes ? 'var(--tarn)' : 'var(--ochre)'}
                         strokeWidth="2"
                     >
-                        <title>{`${one.name}: ${megabytes(one.keepsUp ?? 0)} MB/s at ${one.perGigabyte} ${currency} a GB`}</title>
+                        <title>{`${one.name}: ${reached(one.keepsUp ?? 0)} MB/s at ${one.perGigabyte} ${currency} a GB`}</title>
                     </circle>
                 ))}
                 {labels.map((label) => (
@@ -170,7 +170,7 @@ function describe(
     const each = offers.map(
         (one) =>
             `${one.name}, ${one.perGigabyte} ${currency} a GB, ` +
-            `keeps up ${megabytes(one.keepsUp ?? 0)} MB/s${one.passes ? '' : ', too slow'}`,
+            `keeps up ${reached(one.keepsUp ?? 0)} MB/s${one.passes ? '' : ', too slow'}`,
     );
     const said = picks.map((pick) => `${pick.school}: ${pick.sentence}`).join(' ');
     return `For ${need}. ${each.join('; ')}. ${labelOnly.length} by label only. ${said}`;

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { megabytes } from '../format';
+import { megabytes, reached } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { LimitCellProps, LimitsProps } from '../types/generated/props';
 
@@ -77,7 +77,7 @@ function Cell({ cell, length }: { cell: LimitCellProps; length: number }) {
     const tone = { card: 'var(--tarn)', reader: 'var(--rust)', undecided: 'var(--pencil)' }[cell.by] ?? 'var(--pencil)';
     return (
         <g>
-            <title>{`${cell.card} in ${cell.reader}: ${megabytes(cell.rate)} MB/s, ${words(cell.by)}: ${cell.why}`}</title>
+            <title>{`${cell.card} in ${cell.reader}: ${reached(cell.rate)} MB/s, ${words(cell.by)}: ${cell.why}`}</title>
             <path
                 d={`M0 17H${Math.max(4, length)}`}
                 stroke={tone}
@@ -91,7 +91,7 @@ function Cell({ cell, length }: { cell: LimitCellProps; length: number }) {
                 <circle cx={length} cy={17} r="4" fill="var(--sheet)" stroke={tone} strokeWidth="1.6" />
             ) : null}
             <text className="figure" x={length + 9} y={21} style={{ fontSize: 11.5 }}>
-                {megabytes(cell.rate)}
+                {reached(cell.rate)}
             </text>
         </g>
     );
@@ -113,6 +113,6 @@ function short(text: string, width: number): string {
 
 function describe(limits: LimitsProps): string {
     return limits.cells
-        .map((cell) => `${cell.card} in ${cell.reader} ${megabytes(cell.rate)} MB/s: ${words(cell.by)}`)
+        .map((cell) => `${cell.card} in ${cell.reader} ${reached(cell.rate)} MB/s: ${words(cell.by)}`)
         .join('; ');
 }

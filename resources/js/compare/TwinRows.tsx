@@ -1,7 +1,7 @@
 import { Link } from '@inertiajs/react';
 import { scaleLinear } from 'd3-scale';
 import { roomyTicks } from '../charts/axis';
-import { grouped, megabytes } from '../format';
+import { grouped, reached } from '../format';
 import { Ruled } from '../parts/Sheet';
 import { useWidth } from '../parts/useWidth';
 import type { TwinGroupProps } from '../types/generated/props';
@@ -34,7 +34,7 @@ export function TwinPicture({ group }: { group: TwinGroupProps }) {
                 aria-label={group.members
                     .map(
                         (one) =>
-                            `${one.tag} ${one.name}: written ${megabytes(one.write)}, read ${megabytes(one.read)} MB/s`,
+                            `${one.tag} ${one.name}: written ${reached(one.write)}, read ${reached(one.read)} MB/s`,
                     )
                     .join('; ')}
             >
@@ -113,8 +113,8 @@ export function TwinTable({ group }: { group: TwinGroupProps }) {
                             {one.backCode ?? '–'}
                             {one.backCode !== null && one.backCode === group.sharedBackCode ? ' (shared)' : ''}
                         </td>
-                        <td className="n">{megabytes(one.write)}</td>
-                        <td className="n">{megabytes(one.read)}</td>
+                        <td className="n">{reached(one.write)}</td>
+                        <td className="n">{reached(one.read)}</td>
                         <td className="n">{one.runs}</td>
                     </tr>
                 ))}

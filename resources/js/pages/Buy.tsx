@@ -1,7 +1,7 @@
 import { Head, Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { ValuePlane } from '../charts/ValuePlane';
-import { megabytes } from '../format';
+import { megabytes, reached } from '../format';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
@@ -216,7 +216,7 @@ function Offers({ title, offers, currency }: { title: string; offers: readonly O
                                 ? offer.promises === null
                                     ? '–'
                                     : megabytes(offer.promises)
-                                : megabytes(offer.keepsUp)}
+                                : reached(offer.keepsUp)}
                         </td>
                         <td className="n">{offer.perSpeed === '' ? '–' : offer.perSpeed}</td>
                         <td>{offer.tested}</td>

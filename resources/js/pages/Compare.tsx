@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { FiguresSheet } from '../compare/FiguresSheet';
 import { Sides } from '../compare/Sides';
 import { Tabs } from '../compare/Tabs';
-import { megabytes } from '../format';
+import { megabytes, reached } from '../format';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { Options } from '../parts/choices';
@@ -145,8 +145,8 @@ export default function Compare({ compare }: ComparePageProps) {
                             {compare.pairs.map((pair) => (
                                 <tr key={pair.name}>
                                     <td>{pair.name}</td>
-                                    <td className="n">{megabytes(pair.first)}</td>
-                                    <td className="n">{megabytes(pair.second)}</td>
+                                    <td className="n">{reached(pair.first)}</td>
+                                    <td className="n">{reached(pair.second)}</td>
                                     <td className="n">
                                         {`${pair.second < pair.first ? '−' : '+'}${megabytes(Math.abs(pair.second - pair.first))}`}
                                     </td>

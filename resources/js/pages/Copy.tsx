@@ -15,7 +15,7 @@ export default function Copy({ card, copies, slots, folders, chain, running, tod
     const now = useFollow(running, ['copies']);
     return (
         <>
-            <Head title={`${card.tag} copied`} />
+            <Head title={`${card.tag}, timed copy`} />
             <main>
                 <Title>
                     <div>

@@ -1,7 +1,7 @@
 import { Head, Link } from '@inertiajs/react';
 import styled from 'styled-components';
 import { Schools } from '../fit/Schools';
-import { megabytes } from '../format';
+import { megabytes, reached } from '../format';
 import { MarginLook } from '../frame/Margin';
 import { Nothing } from '../parts/Nothing';
 import { Ruled, Title } from '../parts/Sheet';
@@ -94,7 +94,7 @@ function CardRow({ card }: { card: FitCardProps }) {
             </td>
             <td>{card.may ? <b>{card.words === '' ? 'yes' : `yes, ${card.words}`}</b> : card.words}</td>
             <td className="n">{card.lasts}</td>
-            <td className="n">{card.floor === null ? '–' : megabytes(card.floor)}</td>
+            <td className="n">{card.floor === null ? '–' : reached(card.floor)}</td>
             <td className="n">{card.mark === null ? '–' : megabytes(card.mark)}</td>
             {card.schools.map((one) => (
                 <td key={one.school} title={one.evidence}>

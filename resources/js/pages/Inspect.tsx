@@ -87,7 +87,7 @@ function Surface({ card, questions, history, readers, person, margin }: InspectP
 
     return (
         <>
-            <Head title={`${card.tag} inspected`} />
+            <Head title={`Inspect ${card.tag}`} />
             <main>
                 <Title>
                     <div>

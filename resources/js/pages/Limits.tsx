@@ -2,7 +2,7 @@ import { Head, Link, router } from '@inertiajs/react';
 import styled from 'styled-components';
 import { LimitSheet, words } from '../compare/LimitSheet';
 import { Tabs } from '../compare/Tabs';
-import { megabytes } from '../format';
+import { reached } from '../format';
 import { MarginLook } from '../frame/Margin';
 import { buttonLook } from '../parts/Button';
 import { Options } from '../parts/choices';
@@ -82,7 +82,7 @@ export default function Limits({ limits }: LimitsPageProps) {
                                     <Link href={`/measure/${cell.card}`}>{cell.card}</Link>
                                 </td>
                                 <td>{cell.reader}</td>
-                                <td className="n">{megabytes(cell.rate)}</td>
+                                <td className="n">{reached(cell.rate)}</td>
                                 <td className="n">{cell.runs}</td>
                                 <td>{words(cell.by)}</td>
                                 <td>{cell.why}</td>

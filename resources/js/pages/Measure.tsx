@@ -35,7 +35,7 @@ function Surface({ card, claimLine, course, runs, running, order, margin }: Meas
 
     return (
         <>
-            <Head title={`${card.tag} measured`} />
+            <Head title={`Measure ${card.tag}`} />
             <main>
                 <Title>
                     <div>

@@ -63,7 +63,7 @@ function Surface({ card, amount, routes, count, leftOut, margin }: OffloadPagePr
 
     return (
         <>
-            <Head title={`${card.tag} offloaded`} />
+            <Head title={`Offload ${card.tag}`} />
             <main>
                 <Title>
                     <div>

@@ -40,7 +40,7 @@ function Surface({ card, core, unfinished, ways, erasures, theirs, by, running, 
 
     return (
         <>
-            <Head title={`${card.tag} proven`} />
+            <Head title={`Prove ${card.tag}`} />
             <main>
                 <Title>
                     <div>

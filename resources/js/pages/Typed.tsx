@@ -92,7 +92,7 @@ export default function Typed({ card, chain, today, person, margin }: TypedPageP
 
     return (
         <>
-            <Head title={`${card.tag} typed in`} />
+            <Head title={`${card.tag}, typed figures`} />
             <main>
                 <form
                     noValidate

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { roomyTicks } from '../charts/axis';
-import { grouped, megabytes } from '../format';
+import { grouped, reached } from '../format';
 import { useWidth } from '../parts/useWidth';
 import type { WayProps } from '../types/generated/props';
 
@@ -25,7 +25,7 @@ export function WayDots({ way }: { way: WayProps }) {
                 width={width}
                 height={HEIGHT}
                 role="img"
-                aria-label={`${way.way}: ${way.rates.map((rate) => megabytes(rate)).join(', ')} MB/s`}
+                aria-label={`${way.way}: ${way.rates.map((rate) => reached(rate)).join(', ')} MB/s`}
             >
                 {roomyTicks(x, 6).map((tick) => (
                     <g key={tick}>

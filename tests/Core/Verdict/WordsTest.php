@@ -8,7 +8,6 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tally\CaseFile\CaseReader;
 use Tally\Evidence\ProofEvidence;
-use Tally\Quantity\Bytes;
 use Tally\Record\Fields;
 use Tally\Record\ProofRecord;
 use Tally\StandIn\CardOnPaper;
@@ -18,15 +17,14 @@ use Tally\Verdict\ReasonId;
 use Tally\Verdict\Topic;
 use Tally\Verdict\Verdict;
 use Tally\Verdict\VerdictKind;
+use Tests\Support\HoldsClaims;
 use Tests\Support\JudgesCases;
 
 /** What is written says what was done: every kind of result through every sentence, and the claims against the figures. § 6 rule 14. */
 final class WordsTest extends TestCase
 {
+    use HoldsClaims;
     use JudgesCases;
-
-    /** A size, and that it was written and came back. */
-    private const CLAIM = '/(\d[\d.\x{202F}\x{00A0}]* ?[kMGT]?B)(?: of [^,]*)?(?: was)? written and (?:read|came) back/u';
 
     /** @return iterable<string, array{array<string, mixed>}> a proof of each kind of result, on a card of 127.87 GB */
     public static function results(): iterable
@@ -121,22 +119,5 @@ final class WordsTest extends TestCase
             self::assertMatchesRegularExpression('/reader|lock tab|Do not use|take|serial/', $all, 'what to try next');
         }
         self::assertFigures($record, $said);
-    }
-
-    /**
-     * “Written and read back” counts what came back as written, never what answered with an error.
-     *
-     * @param  list<string>  $said
-     */
-    private static function assertFigures(ProofRecord $record, array $said): void
-    {
-        foreach ($said as $sentence) {
-            $isClaimed = preg_match(self::CLAIM, $sentence, $much);
-            if ($isClaimed === 1) {
-                $claimed = Bytes::parse(trim((string) preg_replace('/[\x{202F}\x{00A0}]/u', ' ', $much[1])))->count;
-                self::assertEqualsWithDelta($record->holds()->count, $claimed, max(1.0, 0.01 * $claimed), $sentence);
-                self::assertTrue($record->bad()->isZero(), $sentence);
-            }
-        }
     }
 }
