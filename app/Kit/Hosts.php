@@ -6,6 +6,7 @@ namespace App\Kit;
 
 use App\Models\Kit\Host;
 use App\Models\Kit\Port;
+use App\Models\Stations\Station;
 use App\Props\Kit\KitFieldProps;
 use App\Props\Kit\KitFormProps;
 use App\Props\Kit\KitItemProps;
@@ -31,7 +32,7 @@ final readonly class Hosts implements KitSection
             'host',
             array_values(
                 Host::query()
-                    ->with('ports')
+                    ->with(['ports', 'stations'])
                     ->orderBy('name')
                     ->get()
                     ->map(
@@ -47,6 +48,7 @@ final readonly class Hosts implements KitSection
                                             $ports->pluck('name')->implode(', ').
                                             ($ports->count() > 1 ? ' share it' : ''),
                                     )
+                                    ->concat(self::benches($host))
                                     ->all(),
                             ),
                             array_values(
@@ -60,6 +62,14 @@ final readonly class Hosts implements KitSection
                     ->all(),
             ),
         );
+    }
+
+    /** @return list<string> the first link of what is measured there */
+    private static function benches(Host $host): array
+    {
+        $said = fn (Station $station): string => ($words = $station->instrument()?->words() ?? '') === '' ? '' : "bench {$station->name}: {$words}";
+
+        return array_values(array_filter($host->stations->map($said)->all(), fn (string $words): bool => $words !== ''));
     }
 
     public function form(?string $key): ?KitFormProps

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Gear\Rig;
+use App\Kit\Hosts;
 use App\Models\Cards\Card;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
 use App\Models\Runs\Run;
+use App\Props\Kit\KitItemProps;
 use App\Stations\BenchEngine;
 use Inertia\Testing\AssertableInertia;
 use Tally\Device\Load;
@@ -44,6 +46,16 @@ final class InstrumentTest extends TestCase
                 fn (mixed $words): bool => is_string($words) && str_contains($words, 'its engine gives'),
             ),
         );
+    }
+
+    public function test_the_kit_tells_it_at_its_host(): void
+    {
+        $this->station()->update(['engine_write' => 1.3e9, 'engine_read' => 2.6e9]);
+        $items = (new Hosts())->list()->items;
+        $lines = array_merge(...array_map(fn (KitItemProps $item): array => $item->lines, $items));
+        $words = "bench {$this->station()->name}: {$this->station()->instrument()?->words()}";
+        self::assertStringContainsString("2\u{202F}600 MB/s reading at most", $words);
+        self::assertSame([$words], array_values(array_filter($lines, fn (string $line): bool => str_contains($line, 'engine'))));
     }
 
     public function test_it_is_kept_with_what_was_measured_there_and_read_back(): void

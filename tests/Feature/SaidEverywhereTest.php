@@ -111,7 +111,7 @@ final class SaidEverywhereTest extends TestCase
         $said = [];
         foreach (['prove', 'inspect', 'measure', 'fit', 'ledger', 'runs'] as $stage) {
             $page = $this->get($stage === 'runs' ? "/runs/{$proof->id}" : "/{$stage}/{$card->tag}")->assertOk()->viewData('page');
-            $props = json_decode((string) json_encode(is_array($page) ? $page['props'] : []), true);
+            $props = (array) json_decode((string) json_encode(is_array($page) ? $page['props'] : []), true);
             array_walk_recursive($props, function (mixed $text) use (&$said): void {
                 $said[] = is_string($text) ? $text : '';
             });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Kit;
 
 use App\Models\Row;
+use App\Models\Stations\Station;
 use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
@@ -37,5 +38,11 @@ final class Host extends Row
     public function ports(): HasMany
     {
         return $this->hasMany(Port::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Station, $this> */
+    public function stations(): HasMany
+    {
+        return $this->hasMany(Station::class)->orderBy('name');
     }
 }
