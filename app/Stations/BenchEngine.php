@@ -5,26 +5,43 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use App\Models\Stations\Station;
+use Closure;
+use Tally\Device\HostLoad;
+use Tally\Measured\Instrument;
 use Tally\Probe\EngineGauge;
 
-/** What a bench itself gives is measured when it begins for the first time, and again when its code or its machine has changed. */
+/**
+ * What a bench itself gives is measured when it begins for the first time, and again when its code or its machine has changed, or
+ * others took its processors meanwhile.
+ */
 final readonly class BenchEngine
 {
     /** Where the engine lies, from the folder of the application. */
     private const CODE = ['core/Pattern', 'core/Device', 'core/Probe'];
 
-    public static function measure(Station $station): void
+    /** @param  (Closure(): Instrument)|null  $gauge  what measures it */
+    public static function measure(Station $station, ?Closure $gauge = null): void
     {
         $of = self::of();
         if ($station->engine_of === $of) {
             return;
         }
-        $gives = EngineGauge::onMemory();
+        $gives = ($gauge ?? self::gauge(...))();
         $station->forceFill([
-            'engine_write' => $gives['write'] ?? null,
-            'engine_read' => $gives['read'] ?? null,
-            'engine_of' => $of,
+            'engine_write' => $gives->write,
+            'engine_read' => $gives->read,
+            'engine_of' => $gives->wasBusy ? null : $of,
         ])->save();
+    }
+
+    private static function gauge(): Instrument
+    {
+        $before = HostLoad::now();
+        $gives = EngineGauge::onMemory();
+        $bench = new Instrument($gives['write'] ?? null, $gives['read'] ?? null);
+        $load = $before->until(HostLoad::now());
+
+        return $load === null ? $bench : $bench->during($load);
     }
 
     /** By which a code and a machine are known again. */

@@ -29,7 +29,7 @@ final readonly class HostLoad
     public static function now(): self
     {
         $stat = (string) @file_get_contents('/proc/stat');
-        preg_match('/^cpu\s+(\d+) (\d+) (\d+) \d+ \d+ (\d+) (\d+)/m', $stat, $busy);
+        preg_match('/^cpu\s+(\d+) (\d+) (\d+) \d+ \d+ (\d+) (\d+) (\d+)/m', $stat, $busy);
 
         return new self(
             hrtime(true) / 1e9,
