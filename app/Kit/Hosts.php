@@ -67,7 +67,7 @@ final readonly class Hosts implements KitSection
     /** @return list<string> the first link of what is measured there */
     private static function benches(Host $host): array
     {
-        $said = fn (Station $station): string => ($words = $station->instrument()?->words() ?? '') === '' ? '' : "bench {$station->name}: {$words}";
+        $said = fn (Station $station): string => ($words = $station->instrument()?->words() ?? '') === '' ? '' : "{$station->name}: {$words}";
 
         return array_values(array_filter($host->stations->map($said)->all(), fn (string $words): bool => $words !== ''));
     }

@@ -72,7 +72,7 @@ final readonly class Instrument
         return match (true) {
             $this->mayHold($figure, $way) => $this->excuse($figure, $way),
             $most === null => '',
-            default => "It ran into the card and its way, not into this bench, which {$way->verb()} {$most->printDown()} at most.",
+            default => "The card or its chain held it, not this bench, which {$way->verb()} {$most->printDown()} at most.",
         };
     }
 

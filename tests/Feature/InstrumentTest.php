@@ -61,7 +61,7 @@ final class InstrumentTest extends TestCase
         $this->station()->update(['engine_write' => 1.3e9, 'engine_read' => 2.6e9]);
         $items = (new Hosts())->list()->items;
         $lines = array_merge(...array_map(fn (KitItemProps $item): array => $item->lines, $items));
-        $words = "bench {$this->station()->name}: {$this->station()->instrument()?->words()}";
+        $words = "{$this->station()->name}: {$this->station()->instrument()?->words()}";
         self::assertStringContainsString("2\u{202F}600 MB/s reading at most", $words);
         self::assertSame([$words], array_values(array_filter($lines, fn (string $line): bool => str_contains($line, 'engine'))));
     }
@@ -102,7 +102,7 @@ final class InstrumentTest extends TestCase
         $bench = new Instrument(Rate::megabytesPerSecond(1300), null);
         $ran = fn (float $figure, Instrument $bench, Way $way): string => $bench->ranInto(Rate::megabytesPerSecond($figure), $way);
         self::assertSame(
-            "It ran into the card and its way, not into this bench, which writes {$bench->write?->printDown()} at most.",
+            "The card or its chain held it, not this bench, which writes {$bench->write?->printDown()} at most.",
             $ran(90, $bench, Way::Write),
         );
         self::assertSame("This bench writes {$bench->write?->printDown()} at most: the figure may be its own limit.", $ran(1250, $bench, Way::Write));
