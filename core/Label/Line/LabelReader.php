@@ -7,7 +7,6 @@ namespace Tally\Label\Line;
 use Tally\Label\Bus;
 use Tally\Label\Family;
 use Tally\Label\Form;
-use Tally\Label\Mark;
 use Tally\Quantity\Bytes;
 
 /**
@@ -24,7 +23,8 @@ final class LabelReader
     ];
 
     /** What is left over, and may be a speed that is printed oddly. */
-    private const MAY_BE_SPEED = '~\d ?[KMG]i?(?:B|o|bit)?s? ?(?:/|p|per|$)|\d ?MB|(?<!\d)\d{2,4}[ /]\d{2,4}(?!\d)~iu';
+    private const MAY_BE_SPEED =
+        '~\d ?[KMG]i?(?:B|o|bit)?s? ?(?:/|p|per|$)|\d ?MB|(?<!\d)\d{2,4}[ /]\d{2,4}(?!\d)|(?<![\p{L}\d.,-])\d{2,4}(?![\p{L}\d.,°%-])~iu';
 
     private ?Form $form = null;
 
@@ -33,9 +33,6 @@ final class LabelReader
     private ?Family $family = null;
 
     private ?Bus $bus = null;
-
-    /** @var list<Mark> */
-    private array $marks = [];
 
     private ?float $times = null;
 
@@ -50,6 +47,9 @@ final class LabelReader
     /** @var list<string> */
     private array $unread = [];
 
+    /** Whether two buses are printed. */
+    private bool $isTwoBuses = false;
+
     private function __construct(private readonly Strip $strip) {}
 
     public static function read(string $line): LabelReading
@@ -60,7 +60,7 @@ final class LabelReader
     private function reading(): LabelReading
     {
         $others = array_map(fn (array $found): string => $found[0], $this->strip->takeAll(Vocabulary::OTHERS));
-        $this->marks();
+        $marks = MarkWords::read($this->strip);
         $this->express();
         $this->compactFlash();
         $this->secureDigital();
@@ -76,54 +76,17 @@ final class LabelReader
             $this->capacity,
             $this->family,
             $this->bus,
-            $this->marks,
+            $marks->marks,
             $speeds->read,
             $speeds->write,
             $speeds->sustained,
             $this->times,
-            [...$this->from, ...$speeds->from],
-            [...$speeds->notes, ...$this->notes],
-            [...$this->strip->left(), ...$this->unread, ...$others],
+            [...$this->from, ...$marks->from, ...$speeds->from],
+            [...$speeds->notes, ...$marks->notes, ...$this->notes],
+            [...$this->strip->left(), ...$marks->unread, ...$this->unread, ...$others],
             $speeds->unread || preg_grep(self::MAY_BE_SPEED, [...$this->strip->left(), ...$this->unread]) !== [],
             $this->inDecimal,
         );
-    }
-
-    private function marks(): void
-    {
-        // “UHS-I Class 3” names bus and mark at once; the bus is read from it later.
-        $class = '(?:'.Vocabulary::SPEED_CLASS.')';
-        $words = [
-            'VPG' => 'VPG',
-            'V' => '(?:video speed class|V)',
-            'U' => "(?:UHS[ -]{$class}|(?:(?<=UHS-I[ ])|(?<=UHS I[ ])|(?<=UHS-II[ ])){$class}|U)",
-            'E' => 'E',
-            'A' => '(?:app(?:lication)? performance class|A)',
-            'C' => "(?:{$class}|CL\\.?|C)",
-        ];
-        $printed = [];
-        foreach ($words as $letter => $pattern) {
-            foreach ($this->strip->takeAll("{$pattern}[ -]?(".implode('|', Mark::numbers($letter)).')') as $found) {
-                $mark = Mark::from($letter.($found[1] ?? ''));
-                if (! in_array($mark, $this->marks, true)) {
-                    $this->marks[] = $mark;
-                }
-                $printed[$mark->value] = $found[0];
-            }
-        }
-        // There is no class 1 or 3 of the first kind: what is printed so is the U class of that number.
-        foreach ($this->strip->takeAll("{$class}[ -]?([13])") as $found) {
-            $mark = Mark::from('U'.($found[1] ?? ''));
-            if (! in_array($mark, $this->marks, true)) {
-                $this->marks[] = $mark;
-                $printed[$mark->value] = $found[0];
-            }
-        }
-        // In the order of the standards, old to new, however they are printed.
-        usort($this->marks, fn (Mark $a, Mark $b): int => array_search($a, Mark::cases(), true) <=> array_search($b, Mark::cases(), true));
-        if ($this->marks !== []) {
-            $this->from['marks'] = implode(' ', array_map(fn (Mark $mark): string => $printed[$mark->value] ?? '', $this->marks));
-        }
     }
 
     private function express(): void
@@ -218,9 +181,26 @@ final class LabelReader
             }
             $this->uhs($found['uhs'] ?? '', $found[0]);
         }
-        $uhs = $this->strip->take('UHS[ -]?(?<uhs>I{1,3}|[123])');
-        if ($uhs !== null) {
+        foreach ($this->strip->takeAll('(?:micro ?|µ)?SD[ -]?(?<family>HC|XC|UC)') as $other) {
+            if (self::family($other['family'] ?? '') !== ($this->family ?? self::family($other['family'] ?? ''))) {
+                $this->neither('family', $other[0]);
+            }
+        }
+        foreach ($this->strip->takeAll('UHS[ -]?(?<uhs>I{1,3}|[123])') as $uhs) {
             $this->uhs($uhs['uhs'] ?? '', $uhs[0]);
+        }
+    }
+
+    /** Two are printed where a card has one: neither is taken, and both stay visible. */
+    private function neither(string $field, string $other): void
+    {
+        $this->notes[] = "“{$this->from[$field]}” and “{$other}” are both printed: which is the card’s is not taken for granted.";
+        array_push($this->unread, $this->from[$field], $other);
+        unset($this->from[$field]);
+        if ($field === 'bus') {
+            [$this->bus, $this->isTwoBuses] = [null, true];
+        } else {
+            $this->family = null;
         }
     }
 
@@ -238,9 +218,14 @@ final class LabelReader
             'III', '3' => Bus::UhsIII,
             default => null,
         };
-        if ($bus !== null && $this->bus?->isExpress() !== true) {
+        if ($bus === null || $this->isTwoBuses || $this->bus?->isExpress() === true) {
+            return;
+        }
+        $this->form ??= Form::Sd;
+        if ($this->bus !== null && $this->bus !== $bus) {
+            $this->neither('bus', $from);
+        } else {
             [$this->bus, $this->from['bus']] = [$bus, $from];
-            $this->form ??= Form::Sd;
         }
     }
 
@@ -280,16 +265,33 @@ final class LabelReader
 
     private function capacity(): void
     {
+        $sizes = [];
+        while (($size = $this->size()) !== null) {
+            $sizes[(string) $size[0]->count] ??= $size;
+        }
+        if (count($sizes) > 1) {
+            $printed = array_map(fn (array $size): string => "“{$size[1]}”", array_values($sizes));
+            $this->notes[] = implode(' and ', $printed).' are both sizes: which is the card’s is not taken for granted.';
+            array_push($this->unread, ...array_column($sizes, 1));
+
+            return;
+        }
+        foreach ($sizes as [$this->capacity, $this->from['capacity'], $this->inDecimal]);
+    }
+
+    /** @return array{Bytes, string, Bytes|null}|null a size that is printed, from which part, and what it is where its binary units were meant to be decimal */
+    private function size(): ?array
+    {
         // “128 Gb” is in bits, which are no capacity: it stays visible as not understood. So does a speed that was not understood.
         $found = $this->strip->takeWithBefore(
             '(?<number>'.
                 PrintedNumber::PATTERN.
                 ') ?(?!(?-i:[MGT]b))(?<unit>[MGT]i?B|[MGT]io|[MG]o|To(?! ?\d)|[TG])(?!'.
                 Vocabulary::PER_SECOND.
-                ')',
+                '| ?(?:cache|buffer|DRAM|SLC))',
         );
         if ($found === null) {
-            return;
+            return null;
         }
         $unit = PrintedNumber::unit($found['unit'] ?? '');
         $printed = PrintedNumber::of(
@@ -303,16 +305,18 @@ final class LabelReader
         if ($printed->number === null) {
             $this->unread[] = $found[0];
 
-            return;
+            return null;
         }
         if ($printed->from > 0) {
             // What stood in front of it is another number.
             $this->unread[] = trim(substr($found['number'] ?? '', 0, $printed->from));
         }
-        [$this->capacity, $this->from['capacity']] = [Bytes::parse("{$printed->number} {$unit}"), substr($found[0], $printed->from)];
-        if (str_contains($unit, 'i')) {
-            $this->inDecimal = Bytes::parse("{$printed->number} ".str_replace('i', '', $unit));
-        }
+
+        return [
+            Bytes::parse("{$printed->number} {$unit}"),
+            substr($found[0], $printed->from),
+            str_contains($unit, 'i') ? Bytes::parse("{$printed->number} ".str_replace('i', '', $unit)) : null,
+        ];
     }
 
     /**

@@ -39,6 +39,12 @@ final readonly class SpeedToken
         return $this->isFigure() && $this->unit === '';
     }
 
+    /** What the number comes to, its thousands grouped or not. */
+    public function amount(): float
+    {
+        return (float) str_replace(',', '.', (string) preg_replace('~(?<=\d)[ .,\x{202F}\x{A0}](?=\d{3}(?!\d))~u', '', $this->number));
+    }
+
     /** @return array{int, int} */
     public function stretch(): array
     {

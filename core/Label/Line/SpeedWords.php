@@ -38,6 +38,9 @@ final class SpeedWords
     /** @var list<array{int, int}> */
     private array $used = [];
 
+    /** @var array<string, non-empty-list<array{Rate, string, array{int, int}}>> field → what is printed for it, the part and the stretch */
+    private array $printed = [];
+
     /** Nobody prints less. MB/s. */
     private const LEAST = 5.0;
 
@@ -62,6 +65,7 @@ final class SpeedWords
             $lone = [...$lone, ...$words->run($run)];
         }
         $words->alone($lone);
+        $words->settle();
         $words->unread = $words->unread || str_contains($strip->rest(), Strip::RANGE) || count($lone) > ($words->isAlone ? 1 : 0);
         $strip->takeOut($words->used);
 
@@ -84,7 +88,8 @@ final class SpeedWords
         $kept = [];
         foreach ($run as $i => $token) {
             $label = $labels[$i] ?? null;
-            if ($token->isFigure() && $label === null && ! $token->isBare()) {
+            $isTied = $token->paired || ($run[$i + 1] ?? null)?->paired === true;
+            if ($token->isFigure() && $label === null && (! $token->isBare() || $isTied)) {
                 $lone[] = $token;
             } elseif ($token->isFigure() && $label !== null) {
                 $kept[$i] = $this->keep($label, $token, $this->unit($run, $i), $this->printed($run, $i, $labels));
@@ -147,6 +152,9 @@ final class SpeedWords
         if (count($figures) !== 2 || ! $both || ! ($run[$figures[1]]->paired || $words !== [])) {
             return [];
         }
+        if ($words === [] && $run[$figures[0]]->amount() < $run[$figures[1]]->amount()) {
+            return [];
+        }
         if ($words === [] && $run[$figures[0]]->isBare() && $run[$figures[1]]->isBare()) {
             $this->notes[] = "“{$run[$figures[0]]->number}/{$run[$figures[1]]->number}” has no unit: taken as MB/s, read and write.";
         }
@@ -172,7 +180,7 @@ final class SpeedWords
             $first->isBare() ||
             $second->isBare() ||
             $first->unit !== $second->unit ||
-            (float) $first->number < (float) $second->number
+            $first->amount() < $second->amount()
         ) {
             return [];
         }
@@ -202,8 +210,7 @@ final class SpeedWords
             count($before) > count($behind) => $before,
             count($behind) > count($before) => $behind,
             // 250MB/s W 130MB/s: read is the faster one.
-            count($run) === 3 && $one?->isFigure() === true && $other?->isFigure() === true => ((float) $one->number >=
-                (float) $other->number) ===
+            count($run) === 3 && $one?->isFigure() === true && $other?->isFigure() === true => ($one->amount() >= $other->amount()) ===
             ($word?->kind !== 'read')
                 ? $before
                 : $behind,
@@ -232,7 +239,7 @@ final class SpeedWords
         foreach ($run as $i => $token) {
             $figure = $run[$i + $step] ?? null;
             $isWord = ! $token->isFigure() && $token->kind !== 'both';
-            if ($isWord && $figure?->isFigure() === true && ! in_array($token->kind, $labels, true)) {
+            if ($isWord && $figure?->isFigure() === true) {
                 $labels[$i + $step] = $token->kind;
             }
         }
@@ -244,14 +251,41 @@ final class SpeedWords
     private function alone(array $lone): void
     {
         $first = $lone[0] ?? null;
-        if ($this->read !== null || $first === null) {
+        if (isset($this->printed['read']) || $first === null) {
             return;
         }
-        // A number that a name may own, or one of several without a word, is nobody’s claim.
-        if ($this->keep('read', $first, $first->unit, $first->text)) {
+        // Of several the first is what it reads, where it is the fastest too.
+        $faster = array_filter($lone, fn (SpeedToken $token): bool => $token->amount() > $first->amount());
+        if ($faster !== [] || $first->isBare()) {
+            $printed = array_map(fn (SpeedToken $token): string => '“'.trim($token->text).'”', $lone);
+            $this->notes[] = implode(' and ', $printed).' say neither read nor write: which is which is not taken for granted.';
+        } elseif ($this->keep('read', $first, $first->unit, $first->text)) {
+            // A number that a name may own is nobody’s claim.
             $this->isAlone = true;
             $this->notes[] =
-                "“{$this->from['read']}” says neither read nor write: taken as the read claim, which is what makers print.";
+                "“{$this->printed['read'][0][1]}” says neither read nor write: taken as the read claim, which is what makers print.";
+        }
+    }
+
+    /** What is printed once, or twice the same, is taken; of two readings neither is. */
+    private function settle(): void
+    {
+        foreach ($this->printed as $field => $all) {
+            $rates = array_unique(array_map(fn (array $one): string => $one[0]->exact(), $all));
+            if (count($rates) > 1) {
+                $said = implode(' and ', array_map(fn (array $one): string => "“{$one[1]}”", $all));
+                $this->notes[] = "{$said} are both printed for what it ".(['read' => 'reads', 'write' => 'writes'][$field] ?? 'keeps up').': neither is taken.';
+                $this->unread = true;
+
+                continue;
+            }
+            match ($field) {
+                'read' => ($this->read = $all[0][0]),
+                'write' => ($this->write = $all[0][0]),
+                default => ($this->sustained = $all[0][0]),
+            };
+            $this->from[$field] = $all[0][1];
+            array_push($this->used, ...array_column($all, 2));
         }
     }
 
@@ -305,14 +339,12 @@ final class SpeedWords
 
             return false;
         }
-        match ($field) {
-            'read' => ($this->read ??= $rate),
-            'write' => ($this->write ??= $rate),
-            default => ($this->sustained ??= $rate),
-        };
         $skipped = $printed->from === 0 ? 0 : (int) strpos($token->text, $token->number) + $printed->from;
-        $this->from[$field] ??= $skipped === 0 ? $from : trim(substr($token->text, $skipped));
-        $this->used[] = [$token->at + $skipped, strlen($token->text) - $skipped];
+        $this->printed[$field][] = [
+            $rate,
+            $skipped === 0 ? $from : trim(substr($token->text, $skipped)),
+            [$token->at + $skipped, strlen($token->text) - $skipped],
+        ];
 
         return true;
     }

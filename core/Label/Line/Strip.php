@@ -150,7 +150,7 @@ final class Strip
     public function left(): array
     {
         $pieces = array_map(
-            fn (string $piece): string => (string) preg_replace('~^[\s,;:/|()\[\]+·•&-]+|[\s,;:/|()\[\]+·•&-]+$~u', '', $piece),
+            fn (string $piece): string => (string) preg_replace('~^[\s.,;:/|()\[\]+·•&-]+|[\s.,;:/|()\[\]+·•&-]+$~u', '', $piece),
             explode('|', $this->rest),
         );
 

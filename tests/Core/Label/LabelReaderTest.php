@@ -88,6 +88,14 @@ final class LabelReaderTest extends TestCase
         self::assertEqualsWithDelta(11.875, LabelReader::read('64GB SDXC read 95Mb/s')->read?->megabytes(), 1e-9);
     }
 
+    public function test_two_sizes_are_both_named(): void
+    {
+        $reading = LabelReader::read('SDXC 64GB 128GB V30');
+        self::assertNull($reading->capacity);
+        self::assertStringContainsString('“64GB” and “128GB” are both sizes', implode(' ', $reading->notes));
+        self::assertSame(['64GB', '128GB'], $reading->unknown);
+    }
+
     public function test_what_a_mark_of_thousands_was_taken_for_is_said(): void
     {
         self::assertStringContainsString(
@@ -107,6 +115,10 @@ final class LabelReaderTest extends TestCase
         yield 'a name' => ['Osker Prime SDXC 64GB V30', false];
         yield 'a speed that was read' => ['SDXC 64GB 95MB/s', false];
         yield 'one printed oddly' => ['SDXC 64GB 95 MB p/s', true];
+        yield 'a number alone' => ['microSDXC 1TB A1 U1 100', true];
+        yield 'a number alone beside a rating' => ['SDXC 64GB 633x 90', true];
+        yield 'a lot' => ['SDXC 64GB V30 lot 23B0114', false];
+        yield 'degrees' => ['SDXC 64GB V30 -25°C to 85°C', false];
         yield 'one without its second' => ['SDXC 64GB 95MB', true];
         yield 'two bare numbers' => ['280 150 128GB SDXC II', true];
         yield 'a range' => ['SDXC 64GB 90-95MB/s', true];
