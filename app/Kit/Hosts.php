@@ -67,9 +67,12 @@ final readonly class Hosts implements KitSection
     /** @return list<string> the first link of what is measured there */
     private static function benches(Host $host): array
     {
-        $said = fn (Station $station): string => ($words = $station->instrument()?->words() ?? '') === '' ? '' : "{$station->name}: {$words}";
-
-        return array_values(array_filter($host->stations->map($said)->all(), fn (string $words): bool => $words !== ''));
+        return array_values(
+            $host->stations
+                ->filter(fn (Station $station): bool => $station->instrument() !== null)
+                ->map(fn (Station $station): string => "{$station->name}: {$station->instrument()?->words()}")
+                ->all(),
+        );
     }
 
     public function form(?string $key): ?KitFormProps

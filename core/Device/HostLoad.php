@@ -57,7 +57,9 @@ final readonly class HostLoad
         foreach ((array) glob('/proc/[0-9]*/stat') as $path) {
             // One that ended a moment ago is among what its parent tells.
             $is = preg_match(self::WORKED, (string) @file_get_contents((string) $path), $told) === 1;
-            $ticks += $is && ((int) $told[1] === $me || $path === "/proc/{$me}/stat") ? array_sum(array_map(intval(...), array_slice($told, 2))) : 0;
+            if ($is && ((int) $told[1] === $me || $path === "/proc/{$me}/stat")) {
+                $ticks += array_sum(array_map(intval(...), array_slice($told, 2)));
+            }
         }
 
         return $ticks;

@@ -28,6 +28,7 @@ use Tally\Record\LongWrite;
 use Tally\Record\RunKind;
 use Tally\Record\SizeParameters;
 use Tally\Record\SustainedRecord;
+use Tally\Shoot\Whole\Count;
 use Tally\Shoot\Whole\Packing;
 use Tally\Shoot\Whole\Wanted;
 
@@ -49,17 +50,17 @@ final class DemoYear extends Seeder
         $this->earlier('QS-022', 13);
         $this->earlier('QS-014', 2);
         $this->shoot('Collier wreck, dive 1 to 3', Date::now()->subMonths(8), 3, [
-            ['C1', '4K 60', 60, false],
-            ['C3', 'survey 4K', 45, false],
+            ['C1', '4K 60', '60 min', false],
+            ['C3', 'survey 4K', '45 min', false],
         ]);
         $this->shoot('Sea wall, spring tide', Date::now()->subMonths(5), 2, [
-            ['C1', '4K long-GOP', 50, false],
-            ['C3', 'mapping stills', 600, false],
+            ['C1', '4K long-GOP', '50 min', false],
+            ['C3', 'mapping stills', '600', false],
         ]);
-        $this->shoot('Harbour piles, low water', Date::now()->subMonths(2), 2, [['C1', '4K 60', 45, false]]);
+        $this->shoot('Harbour piles, low water', Date::now()->subMonths(2), 2, [['C1', '4K 60', '45 min', false]]);
         $this->shoot('Bridge survey, winter', Date::now()->addDays(45), 1, [
-            ['C1', '4K long-GOP', 40, true],
-            ['C3', 'survey 4K', 90, true],
+            ['C1', '4K long-GOP', '40 min', true],
+            ['C3', 'survey 4K', '90 min', true],
         ]);
         $months = fn (int $many): Carbon => Date::now()->subMonths($many);
         IncidentBook::log('QS-032 stuck in R3, came out with patience', self::WHO, $months(4));
@@ -109,7 +110,7 @@ final class DemoYear extends Seeder
         }
     }
 
-    /** @param  list<array{string, string, int, bool}>  $wanted  camera, mode, minutes or shots a day, whether it has a spare */
+    /** @param  list<array{string, string, string, bool}>  $wanted  camera, mode, how much a day, whether it has a spare */
     private function shoot(string $name, Carbon $begins, int $days, array $wanted): void
     {
         $asked = [];
@@ -120,7 +121,7 @@ final class DemoYear extends Seeder
                 ->whereRelation('camera', 'tag', $camera)
                 ->firstOrFail();
             $body = ShootBook::camera($row) ?? throw new LogicException("{$camera} has no slots.");
-            $asked[] = new Wanted($body, $body->modes[0], $daily, range(1, $days), $hasSpare);
+            $asked[] = new Wanted($body, $body->modes[0], Count::of($body->modes[0])->read($daily), range(1, $days), $hasSpare);
         }
         $cards = Card::query()->whereIn('tag', ['QS-014', 'QS-015', 'QS-022', 'QS-028', 'QS-047'])->orderBy('tag')->get()->toBase();
         $packing = Packing::of(ShootBook::question($days, 1, 0.1, $asked, $cards));

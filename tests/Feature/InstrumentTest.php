@@ -105,7 +105,10 @@ final class InstrumentTest extends TestCase
             "The card or its chain held it, not this bench, which writes {$bench->write?->printDown()} at most.",
             $ran(90, $bench, Way::Write),
         );
-        self::assertSame("This bench writes {$bench->write?->printDown()} at most: the figure may be its own limit.", $ran(1250, $bench, Way::Write));
+        self::assertSame(
+            "This bench writes {$bench->write?->printDown()} at most: the figure may be its own limit.",
+            $ran(1250, $bench, Way::Write),
+        );
         self::assertSame('', $ran(90, $bench, Way::Read));
         self::assertSame(
             'This computer was busy with something else while it measured.',

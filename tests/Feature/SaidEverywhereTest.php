@@ -54,7 +54,8 @@ final class SaidEverywhereTest extends TestCase
         self::assertFigures($record, $said);
         self::assertPrintedAlike($said, self::sizes($card, $record));
         self::assertSpeedsCut($said);
-        $isWhole = $record->isProvenWhole() && $record->extent->isMedium($record->size) && $record->size->count > 0.93 * $card->capacity->count;
+        $isOfTheCard = $record->extent->isMedium($record->size) && $record->size->count > 0.93 * $card->capacity->count;
+        $isWhole = $record->isProvenWhole() && $isOfTheCard;
         self::assertSame($isWhole, str_contains($all, 'proven whole'), $all);
         if (! $record->bad()->isZero()) {
             self::assertDoesNotMatchRegularExpression('/\bproven \d|\d [GMk]B proven/u', $all);
@@ -126,7 +127,9 @@ final class SaidEverywhereTest extends TestCase
         file_put_contents($file = $this->folder().'/sheet.pdf', (string) $this->get($address)->assertOk()->getContent());
         $text = Process::run(['pdftotext', '-raw', $file, '-'])->throw()->output();
 
-        return array_values(array_filter(explode('. ', (string) preg_replace('/\s+/u', ' ', $text)), fn (string $one): bool => $one !== ''));
+        $sentences = explode('. ', (string) preg_replace('/\s+/u', ' ', $text));
+
+        return array_values(array_filter($sentences, fn (string $one): bool => $one !== ''));
     }
 
     /** @return list<Bytes> */

@@ -220,7 +220,7 @@ final class TerminalTest extends TestCase
         $process = $this->tally(['bench:engine', "--at={$folder}", '--size=8MiB', '--rounds=2', '--json']);
         self::assertSame(0, $process->run(), $process->getErrorOutput());
         $json = self::decoded($process);
-        self::assertSame(['write', 'verify'], array_keys($json));
+        self::assertSame(['write', 'verify', 'gigabytes_per_second'], array_keys($json));
         self::assertGreaterThan(0, $json['write']);
         self::assertSame([], self::everything($folder));
         self::assertSame(2, $this->tally(['bench:engine', '--at=/no/such/folder'])->run());

@@ -83,7 +83,7 @@ final class CopyCommand extends Command
                     '%-20s %s, %s',
                     Lap::from($lap)->words(),
                     Span::seconds($seconds)->print(),
-                    $reading?->rate(Lap::from($lap))?->printDown() ?? 'no whole file',
+                    $reading?->rate(Lap::from($lap))?->print() ?? 'no whole file',
                 ),
             );
         }

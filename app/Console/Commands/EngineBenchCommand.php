@@ -60,7 +60,8 @@ final class EngineBenchCommand extends Command
                     $speeds[$way][] = 2 * $size->count / 1e9 / $seconds;
                 }
                 if ($this->option('json') !== true) {
-                    $this->line(sprintf('round %d: %s', $round + 1, self::words(array_map(fn (array $all): float => $all[$round], $ratios), array_map(fn (array $all): float => $all[$round], $speeds))));
+                    $last = [array_map(end(...), $ratios), array_map(end(...), $speeds)];
+                    $this->line(sprintf('round %d: %s', $round + 1, self::words(...$last)));
                 }
             }
         } catch (RuntimeException|InvalidArgumentException $fault) {

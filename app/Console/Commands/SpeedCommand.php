@@ -186,7 +186,8 @@ final class SpeedCommand extends RunsOnMedium
         $summary = $reading->summary;
         $spread =
             $summary->margin() === null ? 'a single look' : '± '.Rate::bytesPerSecond(max(1, $summary->margin()))->print().' at 95 %';
-        $this->line(sprintf('%-6s %s, median of %d, %s, %s', $way->value, $reading->median()->printDown(), $summary->count, $spread, $covers));
+        $median = $reading->median()->printDown();
+        $this->line(sprintf('%-6s %s, median of %d, %s, %s', $way->value, $median, $summary->count, $spread, $covers));
         if ($summary->isUnsteady()) {
             $this->line('       unsteady: run again');
         }

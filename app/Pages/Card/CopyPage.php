@@ -157,7 +157,7 @@ final readonly class CopyPage
                 Lap::from($name)->words(),
                 $span->seconds,
                 $span->print(),
-                $copy->rate(Lap::from($name))?->printDown() ?? '',
+                $copy->rate(Lap::from($name))?->print() ?? '',
             );
         }
 

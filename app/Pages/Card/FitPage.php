@@ -141,8 +141,9 @@ final readonly class FitPage
             line: $line,
             holds: match (true) {
                 $ability === null => '',
-                $ability->proven !== null => $ability->proven->decimal().($ability->verdict?->isStruckOut() === true ? ' came back as written' : ' proven'),
-                default => "{$ability->capacity()->decimal()} by its label, not proven",
+                $ability->proven === null => "{$ability->capacity()->decimal()} by its label, not proven",
+                $ability->verdict?->isStruckOut() === true => "{$ability->proven->decimal()} came back as written",
+                default => "{$ability->proven->decimal()} proven",
             },
             asked: $asked,
             complaint: $complaint,

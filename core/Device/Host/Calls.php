@@ -231,7 +231,8 @@ final class Calls
      */
     public static function writeFrom(int $fd, CData $from, int $length, int $offset, string $path): int
     {
-        return self::asked('write', $path, fn (FFI $c): mixed => $c->pwrite($fd, $from, $length, $offset)); // @phpstan-ignore method.notFound
+        // @phpstan-ignore method.notFound
+        return self::asked('write', $path, fn (FFI $c): mixed => $c->pwrite($fd, $from, $length, $offset));
     }
 
     /** @throws HostError */
@@ -251,7 +252,8 @@ final class Calls
     public static function read(int $fd, int $length, int $offset, string $path): string
     {
         $into = str_repeat("\0", $length);
-        $moved = self::asked('read', $path, fn (FFI $c): mixed => $c->pread($fd, $into, $length, $offset)); // @phpstan-ignore method.notFound
+        // @phpstan-ignore method.notFound
+        $moved = self::asked('read', $path, fn (FFI $c): mixed => $c->pread($fd, $into, $length, $offset));
 
         return $moved === $length ? $into : substr($into, 0, $moved);
     }

@@ -100,10 +100,8 @@ final class Beside
             return;
         }
         $bytes = $this->file->read($offset, $length);
-        fwrite(
-            STDOUT,
-            $this->imprint($run, $size)->holds($bytes, $address) ? self::HOLDS.' '.strlen($bytes)."\n" : 'came '.strlen($bytes)."\n{$bytes}",
-        );
+        $many = strlen($bytes);
+        fwrite(STDOUT, $this->imprint($run, $size)->holds($bytes, $address) ? self::HOLDS." {$many}\n" : "came {$many}\n{$bytes}");
     }
 
     private function imprint(int $run, int $size): Imprint

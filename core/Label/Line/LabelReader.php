@@ -279,7 +279,7 @@ final class LabelReader
         foreach ($sizes as [$this->capacity, $this->from['capacity'], $this->inDecimal]);
     }
 
-    /** @return array{Bytes, string, Bytes|null}|null a size that is printed, from which part, and what it is where its binary units were meant to be decimal */
+    /** @return array{Bytes, string, Bytes|null}|null a size, from which part, and what it is where binary units were meant to be decimal */
     private function size(): ?array
     {
         // “128 Gb” is in bits, which are no capacity: it stays visible as not understood. So does a speed that was not understood.

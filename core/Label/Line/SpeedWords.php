@@ -274,7 +274,8 @@ final class SpeedWords
             $rates = array_unique(array_map(fn (array $one): string => $one[0]->exact(), $all));
             if (count($rates) > 1) {
                 $said = implode(' and ', array_map(fn (array $one): string => "“{$one[1]}”", $all));
-                $this->notes[] = "{$said} are both printed for what it ".(['read' => 'reads', 'write' => 'writes'][$field] ?? 'keeps up').': neither is taken.';
+                $what = ['read' => 'reads', 'write' => 'writes'][$field] ?? 'keeps up';
+                $this->notes[] = "{$said} are both printed for what it {$what}: neither is taken.";
                 $this->unread = true;
 
                 continue;

@@ -1,6 +1,6 @@
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
-import { percent, reached } from '../format';
+import { megabytes, percent, reached } from '../format';
 import { Button } from '../parts/Button';
 import { Ruled } from '../parts/Sheet';
 import type { RunProps } from '../types/generated/props';
@@ -52,6 +52,8 @@ function Row({ run }: { run: RunProps }) {
     const what = [run.kind === 'speed' ? '' : run.name, run.state === 'done' ? '' : run.state]
         .filter((part) => part !== '')
         .join(' ');
+    // A timed copy is held against no promise.
+    const figure = run.kind === 'copy' ? megabytes : reached;
     return (
         <tr>
             <td className="figure">
@@ -62,7 +64,7 @@ function Row({ run }: { run: RunProps }) {
             <td className={struck}>{run.chain}</td>
             <td className={struck}>{run.region}</td>
             <td className={`n${struck}`}>{run.write === null ? '–' : reached(run.write)}</td>
-            <td className={`n${struck}`}>{run.read === null ? '–' : reached(run.read)}</td>
+            <td className={`n${struck}`}>{run.read === null ? '–' : figure(run.read)}</td>
             <td className={`n${struck}`}>{run.variation === null ? '–' : percent(run.variation, 1)}</td>
             <td>
                 {what}

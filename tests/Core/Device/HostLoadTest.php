@@ -22,7 +22,8 @@ final class HostLoadTest extends TestCase
         $before = HostLoad::now();
         $began = hrtime(true);
         // Until it has worked for so long itself, however long that takes here.
-        $worked = '$t = fn () => getrusage()["ru_utime.tv_sec"] + getrusage()["ru_utime.tv_usec"] / 1e6; while ($t() < 0.7); echo "done"; fgets(STDIN);';
+        $worked = '$t = fn () => getrusage()["ru_utime.tv_sec"] + getrusage()["ru_utime.tv_usec"] / 1e6; while ($t() < 0.7); '.
+            'echo "done"; fgets(STDIN);';
         $child = proc_open([PHP_BINARY, '-n', '-r', $worked], [['pipe', 'r'], ['pipe', 'w']], $pipes);
         assert(is_resource($child) && isset($pipes[0], $pipes[1]));
         self::assertSame('done', fread($pipes[1], 4));

@@ -91,7 +91,8 @@ final class TurnsTest extends TestCase
         $start = 30 * self::STRETCH;
         for ($i = 0; $i < 2 * self::COUNT; $i++) {
             $at = $i * self::STRETCH;
-            $this->turns->write($i < 30 ? $first : $second, $i < 30 ? 0 : $start, $i < 30 ? $at : $at - $start, $this->imprint->stretch($at, self::STRETCH));
+            [$file, $begins] = $i < 30 ? [$first, 0] : [$second, $start];
+            $this->turns->write($file, $begins, $at - $begins, $this->imprint->stretch($at, self::STRETCH));
         }
         self::assertSame($this->imprint->range(0, $start), file_get_contents($first->path));
         self::assertSame($this->imprint->range($start, (2 * self::COUNT - 30) * self::STRETCH), file_get_contents($second->path));
@@ -99,7 +100,8 @@ final class TurnsTest extends TestCase
         self::spoil($second->path, 5 * self::STRETCH);
         for ($i = 0; $i < 2 * self::COUNT - 30; $i++) {
             $data = $this->turns->read($second, $start, $i * self::STRETCH, self::STRETCH);
-            self::assertSame($i !== 5, $data->bytes() === $this->imprint->range($start + $i * self::STRETCH, self::STRETCH), "stretch {$i}");
+            $holds = $data->bytes() === $this->imprint->range($start + $i * self::STRETCH, self::STRETCH);
+            self::assertSame($i !== 5, $holds, "stretch {$i}");
         }
     }
 
