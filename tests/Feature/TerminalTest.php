@@ -223,6 +223,9 @@ final class TerminalTest extends TestCase
         self::assertSame(['write', 'verify', 'gigabytes_per_second'], array_keys($json));
         self::assertGreaterThan(0, $json['write']);
         self::assertSame([], self::everything($folder));
+        $told = $this->tally(['bench:engine', "--at={$folder}", '--size=8MiB', '--rounds=1']);
+        self::assertSame(0, $told->run(), $told->getOutput());
+        self::assertMatchesRegularExpression('~round 1: write [\d.]+, verify [\d.]+ of dd \([\d.]+ and [\d.]+ GB/s\)~', $told->getOutput());
         self::assertSame(2, $this->tally(['bench:engine', '--at=/no/such/folder'])->run());
     }
 }

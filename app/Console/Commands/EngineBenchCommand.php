@@ -60,8 +60,7 @@ final class EngineBenchCommand extends Command
                     $speeds[$way][] = 2 * $size->count / 1e9 / $seconds;
                 }
                 if ($this->option('json') !== true) {
-                    $last = [array_map(end(...), $ratios), array_map(end(...), $speeds)];
-                    $this->line(sprintf('round %d: %s', $round + 1, self::words(...$last)));
+                    $this->line(sprintf('round %d: %s', $round + 1, self::words(self::last($ratios), self::last($speeds))));
                 }
             }
         } catch (RuntimeException|InvalidArgumentException $fault) {
@@ -83,6 +82,15 @@ final class EngineBenchCommand extends Command
         }
 
         return self::SUCCESS;
+    }
+
+    /**
+     * @param  array<string, list<float>>  $all
+     * @return array<string, float>
+     */
+    private static function last(array $all): array
+    {
+        return array_map(fn (array $values): float => $values[count($values) - 1] ?? 0.0, $all);
     }
 
     /** @param  list<float>  $values */

@@ -66,7 +66,13 @@ final class Beside
     {
         try {
             $file = OpenFile::at($path, Calls::READ_WRITE);
-            $this->file = $isDirect ? DirectFile::open($file, false) : $file;
+            $direct = $isDirect ? DirectFile::open($file, false) : null;
+            // Who goes past the host's cache alone would be told from it by the other one.
+            $this->file = match (true) {
+                ! $isDirect => $file,
+                $direct?->isDirect === true => $direct,
+                default => null,
+            };
         } catch (HostError) {
             $this->file = null;
         }
