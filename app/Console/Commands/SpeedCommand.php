@@ -194,10 +194,10 @@ final class SpeedCommand extends RunsOnMedium
         if ($reading->outliers !== []) {
             $this->line("       {$reading->apart()}");
         }
+        $into = $bench?->ranInto($reading->median(), $way) ?? '';
         if (! $reading->isTrusted()) {
             $this->line("       not trusted: {$reading->why()}");
-        }
-        if (($into = $bench?->ranInto($reading->median(), $way) ?? '') !== '') {
+        } elseif ($into !== '') {
             $this->line("       {$into}");
         }
     }

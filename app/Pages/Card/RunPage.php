@@ -153,7 +153,7 @@ final readonly class RunPage
             $rates = $way === 'write' ? $run->speeds()?->writes : $run->speeds()?->reads;
             $ways[] = self::way($way, $one, $rates ?? [], [
                 'excuse' => $reading?->blame->of(Way::from($way))->excuse($one->median()) ?? '',
-                'into' => $run->chain->instrument?->ranInto($one->median(), Way::from($way)) ?? '',
+                'into' => $one->isTrusted() ? $run->chain->instrument?->ranInto($one->median(), Way::from($way)) ?? '' : '',
             ]);
         }
 
