@@ -8,7 +8,9 @@ use App\Models\Stations\Station;
 use Closure;
 use Tally\Device\HostLoad;
 use Tally\Measured\Instrument;
+use Tally\Pattern\Imprint;
 use Tally\Probe\EngineGauge;
+use Tally\Quantity\Bytes;
 
 /**
  * What a bench itself gives is measured when it begins for the first time, and again when its code or its machine has changed, or
@@ -34,10 +36,20 @@ final readonly class BenchEngine
         ])->save();
     }
 
-    private static function gauge(): Instrument
+    /**
+     * What a run is measured by. In larger blocks than the usual one the engine gives less than half: then it is measured anew.
+     *
+     * @param  Bytes|null  $block  how much the run moves in one call; null for as much as usual
+     */
+    public static function inBlocks(?Bytes $block, ?Instrument $usual): ?Instrument
+    {
+        return $block === null || $block->count <= Imprint::BLOCK ? $usual : self::gauge($block->count);
+    }
+
+    private static function gauge(int $block = Imprint::BLOCK): Instrument
     {
         $before = HostLoad::now();
-        $gives = EngineGauge::onMemory();
+        $gives = EngineGauge::onMemory($block);
         $bench = new Instrument($gives['write'] ?? null, $gives['read'] ?? null);
         $load = $before->until(HostLoad::now());
 

@@ -22,7 +22,7 @@ use Tally\Quantity\Span;
 final readonly class EngineGauge
 {
     /** The best of so many: what else the machine does only ever takes away. */
-    private const ROUNDS = 5;
+    private const ROUNDS = 4;
 
     private const SIZE = 402_653_184;
 
@@ -33,26 +33,27 @@ final readonly class EngineGauge
 
     /**
      * @param  int  $from  where to begin, in bytes, after what is before was written for a while
+     * @param  int  $block  how much is moved in one call, in bytes
      * @return array{write: float, verify: float} seconds
      */
-    public static function on(Device $device, Bytes $size, Clock $clock, int $from = 0): array
+    public static function on(Device $device, Bytes $size, Clock $clock, int $from = 0, int $block = Imprint::BLOCK): array
     {
         $imprint = Imprint::random($size);
         $until = $clock->now() + ($from > 0 ? self::WARM_SECONDS : 0);
-        for ($offset = 0; $clock->now() < $until; $offset = ($offset + Imprint::BLOCK) % $from) {
-            $device->write($offset, $imprint->stretch($offset, Imprint::BLOCK));
+        for ($offset = 0; $clock->now() < $until; $offset = ($offset + $block) % $from) {
+            $device->write($offset, $imprint->stretch($offset, $block));
         }
         $began = $clock->now();
-        for ($offset = $from; $offset < $size->count; $offset += Imprint::BLOCK) {
-            $device->write($offset, $imprint->stretch($offset, Imprint::BLOCK));
+        for ($offset = $from; $offset < $size->count; $offset += $block) {
+            $device->write($offset, $imprint->stretch($offset, $block));
         }
         $device->settle();
         $write = $clock->now() - $began;
         $device->forget();
         $appraiser = new Appraiser($imprint);
         $began = $clock->now();
-        for ($offset = $from; $offset < $size->count; $offset += Imprint::BLOCK) {
-            foreach ($appraiser->appraise($device->read($offset, Imprint::BLOCK), $offset) as $patch) {
+        for ($offset = $from; $offset < $size->count; $offset += $block) {
+            foreach ($appraiser->appraise($device->read($offset, $block), $offset) as $patch) {
                 $patch->class === BlockClass::Holds || throw new RuntimeException("The pattern did not hold at byte {$offset}.");
             }
         }
@@ -60,8 +61,11 @@ final readonly class EngineGauge
         return ['write' => $write, 'verify' => $clock->now() - $began];
     }
 
-    /** @return array{write: Rate, read: Rate}|null null where there is no memory to write to */
-    public static function onMemory(string $folder = '/dev/shm'): ?array
+    /**
+     * @param  int  $block  how much is moved in one call, in bytes
+     * @return array{write: Rate, read: Rate}|null null where there is no memory to write to
+     */
+    public static function onMemory(int $block = Imprint::BLOCK, string $folder = '/dev/shm'): ?array
     {
         $size = Bytes::of(self::SIZE);
         $best = ['write' => INF, 'verify' => INF];
@@ -69,7 +73,7 @@ final readonly class EngineGauge
             for ($round = 0; $round < self::ROUNDS; $round++) {
                 $device = FolderDevice::open(HeldFolder::at($folder), $size);
                 try {
-                    foreach (self::on($device, $size, new HostClock(), self::WARM) as $way => $seconds) {
+                    foreach (self::on($device, $size, new HostClock(), self::WARM, $block) as $way => $seconds) {
                         $best[$way] = min($best[$way], $seconds);
                     }
                 } finally {

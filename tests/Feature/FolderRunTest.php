@@ -10,6 +10,7 @@ use App\Runs\RunState;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Artisan;
 use Inertia\Testing\AssertableInertia;
+use Tally\Measured\Instrument;
 use Tests\Support\RealGear;
 use Tests\TestCase;
 
@@ -73,6 +74,21 @@ final class FolderRunTest extends TestCase
         $this->work($offload);
         $slot = $this->bay($card);
         $this->post('/cards/T-1/runs', ['kind' => 'proof', 'slot' => $slot, 'size' => '2 MB', 'by' => 'Wren'])->assertSessionHasNoErrors();
+    }
+
+    public function test_a_run_in_larger_blocks_is_held_against_what_the_bench_gives_in_those(): void
+    {
+        $this->smallCard(64_000_000);
+        $this->station()->update(['engine_write' => 1e12, 'engine_read' => 1e12]);
+        $order = ['kind' => 'speed', 'slot' => $this->bay('/tmp'), 'size' => '16 MiB', 'runs' => 1];
+        $gives = fn (array $more): ?Instrument => $this->post('/cards/T-1/runs', [...$order, ...$more])->assertSessionHasNoErrors()->isRedirect()
+            ? $this->carryOut()->chain->instrument
+            : null;
+        self::assertSame(1e12, $gives([])?->write?->bytesPerSecond);
+        $larger = $gives(['block' => '8 MiB']);
+        self::assertNotNull($larger?->write);
+        self::assertLessThan(1e12, $larger->write->bytesPerSecond);
+        self::assertLessThan(1e12, $larger->read?->bytesPerSecond);
     }
 
     public function test_a_plain_folder_is_marked_bounded_and_judges_nothing(): void

@@ -12,6 +12,7 @@ use App\Models\Stations\Station;
 use App\Pages\Card\CoursePage;
 use App\Runs\Conducting\LaidMedium;
 use App\Runs\RunState;
+use App\Stations\BenchEngine;
 use InvalidArgumentException;
 use Tally\Device\HostLoad;
 use Tally\Device\Load;
@@ -79,7 +80,7 @@ final class SpeedCommand extends RunsOnMedium
         $before = HostLoad::now();
         $result = (new SpeedRun($plan))->on($laid->device, $laid->clock, $watch);
         $watch->finish();
-        $bench = $laid->isStandIn ? null : self::bench($before->until(HostLoad::now()));
+        $bench = $laid->isStandIn ? null : self::bench($plan, $before->until(HostLoad::now()));
         $record = SpeedRecord::of($result, $plan);
         $reading = SpeedReading::of($record, Chain::unnamed(), $this->label($medium, $laid));
         if ($this->option('json') === true) {
@@ -169,9 +170,9 @@ final class SpeedCommand extends RunsOnMedium
     }
 
     /** What this bench gives, and what it had to do; null where it is in no book, or the books are away. */
-    private static function bench(?Load $load): ?Instrument
+    private static function bench(SpeedPlan $plan, ?Load $load): ?Instrument
     {
-        $bench = rescue(fn (): ?Instrument => Station::here()?->instrument(), null, false);
+        $bench = BenchEngine::inBlocks($plan->block, rescue(fn (): ?Instrument => Station::here()?->instrument(), null, false));
 
         return $load === null ? $bench : $bench?->during($load);
     }

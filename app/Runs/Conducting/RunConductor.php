@@ -9,6 +9,7 @@ use App\Models\Stations\SlotKind;
 use App\Runs\Filing\Outcome;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
+use App\Stations\BenchEngine;
 use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Queue\Worker;
@@ -17,7 +18,6 @@ use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
 use Tally\Device\HostLoad;
-use Tally\Device\Load;
 use Tally\Measured\Instrument;
 use Tally\Probe\Copy\TimedCopy;
 use Tally\Probe\Observing\Observer;
@@ -89,12 +89,17 @@ final readonly class RunConductor
      */
     private function on(LaidMedium $medium, Run $run, callable $probe): void
     {
-        $load = HostLoad::now();
+        $bench = $medium->isStandIn ? null : $this->bench($run);
+        if ($bench !== null) {
+            // Before the run: what is measured counts even where its worker dies.
+            $this->note($bench, $run);
+        }
+        $before = HostLoad::now();
         try {
             $outcome = $probe($run, $medium, $this->watch($run, $medium->isStandIn));
-            $load = $medium->isStandIn ? null : $load->until(HostLoad::now());
-            if ($load !== null) {
-                $this->note($load, $run);
+            $load = $before->until(HostLoad::now());
+            if ($bench !== null && $load !== null) {
+                $this->note($bench->during($load), $run);
             }
             $this->end($run, $outcome, $medium->device->close(...));
         } finally {
@@ -103,12 +108,19 @@ final readonly class RunConductor
         }
     }
 
-    /** What it measured while others took the processors is the bench's, and not the card's. */
-    private function note(Load $load, Run $run): void
+    /** What this bench gives in the blocks of the run. */
+    private function bench(Run $run): Instrument
     {
-        $instrument = $run->chain->instrument ?? new Instrument(null, null);
+        $block = $run->parameters instanceof SpeedParameters ? $run->parameters->plan->block : null;
+
+        return BenchEngine::inBlocks($block, $run->chain->instrument) ?? new Instrument(null, null);
+    }
+
+    /** What it measured while others took the processors is the bench's, and not the card's. */
+    private function note(Instrument $bench, Run $run): void
+    {
         try {
-            $run->forceFill(['chain' => $run->chain->at($instrument->during($load))])->save();
+            $run->forceFill(['chain' => $run->chain->at($bench)])->save();
         } catch (QueryException) {
             // The books are away; the result itself is kept for them.
         }
