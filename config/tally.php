@@ -29,6 +29,9 @@ return [
     // Proofs that may go on at once on this station, each with a worker of its own.
     'proofs_at_once' => max(1, (int) (is_numeric($proofs = env('TALLY_PROOFS_AT_ONCE', 3)) ? $proofs : 3)),
 
+    // Copies of an offload that go on side by side, each with a worker of its own.
+    'copies_at_once' => max(1, (int) (is_numeric($copies = env('TALLY_COPIES_AT_ONCE', 4)) ? $copies : 4)),
+
     // Made-up cards live in made-up time; a run on one is stretched to about this many real seconds, so that it can be watched.
     'stand_in_seconds' => (float) (is_numeric($seconds = env('TALLY_STAND_IN_SECONDS', 6)) ? $seconds : 6),
 

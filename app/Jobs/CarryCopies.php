@@ -37,7 +37,7 @@ final class CarryCopies implements ShouldQueue
             // By which it is found again if this worker dies.
             $copy
                 ->forceFill([
-                    'worker' => config('tally.carry'),
+                    'worker' => config('tally.lane'),
                     'job_id' => is_numeric($id = $this->job?->getJobId()) ? (int) $id : null,
                 ])
                 ->save();

@@ -10,6 +10,7 @@ use App\Rules\HouseValidator;
 use App\Runs\Conducting\RunConductor;
 use App\Stations\StationFolders;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\ServiceProvider;
 use PDO;
@@ -41,6 +42,7 @@ final class AppServiceProvider extends ServiceProvider
                 is_int($lane = config('tally.lane')) ? $lane : null,
             );
         });
+        $this->app->alias('queue.worker', Worker::class);
         $this->app->bind(
             RealCopies::class,
             fn (): RealCopies => new RealCopies($this->app->make(AllowedFolders::class), $this->app->make('queue.worker')),

@@ -114,7 +114,10 @@ final readonly class Contents
         find . -xdev -type f -printf '%P\0' | head -z -n "$6"
         cd /
         SH;
+        // Only root may mount; where this worker may become it for that, it does.
+        $asRoot = posix_geteuid() === 0 ? [] : ['setpriv', '--reuid', '0', '--regid', '0', '--clear-groups'];
         $found = self::ask([
+            ...$asRoot,
             'unshare',
             '-m',
             '--propagation',

@@ -67,7 +67,7 @@ final class FaultTrial
 
     public function __construct(private readonly string $folder, private readonly Randomizer $chance, private readonly float $away)
     {
-        $this->database = new ScratchDatabase("{$folder}/books", FreePort::take());
+        $this->database = new ScratchDatabase("{$folder}/books");
         $this->database->begin();
         (new DemoGear())->run();
         $this->bay = new Place("{$folder}/bay.img", self::CARD, "{$folder}/bay");

@@ -40,7 +40,7 @@ final class HouseTrial
 
     public function __construct(string $folder, private readonly int $cards, private readonly int $runs)
     {
-        $this->database = new ScratchDatabase($folder, FreePort::take());
+        $this->database = new ScratchDatabase($folder);
     }
 
     public function begin(): void

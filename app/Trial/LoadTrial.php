@@ -46,7 +46,7 @@ final class LoadTrial
     public function __construct(private readonly string $folder, private readonly int $people, private readonly int $cards)
     {
         $this->port = FreePort::take();
-        $this->database = new ScratchDatabase($this->folder, FreePort::take());
+        $this->database = new ScratchDatabase($this->folder);
         $this->database->begin();
         config(['hashing.bcrypt.rounds' => 4]);
         (new DemoGear())->run();

@@ -10,26 +10,26 @@ use RuntimeException;
 use Symfony\Component\Process\Process;
 
 /**
- * A database server of one's own on loopback, to be taken away and brought back in trials, with nobody else's books on it.
+ * A database server of one's own, to be taken away and brought back in trials, with nobody else's books on it.
  * While it is in use it is the application's connection.
  */
 final class ScratchDatabase
 {
     public const NAME = 'gritty_tally_trial';
 
-    /** @var array{mixed, mixed} port and name that were set before */
+    /** @var array{mixed, mixed} socket and name that were set before */
     private array $before;
 
-    public function __construct(private readonly string $folder, public readonly int $port)
+    public function __construct(private readonly string $folder)
     {
-        $this->before = [config('database.connections.mariadb.port'), config('database.connections.mariadb.database')];
+        $this->before = [config('database.connections.mariadb.unix_socket'), config('database.connections.mariadb.database')];
     }
 
     /** Starts it, and lays the tables out where there are none. */
     public function begin(): void
     {
         $this->start();
-        $this->connect($this->port, self::NAME);
+        $this->connect($this->socket(), self::NAME);
         Artisan::call('migrate:fresh', ['--force' => true]);
     }
 
@@ -52,12 +52,17 @@ final class ScratchDatabase
     /** @return array<string, string> for processes that are to work on it */
     public function env(): array
     {
-        return ['DB_PORT' => (string) $this->port, 'DB_DATABASE' => self::NAME];
+        return ['DB_SOCKET' => $this->socket(), 'DB_DATABASE' => self::NAME];
     }
 
-    private function connect(mixed $port, mixed $name): void
+    private function socket(): string
     {
-        config(['database.connections.mariadb.port' => $port, 'database.connections.mariadb.database' => $name]);
+        return "{$this->folder}/db/mysql.sock";
+    }
+
+    private function connect(mixed $socket, mixed $name): void
+    {
+        config(['database.connections.mariadb.unix_socket' => $socket, 'database.connections.mariadb.database' => $name]);
         DB::purge();
     }
 

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Trial;
 
+use App\Models\Stations\Station;
+use App\Stations\Lane;
 use Symfony\Component\Process\Process;
 
-/** The workers of a station in a trial: started again when they die, as the keeper does. */
+/** A station at work in a trial: begun again when it dies, as it is elsewhere. */
 final class TrialStation
 {
-    /** @var array<string, Process> */
-    private array $workers = [];
+    private ?Process $process = null;
 
     /** @param  array<string, string>  $env */
     public function __construct(private readonly array $env) {}
@@ -18,33 +19,31 @@ final class TrialStation
     /** Called now and then while something is waited for. */
     public function keep(): void
     {
-        foreach (['--lane=0', '--lane=1', '--carry=0', '--carry=1'] as $duty) {
-            $one = $this->workers[$duty] ?? null;
-            if ($one === null || (! $one->isRunning() && microtime(true) - $one->getStartTime() > 1)) {
-                $this->workers[$duty] = $one = new Process(
-                    [PHP_BINARY, base_path('artisan'), 'tally:station', $duty],
-                    base_path(),
-                    $this->env,
-                    timeout: null,
-                );
-                $one->disableOutput();
-                $one->start();
-            }
+        $one = $this->process;
+        if ($one === null || (! $one->isRunning() && microtime(true) - $one->getStartTime() > 1)) {
+            $this->process = $one = new Process([PHP_BINARY, base_path('artisan'), 'tally:station'], base_path(), $this->env, timeout: null);
+            $one->disableOutput();
+            $one->start();
         }
     }
 
+    /** The station and all that it has begun. */
     public function kill(): void
     {
-        foreach ($this->workers as $worker) {
-            $worker->signal(SIGKILL);
+        $this->process?->signal(SIGKILL);
+        $station = Station::here();
+        foreach ($station === null ? [] : [...Lane::all($station), Lane::looking($station)] as $lane) {
+            $pid = $lane->process();
+            if ($pid !== null) {
+                posix_kill($pid, SIGKILL);
+            }
         }
     }
 
     public function end(): void
     {
-        foreach ($this->workers as $worker) {
-            $worker->stop(5);
-        }
-        $this->workers = [];
+        $this->process?->stop(5);
+        $this->kill();
+        $this->process = null;
     }
 }

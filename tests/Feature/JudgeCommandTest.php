@@ -175,16 +175,14 @@ final class JudgeCommandTest extends TestCase
     public function test_no_database_is_asked_for_an_opinion(): void
     {
         $process = new Process(['php', 'artisan', 'tally:judge', base_path('docs/examples/case.json'), '--json'], base_path(), [
-            'DB_HOST' => '127.0.0.1',
-            'DB_PORT' => '1',
+            'DB_SOCKET' => '/nowhere',
             'DB_CONNECTION' => 'mariadb',
         ]);
         $process->run();
         self::assertSame('', $process->getErrorOutput());
         self::assertIsArray(json_decode($process->getOutput(), true));
         $process = new Process(['php', 'artisan', 'tally:judge', '--all'], base_path(), [
-            'DB_HOST' => '127.0.0.1',
-            'DB_PORT' => '1',
+            'DB_SOCKET' => '/nowhere',
             'DB_CONNECTION' => 'mariadb',
         ]);
         self::assertSame(2, $process->run());

@@ -94,7 +94,7 @@ final class KilledTest extends TestCase
         return new Process(
             [PHP_BINARY, 'artisan', 'tally:prove', $path, '--raw', "--erase={$path}", '--json', ...$more],
             dirname(__DIR__, 2),
-            ['DB_PORT' => '1', 'LARAVEL_STORAGE_PATH' => $this->storage()],
+            ['DB_SOCKET' => '/nowhere', 'LARAVEL_STORAGE_PATH' => $this->storage()],
             timeout: 120,
         );
     }

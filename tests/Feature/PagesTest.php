@@ -155,11 +155,11 @@ final class PagesTest extends TestCase
 
     public function test_a_database_that_does_not_answer_is_named_with_what_to_do(): void
     {
-        $port = config('database.connections.mariadb.port');
+        $port = config('database.connections.mariadb.unix_socket');
         DB::purge();
-        config(['database.connections.mariadb.port' => 1]);
+        config(['database.connections.mariadb.unix_socket' => '/nowhere']);
         $this->get('/intake')->assertStatus(503)->assertSee('The database does not answer')->assertSee('./start');
-        config(['database.connections.mariadb.port' => $port]);
+        config(['database.connections.mariadb.unix_socket' => $port]);
         DB::purge();
     }
 

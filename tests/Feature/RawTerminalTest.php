@@ -44,7 +44,7 @@ final class RawTerminalTest extends TestCase
         $process = new Process(
             [PHP_BINARY, 'artisan', ...$arguments, '--json'],
             base_path(),
-            ['DB_PORT' => '1', 'LARAVEL_STORAGE_PATH' => $this->storage, 'SUDO_USER' => 'wren'],
+            ['DB_SOCKET' => '/nowhere', 'LARAVEL_STORAGE_PATH' => $this->storage, 'SUDO_USER' => 'wren'],
             timeout: 60,
         );
         $code = $process->run();

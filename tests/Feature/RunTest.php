@@ -319,7 +319,7 @@ final class RunTest extends TestCase
         $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id]);
         $run = Run::query()->firstOrFail();
         $watch = new RunObserver($run);
-        config(['database.connections.away' => [...config()->array('database.connections.mariadb'), 'port' => 1]]);
+        config(['database.connections.away' => [...config()->array('database.connections.mariadb'), 'unix_socket' => '/nowhere']]);
         DB::setDefaultConnection('away');
         $watch->progress(new Progress(Phase::Writing, 1, 1, 2, 1, 4, 1.0, 5e6));
         DB::setDefaultConnection('mariadb');

@@ -7,6 +7,8 @@ namespace Tests\Feature;
 use App\Jobs\ConductRun;
 use App\Models\Runs\Run;
 use App\Runs\RunState;
+use App\Stations\Lane;
+use App\Stations\Lease;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Tally\Measured\Chain;
@@ -72,14 +74,30 @@ final class StationTest extends TestCase
 
     public function test_a_second_worker_is_refused(): void
     {
-        $name = DB::connection()->getDatabaseName().'-'.$this->station()->queue();
-        $lock = fopen(storage_path("framework/{$name}.lock"), 'c');
-        self::assertNotFalse($lock);
-        flock($lock, LOCK_EX);
+        $leading = Lane::leading($this->station());
+        self::assertTrue($leading->take());
         $this->command('tally:station', ['--once' => true])
             ->expectsOutputToContain('already running')
             ->assertFailed();
-        fclose($lock);
+        $leading->let();
+    }
+
+    public function test_one_name_is_for_one_folder(): void
+    {
+        $station = $this->station();
+        $run = $this->leftRunning();
+        $elsewhere = '/srv/other/storage on bench-host (0a1b2c3d)';
+        $station->forceFill(['holder' => $elsewhere, 'worker_seen_at' => now()->subSeconds(5)])->save();
+        $this->command('tally:station', ['--once' => true])
+            ->expectsOutputToContain("is worked under by {$elsewhere}")
+            ->assertFailed();
+        self::assertSame(RunState::Running, $run->refresh()->state, 'what goes on there is not said to be dead');
+        self::assertSame($elsewhere, $station->refresh()->holder);
+        // Whoever said nothing for a while has it no longer.
+        $station->forceFill(['worker_seen_at' => now()->subMinute()])->save();
+        $this->command('tally:station', ['--once' => true])->assertSuccessful();
+        self::assertNotSame($elsewhere, $station->refresh()->holder);
+        self::assertTrue((new Lease($station))->hold(), 'it is held again by the same folder');
     }
 
     public function test_a_worker_that_said_nothing_for_long_is_taken_to_be_away(): void
@@ -92,7 +110,7 @@ final class StationTest extends TestCase
         self::assertFalse($station->hasWorker());
     }
 
-    public function test_each_worker_closes_only_what_was_left_in_its_own_lane(): void
+    public function test_what_goes_on_in_a_lane_is_not_left(): void
     {
         $runs = [];
         foreach ([null, 0, 1, 2] as $lane) {
@@ -101,13 +119,17 @@ final class StationTest extends TestCase
             $runs[] = $run;
             $run->card->forceFill(['tag' => "T-9{$run->id}"])->save();
         }
-        $this->command('tally:station', ['--lane' => '2', '--once' => true])->assertSuccessful();
         $states = fn (): array => array_map(fn (Run $run): RunState => $run->refresh()->state, $runs);
-        self::assertSame([RunState::Running, RunState::Running, RunState::Running, RunState::Interrupted], $states());
-        self::assertStringContainsString('It can be continued from there.', (string) $runs[3]->message);
-        // The measuring one takes what is of no lane, as it was before there were any.
-        $this->command('tally:station', ['--lane' => '0', '--once' => true])->assertSuccessful();
+        $second = new Lane($this->station(), $this->station()->proofQueue(), 1);
+        self::assertTrue($second->take());
+        self::assertSame(getmypid(), $second->process());
+        $this->command('tally:station', ['--once' => true])->assertSuccessful();
         self::assertSame([RunState::Interrupted, RunState::Interrupted, RunState::Running, RunState::Interrupted], $states());
+        self::assertStringContainsString('It can be continued from there.', (string) $runs[3]->message);
+        $second->let();
+        self::assertNull($second->process());
+        $this->command('tally:station', ['--once' => true])->assertSuccessful();
+        self::assertSame(RunState::Interrupted, $runs[2]->refresh()->state);
     }
 
     public function test_proofs_wait_apart_so_that_none_holds_up_a_speed_run(): void
@@ -116,10 +138,17 @@ final class StationTest extends TestCase
             'kind' => 'proof',
             'slot' => $this->slot('Tray 3')->id,
         ])->assertSessionHasNoErrors();
-        self::assertSame([$this->station()->proofQueue()], DB::table('jobs')->pluck('queue')->all());
-        $this->command('tally:station', ['--lane' => '0', '--once' => true])->assertSuccessful();
-        self::assertSame(RunState::Waiting, Run::query()->firstOrFail()->state, 'the measuring one leaves it');
-        $this->command('tally:station', ['--lane' => '1', '--once' => true])->assertSuccessful();
+        $station = $this->station();
+        self::assertSame([$station->proofQueue()], DB::table('jobs')->pluck('queue')->all());
+        $proving = array_filter(Lane::all($station), fn (Lane $lane): bool => $lane->queue === $station->proofQueue());
+        self::assertCount(3, $proving);
+        foreach ($proving as $lane) {
+            self::assertTrue($lane->take());
+        }
+        $this->command('tally:station', ['--once' => true])->assertSuccessful();
+        self::assertSame(RunState::Waiting, Run::query()->firstOrFail()->state, 'no lane of proofs is free');
+        array_values($proving)[1]->let();
+        $this->command('tally:station', ['--once' => true])->assertSuccessful();
         self::assertSame([RunState::Done, 1], [Run::query()->firstOrFail()->state, Run::query()->firstOrFail()->lane]);
     }
 }

@@ -24,7 +24,7 @@ final class TerminalTest extends TestCase
     private function tally(array $arguments, array $environment = []): Process
     {
         // By default with a database that does not answer: neither command may need one.
-        return new Process([PHP_BINARY, 'artisan', ...$arguments], base_path(), ['DB_PORT' => '1', ...$environment], timeout: 120);
+        return new Process([PHP_BINARY, 'artisan', ...$arguments], base_path(), ['DB_SOCKET' => '/nowhere', ...$environment], timeout: 120);
     }
 
     /** @return array<string, mixed> */

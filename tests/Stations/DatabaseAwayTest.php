@@ -8,7 +8,6 @@ use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
-use App\Trial\FreePort;
 use App\Trial\ScratchDatabase;
 use Database\Seeders\DemoGear;
 use Illuminate\Support\Facades\DB;
@@ -23,7 +22,7 @@ final class DatabaseAwayTest extends StationTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->database = new ScratchDatabase($this->folder(), FreePort::take());
+        $this->database = new ScratchDatabase($this->folder());
         $this->database->begin();
         $this->seed(DemoGear::class);
     }

@@ -48,15 +48,13 @@ final class ThreeBenchesTest extends StationTestCase
         foreach (['app/private', 'framework/cache', 'framework/views', 'logs'] as $folder) {
             mkdir("{$storage}/{$folder}", recursive: true);
         }
-        foreach (['--lane=0', '--look'] as $duty) {
-            $this->processes[] = $process = new Process(
-                [PHP_BINARY, base_path('artisan'), 'tally:station', $duty],
-                base_path(),
-                ['TALLY_STATION' => $name, 'LARAVEL_STORAGE_PATH' => $storage, 'TALLY_FOLDERS' => '/tmp', 'TALLY_PLAIN_FOLDERS' => ''],
-                timeout: 120,
-            );
-            $process->start();
-        }
+        $this->processes[] = $process = new Process(
+            [PHP_BINARY, base_path('artisan'), 'tally:station'],
+            base_path(),
+            ['TALLY_STATION' => $name, 'LARAVEL_STORAGE_PATH' => $storage, 'TALLY_FOLDERS' => '/tmp', 'TALLY_PLAIN_FOLDERS' => ''],
+            timeout: 120,
+        );
+        $process->start();
     }
 
     private function order(string $bench, string $tag): Run

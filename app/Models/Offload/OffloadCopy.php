@@ -36,6 +36,8 @@ use Tally\Transfer\Filed\BesideCopy;
  * @property string|null $standing_note
  * @property Carbon|null $beat_at when its worker said last that it goes on
  * @property int|null $pid of that worker
+ * @property int|null $worker the lane of its station that carries it out
+ * @property int|null $job_id of the queue
  * @property-read OffloadCard $offloadCard
  */
 final class OffloadCopy extends Row

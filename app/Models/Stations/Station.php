@@ -15,6 +15,7 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Tally\Measured\Instrument;
 use Tally\Quantity\Rate;
+use Tally\Record\RunKind;
 
 /**
  * A machine where cards are plugged in. Its runs wait in a queue of its own.
@@ -23,6 +24,7 @@ use Tally\Quantity\Rate;
  * @property string $name
  * @property int $host_id
  * @property Carbon|null $worker_seen_at
+ * @property string|null $holder the folder on a machine that works under its name
  * @property Rate|null $engine_write what its own engine gives on memory
  * @property Rate|null $engine_read
  * @property string|null $engine_of of which code on which machine
@@ -33,7 +35,7 @@ use Tally\Quantity\Rate;
 final class Station extends Row
 {
     /** A worker that said nothing for so many seconds is taken to be away. */
-    private const AWAY_AFTER = 15;
+    public const AWAY_AFTER = 15;
 
     protected $guarded = [];
 
@@ -100,6 +102,12 @@ final class Station extends Row
     public function queue(): string
     {
         return 'station-'.Str::slug($this->name);
+    }
+
+    /** The queue in which such a run waits. */
+    public function queueOf(RunKind $kind): string
+    {
+        return $kind->isProof() ? $this->proofQueue() : $this->queue();
     }
 
     /** Proofs wait apart: several of them may go on at once, and none holds up a speed run. */

@@ -190,7 +190,7 @@ final readonly class RunDesk
     private function dispatch(Run $run, Station $station): void
     {
         $this->queue->dispatch(
-            (new ConductRun($run->id))->onQueue($run->kind->isProof() ? $station->proofQueue() : $station->queue())->afterCommit(),
+            (new ConductRun($run->id))->onQueue($station->queueOf($run->kind))->afterCommit(),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Device\Host;
 
+use Closure;
 use FFI;
 use FFI\CData;
 use LogicException;
@@ -99,7 +100,23 @@ final class Calls
     {
         $flags |= self::CLOSE_ON_EXEC;
 
-        return self::named('open', $path, fn (FFI $c): mixed => $c->open($path, $flags, $mode)); // @phpstan-ignore method.notFound
+        // @phpstan-ignore method.notFound
+        return self::named('open', $path, fn (FFI $c): mixed => self::unmasked(fn (): mixed => $c->open($path, $flags, $mode)));
+    }
+
+    /**
+     * What is made on a medium has the mode that is said, whatever this process keeps from others in its own files.
+     *
+     * @param  Closure(): mixed  $make
+     */
+    private static function unmasked(Closure $make): mixed
+    {
+        $mask = umask(0);
+        try {
+            return $make();
+        } finally {
+            umask($mask);
+        }
     }
 
     public static function close(int $fd): void
@@ -110,7 +127,8 @@ final class Calls
     /** @throws HostError */
     public static function mkdir(string $path, int $mode): void
     {
-        self::named('mkdir', $path, fn (FFI $c): mixed => $c->mkdir($path, $mode)); // @phpstan-ignore method.notFound
+        // @phpstan-ignore method.notFound
+        self::named('mkdir', $path, fn (FFI $c): mixed => self::unmasked(fn (): mixed => $c->mkdir($path, $mode)));
     }
 
     /** @throws HostError */
@@ -146,14 +164,16 @@ final class Calls
         return self::named(
             'openat2',
             $path,
-            fn (FFI $c): mixed => $c->syscall(self::OPENAT2, $folder, $path, $how, strlen($how)), // @phpstan-ignore method.notFound
+            // @phpstan-ignore method.notFound
+            fn (FFI $c): mixed => self::unmasked(fn (): mixed => $c->syscall(self::OPENAT2, $folder, $path, $how, strlen($how))),
         );
     }
 
     /** @throws HostError */
     public static function mkdirIn(int $folder, string $name, int $mode): void
     {
-        self::named('mkdir', $name, fn (FFI $c): mixed => $c->mkdirat($folder, $name, $mode)); // @phpstan-ignore method.notFound
+        // @phpstan-ignore method.notFound
+        self::named('mkdir', $name, fn (FFI $c): mixed => self::unmasked(fn (): mixed => $c->mkdirat($folder, $name, $mode)));
     }
 
     /** @throws HostError */

@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stations;
+
+use App\Models\Stations\Station;
+use App\Offload\Carrying\LeftCopies;
+use App\Runs\Filing\DatabaseAway;
+use App\Runs\Filing\UnfiledResult;
+use Closure;
+use Illuminate\Queue\Worker;
+use Illuminate\Queue\WorkerOptions;
+use Illuminate\Support\Facades\DB;
+use Throwable;
+
+/**
+ * A station at work: one process that sees what is ordered and forks one for it, as many at once as there are lanes, and one that
+ * goes round and looks. What goes on in a lane goes on even where this process is killed; the next one finds it in its lane.
+ */
+final class Shift
+{
+    /** Seconds from one look at the orders to the next: a run begins within half a second. */
+    private const LOOK = 0.25;
+
+    /** While the books are away. Seconds. */
+    private const AGAIN = 1.0;
+
+    /** How often the name is held on to. Seconds. */
+    private const HOLD = 3.0;
+
+    private bool $isEnding = false;
+
+    private float $held = 0.0;
+
+    public function __construct(private readonly Worker $worker, private readonly Lookout $lookout) {}
+
+    /**
+     * @param  Closure(string): void  $say
+     * @return bool false where another folder has the name of this station by now
+     */
+    public function work(Station $station, Closure $say): bool
+    {
+        $this->endOnSignal(function (): void {
+            $this->isEnding = true;
+        });
+        $lease = new Lease($station);
+        // What this bench itself gives is measured before its first run.
+        $this->fork(Lane::all($station)[0]);
+        for (; ! $this->isEnding; usleep((int) (self::LOOK * 1e6))) {
+            pcntl_waitpid(-1, $status, WNOHANG);
+            try {
+                if (! $this->holds($lease)) {
+                    $say("“{$station->name}” is worked under by another folder by now: {$lease->holder()}. This one ends.");
+                    $this->end($station);
+
+                    return false;
+                }
+                $this->fork(Lane::looking($station));
+                $this->giveOut($station);
+            } catch (Throwable $fault) {
+                if (! DatabaseAway::is($fault)) {
+                    report($fault);
+                }
+                DB::purge();
+                usleep((int) (self::AGAIN * 1e6));
+            }
+        }
+        $this->end($station);
+        try {
+            $lease->giveBack();
+        } catch (Throwable) {
+            // The books are away; the name is free when nothing was heard of it for a while.
+        }
+
+        return true;
+    }
+
+    /** One order in this process itself. */
+    public function workOnce(Station $station): void
+    {
+        UnfiledResult::fileAll();
+        LeftRuns::close($station);
+        LeftCopies::takeUp($station);
+        $this->endOnSignal(function (): void {
+            $this->worker->shouldQuit = true;
+        });
+        $waiting = self::waiting($station);
+        foreach (Lane::all($station) as $lane) {
+            if (in_array($lane->queue, $waiting, true) && $lane->take()) {
+                $this->carryOut($lane);
+                $lane->let();
+
+                return;
+            }
+        }
+    }
+
+    private function holds(Lease $lease): bool
+    {
+        $now = hrtime(true) / 1e9;
+        if ($now - $this->held < self::HOLD) {
+            return true;
+        }
+        $this->held = $now;
+
+        return $lease->hold();
+    }
+
+    /** To each lane that is free and for whose queue there is something. */
+    private function giveOut(Station $station): void
+    {
+        foreach (self::waiting($station) as $queue) {
+            foreach (Lane::all($station) as $lane) {
+                if ($lane->queue === $queue && $this->fork($lane)) {
+                    // The next order of it is given out when this one was taken.
+                    break;
+                }
+            }
+        }
+    }
+
+    /** @return list<string> queues in which an order waits */
+    private static function waiting(Station $station): array
+    {
+        $queues = DB::table('jobs')
+            ->whereIn('queue', [$station->queue(), $station->proofQueue(), $station->offloadQueue()])
+            ->whereNull('reserved_at')
+            ->where('available_at', '<=', now()->getTimestamp())
+            ->distinct()
+            ->pluck('queue');
+
+        return array_values(array_filter($queues->all(), is_string(...)));
+    }
+
+    /** Another process in that lane, if it is free. */
+    private function fork(Lane $lane): bool
+    {
+        if (! $lane->take()) {
+            return false;
+        }
+        // A line to the books is of one process only.
+        DB::purge();
+        $child = pcntl_fork();
+        if ($child !== 0) {
+            $lane->let();
+
+            return $child > 0;
+        }
+        $lane->sign();
+        try {
+            $lane->queue === Lane::looking($lane->station)->queue ? $this->lookAround() : $this->carryOut($lane);
+        } catch (Throwable $fault) {
+            report($fault);
+        }
+        // Nothing of what this process was forked from is to be ended with it.
+        exit(0);
+    }
+
+    private function lookAround(): void
+    {
+        $isOver = false;
+        $this->endOnSignal(function () use (&$isOver): void {
+            $isOver = true;
+        });
+        $leader = posix_getppid();
+        // Of one that was killed, the next one forks another.
+        $this->lookout->keep(function () use (&$isOver, $leader): bool {
+            return $isOver || posix_getppid() !== $leader;
+        });
+    }
+
+    private function carryOut(Lane $lane): void
+    {
+        $this->endOnSignal(function (): void {
+            $this->worker->shouldQuit = true;
+        });
+        $station = $lane->station;
+        config(['tally.lane' => $lane->number]);
+        if ($lane->queue === $station->queue()) {
+            BenchEngine::measure($station->refresh());
+        }
+        $this->worker->runNextJob('database', $lane->queue, new WorkerOptions(timeout: 0, sleep: 0, maxTries: 1));
+    }
+
+    /** Whatever goes on settles what it wrote; also what one before this process has begun. */
+    private function end(Station $station): void
+    {
+        $lanes = [...Lane::all($station), Lane::looking($station)];
+        foreach ($lanes as $lane) {
+            $pid = $lane->process();
+            if ($pid !== null) {
+                posix_kill($pid, SIGTERM);
+            }
+        }
+        foreach ($lanes as $lane) {
+            while (! $lane->isFree()) {
+                pcntl_waitpid(-1, $status, WNOHANG);
+                usleep(50_000);
+            }
+        }
+    }
+
+    /** @param  Closure(): void  $ends */
+    private function endOnSignal(Closure $ends): void
+    {
+        pcntl_async_signals(true);
+        foreach ([SIGTERM, SIGINT, SIGHUP, SIGQUIT] as $signal) {
+            pcntl_signal($signal, $ends);
+        }
+    }
+}
