@@ -60,6 +60,7 @@ final readonly class BenchSight
         if (! $station->hasWorker()) {
             return null;
         }
+        DB::table('bench_questions')->where('asked_at', '<', now()->subMinutes(10))->delete();
         $id = DB::table('bench_questions')->insertGetId([
             'station_id' => $station->id,
             'question' => json_encode($question, JSON_THROW_ON_ERROR),
@@ -87,7 +88,6 @@ final readonly class BenchSight
                 ->where('id', $asked->id)
                 ->update(['answer' => json_encode($answer, JSON_THROW_ON_ERROR)]);
         }
-        DB::table('bench_questions')->where('asked_at', '<', now()->subMinutes(10))->delete();
     }
 
     /**

@@ -33,14 +33,18 @@ final class Shift
 
     private float $held = 0.0;
 
+    private ?Lane $leading = null;
+
     public function __construct(private readonly Worker $worker, private readonly Lookout $lookout) {}
 
     /**
-     * @param  Closure(string): void  $say
+     * @param  Lane  $leading  which this process has, and those that it forks have not
      * @return bool false where another folder has the name of this station by now
      */
-    public function work(Station $station, Closure $say): bool
+    public function work(Lane $leading): bool
     {
+        $station = $leading->station;
+        $this->leading = $leading;
         $this->endOnSignal(function (): void {
             $this->isEnding = true;
         });
@@ -51,7 +55,6 @@ final class Shift
             pcntl_waitpid(-1, $status, WNOHANG);
             try {
                 if (! $this->holds($lease)) {
-                    $say("“{$station->name}” is worked under by another folder by now: {$lease->holder()}. This one ends.");
                     $this->end($station);
 
                     return false;
@@ -147,6 +150,7 @@ final class Shift
 
             return $child > 0;
         }
+        $this->leading?->let();
         $lane->sign();
         try {
             $lane->queue === Lane::looking($lane->station)->queue ? $this->lookAround() : $this->carryOut($lane);

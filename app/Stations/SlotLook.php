@@ -10,6 +10,7 @@ use App\Models\Stations\Station;
 use App\Runs\Conducting\OneAtATime;
 use App\Runs\RunState;
 use Closure;
+use Illuminate\Database\Eloquent\Builder;
 use Tally\Device\AllowedFolders;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Identity;
@@ -40,27 +41,32 @@ final readonly class SlotLook
     /** Looks into every slot; at what is on a raw medium only when it is another than before, and nobody is at work on it. */
     public function all(Station $station): void
     {
-        foreach ($station->slots()->where('kind', '!=', SlotKind::StandIn)->get() as $slot) {
+        $slots = $station
+            ->slots()
+            ->where('kind', '!=', SlotKind::StandIn)
+            ->withExists(['runs as is_busy' => fn (Builder $runs): Builder => $runs->whereIn('state', RunState::going())])
+            ->get();
+        foreach ($slots as $slot) {
             $seen = $this->into($slot);
             $before = $slot->seen;
             $isSame =
                 $before !== null &&
                 ($before->medium === null ? $seen->medium === null : $seen->medium !== null && $before->medium->isSameAs($seen->medium));
-            $isBusy = $slot->runs()->whereIn('state', RunState::going())->exists();
+            $isBusy = $slot->getAttribute('is_busy') === true;
             $parts = match (true) {
                 $slot->kind !== SlotKind::Raw || $seen->medium === null => [],
                 $isSame || $isBusy => $before->parts ?? [],
                 default => self::undisturbed($slot, fn (): array => Contents::of($seen->medium)),
             };
             // A run that is over has changed what is on it.
-            $slot
-                ->forceFill([
-                    'seen' => $isBusy && $slot->kind === SlotKind::Raw
-                            ? new Seen(null, 'a run is at work on it')
-                            : new Seen($seen->medium, $seen->refused, $parts),
-                    'seen_at' => now(),
-                ])
-                ->save();
+            $slot->forceFill([
+                'seen' => $isBusy && $slot->kind === SlotKind::Raw
+                        ? new Seen(null, 'a run is at work on it')
+                        : new Seen($seen->medium, $seen->refused, $parts),
+            ]);
+            if ($slot->isDirty('seen')) {
+                $slot->forceFill(['seen_at' => now()])->save();
+            }
         }
     }
 

@@ -18,8 +18,6 @@ final class StartTest extends TestCase
 
     private int $port = 0;
 
-    private int $books = 0;
-
     private ?string $run = null;
 
     protected function tearDown(): void
@@ -33,14 +31,14 @@ final class StartTest extends TestCase
     private function start(string ...$options): Process
     {
         if ($this->run === null) {
-            [$this->run, $this->port, $this->books] = [$this->folder(), FreePort::take(), FreePort::take()];
+            [$this->run, $this->port] = [$this->folder(), FreePort::take()];
         }
         // Only what a shell would have: the settings of the tests are not those of what is started.
         $env = [
             'GRITTY_RUN' => $this->run,
             'APP_PORT' => (string) $this->port,
             'APP_URL' => "http://127.0.0.1:{$this->port}",
-            'DB_PORT' => (string) $this->books,
+            'DB_SOCKET' => "{$this->run}/db/mysql.sock",
             'DB_DATABASE' => 'gritty_tally_pages',
             'TALLY_DEMO_PASSWORD' => 'of the demo',
             'TALLY_FILES' => "{$this->run}/files",
@@ -56,12 +54,19 @@ final class StartTest extends TestCase
         return new Process([dirname(__DIR__, 2).'/start', ...$options], dirname(__DIR__, 2), $env, timeout: 120);
     }
 
-    private function pid(string $name): int
+    private const PIECES = ['supervisor.pid', 'group.fpm', 'group.web', 'db/mysql.pid'];
+
+    private function pid(string $file): int
     {
-        $pid = (int) strtok((string) @file_get_contents("{$this->run}/{$name}.pid"), ' ');
+        $pid = (int) @file_get_contents("{$this->run}/{$file}");
 
         // No file, no process: never the number that means whoever asks.
         return $pid > 0 ? $pid : PHP_INT_MAX >> 33;
+    }
+
+    private static function lives(int $pid): bool
+    {
+        return preg_match('/^State:\s+[^Z]/m', (string) @file_get_contents("/proc/{$pid}/status")) === 1;
     }
 
     /** @return array{int, string, string} status, headers and body */
@@ -95,9 +100,10 @@ final class StartTest extends TestCase
         $other->start();
         self::assertSame([0, 0], [$one->wait(), $other->wait()], $one->getErrorOutput().$other->getErrorOutput());
         self::assertStringContainsString('already running', $one->getOutput().$other->getOutput());
-        foreach (['keeper', 'guard', 'lookout', 'lane-0', 'lane-1', 'web', 'fpm'] as $name) {
-            self::assertTrue(posix_kill($this->pid($name), 0), "{$name} is not the one its file names");
+        foreach (self::PIECES as $name) {
+            self::assertTrue(self::lives($this->pid($name)), "{$name} does not name one that lives");
         }
+        $this->mustBeShut();
 
         // Static files are given under own names only, compressed, and pages say what browsers may do.
         self::assertSame(200, $this->get('/mark.svg')[0]);
@@ -110,29 +116,32 @@ final class StartTest extends TestCase
         self::assertStringNotContainsString('X-Powered-By', $head);
         self::assertStringContainsString("127.0.0.1:{$this->port}/sign-in", $this->get('/intake')[1]);
 
-        // Whatever is killed comes back, the keeper too.
-        $before = ['lane-1' => $this->pid('lane-1'), 'web' => $this->pid('web'), 'keeper' => $this->pid('keeper')];
+        // Whatever is killed comes back; with the database down, a start ends nothing that goes on.
+        $before = array_map($this->pid(...), array_combine(self::PIECES, self::PIECES));
+        $supervisor = array_shift($before);
         foreach ($before as $pid) {
             posix_kill($pid, SIGKILL);
         }
+        self::assertSame(0, $this->start('--detach')->run());
         self::until(
             fn (): bool => array_filter(
                 $before,
-                fn (int $pid, string $name): bool => $this->pid($name) === $pid || ! posix_kill($this->pid($name), 0),
+                fn (int $pid, string $name): bool => $this->pid($name) === $pid || ! self::lives($this->pid($name)),
                 ARRAY_FILTER_USE_BOTH,
             ) === [],
             'what was killed is back',
         );
         self::until(fn (): bool => $this->get('/sign-in')[0] === 200, 'the pages answer again');
+        self::assertSame($supervisor, $this->pid('supervisor.pid'));
 
-        // With the database down, a start ends nothing that goes on.
-        $worker = $this->pid('lane-0');
-        posix_kill((int) file_get_contents("{$this->run}/db/mysql.pid"), SIGKILL);
+        // With what keeps it, all of it ends, and nothing goes on unseen; the next start brings it back.
+        $pids = array_map($this->pid(...), self::PIECES);
+        posix_kill($supervisor, SIGKILL);
+        self::until(fn (): bool => array_filter($pids, self::lives(...)) === [], 'all of it has ended with the supervisor');
         self::assertSame(0, $this->start('--detach')->run());
-        self::assertSame($worker, $this->pid('lane-0'));
-        self::until(fn (): bool => $this->get('/sign-in')[0] === 200, 'the database is back');
+        self::assertSame(200, $this->get('/sign-in')[0]);
 
-        $pids = array_map($this->pid(...), ['keeper', 'guard', 'lookout', 'lane-0', 'lane-1', 'web', 'fpm']);
+        $pids = array_map($this->pid(...), self::PIECES);
         $stop = $this->start('--stop');
         try {
             self::assertSame(0, $stop->run());
@@ -140,13 +149,62 @@ final class StartTest extends TestCase
             self::fail("./start --stop did not end. It said: {$stop->getOutput()}{$stop->getErrorOutput()}");
         }
         self::assertStringContainsString('Gritty Tally is stopped.', $stop->getOutput());
-        self::until(
-            fn (): bool => array_filter(
-                $pids,
-                fn (int $pid): bool => preg_match('/^State:\s+[^Z]/m', (string) @file_get_contents("/proc/{$pid}/status")) === 1,
-            ) === [],
-            'all of it has ended',
+        self::until(fn (): bool => array_filter($pids, self::lives(...)) === [], 'all of it has ended');
+    }
+
+    /** Nobody else on this machine reads what is its own or comes into the books, and nothing that listens is root. */
+    private function mustBeShut(): void
+    {
+        $root = dirname(__DIR__, 2);
+        $open = [];
+        foreach ([(string) $this->run, "{$root}/storage", "{$root}/.env"] as $secret) {
+            foreach ([$secret, ...self::below($secret)] as $path) {
+                // What a server has just put away is none that stays.
+                $mode = is_link($path) || @filetype($path) === 'socket' ? 0 : (int) @fileperms($path);
+                if (($mode & 0077) !== 0) {
+                    $open[] = sprintf('%s is %o', $path, $mode & 0777);
+                }
+            }
+        }
+        self::assertSame([], $open);
+        self::assertSame('', shell_exec('ss -Hltnp 2>/dev/null | grep mariadbd') ?? '', 'the books are listened for on no port');
+        $asked = new Process(
+            ['mariadb', '--no-defaults', "--socket={$this->run}/db/mysql.sock", '-uroot', '-BN', '-e', 'SELECT User, Host, File_priv '.
+                'FROM mysql.user ORDER BY User; SELECT LOAD_FILE("/etc/passwd"), @@secure_file_priv, @@local_infile'],
         );
+        self::assertSame(0, $asked->run(), $asked->getErrorOutput());
+        self::assertSame(
+            "gritty\tlocalhost\tN\nmariadb.sys\tlocalhost\tN\nroot\tlocalhost\tN\nNULL\t{$this->run}/db/none/\t0\n",
+            $asked->getOutput(),
+        );
+        self::assertSame(['.', '..'], scandir("{$this->run}/db/none"));
+        if (posix_geteuid() !== 0) {
+            return;
+        }
+        foreach (['group.fpm', 'group.web', 'db/mysql.pid'] as $name) {
+            $status = (string) file_get_contents("/proc/{$this->pid($name)}/status");
+            self::assertMatchesRegularExpression('/^Uid:\s+([1-9]\d*)\s+\1\s+\1\s+\1$/m', $status, "{$name} is root");
+            // Nothing but to open a port below 1024.
+            self::assertMatchesRegularExpression('/^CapEff:\s+0{13}[04]00$/m', $status, $name);
+        }
+        foreach (['mariadb --no-defaults -uroot -e "SELECT 1" --socket', 'cat'] as $try) {
+            $stranger = Process::fromShellCommandline("setpriv --reuid nobody --clear-groups {$try} {$this->run}/db/mysql.sock");
+            self::assertNotSame(0, $stranger->run(), 'another account comes into the books');
+        }
+    }
+
+    /** @return list<string> */
+    private static function below(string $folder): array
+    {
+        $paths = [];
+        foreach (is_dir($folder) ? scandir($folder) : [] as $name) {
+            // Cards lie there, with rights of their own.
+            if (! in_array($name, ['.', '..', 'cards'], true)) {
+                array_push($paths, "{$folder}/{$name}", ...(is_link("{$folder}/{$name}") ? [] : self::below("{$folder}/{$name}")));
+            }
+        }
+
+        return $paths;
     }
 
     public function test_beyond_this_machine_it_is_not_listened_for_without_tls(): void

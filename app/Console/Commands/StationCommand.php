@@ -5,52 +5,83 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Stations\Station;
+use App\Runs\Filing\DatabaseAway;
 use App\Stations\Lane;
 use App\Stations\Lease;
 use App\Stations\Shift;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Throwable;
 
 /** This station at work: `./start` keeps it running. */
 final class StationCommand extends Command
 {
+    /** Until it is looked again whether it may work. Seconds. */
+    private const AGAIN = 3;
+
     protected $signature = 'tally:station {--once : Carry out one waiting order in this process, then end}';
 
     protected $description = 'Carry out what is ordered of this station, and look into its slots';
 
+    private string $said = '';
+
     public function handle(Shift $shift): int
     {
-        $station = Station::here();
-        if ($station === null) {
-            $this->error(
-                'No station is called “'.
-                    Str::of(is_string($name = config('tally.station')) ? $name : '').
-                    '” on the list of benches. Set TALLY_STATION in .env to one that is, or run ./start --fresh.',
-            );
-
-            return self::FAILURE;
+        while (true) {
+            try {
+                $station = Station::here();
+                $complaint = $station === null ? self::unknown() : $this->work($station, $shift);
+                if ($complaint === null) {
+                    return self::SUCCESS;
+                }
+            } catch (Throwable $fault) {
+                if ($this->option('once') === true || ! DatabaseAway::is($fault)) {
+                    throw $fault;
+                }
+                DB::purge();
+                $complaint = 'The books do not answer. This station begins when they do.';
+            }
+            // Said once, however often it is tried.
+            if ($complaint !== $this->said) {
+                $this->error($this->said = $complaint);
+            }
+            if ($this->option('once') === true) {
+                return self::FAILURE;
+            }
+            sleep(self::AGAIN);
         }
+    }
+
+    /** @return string|null why it may not; null when it has come to its end */
+    private function work(Station $station, Shift $shift): ?string
+    {
         $leading = Lane::leading($station);
-        if (! $leading->take()) {
-            $this->error("{$station->name} is already running on this machine.");
-
-            return self::FAILURE;
-        }
         $lease = new Lease($station);
-        if (! $lease->hold()) {
-            $this->error(
-                "“{$station->name}” is worked under by {$lease->holder()}. One name is for one folder: set TALLY_STATION in .env to ".
-                    'another one, or end the other first.',
-            );
-
-            return self::FAILURE;
+        if (! $leading->take()) {
+            return "{$station->name} is already running on this machine.";
         }
-        if ($this->option('once') === true) {
-            $shift->workOnce($station);
+        try {
+            if (! $lease->hold()) {
+                return "“{$station->name}” is worked under by {$lease->holder()}. One name is for one folder: set TALLY_STATION in .env ".
+                    'to another one, or end the other first.';
+            }
+            if ($this->option('once') === true) {
+                $shift->workOnce($station);
 
-            return self::SUCCESS;
+                return null;
+            }
+
+            return $shift->work($leading) ? null : "“{$station->name}” is worked under by {$lease->holder()} by now.";
+        } finally {
+            $leading->let();
         }
+    }
 
-        return $shift->work($station, $this->error(...)) ? self::SUCCESS : self::FAILURE;
+    private static function unknown(): string
+    {
+        return 'No station is called “'.
+            Str::of(is_string($name = config('tally.station')) ? $name : '').
+            '” on the list of benches. Set TALLY_STATION in .env to one that is, or run ./start --fresh.';
     }
 }
