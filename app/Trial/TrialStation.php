@@ -21,7 +21,8 @@ final class TrialStation
     {
         $one = $this->process;
         if ($one === null || (! $one->isRunning() && microtime(true) - $one->getStartTime() > 1)) {
-            $this->process = $one = new Process([PHP_BINARY, base_path('artisan'), 'tally:station'], base_path(), $this->env, timeout: null);
+            $command = [PHP_BINARY, base_path('artisan'), 'tally:station'];
+            $this->process = $one = new Process($command, base_path(), $this->env, timeout: null);
             $one->disableOutput();
             $one->start();
         }

@@ -56,7 +56,7 @@ final readonly class HeldFolder
             };
         }
         $mount = Mount::ofOpen($open);
-        if ($mount->readOnly || ! is_writable($open->held())) {
+        if ($mount->readOnly || ! Calls::mayWrite($open->held())) {
             throw CannotOpen::notWritable($given);
         }
 

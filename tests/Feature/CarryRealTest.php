@@ -15,6 +15,7 @@ use App\Models\Offload\OffloadState;
 use App\Offload\Carrying\DriveFindings;
 use App\Offload\Carrying\LeftCopies;
 use App\Offload\Carrying\WhatLinksGave;
+use App\Stations\Lane;
 use Illuminate\Support\Facades\Artisan;
 use Tally\Offload\PlacedCard;
 use Tally\Transfer\FilePath;
@@ -113,9 +114,12 @@ final class CarryRealTest extends TestCase
         }
         $queue = $offload->station->offloadQueue();
         Artisan::call('queue:clear', ['connection' => 'database', '--queue' => $queue, '--force' => true]);
-        LeftCopies::takeUp($offload->station, 1);
-        self::assertSame(CopyState::Reading, $one->copies()->firstOrFail()->state, 'that of another worker is left alone');
-        LeftCopies::takeUp($offload->station, 2);
+        $lane = new Lane($offload->station, $queue, 2);
+        self::assertTrue($lane->take());
+        LeftCopies::takeUp($offload->station);
+        self::assertSame(CopyState::Reading, $one->copies()->firstOrFail()->state, 'what goes on is left alone');
+        $lane->let();
+        LeftCopies::takeUp($offload->station);
         Artisan::call('queue:work', ['--queue' => $queue, '--stop-when-empty' => true, '--sleep' => 0]);
         self::assertNotNull($one->refresh()->clear_at);
         self::assertFileEquals("{$card}/DCIM/T-1-1.mov", "{$drives[0]}/{$one->folder}/DCIM/T-1-1.mov");

@@ -106,7 +106,7 @@ final class DatabaseAwayTest extends StationTestCase
         self::until(fn (): bool => self::bytesIn($point) === 0, 'what it wrote is cleared after that');
         $worker->signal(SIGKILL);
         $this->database->start();
-        $next = $this->process('--lane=1');
+        $next = $this->process();
         self::until(fn (): bool => $this->state($run) === RunState::Done, 'the next worker files it');
         self::until(fn (): bool => $this->unfiled() === [], 'nothing waits any more');
         $next->stop(5);

@@ -85,7 +85,7 @@ final class RightMediumTest extends StationTestCase
         $link = $this->folder().'/slot';
         symlink($old, $link);
         $slot = $this->bay('Raw 1', $link, 'raw');
-        $worker = new Process([PHP_BINARY, base_path('artisan'), 'tally:station', '--lane=1'], base_path(), timeout: 120);
+        $worker = new Process([PHP_BINARY, base_path('artisan'), 'tally:station'], base_path(), timeout: 120);
         $worker->start();
         try {
             $first = $this->smallCard(self::SIZE);

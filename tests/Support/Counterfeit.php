@@ -27,6 +27,8 @@ trait Counterfeit
         }
         $command = [
             'nbdfuse',
+            // What is started as root works under an account of its own.
+            ...posix_geteuid() === 0 ? ['-o', 'allow_other'] : [],
             $point,
             '--command',
             'nbdkit',

@@ -32,6 +32,8 @@ trait PulledMedium
         $process = @proc_open(
             [
                 'nbdfuse',
+                // What is started as root works under an account of its own.
+                ...posix_geteuid() === 0 ? ['-o', 'allow_other'] : [],
                 $shown,
                 '--command',
                 ...$nbdkit,
