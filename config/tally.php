@@ -62,7 +62,7 @@ return [
     'listen' => env('APP_LISTEN', '127.0.0.1'),
     'open' => env('TALLY_OPEN', 'auto'),
     // A proxy on this machine does the TLS, and other machines come in by way of it.
-    'behind_proxy' => env('TALLY_BEHIND_PROXY') !== null && env('TALLY_BEHIND_PROXY') !== '',
+    'behind_proxy' => filter_var(env('TALLY_BEHIND_PROXY', false), FILTER_VALIDATE_BOOL),
 
     // Host names the pages answer to, and nobody else's.
     'hosts' => [

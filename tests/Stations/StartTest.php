@@ -4,55 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Stations;
 
-use App\Trial\FreePort;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
-use RuntimeException;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
-use Tests\Support\TemporaryFolder;
+use Tests\Support\StartsIt;
 
 /** ./start as people use it: twice at once, with a database that is down, with pieces killed under it, and stopped. */
 final class StartTest extends TestCase
 {
-    use TemporaryFolder;
-
-    private int $port = 0;
-
-    private ?string $run = null;
-
-    protected function tearDown(): void
-    {
-        if ($this->run !== null) {
-            $this->start('--stop')->run();
-        }
-        parent::tearDown();
-    }
-
-    private function start(string ...$options): Process
-    {
-        if ($this->run === null) {
-            [$this->run, $this->port] = [$this->folder(), FreePort::take()];
-        }
-        // Only what a shell would have: the settings of the tests are not those of what is started.
-        $env = [
-            'GRITTY_RUN' => $this->run,
-            'APP_PORT' => (string) $this->port,
-            'APP_URL' => "http://127.0.0.1:{$this->port}",
-            'DB_SOCKET' => "{$this->run}/db/mysql.sock",
-            'DB_DATABASE' => 'gritty_tally_pages',
-            'TALLY_DEMO_PASSWORD' => 'of the demo',
-            'TALLY_FILES' => "{$this->run}/files",
-            'APP_ENV' => 'production',
-            'APP_DEBUG' => 'false',
-            'TALLY_PLAIN_FOLDERS' => '',
-            'CACHE_STORE' => 'file',
-            'SESSION_DRIVER' => 'file',
-            'APP_KEY' => false,
-            'TEST_TOKEN' => false,
-        ];
-
-        return new Process([dirname(__DIR__, 2).'/start', ...$options], dirname(__DIR__, 2), $env, timeout: 120);
-    }
+    use StartsIt;
 
     private const PIECES = ['supervisor.pid', 'group.fpm', 'group.web', 'db/mysql.pid'];
 
@@ -84,18 +45,9 @@ final class StartTest extends TestCase
         return [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $head, $body];
     }
 
-    /** @param  callable(): bool  $is */
-    private static function until(callable $is, string $what): void
-    {
-        for ($tries = 0; ! $is(); $tries++) {
-            $tries < 300 || throw new RuntimeException("Waited in vain until {$what}.");
-            usleep(100_000);
-        }
-    }
-
     public function test_it_is_started_once_comes_back_and_is_stopped(): void
     {
-        [$one, $other] = [$this->start('--detach'), $this->start('--detach')];
+        [$one, $other] = [$this->start(['--detach']), $this->start(['--detach'])];
         $one->start();
         $other->start();
         self::assertSame([0, 0], [$one->wait(), $other->wait()], $one->getErrorOutput().$other->getErrorOutput());
@@ -122,7 +74,7 @@ final class StartTest extends TestCase
         foreach ($before as $pid) {
             posix_kill($pid, SIGKILL);
         }
-        self::assertSame(0, $this->start('--detach')->run());
+        self::assertSame(0, $this->start(['--detach'])->run());
         self::until(
             fn (): bool => array_filter(
                 $before,
@@ -138,11 +90,11 @@ final class StartTest extends TestCase
         $pids = array_map($this->pid(...), self::PIECES);
         posix_kill($supervisor, SIGKILL);
         self::until(fn (): bool => array_filter($pids, self::lives(...)) === [], 'all of it has ended with the supervisor');
-        self::assertSame(0, $this->start('--detach')->run());
+        self::assertSame(0, $this->start(['--detach'])->run());
         self::assertSame(200, $this->get('/sign-in')[0]);
 
         $pids = array_map($this->pid(...), self::PIECES);
-        $stop = $this->start('--stop');
+        $stop = $this->start(['--stop']);
         try {
             self::assertSame(0, $stop->run());
         } catch (ProcessTimedOutException) {
@@ -207,13 +159,15 @@ final class StartTest extends TestCase
         return $paths;
     }
 
-    public function test_beyond_this_machine_it_is_not_listened_for_without_tls(): void
+    #[TestWith([''])]
+    #[TestWith(['1'])]
+    public function test_beyond_this_machine_it_is_not_listened_for_without_tls(string $proxy): void
     {
         $this->run = $this->folder();
         $site = new Process(
             [dirname(__DIR__, 2).'/bin/site'],
             null,
-            ['GRITTY_RUN' => $this->run, 'APP_LISTEN' => '0.0.0.0'],
+            ['GRITTY_RUN' => $this->run, 'APP_LISTEN' => '0.0.0.0', ...$proxy === '' ? [] : ['TALLY_BEHIND_PROXY' => $proxy]],
             timeout: 30,
         );
         self::assertSame(1, $site->run());

@@ -38,7 +38,7 @@ final class OwnNamesOnly
             );
         }
         $origin = $request->headers->get('Origin');
-        if ($origin !== null && $origin !== $request->getScheme().'://'.$given) {
+        if ($origin !== null && self::written($origin) !== self::written($request->getScheme()."://{$given}")) {
             return response('This request came from another page than Gritty Tally’s own, and was not carried out.', 403, [
                 'Content-Type' => 'text/plain; charset=utf-8',
             ]);
@@ -59,5 +59,11 @@ final class OwnNamesOnly
         $response->headers->set('Referrer-Policy', 'same-origin');
 
         return $response;
+    }
+
+    /** An origin as browsers write it: without its port where that is the usual one. */
+    private static function written(string $origin): string
+    {
+        return (string) preg_replace('#^(https://.+):443$|^(http://.+):80$#D', '$1$2', strtolower($origin));
     }
 }
