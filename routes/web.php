@@ -61,6 +61,8 @@ Route::middleware('may:rules')->group(function (): void {
 
 Route::get('/sign-in', [SignInController::class, 'show']);
 Route::post('/sign-in', [SignInController::class, 'in']);
+Route::get('/sign-in/once/{token}', [SignInController::class, 'once'])->where('token', '[A-Za-z0-9]{40}');
+Route::post('/welcomed', [SignInController::class, 'welcomed']);
 Route::post('/sign-out', [SignInController::class, 'out']);
 Route::get('/password', [SignInController::class, 'password']);
 Route::put('/password', [SignInController::class, 'change']);

@@ -19,6 +19,7 @@ use Spatie\Permission\Traits\HasRoles;
  * @property string $password hashed
  * @property bool $must_change whether the password was given by somebody else
  * @property Carbon|null $disabled_at
+ * @property Carbon|null $welcomed_at when they read what they may do here
  * @property Carbon $created_at
  */
 final class User extends Authenticatable
@@ -54,6 +55,6 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'must_change' => 'boolean', 'disabled_at' => 'datetime'];
+        return ['password' => 'hashed', 'must_change' => 'boolean', 'disabled_at' => 'datetime', 'welcomed_at' => 'datetime'];
     }
 }

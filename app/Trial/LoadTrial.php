@@ -58,7 +58,7 @@ final class LoadTrial
             'APP_URL' => "http://{$this->address()}",
             'KEEPER_ALONE' => '1',
             'TALLY_STAND_IN_SECONDS' => '600',
-            'BCRYPT_ROUNDS' => '4',
+            'HASH_MEMORY' => '64',
             'LOG_LEVEL' => 'error',
         ];
         (new Process([base_path('bin/site')], base_path(), $env, timeout: 60))->mustRun();

@@ -8,15 +8,19 @@ use App\Http\Middleware\SignedIn;
 use App\Http\Page;
 use App\Models\User;
 use App\People\House;
+use App\People\KnownBrowser;
+use App\People\OnceAddress;
+use App\People\Passwords;
 use App\People\PeopleBook;
 use App\People\SignInOutcome;
+use App\People\Tries;
 use App\Props\Page\PasswordPageProps;
 use App\Props\Page\SignInPageProps;
-use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Timebox;
 use Illuminate\Validation\Rules\Password;
 use Illuminate\Validation\ValidationException;
 use Inertia\Response;
@@ -24,11 +28,6 @@ use Inertia\Response;
 /** Signing in and out, and one's own password. */
 final readonly class SignInController
 {
-    /** Wrong tries a minute: for one name from one address, and for any name from it. */
-    private const TRIES = 5;
-
-    private const TRIES_OF_ALL = 30;
-
     public function show(Request $request): Response|RedirectResponse
     {
         return House::isOpen() || Auth::check()
@@ -36,7 +35,7 @@ final readonly class SignInController
             : Page::show(new SignInPageProps(to: self::to($request->query('to'))));
     }
 
-    public function in(Request $request): RedirectResponse
+    public function in(Request $request): RedirectResponse|JsonResponse
     {
         $request->validate(
             ['name' => ['required', 'string', 'max:80'], 'password' => ['required', 'string', 'max:200']],
@@ -48,28 +47,71 @@ final readonly class SignInController
             ],
         );
         $name = trim($request->string('name')->value());
-        $this->mustNotBeTooMany($request, $name);
-        // A sitting that was begun before this one is not gone on with.
-        $ok = Auth::guard('web')->attempt([
-            'name' => $name,
-            'password' => $request->string('password')->value(),
-            fn (Builder $query): Builder => $query->whereNull('disabled_at'),
-        ]);
-        if (! $ok) {
-            foreach (self::keys($request, $name) as $key => $most) {
-                RateLimiter::hit($key);
+        $person = User::query()->where('name', $name)->first();
+        $tries = Tries::of($name, $person, $request->ip() ?? '', KnownBrowser::of($request, $person));
+        $waits = $tries->take();
+        if ($waits > 0) {
+            self::note($request, $name, SignInOutcome::TooMany);
+            throw ValidationException::withMessages([
+                'name' => "Too many tries. Wait {$waits} s, then try again. Whoever is at the station’s terminal gets in at once with ".
+                    'php artisan tally:sign-in.',
+            ]);
+        }
+        // A wrong try takes the same, whatever it was wrong by.
+        $is = (new Timebox())->call(function (Timebox $box) use ($person, $request): bool {
+            $is = Passwords::match($person, $request->string('password')->value());
+
+            if ($is) {
+                $box->returnEarly();
             }
-            $isDisabled = User::query()->where('name', $name)->whereNotNull('disabled_at')->exists();
-            self::note($request, $name, $isDisabled ? SignInOutcome::Disabled : SignInOutcome::Wrong);
+
+            return $is;
+        }, config()->integer('hashing.floor') * 1000);
+        if (! $is || $person === null) {
+            self::note($request, $name, $person?->disabled_at === null ? SignInOutcome::Wrong : SignInOutcome::Disabled);
             throw ValidationException::withMessages([
                 'name' => 'No one of that name has that password here. Look at both again; a lead can give you a new password.',
             ]);
         }
+        $tries->forget();
+        self::letIn($request, $person);
+
+        // Somebody whose sitting was over signs in where they are, and goes on with what they typed.
+        return $request->expectsJson() && ! $request->hasHeader('X-Inertia')
+            ? response()->json(['name' => $person->name])
+            : redirect(self::to($request->input('to')));
+    }
+
+    /** By the address that the terminal of the house prints, once. */
+    public function once(Request $request, string $token): RedirectResponse
+    {
+        $person = OnceAddress::use($token);
+        if ($person === null) {
+            return redirect('/sign-in')->withErrors([
+                'name' => 'That address was used already, or is older than ten minutes. php artisan tally:sign-in prints another.',
+            ]);
+        }
+        self::letIn($request, $person);
+
+        return redirect('/intake');
+    }
+
+    private static function letIn(Request $request, User $person): void
+    {
+        // A sitting that was begun before this one is not gone on with.
+        Auth::guard('web')->login($person);
         $request->session()->regenerate();
         $request->session()->put(SignedIn::SINCE, now()->getTimestamp());
-        self::note($request, $name, SignInOutcome::In);
+        KnownBrowser::remember($request, $person);
+        self::note($request, $person->name, SignInOutcome::In);
+    }
 
-        return redirect(self::to($request->input('to')));
+    /** Somebody has read what their role may do. */
+    public function welcomed(): RedirectResponse
+    {
+        House::person()?->forceFill(['welcomed_at' => now()])->save();
+
+        return redirect()->back(303);
     }
 
     public function out(Request $request): RedirectResponse
@@ -125,28 +167,6 @@ final readonly class SignInController
         self::note($request, $person->name, SignInOutcome::Changed);
 
         return redirect('/intake');
-    }
-
-    /** @throws ValidationException */
-    private function mustNotBeTooMany(Request $request, string $name): void
-    {
-        foreach (self::keys($request, $name) as $key => $most) {
-            if (RateLimiter::tooManyAttempts($key, $most)) {
-                self::note($request, $name, SignInOutcome::TooMany);
-                throw ValidationException::withMessages([
-                    'name' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' s, then try again.',
-                ]);
-            }
-        }
-    }
-
-    /** @return array<string, int> what is counted → how many wrong tries of it a minute */
-    private static function keys(Request $request, string $name): array
-    {
-        return [
-            'sign-in '.hash('sha256', mb_strtolower($name))." {$request->ip()}" => self::TRIES,
-            "sign-in {$request->ip()}" => self::TRIES_OF_ALL,
-        ];
     }
 
     /** Only to a page of this house. */

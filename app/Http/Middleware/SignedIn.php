@@ -35,12 +35,12 @@ final class SignedIn
         'opinion',
     ];
 
-    private const WITHOUT = ['sign-in', 'sign-out', 'password'];
+    private const WITHOUT = ['sign-in', 'sign-out', 'password', 'welcomed'];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        if ($request->is('sign-in')) {
+        if ($request->is('sign-in', 'sign-in/once/*')) {
             return $next($request);
         }
         if (House::isOpen()) {
@@ -57,7 +57,8 @@ final class SignedIn
             Auth::guard('web')->logout();
             $request->session()->invalidate();
 
-            return $request->expectsJson() && ! $request->hasHeader('X-Inertia')
+            // A page that stands in a browser asks to sign in where it is, so that nothing typed on it is lost.
+            return $request->expectsJson() || $request->hasHeader('X-Inertia')
                 ? response()->json(['message' => 'Nobody is signed in. Sign in again.'], 401)
                 : redirect(
                     $request->isMethod('GET') && ! $request->is('/')
