@@ -5,12 +5,15 @@ import type { ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { askNow, startPulse } from './frame/pulse';
 import { Frame } from './frame/Frame';
+import { outliveSittings } from './frame/signedOut';
+import { SignInHere } from './frame/SignInHere';
 import { countOnce } from './once';
 import { GlobalStyle } from './theme/GlobalStyle';
 
 const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx', { eager: true });
 
 countOnce();
+outliveSittings();
 startPulse();
 router.on('success', (event) => {
     // Whatever was sent may have changed a card.
@@ -37,6 +40,7 @@ void createInertiaApp({
             <>
                 <GlobalStyle />
                 <App {...props} />
+                <SignInHere />
             </>,
         );
     },

@@ -27,6 +27,32 @@ test.describe('before the door', () => {
     });
 });
 
+test('a sitting that ends in mid-work is gone on with where one is, and what was typed is saved', async ({ page }) => {
+    await page.goto('/intake/QS-028');
+    await page.locator('[name=lot]').fill('L-28');
+    await page.context().clearCookies();
+    await page.getByRole('button', { name: /Save the label/ }).click();
+    await expect(page.getByRole('heading', { name: 'Your sitting is over' })).toBeVisible();
+    expect(await barriers(page)).toEqual([]);
+    await expect(page.getByRole('textbox', { name: 'Name' })).toBeFocused();
+    await page.keyboard.type('Moss');
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('a wrong one');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('No one of that name has that password here.')).toBeVisible();
+    await page.getByRole('textbox', { name: 'Password' }).fill(PASSWORD);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Your sitting is over' })).toBeHidden();
+    await expect(page.getByRole('button', { name: /as saved/ })).toBeVisible();
+    // Somebody comes in for the first time, and is told what they may do.
+    await expect(page.getByRole('note')).toContainText('You are here as technician: you may look at everything');
+    await page.getByRole('button', { name: 'Understood' }).click();
+    await expect(page.getByRole('note')).toBeHidden();
+    await page.reload();
+    await expect(page.locator('[name=lot]')).toHaveValue('L-28');
+    await expect(page.getByRole('note')).toBeHidden();
+});
+
 test('two pages on one card: the later one is told what the other changed, and both are kept', async ({
     page,
     context,

@@ -22,6 +22,8 @@ export default async function signIn(config: FullConfig): Promise<void> {
         await page.getByLabel('Password').fill(PASSWORD);
         await page.getByRole('button', { name: 'Sign in' }).click();
         await page.waitForURL(/intake/);
+        await page.getByRole('button', { name: 'Understood' }).click();
+        await page.getByRole('note').waitFor({ state: 'detached' });
         await context.storageState({ path: sitting(port) });
     }
     await browser.close();

@@ -168,8 +168,9 @@ final class SignInTest extends TestCase
     {
         $this->postJson('/cards', ['tag' => 'QS-1'])->assertUnauthorized();
         $this->post('/cards', ['tag' => 'QS-1'], ['X-Inertia' => 'true'])->assertUnauthorized();
-        $this->postJson('/sign-in', ['name' => 'Wren', 'password' => 'guess'])->assertUnprocessable()->assertJsonValidationErrors('name');
-        $this->postJson('/sign-in', ['name' => 'Wren', 'password' => self::PASSWORD])->assertOk()->assertJson(['name' => 'Wren']);
+        $json = ['Accept' => 'application/json'];
+        $this->post('/sign-in', ['name' => 'Wren', 'password' => 'guess'], $json)->assertJsonValidationErrors('name');
+        $this->post('/sign-in', ['name' => 'Wren', 'password' => self::PASSWORD], $json)->assertOk()->assertJson(['name' => 'Wren']);
         $this->get('/intake')->assertOk();
     }
 }

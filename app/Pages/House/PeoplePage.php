@@ -84,6 +84,11 @@ final readonly class PeoplePage
         $person = $isOpen ? null : House::person();
         $role = $person?->role();
 
-        return new WhoProps($person?->name, $isOpen ? 'open' : $role->value ?? '', $isOpen ? Ability::cases() : $role?->abilities() ?? []);
+        return new WhoProps(
+            $person?->name,
+            $isOpen ? 'open' : $role->value ?? '',
+            $isOpen ? Ability::cases() : $role?->abilities() ?? [],
+            $role !== null && $person?->welcomed_at === null ? $role->welcome() : null,
+        );
     }
 }

@@ -5,7 +5,7 @@ import { showing } from '../once';
 import { useTheme } from '../theme/useTheme';
 import { Tray } from '../tray/Tray';
 import { useTicking } from '../tray/useTicking';
-import { NotAllowed, Who } from './Who';
+import { NotAllowed, Welcome, Who } from './Who';
 import type { FrameProps, TagProps, WhoProps } from '../types/generated/props';
 import { Finder } from './Finder';
 import { FrameLook } from './FrameLook';
@@ -103,6 +103,7 @@ function Around({ shown, children }: { shown: FrameProps; children: ReactNode })
                 </div>
             </header>
             <NotAllowed says={page.props.errors['may'] ?? page.props.errors['seen']} />
+            <Welcome who={page.props.who} />
             <Tray tags={tray} selected={tag} stage={stage} ticking={ticking} />
             {children}
             <KeySheet

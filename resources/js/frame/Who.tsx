@@ -1,6 +1,7 @@
 import { router } from '@inertiajs/react';
 import { Button, Menu, MenuItem, MenuTrigger } from 'react-aria-components';
 import styled from 'styled-components';
+import { Button as PlainButton } from '../parts/Button';
 import { PopoverLook } from '../parts/fields';
 import type { WhoProps } from '../types/generated/props';
 
@@ -43,6 +44,37 @@ export function Who({ who }: { who: WhoProps }) {
                 </Menu>
             </PopoverLook>
         </MenuTrigger>
+    );
+}
+
+const Told = styled.p`
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 9;
+    display: flex;
+    gap: 18px;
+    align-items: center;
+    justify-content: space-between;
+    padding: 9px 18px;
+    border-top: 2px solid var(--ink);
+    background: var(--sheet);
+    font-size: 13.5px;
+`;
+
+/** At a person's first sitting. */
+export function Welcome({ who }: { who: WhoProps }) {
+    return who.welcome === null ? null : (
+        <Told role="note">
+            {who.welcome}
+            <PlainButton
+                quiet
+                onPress={() => {
+                    router.post('/welcomed', {}, { preserveState: true, preserveScroll: true });
+                }}
+            >
+                Understood
+            </PlainButton>
+        </Told>
     );
 }
 

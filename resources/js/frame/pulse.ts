@@ -23,6 +23,7 @@ let followed: number | null = null;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let asking = false;
 let failed = 0;
+let isSignedOut = false;
 const listeners = new Set<() => void>();
 
 function merge(before: readonly TagProps[], changed: readonly TagProps[]): readonly TagProps[] {
@@ -62,8 +63,8 @@ async function ask(): Promise<void> {
     } catch (fault) {
         failed += 1;
         if (fault instanceof HttpResponseError && fault.response.status === 401) {
-            // The sitting is over: the page asks to sign in again.
-            window.location.reload();
+            // Nobody signed in when asked to: the next thing that is done asks again.
+            isSignedOut = true;
         }
     } finally {
         asking = false;
@@ -73,7 +74,7 @@ async function ask(): Promise<void> {
 
 function later(soon = false): void {
     clearTimeout(timer);
-    if (document.hidden || window.location.pathname === '/sign-in') {
+    if (isSignedOut || document.hidden || window.location.pathname === '/sign-in') {
         return;
     }
     const usual =
@@ -95,6 +96,7 @@ export function startPulse(): void {
 
 /** Asks at once: something was done here that the tray shows. */
 export function askNow(): void {
+    isSignedOut = false;
     later(true);
 }
 

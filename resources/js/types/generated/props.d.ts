@@ -422,6 +422,7 @@ export interface WhoProps {
     name: string | null;
     role: string;
     may: Ability[];
+    welcome: string | null;
 }
 
 export interface HandbookRowProps {
