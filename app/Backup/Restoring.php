@@ -7,18 +7,19 @@ namespace App\Backup;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadState;
 use App\Models\Runs\Run;
+use App\People\Role;
 use App\Runs\RunState;
+use Closure;
+use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
-use ZipArchive;
 
-/** Puts the books of a backup in the place of those that are there: all of it, or nothing. */
+/**
+ * Puts the books of a backup in the place of those that are there: all of it, or nothing. They are laid out in a database of their own
+ * as they were when the backup was made, filled, and brought up to date there; only then do they take the place of the others.
+ */
 final readonly class Restoring
 {
-    private const CHUNK = 100;
-
-    private function __construct(private ZipArchive $zip, private Fields $manifest) {}
+    private function __construct(private Archive $archive) {}
 
     /**
      * Every part is checked by its hash before anything is replaced.
@@ -27,35 +28,28 @@ final readonly class Restoring
      */
     public static function open(string $path): self
     {
-        $zip = new ZipArchive();
-        if (! is_file($path) || $zip->open($path, ZipArchive::RDONLY) !== true) {
-            throw NotABackup::unreadable($path);
+        $archive = Archive::open($path);
+        $unknown = array_diff($archive->changes(), array_keys(LaidOut::changes()));
+        if ($unknown !== []) {
+            throw NotABackup::newer(count($unknown));
         }
-        $manifest = json_decode((string) $zip->getFromName(BackupFile::MANIFEST), true);
-        $fields = new Fields(is_array($manifest) ? $manifest : []);
-        try {
-            $isOurs = $fields->text('format', '') === BackupFile::FORMAT && $fields->integer('version', 0) === BackupFile::VERSION;
-        } catch (NotUsable) {
-            $isOurs = false;
-        }
-        $backup = new self($zip, $isOurs ? $fields : throw NotABackup::otherKind($path));
-        $backup->check();
+        $archive->check();
 
-        return $backup;
+        return new self($archive);
     }
 
     public function madeAt(): string
     {
-        return $this->manifest->text('made_at', '');
+        return $this->archive->madeAt();
     }
 
     /**
-     * @param  callable(string, int): void  $done  table and rows, as each is put in place
+     * @param  Closure(string, int): void  $done  table and rows, as each is put in place
      * @return int rows in all
      *
-     * @throws NotABackup where something is going
+     * @throws NotABackup where something is going, or where a row of it does not fit
      */
-    public function replace(callable $done): int
+    public function replace(Closure $done): int
     {
         $going =
             Run::query()->whereIn('state', RunState::going())->count() +
@@ -64,68 +58,68 @@ final readonly class Restoring
             throw NotABackup::busy($going);
         }
 
-        return DB::transaction(function () use ($done): int {
-            DB::statement('SET FOREIGN_KEY_CHECKS = 0');
-            try {
-                $rows = 0;
-                foreach (BookTables::names() as $table) {
-                    DB::table($table)->delete();
-                    $count = $this->fill($table);
-                    $rows += $count;
-                    $done($table, $count);
-                }
+        return LaidOut::aside(function (LaidOut $aside) use ($done): int {
+            $aside->upTo($this->archive->changes());
+            (new Filling($aside->books, $this->archive))->all();
+            $aside->upToDate();
+            self::mustHaveALead($aside->books);
 
-                return $rows;
-            } finally {
-                DB::statement('SET FOREIGN_KEY_CHECKS = 1');
-            }
+            return self::takePlace($aside->books, $done);
         });
     }
 
     /** @throws NotABackup */
-    private function check(): void
+    private static function mustHaveALead(Connection $books): void
     {
-        $changes = $this->manifest->texts('changes');
-        $known = BookTables::changes();
-        if ($changes !== $known) {
-            throw NotABackup::otherBooks(count(array_diff($changes, $known)), count(array_diff($known, $changes)));
-        }
-        foreach (BookTables::names() as $table) {
-            $stream = $this->zip->getStream("tables/{$table}.jsonl");
-            $hash = hash_init('sha256');
-            if ($stream === false) {
-                throw NotABackup::damaged($table);
-            }
-            hash_update_stream($hash, $stream);
-            fclose($stream);
-            $expected = $this->manifest->fields('tables')->fields($table)->text('sha256', '');
-            if (hash_final($hash) !== $expected) {
-                throw NotABackup::damaged($table);
-            }
+        $leads = $books
+            ->table('users')
+            ->join('model_has_roles', 'model_id', 'users.id')
+            ->join('roles', 'roles.id', 'role_id')
+            ->where('roles.name', Role::Lead->value)
+            ->whereNull('disabled_at');
+        if (! $leads->exists()) {
+            throw NotABackup::nobody();
         }
     }
 
-    private function fill(string $table): int
+    /** @param  Closure(string, int): void  $done */
+    private static function takePlace(Connection $aside, Closure $done): int
     {
-        $columns = BookTables::columns($table);
-        $stream = $this->zip->getStream("tables/{$table}.jsonl");
-        $rows = [];
-        $count = 0;
-        while ($stream !== false && ($line = fgets($stream)) !== false) {
-            $values = json_decode($line, true);
-            $row = array_combine(array_keys($columns), is_array($values) ? array_values($values) : throw NotABackup::damaged($table));
-            foreach ($columns as $column => $isBytes) {
-                $row[$column] = $isBytes && is_string($row[$column]) ? base64_decode($row[$column], true) : $row[$column];
-            }
-            $rows[] = $row;
-            if (count($rows) === self::CHUNK) {
-                DB::table($table)->insert($rows);
-                $rows = [];
-            }
-            $count++;
-        }
-        DB::table($table)->insert($rows);
+        $from = $aside->getDatabaseName();
+        $tables = new BookTables(DB::connection());
 
-        return $count;
+        return DB::transaction(function () use ($from, $tables, $done): int {
+            $order = $tables->order();
+            foreach ($order as $table => $late) {
+                foreach ($late as $column) {
+                    DB::table($table)->whereNotNull($column)->update([$column => null]);
+                }
+            }
+            foreach (array_reverse(array_keys($order)) as $table) {
+                DB::table($table)->delete();
+            }
+            $rows = 0;
+            foreach ($order as $table => $late) {
+                $columns = array_keys($tables->columns($table));
+                $into = implode(', ', array_map(fn (string $column): string => "`{$column}`", $columns));
+                $what = implode(
+                    ', ',
+                    array_map(fn (string $column): string => in_array($column, $late, true) ? 'NULL' : "`{$column}`", $columns),
+                );
+                $count = DB::affectingStatement("INSERT INTO `{$table}` ({$into}) SELECT {$what} FROM `{$from}`.`{$table}`");
+                $rows += $count;
+                $done($table, $count);
+            }
+            foreach ($order as $table => $late) {
+                foreach ($late as $column) {
+                    DB::statement(
+                        "UPDATE `{$table}` JOIN `{$from}`.`{$table}` AS given USING (id) SET `{$table}`.`{$column}` = given.`{$column}` ".
+                            "WHERE given.`{$column}` IS NOT NULL",
+                    );
+                }
+            }
+
+            return $rows;
+        });
     }
 }

@@ -34,7 +34,7 @@ test('a sitting that ends in mid-work is gone on with where one is, and what was
     await page.getByRole('button', { name: /Save the label/ }).click();
     await expect(page.getByRole('heading', { name: 'Your sitting is over' })).toBeVisible();
     expect(await barriers(page)).toEqual([]);
-    await expect(page.getByRole('textbox', { name: 'Name' })).toBeFocused();
+    await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toBeFocused();
     await page.keyboard.type('Moss');
     await page.keyboard.press('Tab');
     await page.keyboard.type('a wrong one');

@@ -37,7 +37,7 @@ final class TlsTest extends TestCase
     private function ask(CurlHandle $curl, string $url, ?array $form = null, array $headers = []): array
     {
         curl_setopt_array($curl, [
-            CURLOPT_URL => $url,
+            CURLOPT_URL => $url === '' ? '/' : $url,
             CURLOPT_RETURNTRANSFER => true,
             CURLOPT_HEADER => true,
             CURLOPT_SSL_VERIFYPEER => false,
