@@ -61,9 +61,32 @@ final class NotATable extends RuntimeException
         );
     }
 
+    public static function tooMuchText(string $name, int $most): self
+    {
+        return new self(
+            "“{$name}” has more than ".number_format($most, 0, '.', "\u{202F}").' characters in its cells. Save the cards alone as CSV.',
+        );
+    }
+
     public static function tooWide(string $name, int $most): self
     {
         return new self("“{$name}” has more than {$most} columns. Send the columns of the cards alone.");
+    }
+
+    public static function tooLong(string $name, int $seconds): self
+    {
+        return new self("“{$name}” could not be read within {$seconds} s and was left. Save the cards alone as CSV, or send it in parts.");
+    }
+
+    public static function tooMuch(string $name): self
+    {
+        return new self("“{$name}” takes more to read than a table of cards does, and was left. Save the cards alone as CSV.");
+    }
+
+    /** As the process that reads has said it. */
+    public static function said(string $sentence): self
+    {
+        return new self($sentence);
     }
 
     public static function unreadable(string $name): self

@@ -29,19 +29,25 @@ final readonly class Package
      */
     public static function checked(string $path, string $name): SheetKind
     {
-        $entries = self::unpacked($path, $name);
+        [$entries, $documents] = self::unpacked($path, $name);
         $kind = SheetKind::of($entries) ?? throw NotATable::otherKind($name);
         $marks = 0;
-        foreach ($entries as $entry) {
-            if (preg_match('/\.(xml|rels)$/i', $entry) === 1) {
-                $marks += self::readThrough($path, $entry, $name, TableLimits::MARKS - $marks);
-            }
+        $shared = new SharedText();
+        foreach ($documents as $entry) {
+            $marks += self::readThrough($path, $entry, $name, TableLimits::MARKS - $marks, $shared);
+        }
+        if ($shared->characters() > TableLimits::TEXT) {
+            throw NotATable::tooMuchText($name, TableLimits::TEXT);
         }
 
         return $kind;
     }
 
-    /** @return list<string> names of what is in it, all of which was unpacked once and counted */
+    /**
+     * Whatever a part is called, it is a document where it begins like one: which of them is a sheet is told by another part.
+     *
+     * @return array{list<string>, list<string>} names of what is in it, all of which was unpacked once and counted; which are documents
+     */
     private static function unpacked(string $path, string $name): array
     {
         $zip = new ZipArchive();
@@ -51,18 +57,21 @@ final readonly class Package
         if ($zip->numFiles > self::MOST_ENTRIES) {
             throw NotATable::unpacksHuge($name, TableLimits::UNPACKED);
         }
-        $entries = [];
+        $entries = $documents = [];
         $unpacked = 0;
         for ($i = 0; $i < $zip->numFiles; $i++) {
-            $entries[] = (string) $zip->getNameIndex($i);
+            $entries[] = $entry = (string) $zip->getNameIndex($i);
             $stream = $zip->getStreamIndex($i);
             if ($stream === false) {
                 throw NotATable::broken($name);
             }
-            while (! feof($stream)) {
+            for ($isFirst = true; ! feof($stream); $isFirst = false) {
                 $piece = fread($stream, 1 << 16);
                 if ($piece === false) {
                     throw NotATable::broken($name);
+                }
+                if ($isFirst && preg_match('/^(?:\xEF\xBB\xBF)?\s*<|^\xFF\xFE|^\xFE\xFF|^\x00\x00?\x00?<|^<\x00/', $piece) === 1) {
+                    $documents[] = $entry;
                 }
                 $unpacked += strlen($piece);
                 if ($unpacked > TableLimits::UNPACKED) {
@@ -73,7 +82,7 @@ final readonly class Package
         }
         $zip->close();
 
-        return $entries;
+        return [$entries, $documents];
     }
 
     /**
@@ -82,7 +91,7 @@ final readonly class Package
      *
      * @return int elements and attributes in it
      */
-    private static function readThrough(string $path, string $entry, string $name, int $most): int
+    private static function readThrough(string $path, string $entry, string $name, int $most, SharedText $shared): int
     {
         $reader = new XMLReader();
         if (! $reader->open("zip://{$path}#{$entry}", null, LIBXML_NONET | LIBXML_COMPACT | LIBXML_NOERROR | LIBXML_NOWARNING)) {
@@ -91,6 +100,7 @@ final readonly class Package
         [$marks, $cells, $rows, $spaces] = [0, 0, 1, 0];
         libxml_clear_errors();
         while (@$reader->read()) {
+            $shared->read($reader);
             if ($reader->nodeType === XMLReader::DOC_TYPE) {
                 throw NotATable::declares($name);
             }

@@ -22,6 +22,9 @@ final readonly class TableLimits
     /** Bytes of a spreadsheet when unpacked. */
     public const UNPACKED = 32_000_000;
 
+    /** Characters of a spreadsheet’s cells, a text that many of them share counted as often as it is used. */
+    public const TEXT = 20_000_000;
+
     /** Elements of a spreadsheet, counted by the marks that begin and end them; the memory of a parsed document goes with these. */
     public const MARKS = 1_500_000;
 }

@@ -34,7 +34,13 @@ final readonly class TableReader
             if (count($cells) > TableLimits::COLUMNS) {
                 throw NotATable::tooWide($name, TableLimits::COLUMNS);
             }
-            yield $number => array_map(fn (string $cell): string => mb_substr(trim($cell), 0, TableLimits::CELL), $cells);
+            yield $number => array_map(self::cut(...), $cells);
         }
+    }
+
+    /** A cell of megabytes is not gone through to its end for its first letters. */
+    private static function cut(string $cell): string
+    {
+        return mb_substr(trim(mb_strcut($cell, 0, TableLimits::CELL * 16)), 0, TableLimits::CELL);
     }
 }

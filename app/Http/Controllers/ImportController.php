@@ -13,9 +13,9 @@ use App\Intake\Import\ImportReading;
 use App\Intake\Import\WaitingTable;
 use App\Pages\House\ImportPage;
 use App\Props\Page\ImportPageProps;
-use App\Tables\NotATable;
 use App\Tables\TableWriter;
 use App\Tables\TooManyCells;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -28,7 +28,7 @@ final readonly class ImportController
 {
     public function create(): Response
     {
-        return Page::show(new ImportPageProps(import: null, fields: []));
+        return Page::show(new ImportPageProps(import: null, fields: [], reading: null));
     }
 
     public function store(Request $request): RedirectResponse
@@ -37,11 +37,9 @@ final readonly class ImportController
         if (! ($file instanceof UploadedFile) || ! $file->isValid()) {
             throw ValidationException::withMessages(['table' => 'No whole table arrived. Choose a CSV, XLSX or ODS of at most 10 MB.']);
         }
-        try {
-            $table = WaitingTable::put($file->getPathname(), $file->getClientOriginalName());
-        } catch (NotATable $fault) {
-            throw ValidationException::withMessages(['table' => $fault->getMessage()]);
-        }
+        $table = WaitingTable::sent($file->getClientOriginalName());
+        // Once the answer has gone out: the page that it leads to follows the reading.
+        app()->terminating(fn () => $table->read($file->getPathname()));
 
         return redirect("/import/{$table->id}");
     }
@@ -49,20 +47,24 @@ final readonly class ImportController
     public function show(Request $request, string $import): Response|RedirectResponse
     {
         $table = WaitingTable::find($import);
+        if ($table === null || $table->refused !== null) {
+            $table?->drop();
 
-        return $table === null
-            ? self::gone()
-            : Page::show(new ImportPageProps(
-                import: ImportPage::of($table, self::chosen($request)),
-                fields: ImportPage::fields(),
-            ));
+            return self::gone($table?->refused);
+        }
+
+        return Page::show(new ImportPageProps(
+            import: $table->isRead ? ImportPage::of($table, self::chosen($request)) : null,
+            fields: $table->isRead ? ImportPage::fields() : [],
+            reading: $table->isRead ? null : $table->name,
+        ));
     }
 
     /** Enters every row that can be entered; rows that cannot are left out, as the page said before. */
     public function confirm(Request $request, string $import): RedirectResponse
     {
         $table = WaitingTable::find($import);
-        if ($table === null) {
+        if ($table === null || ! $table->isRead) {
             return self::gone();
         }
         $headings = $table->headings();
@@ -76,8 +78,24 @@ final readonly class ImportController
         if ($cards === []) {
             throw ValidationException::withMessages(['table' => 'No row of this table can be entered yet. Match its columns first.']);
         }
-        DB::transaction(fn () => CardBook::enter($cards, Person::of($request)));
-        $table->drop();
+        try {
+            // Of two that confirm it at once, one enters it.
+            $isOurs = DB::transaction(function () use ($table, $cards, $request): bool {
+                $isOurs = $table->drop();
+                if ($isOurs) {
+                    CardBook::enter($cards, Person::of($request));
+                }
+
+                return $isOurs;
+            }, 5);
+        } catch (UniqueConstraintViolationException) {
+            throw ValidationException::withMessages([
+                'table' => 'Somebody else has just entered cards with some of these tags. Nothing was added; the rows below say which now.',
+            ]);
+        }
+        if (! $isOurs) {
+            return self::gone();
+        }
         $first = $cards[0]['tag'] ?? '';
 
         return redirect('/intake/'.(is_string($first) ? $first : ''));
@@ -115,10 +133,11 @@ final readonly class ImportController
         return is_array($map) ? $map : null;
     }
 
-    private static function gone(): RedirectResponse
+    /** @param  string|null  $why  what is wrong with it */
+    private static function gone(?string $why = null): RedirectResponse
     {
         return redirect('/import')->withErrors([
-            'table' => 'This table is no longer waiting: it was entered, cancelled, or a day has passed. Send it again.',
+            'table' => $why ?? 'This table is no longer waiting: it was entered, cancelled, or a day has passed. Send it again.',
         ]);
     }
 }

@@ -8,7 +8,7 @@ use App\Http\FileAnswer;
 use App\Shoot\ModeBook;
 use App\Shoot\ModeTable;
 use App\Tables\NotATable;
-use App\Tables\TableReader;
+use App\Tables\TableProcess;
 use App\Tables\TableWriter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -73,7 +73,7 @@ final readonly class ModesController
     {
         $begin = ltrim((string) file_get_contents($file->getPathname(), length: 200), "\xEF\xBB\xBF \t\r\n");
         if (! str_starts_with($begin, '{')) {
-            return ModeTable::read(TableReader::rows($file->getPathname(), $file->getClientOriginalName()));
+            return ModeTable::read(TableProcess::rows($file->getPathname(), $file->getClientOriginalName()));
         }
         $values = json_decode($file->getContent(), true);
 

@@ -5,70 +5,82 @@ declare(strict_types=1);
 namespace App\Intake\Import;
 
 use App\Tables\NotATable;
-use App\Tables\TableReader;
+use App\Tables\TableProcess;
 use Generator;
-use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use RuntimeException;
+use stdClass;
+use Throwable;
 
 /**
- * Tables that were sent in and wait to be confirmed, as plain rows, one to a line. Nothing of them is in the books; what
- * nobody confirms within a day is thrown away.
+ * Tables that were sent in, are being read, and wait to be confirmed. Nothing of them is among the cards; what nobody confirms within
+ * a day is thrown away.
  */
 final readonly class WaitingTable
 {
-    private const SECONDS = 86_400;
+    private const HOURS = 24;
 
-    private function __construct(public string $id) {}
+    /** Reading has come to an end by then, or never will. Seconds. */
+    private const READ = 30;
 
-    /**
-     * @param  string  $path  where the file lies
-     * @param  string  $called  what whoever sent it calls it
-     *
-     * @throws NotATable
-     */
-    public static function put(string $path, string $called): self
+    /** @param  string|null  $refused  why it is no table that is taken */
+    private function __construct(public string $id, public string $name, public ?string $refused, public bool $isRead) {}
+
+    /** @param  string  $called  what whoever sent it calls it */
+    public static function sent(string $called): self
     {
-        self::tidy();
-        $name = Str::limit($called, 60);
-        $table = new self(Str::lower((string) Str::ulid()));
-        Storage::makeDirectory('imports');
-        $out = fopen($table->path(), 'w');
-        if ($out === false) {
-            throw new RuntimeException("{$table->path()} cannot be written.");
+        DB::table('waiting_tables')->where('sent_at', '<', now()->subHours(self::HOURS))->delete();
+        $id = Str::lower((string) Str::ulid());
+        $name = Str::limit(mb_scrub($called), 60);
+        DB::table('waiting_tables')->insert(['id' => $id, 'name' => $name, 'sent_at' => now()]);
+
+        return new self($id, $name, null, false);
+    }
+
+    /** Reads what was sent; whatever comes of it stands with the table. */
+    public function read(string $path): void
+    {
+        $now = self::find($this->id);
+        if ($now === null || $now->isRead || $now->refused !== null) {
+            return;
         }
-        fwrite($out, json_encode($name, JSON_THROW_ON_ERROR)."\n");
-        $rows = 0;
         try {
-            foreach (TableReader::rows($path, $name) as $number => $cells) {
-                fwrite($out, json_encode([$number, $cells], JSON_THROW_ON_ERROR)."\n");
+            $lines = deflate_init(ZLIB_ENCODING_GZIP);
+            $packed = '';
+            $rows = 0;
+            foreach (TableProcess::rows($path, $this->name) as $number => $cells) {
+                $packed .= $lines === false ? '' : deflate_add($lines, json_encode([$number, $cells], JSON_THROW_ON_ERROR)."\n");
                 $rows++;
             }
-            if ($rows < 2) {
-                throw NotATable::empty($name);
-            }
+            $packed .= $lines === false ? '' : deflate_add($lines, '', ZLIB_FINISH);
+            $this->keep($rows < 2 ? ['refused' => NotATable::empty($this->name)->getMessage()] : ['rows' => $packed]);
         } catch (NotATable $fault) {
-            $table->drop();
+            $this->keep(['refused' => mb_substr($fault->getMessage(), 0, 600)]);
+        } catch (Throwable $fault) {
+            $this->keep(['refused' => NotATable::unreadable($this->name)->getMessage()]);
             throw $fault;
-        } finally {
-            fclose($out);
         }
-
-        return $table;
     }
 
     /** @return self|null null when it was confirmed, cancelled or thrown away */
     public static function find(string $id): ?self
     {
-        return preg_match('/^[0-9a-z]{26}$/', $id) === 1 && Storage::exists("imports/{$id}.jsonl") ? new self($id) : null;
-    }
+        $row = DB::table('waiting_tables')
+            ->where('id', $id)
+            ->selectRaw('name, refused, `rows` IS NOT NULL AS is_read, sent_at < ? AS is_old', [now()->subSeconds(self::READ)])
+            ->first();
+        if (! $row instanceof stdClass || ! is_string($row->name)) {
+            return null;
+        }
+        $isRead = (bool) $row->is_read;
+        $refused = is_string($row->refused) ? $row->refused : null;
 
-    public function name(): string
-    {
-        $file = fopen($this->path(), 'r');
-        $name = $file === false ? null : json_decode((string) fgets($file), true);
-
-        return is_string($name) ? $name : '';
+        return new self(
+            $id,
+            $row->name,
+            $refused ?? (! $isRead && (bool) $row->is_old ? NotATable::unreadable($row->name)->getMessage() : null),
+            $isRead,
+        );
     }
 
     /** @return list<string> */
@@ -110,36 +122,33 @@ final readonly class WaitingTable
     /** @return Generator<int, list<string>> row number in the sheet → cells; the headings first */
     private function rows(): Generator
     {
-        $file = fopen($this->path(), 'r');
-        if ($file === false) {
+        $packed = DB::table('waiting_tables')->where('id', $this->id)->value('rows');
+        $lines = inflate_init(ZLIB_ENCODING_GZIP);
+        if (! is_string($packed) || $lines === false) {
             return;
         }
-        fgets($file);
-        while (($line = fgets($file)) !== false) {
-            $row = json_decode($line, true);
-            if (is_array($row) && is_int($row[0] ?? null) && is_array($row[1] ?? null)) {
-                yield $row[0] => array_values(array_filter($row[1], is_string(...)));
+        $rest = '';
+        foreach (str_split($packed, 1 << 15) as $piece) {
+            $whole = explode("\n", $rest.inflate_add($lines, $piece));
+            $rest = array_pop($whole);
+            foreach ($whole as $line) {
+                $row = json_decode($line, true);
+                if (is_array($row) && is_int($row[0] ?? null) && is_array($row[1] ?? null)) {
+                    yield $row[0] => array_values(array_filter($row[1], is_string(...)));
+                }
             }
         }
-        fclose($file);
     }
 
-    public function drop(): void
+    /** @return bool whether it was there to be dropped */
+    public function drop(): bool
     {
-        Storage::delete("imports/{$this->id}.jsonl");
+        return DB::table('waiting_tables')->where('id', $this->id)->delete() === 1;
     }
 
-    private function path(): string
+    /** @param  array<string, string>  $found */
+    private function keep(array $found): void
     {
-        return Storage::path("imports/{$this->id}.jsonl");
-    }
-
-    private static function tidy(): void
-    {
-        foreach (Storage::files('imports') as $file) {
-            if (Storage::lastModified($file) < time() - self::SECONDS) {
-                Storage::delete($file);
-            }
-        }
+        DB::table('waiting_tables')->where('id', $this->id)->update($found);
     }
 }

@@ -47,7 +47,7 @@ final readonly class ImportPage
 
         return new ImportProps(
             $table->id,
-            $table->name(),
+            $table->name,
             self::columns($headings, $match, $table),
             $good,
             $badRows,

@@ -12,9 +12,11 @@ final readonly class ImportPageProps implements PageProps
 {
     /**
      * @param  list<ChoiceProps>  $fields
+     * @param  string|null  $reading  the table that is being read just now
      */
     public function __construct(
         public ?ImportProps $import,
         public array $fields,
+        public ?string $reading,
     ) {}
 }

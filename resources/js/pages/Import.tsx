@@ -1,4 +1,4 @@
-import { Head, Link, router, useForm, usePage } from '@inertiajs/react';
+import { Head, Link, router, useForm, usePage, usePoll } from '@inertiajs/react';
 import { useState } from 'react';
 import { Button as AriaButton, FileTrigger } from 'react-aria-components';
 import styled from 'styled-components';
@@ -39,10 +39,32 @@ const Formats = styled.p`
 `;
 
 export default function Import(props: ImportPageProps) {
+    if (props.reading !== null) {
+        return <Reading name={props.reading} />;
+    }
     return props.import === null ? (
         <Choice />
     ) : (
         <Preview key={props.import.id} table={props.import} fields={props.fields} />
+    );
+}
+
+/** What was sent is being read: the page looks again until that is done. */
+function Reading({ name }: { name: string }) {
+    usePoll(700);
+    return (
+        <>
+            <Head title={`${name} is being read`} />
+            <main>
+                <Title>
+                    <div>
+                        <h1>{name}</h1>
+                        <p role="status">It is being read. That takes 20 seconds at the most.</p>
+                    </div>
+                </Title>
+            </main>
+            <Aside />
+        </>
     );
 }
 

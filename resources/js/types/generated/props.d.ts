@@ -1065,6 +1065,7 @@ export interface HandbookPageProps {
 export interface ImportPageProps {
     import: ImportProps | null;
     fields: ChoiceProps[];
+    reading: string | null;
 }
 
 export interface InspectPageProps {
