@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\ErrorPage;
 use App\Http\Middleware\CountOnce;
 use App\Http\Middleware\KeepSession;
+use App\Http\Middleware\LongQuestion;
 use App\Http\Middleware\May;
 use App\Http\Middleware\NoStaleSave;
 use App\Http\Middleware\OwnNamesOnly;
@@ -30,7 +31,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo('/sign-in');
         // Whoever is not signed in is not told either which cards there are.
         $middleware->prependToPriorityList(SubstituteBindings::class, SignedIn::class);
-        $middleware->alias(['may' => May::class, 'seen' => NoStaleSave::class]);
+        $middleware->alias(['may' => May::class, 'seen' => NoStaleSave::class, 'long' => LongQuestion::class]);
         $middleware->web(
             append: [SignedIn::class, AuthenticateSession::class, ShareFrame::class, CountOnce::class],
             replace: [StartSession::class => KeepSession::class],

@@ -12,7 +12,7 @@ final readonly class BookTables
 {
     public const OF_THE_MOMENT = [
         'migrations', 'cache', 'cache_locks', 'jobs', 'job_batches', 'failed_jobs', 'sessions', 'password_reset_tokens', 'sign_in_tries',
-        'once_addresses', 'bench_questions', 'waiting_tables',
+        'once_addresses', 'bench_questions', 'waiting_tables', 'long_questions',
     ];
 
     public function __construct(private Connection $books) {}

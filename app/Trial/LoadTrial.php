@@ -48,7 +48,7 @@ final class LoadTrial
         $this->port = FreePort::take();
         $this->database = new ScratchDatabase($this->folder);
         $this->database->begin();
-        config(['hashing.bcrypt.rounds' => 4]);
+        config(['hashing.argon.memory' => 64, 'hashing.argon.time' => 1]);
         (new DemoGear())->run();
         $this->fill();
         $env = [
@@ -56,13 +56,15 @@ final class LoadTrial
             'GRITTY_RUN' => $this->folder,
             'APP_PORT' => (string) $this->port,
             'APP_URL' => "http://{$this->address()}",
-            'KEEPER_ALONE' => '1',
             'TALLY_STAND_IN_SECONDS' => '600',
             'HASH_MEMORY' => '64',
+            'HASH_TIME' => '1',
             'LOG_LEVEL' => 'error',
         ];
         (new Process([base_path('bin/site')], base_path(), $env, timeout: 60))->mustRun();
-        $this->keeper = new Process([base_path('bin/keep')], base_path(), $env, timeout: null);
+        (new Process([base_path('bin/owner')], base_path(), $env, timeout: 60))->mustRun();
+        // Its database is kept here, since it is to be there before and after.
+        $this->keeper = new Process(['supervisord', '--nodaemon', '-c', "{$this->folder}/supervisor.conf"], base_path(), $env, timeout: null);
         $this->keeper->disableOutput();
         $this->keeper->start();
         $visitor = new Visitor($this->address());
@@ -149,6 +151,50 @@ final class LoadTrial
         }
 
         return $bytes / (hrtime(true) / 1e9 - $began);
+    }
+
+    /**
+     * One person asks for so many plans at once, again and again, while others sign in, look at the tray and press stop.
+     *
+     * @return array<string, list<float>> what was asked → milliseconds
+     */
+    public function besideSearches(int $searches, float $seconds): array
+    {
+        DB::disconnect();
+        $tags = DB::table('cards')->orderBy('id')->limit(24)->pluck('tag');
+        DB::table('cards')->whereIn('tag', $tags)->update(['footage' => 50_000_000_000]);
+        $visitors = array_map(fn (): Visitor => $this->visitor(1), range(1, $searches));
+        $plan = '/offload?'.http_build_query(['longer' => 1, 'cards' => $tags->all()]);
+        $child = pcntl_fork();
+        if ($child === 0) {
+            $multi = curl_multi_init();
+            for (; ;) {
+                foreach ($visitors as $visitor) {
+                    curl_multi_add_handle($multi, $visitor->ask($plan));
+                }
+                do {
+                    curl_multi_exec($multi, $running);
+                    curl_multi_select($multi, 0.05);
+                } while ($running > 0);
+                foreach ($visitors as $visitor) {
+                    curl_multi_remove_handle($multi, $visitor->ask($plan));
+                }
+            }
+        }
+        usleep(1_500_000);
+        $took = ['sign-in' => [], 'tray' => [], 'stop' => []];
+        $looks = $this->visitor(0);
+        for ($end = hrtime(true) + $seconds * 1e9; hrtime(true) < $end;) {
+            $comes = new Visitor($this->address());
+            $comes->get('/sign-in');
+            $took['sign-in'][] = 1000 * $comes->press('/sign-in', ['name' => 'person 2', 'password' => self::PASSWORD])[1];
+            $took['tray'][] = 1000 * $looks->get('/pulse?since='.urlencode(now()->format('Y-m-d H:i:s')))[1];
+            $took['stop'][] = 1000 * $looks->press("/runs/{$this->run}/stop")[1];
+        }
+        posix_kill($child, SIGKILL);
+        pcntl_waitpid($child, $status);
+
+        return $took;
     }
 
     public function runGoesOn(): bool

@@ -34,6 +34,19 @@ final class Visitor
     public function signIn(string $name, string $password): bool
     {
         $this->get('/sign-in');
+        $this->press('/sign-in', ['name' => $name, 'password' => $password]);
+
+        return str_ends_with((string) curl_getinfo($this->curl, CURLINFO_REDIRECT_URL), '/intake');
+    }
+
+    /**
+     * A form, or a button of a page.
+     *
+     * @param  array<string, string>  $form
+     * @return array{int, float} status, seconds
+     */
+    public function press(string $path, array $form = []): array
+    {
         $token = '';
         foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $line) {
             if (str_contains($line, "XSRF-TOKEN\t")) {
@@ -41,16 +54,18 @@ final class Visitor
             }
         }
         curl_setopt_array($this->curl, [
-            CURLOPT_URL => "http://{$this->address}/sign-in",
+            CURLOPT_URL => "http://{$this->address}{$path}",
             CURLOPT_POST => true,
-            CURLOPT_POSTFIELDS => http_build_query(['name' => $name, 'password' => $password]),
+            CURLOPT_POSTFIELDS => http_build_query($form),
             CURLOPT_HTTPHEADER => ["X-XSRF-TOKEN: {$token}"],
         ]);
+        $began = hrtime(true);
         curl_exec($this->curl);
-        $isIn = str_ends_with((string) curl_getinfo($this->curl, CURLINFO_REDIRECT_URL), '/intake');
+        $seconds = (hrtime(true) - $began) / 1e9;
+        $status = $this->status();
         curl_setopt_array($this->curl, [CURLOPT_HTTPGET => true, CURLOPT_HTTPHEADER => []]);
 
-        return $isIn;
+        return [$status, $seconds];
     }
 
     /** @return array{int, float, int} status, seconds, bytes as they came over the line, headers included */

@@ -11,9 +11,11 @@ use Tally\Offload\Reckon\Reckoner;
 use Tally\Offload\Search\Begun;
 use Tally\Offload\Search\Board;
 use Tally\Offload\Search\Bound;
+use Tally\Offload\Search\NoLongerWanted;
 use Tally\Offload\Search\Plannable;
 use Tally\Offload\Search\Planner;
 use Tally\Offload\Search\Sorted;
+use Tally\Offload\Search\Wanted;
 
 /** How cards come home: what is decided, what comes of it, and how much better it could be at the most. */
 final readonly class Plan
@@ -38,16 +40,23 @@ final readonly class Plan
     /**
      * @param  float  $seconds  that are spent on it, about, on an ordinary machine
      * @param  Decision|null  $known  one that the search begins with, where it can be carried out
+     *
+     * @throws NoLongerWanted
      */
-    public static function of(Question $asked, Goal $goal = Goal::Safe, float $seconds = self::AT_ONCE, ?Decision $known = null): self
-    {
+    public static function of(
+        Question $asked,
+        Goal $goal = Goal::Safe,
+        float $seconds = self::AT_ONCE,
+        ?Decision $known = null,
+        Wanted $wanted = new Wanted(),
+    ): self {
         $plannable = Plannable::of($asked);
         $question = $plannable->question;
         $sorted = Sorted::question($question);
         $bound = Bound::of($sorted);
         $state = $sorted->cards === []
             ? null
-            : Planner::best($sorted, $goal, $bound, self::work($seconds, $bound), self::work(self::AT_ONCE, $bound), $known);
+            : Planner::best($sorted, $goal, $bound, self::work($seconds, $bound), self::work(self::AT_ONCE, $bound), $known, null, $wanted);
         $decision = new Decision($question->links, []);
         if ($state !== null) {
             $board = new Board($sorted, $state->links);

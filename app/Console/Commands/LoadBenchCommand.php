@@ -15,6 +15,8 @@ final class LoadBenchCommand extends Command
         {--cards=2000 : How many cards are in the books}
         {--seconds=30 : For how long}';
 
+    private const SEARCHES = 16;
+
     protected $description = 'Many people at the pages as they are served, during a run';
 
     public function handle(): int
@@ -31,6 +33,7 @@ final class LoadBenchCommand extends Command
             $follows = $trial->followed(12);
             ['took' => $took, 'errors' => $errors, 'seconds' => $spent] = $trial->together($seconds);
             $goesOn = $trial->runGoesOn();
+            $beside = $trial->besideSearches(self::SEARCHES, min(15, $seconds));
         } finally {
             $trial->end();
         }
@@ -45,6 +48,14 @@ final class LoadBenchCommand extends Command
                 ["{$people} people: p95", sprintf('%.0f ms', self::at(0.95, $took))],
                 ['pages that failed', (string) array_sum($errors)],
                 ['the run beside it', $goesOn ? 'goes on' : 'has ended'],
+                ...array_map(
+                    fn (string $what, array $times): array => [
+                        self::SEARCHES." plan searches of one person, {$what} beside: p95",
+                        sprintf('%.0f ms', self::at(0.95, $times)),
+                    ],
+                    array_keys($beside),
+                    $beside,
+                ),
             ],
         );
         foreach ($errors as $page => $times) {

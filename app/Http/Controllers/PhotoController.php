@@ -40,9 +40,6 @@ final readonly class PhotoController
 
     public function show(Photo $photo): Response
     {
-        return response($photo->jpeg ?? abort(404), 200, [
-            'Content-Type' => 'image/jpeg',
-            'Cache-Control' => 'private, max-age=31536000, immutable',
-        ]);
+        return response($photo->jpeg ?? abort(404), 200, ['Content-Type' => 'image/jpeg']);
     }
 }

@@ -54,6 +54,8 @@ final class OwnNamesOnly
         if ($request->secure()) {
             $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
         }
+        // What the books say is kept by nobody on the way, nor by the browser once somebody has signed out.
+        $response->headers->set('Cache-Control', 'no-store, private');
         $response->headers->set('X-Frame-Options', 'DENY');
         $response->headers->set('X-Content-Type-Options', 'nosniff');
         $response->headers->set('Referrer-Policy', 'same-origin');

@@ -18,6 +18,7 @@ use Tally\Offload\Question\Goal;
 use Tally\Offload\Question\Rules;
 use Tally\Offload\Question\Scheme;
 use Tally\Offload\Question\Verify;
+use Tally\Offload\Search\Wanted;
 
 /** Which cards come home, and by which rules. What is not said is as the house does it. */
 class AskPlan extends FormRequest
@@ -116,7 +117,9 @@ class AskPlan extends FormRequest
     /** The plan that is asked for: the same question gives the same one. */
     public function plan(BooksQuestion $asked, bool $isLong = false): Plan
     {
-        return Plan::of($asked->question, $this->goal(), $isLong || $this->isLong() ? self::LONGER : self::SOON);
+        $seconds = $isLong || $this->isLong() ? self::LONGER : self::SOON;
+
+        return Plan::of($asked->question, $this->goal(), $seconds, wanted: app(Wanted::class));
     }
 
     public function isLong(): bool

@@ -69,6 +69,7 @@ final class Planner
         private readonly Bound $bound,
         private readonly int $work,
         private readonly ?Begun $begun,
+        private readonly Wanted $wanted,
     ) {
         $this->left = $work;
         $this->chance = new Randomizer(new Mt19937(self::SEED));
@@ -83,6 +84,8 @@ final class Planner
      * @param  Decision|null  $known  one to begin with, where it can be carried out
      * @param  Begun|null  $begun  what goes on beside, with everything plugged in as the question has it
      * @return State|null null where no decision was found
+     *
+     * @throws NoLongerWanted
      */
     public static function best(
         Question $question,
@@ -92,11 +95,12 @@ final class Planner
         int $short,
         ?Decision $known = null,
         ?Begun $begun = null,
+        Wanted $wanted = new Wanted(),
     ): ?State {
         // A long search is also the short one, so that it is never worse.
         $best = null;
         foreach ($work > 2 * $short ? [$short, $work - $short] : [$work] as $part) {
-            $planner = new self($question, $goal, $bound, $part, $begun);
+            $planner = new self($question, $goal, $bound, $part, $begun, $wanted);
             $planner->begin($known);
             $planner->search();
             $isBetter = $best === null || ($planner->best !== null && $planner->bestFigures < $best->bestFigures);
@@ -288,6 +292,7 @@ final class Planner
      */
     private function reckon(State $state, array $figures): Course
     {
+        $this->wanted->mustBe();
         $course = $this->board($state->links)->course($state, $this->limits($figures));
         $this->left -= $course->work + self::EACH;
 
