@@ -4,10 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Middleware\LongQuestion;
+use App\Models\Cards\Card;
+use App\Models\Cards\Photo;
+use App\Models\Runs\Run;
+use Closure;
+use Database\Seeders\DemoCards;
+use Database\Seeders\DemoRuns;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Response;
+use Tally\Offload\Search\Wanted;
 use Tests\TestCase;
 
 /** Only own host names are answered, and only own pages may write. */
@@ -96,7 +106,78 @@ final class DoorsTest extends TestCase
                 $writing++;
             }
         }
-        self::assertSame(87, $writing);
+        self::assertSame(88, $writing);
+    }
+
+    public function test_no_answer_is_kept_on_the_way_or_in_a_browser(): void
+    {
+        $this->seed([DemoCards::class, DemoRuns::class]);
+        Photo::query()->create([
+            'card_id' => Card::query()->firstOrFail()->id,
+            'side' => 'front',
+            'jpeg' => 'no picture',
+            'width' => 10,
+            'height' => 10,
+            'recorded_by' => 'Wren',
+        ]);
+        $given = [
+            '{card}' => 'QS-014', '{card?}' => 'QS-014', '{card:id}' => '1', '{format}' => 'csv', '{kind}' => 'cables', '{key}' => 'K1',
+            '{file}' => 'schema', '{photo}' => (string) Photo::query()->firstOrFail()->id,
+            '{run}' => (string) Run::query()->firstOrFail()->id,
+        ];
+        $whole = 0;
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $path = (string) preg_replace('/\{[\w:]+\??\}/', '1', strtr($route->uri(), $given));
+            foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                $answer = $this->call($method, '/'.ltrim($path, '/'));
+                self::assertSame('no-store, private', $answer->headers->get('Cache-Control'), "{$method} {$path}");
+                $whole += $answer->getStatusCode() === 200 ? 1 : 0;
+            }
+        }
+        self::assertGreaterThan(50, $whole);
+    }
+
+    public function test_what_takes_long_goes_to_the_workers_that_are_there_for_it(): void
+    {
+        preg_match_all('/"~(\^[^"]+)\\\\\$" unix:\$RUN\/long/', (string) file_get_contents(base_path('bin/site')), $patterns);
+        self::assertCount(2, $patterns[1]);
+        $isLong = fn (string $path): bool => preg_match('#'.$patterns[1][0].'$|'.$patterns[1][1].'$#D', $path) === 1;
+        $long = 0;
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            $path = '/'.preg_replace('/\{\w+\??\}/', '1', $route->uri());
+            if (in_array('long', $route->gatherMiddleware(), true)) {
+                self::assertTrue($isLong($path), $path);
+                $long++;
+            }
+        }
+        self::assertSame(18, $long);
+        foreach (['/sign-in', '/pulse', '/runs/1/stop', '/offloads/1/stop', '/offloads/1/now', '/intake', '/offload/QS-014'] as $quick) {
+            self::assertFalse($isLong($quick), $quick);
+        }
+    }
+
+    public function test_of_one_person_two_questions_go_on_and_a_newer_one_ends_the_oldest(): void
+    {
+        $ask = function (?Closure $meanwhile = null): Response {
+            return (new LongQuestion())->handle(request(), function () use ($meanwhile): Response {
+                $wanted = app(Wanted::class);
+                $meanwhile?->__invoke();
+                usleep(300_000);
+                $wanted->mustBe();
+
+                return response('found');
+            });
+        };
+        self::assertSame('found', $ask()->getContent());
+        self::assertSame('found', $ask(fn () => $ask())->getContent(), 'two at once');
+        $answers = [];
+        $answers[] = $ask(function () use ($ask, &$answers): void {
+            $answers[] = $ask(function () use ($ask, &$answers): void {
+                $answers[] = $ask();
+            });
+        });
+        self::assertSame([200, 200, 503], array_map(fn (Response $one): int => $one->getStatusCode(), $answers));
+        self::assertSame(0, DB::table('long_questions')->count());
     }
 
     public function test_pages_cannot_be_framed(): void
