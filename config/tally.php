@@ -38,7 +38,7 @@ return [
     // A whole offload of made-up cards and drives plays in about this many real seconds.
     'offload_seconds' => (float) (is_numeric($seconds = env('TALLY_OFFLOAD_SECONDS', 60)) ? $seconds : 60),
 
-    // Stations of other houses whose result files count here: name => public key, as their tally:key prints it.
+    // Where stations of other houses stood before they were entered on the Benches page: name => public key.
     'known_stations' => array_column(
         array_filter(
             array_map(

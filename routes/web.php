@@ -18,6 +18,7 @@ use App\Http\Controllers\ImportController;
 use App\Http\Controllers\InspectController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\KitController;
+use App\Http\Controllers\KnownStationController;
 use App\Http\Controllers\LabelPreviewController;
 use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\MeasureController;
@@ -54,6 +55,10 @@ Route::get('/pulse', PulseController::class);
 Route::get('/benches', [BenchController::class, 'show']);
 Route::middleware('may:rules')->group(function (): void {
     Route::post('/benches', [BenchController::class, 'found']);
+    Route::post('/benches/{station}/end', [BenchController::class, 'end']);
+    Route::post('/known-stations', [KnownStationController::class, 'trust']);
+    Route::post('/known-stations/{known}/revoke', [KnownStationController::class, 'revoke']);
+    Route::post('/known-stations/{known}/trust', [KnownStationController::class, 'again']);
     Route::post('/benches/{station}/slots', [BenchController::class, 'store']);
     Route::put('/slots/{slot}', [BenchController::class, 'update']);
     Route::delete('/slots/{slot}', [BenchController::class, 'delete']);

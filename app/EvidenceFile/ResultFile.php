@@ -27,10 +27,11 @@ final readonly class ResultFile
     {
         $runs = CardEvidence::runs($card);
         $verdict = Judge::judge(CardEvidence::of($card, $runs));
+        $madeAt = now()->utc()->format('Y-m-d\TH:i:s\Z');
         $file = [
             'format' => self::FORMAT,
             'version' => self::VERSION,
-            'made_at' => now()->utc()->format('Y-m-d\TH:i:s\Z'),
+            'made_at' => $madeAt,
             'card' => self::card($card),
             'inspection' => self::inspection($card),
             'runs' => array_values($runs->reject(fn (Run $run): bool => $run->state->isGoing())->map(self::run(...))->all()),
@@ -41,7 +42,7 @@ final readonly class ResultFile
 
         $hash = self::hash($file);
 
-        return [...$file, 'hash' => $hash, 'signature' => StationKeys::sign($hash)];
+        return [...$file, 'hash' => $hash, 'signature' => StationKeys::sign($hash, $madeAt)];
     }
 
     /**

@@ -177,12 +177,17 @@ final readonly class ResultReader
             return [null, null];
         }
         $signature = $file->fields('signature');
-        [$key, $value] = [$signature->text('key'), $signature->text('value')];
-        if (! StationKeys::verify($hash, $key, $value)) {
+        [$station, $key, $value] = [$signature->text('station'), $signature->text('key'), $signature->text('value')];
+        $message = match ($signature->has('covers') ? $signature->texts('covers') : null) {
+            null => $hash,
+            StationKeys::COVERS => StationKeys::message($hash, $file->text('made_at', ''), $station),
+            default => throw $signature->wrong('covers', 'this program signs '.implode(', ', StationKeys::COVERS).'.'),
+        };
+        if (! StationKeys::verify($message, $key, $value)) {
             throw NotAResult::because('its signature is not of this file: it was changed since, or signed by another key.');
         }
 
-        return [$signature->text('station'), $key];
+        return [$station, $key];
     }
 
     private function file(Card $card, FiledRun $run, string $by): void
@@ -196,13 +201,14 @@ final readonly class ResultReader
                 'parameters' => $run->parameters,
                 'origin' => ['run' => $run->id, 'hash' => $this->hash, 'made_at' => $this->madeAt, 'source' => $run->source->value],
                 'beside' => $run->beside,
+                'signed_by' => $this->key,
                 'recorded_by' => mb_substr($by, 0, 80),
                 'started_at' => $run->startedAt,
             ]),
             $run->state,
             $run->raw,
             $run->traces,
-            "Read in from a result file of {$this->madeAt}, where it was run {$run->id}.",
+            "Read in from a result file of {$this->madeAt}, signed by {$this->signer()}, where it was run {$run->id}.",
             $run->endedAt,
         );
     }

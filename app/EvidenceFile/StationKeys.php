@@ -4,26 +4,40 @@ declare(strict_types=1);
 
 namespace App\EvidenceFile;
 
+use App\Models\Stations\KnownStation;
 use RuntimeException;
 
 /**
  * The key this station signs its result files with, and those of the stations this house knows.
  *
  * Ed25519 (RFC 8032) by libsodium. The own key is made when it is first needed, and never leaves storage/app/private; others
- * are named in TALLY_KNOWN_STATIONS.
+ * are entered on the Benches page, and revoked there.
  */
 final readonly class StationKeys
 {
-    /** @return array{station: string, key: string, value: string} as it stands in a result file */
-    public static function sign(string $hash): array
+    /** Files of before had the hash alone signed. */
+    public const COVERS = ['hash', 'made_at', 'station'];
+
+    /** @return array{station: string, key: string, covers: list<string>, value: string} as it stands in a result file */
+    public static function sign(string $hash, string $madeAt): array
     {
         $pair = self::pair();
+        $station = config()->string('tally.station');
 
         return [
-            'station' => config()->string('tally.station'),
+            'station' => $station,
             'key' => base64_encode(sodium_crypto_sign_publickey($pair)),
-            'value' => base64_encode(sodium_crypto_sign_detached($hash, sodium_crypto_sign_secretkey($pair))),
+            'covers' => self::COVERS,
+            'value' => base64_encode(
+                sodium_crypto_sign_detached(self::message($hash, $madeAt, $station), sodium_crypto_sign_secretkey($pair)),
+            ),
         ];
+    }
+
+    /** What is signed: all of a file by its hash, and what the hash leaves out. */
+    public static function message(string $hash, string $madeAt, string $station): string
+    {
+        return Canonical::hash(array_combine(self::COVERS, [$hash, $madeAt, $station]));
     }
 
     /** @return string the public half, to be given to other houses */
@@ -32,8 +46,8 @@ final readonly class StationKeys
         return base64_encode(sodium_crypto_sign_publickey(self::pair()));
     }
 
-    /** Whether the signature is of this hash, by whatever key it names. */
-    public static function verify(string $hash, string $key, string $value): bool
+    /** Whether the signature is of this message, by whatever key it names. */
+    public static function verify(string $message, string $key, string $value): bool
     {
         [$public, $signature] = [base64_decode($key, true), base64_decode($value, true)];
 
@@ -41,16 +55,15 @@ final readonly class StationKeys
             $signature !== false &&
             strlen($public) === SODIUM_CRYPTO_SIGN_PUBLICKEYBYTES &&
             strlen($signature) === SODIUM_CRYPTO_SIGN_BYTES &&
-            sodium_crypto_sign_verify_detached($signature, $hash, $public);
+            sodium_crypto_sign_verify_detached($signature, $message, $public);
     }
 
     /** @return string|null the name under which this house knows the station of a key */
     public static function known(string $key): ?string
     {
-        foreach (array_filter((array) config('tally.known_stations'), is_string(...)) as $name => $known) {
-            if (hash_equals($known, $key)) {
-                return (string) $name;
-            }
+        $known = KnownStation::query()->where('key', $key)->whereNull('revoked_at')->value('name');
+        if (is_string($known)) {
+            return $known;
         }
 
         return hash_equals(self::own(), $key) ? config()->string('tally.station') : null;

@@ -27,10 +27,8 @@ enum Role: string
     /** What somebody is told when they come in for the first time. */
     public function welcome(): string
     {
-        $words = fn (array $abilities): string => implode(
-            ', ',
-            array_map(fn (Ability $ability): string => $ability->words(), array_values($abilities)),
-        );
+        /** @param  array<Ability>  $abilities */
+        $words = fn (array $abilities): string => implode(', ', array_map(fn (Ability $one): string => $one->words(), $abilities));
         $not = array_udiff(Ability::cases(), $this->abilities(), fn (Ability $one, Ability $other): int => $one->value <=> $other->value);
 
         return "You are here as {$this->value}: you may look at everything".

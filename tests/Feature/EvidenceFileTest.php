@@ -10,6 +10,7 @@ use App\EvidenceFile\ResultFile;
 use App\EvidenceFile\ResultReader;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
+use App\Models\Stations\KnownStation;
 use Illuminate\Http\UploadedFile;
 use Inertia\Testing\AssertableInertia;
 use Opis\JsonSchema\Errors\ErrorFormatter;
@@ -271,10 +272,55 @@ final class EvidenceFileTest extends TestCase
                 ->where('margin.verdict', 'Unproven'),
         );
         // Once this house has taken their key over, the same file counts.
-        config(['tally.known_stations' => ['Bench of friends' => $key]]);
+        $this->post('/known-stations', ['known' => 'Bench of friends='.substr($key, 4)])->assertSessionHasErrors('known');
+        $this->post('/known-stations', ['known' => "Bench of friends={$key}"])->assertSessionHasNoErrors();
+        $this->post('/known-stations', ['known' => "Another name={$key}"])->assertSessionHasErrors([
+            'known' => 'That key is known here already, as Bench of friends.',
+        ]);
         $taken = ResultReader::read($theirs)->take($other, 'Wren');
         self::assertSame([3, 'Bench of friends'], [$taken->runs, $taken->signer]);
         self::assertSame(VerdictKind::Sham, $other->refresh()->verdict);
+        self::assertSame([$key], $other->runs()->distinct()->pluck('signed_by')->all());
+
+        // A key that is revoked takes what it signed along, which stays in sight; what somebody voided for another reason stays so.
+        $known = KnownStation::query()->sole();
+        $voided = $other->runs()->orderBy('id')->firstOrFail();
+        $this->post("/runs/{$voided->id}/void", ['reason' => 'wrong card', 'by' => 'Wren'])->assertSessionHasNoErrors();
+        $this->post("/known-stations/{$known->id}/revoke")->assertSessionHasNoErrors();
+        self::assertSame(VerdictKind::Unproven, $other->refresh()->verdict);
+        self::assertSame(3, $other->runs()->count());
+        $this->get("/runs/{$other->runs()->latest('id')->firstOrFail()->id}")->assertSee('The key of Bench of friends, which signed it, was revoked.');
+        $this->get('/benches')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where('known.0.runs', 3)->where('known.0.name', 'Bench of friends'),
+        );
+        self::assertTrue(ResultReader::read($theirs)->take($other, 'Wren')->isApart());
+        $this->post("/known-stations/{$known->id}/trust")->assertSessionHasNoErrors();
+        self::assertSame(VerdictKind::Sham, $other->refresh()->verdict);
+        self::assertSame('wrong card', $voided->refresh()->void?->reason);
+    }
+
+    public function test_who_made_a_file_and_when_is_under_its_signature(): void
+    {
+        $card = $this->sham();
+        $file = json_decode($this->fileOf($card), true);
+        self::assertIsArray($file);
+        foreach ([['made_at', '2020-01-01T00:00:00Z'], ['signature.station', 'Bench of friends'], ['signature.covers', null]] as [$at, $value]) {
+            $changed = $file;
+            $value === null ? data_forget($changed, $at) : data_set($changed, $at, $value);
+            try {
+                ResultReader::read((string) json_encode($changed, JSON_PRESERVE_ZERO_FRACTION));
+                self::fail("{$at} was changed and nobody saw it.");
+            } catch (NotAResult $fault) {
+                self::assertStringContainsString('its signature is not of this file', $fault->getMessage());
+            }
+        }
+        // One of before has the hash alone signed, and is read as it was.
+        assert(is_array($file['signature']) && is_string($file['hash']));
+        $pair = base64_decode((string) file_get_contents(storage_path('app/private/station.key')), true);
+        assert(is_string($pair) && $pair !== '');
+        $signature = ['value' => base64_encode(sodium_crypto_sign_detached($file['hash'], sodium_crypto_sign_secretkey($pair)))];
+        $before = [...$file, 'signature' => [...array_diff_key($file['signature'], ['covers' => 0]), ...$signature]];
+        self::assertSame('Bench A', ResultReader::read((string) json_encode($before, JSON_PRESERVE_ZERO_FRACTION))->signer());
     }
 
     /** @return iterable<string, array{string, mixed, string}> */

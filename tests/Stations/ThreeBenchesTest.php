@@ -9,10 +9,16 @@ use App\Models\Kit\Reader;
 use App\Models\Runs\Run;
 use App\Models\Stations\Slot;
 use App\Models\Stations\Station;
+use App\Runs\Filing\Outcome;
+use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
 use App\Stations\BenchBook;
 use Inertia\Testing\AssertableInertia;
 use Symfony\Component\Process\Process;
+use Tally\Probe\SpeedPlan;
+use Tally\Probe\SpeedResult;
+use Tally\Quantity\Bytes;
+use Tally\Record\SpeedRecord;
 
 /** Three benches with storage of their own work on one set of books: each takes its own runs and nobody else's. */
 final class ThreeBenchesTest extends StationTestCase
@@ -115,6 +121,35 @@ final class ThreeBenchesTest extends StationTestCase
             );
         $this->open('Bench C');
         self::until(fn (): bool => self::isDone($runs['C']), 'Bench C has come and done it', 60);
+    }
+
+    public function test_a_bench_that_vanished_keeps_no_card_waiting_and_what_it_measured_still_comes_in(): void
+    {
+        $bench = $this->bench('Bench B');
+        $going = $this->order('Bench B', 'B-1');
+        $waiting = $going->replicate();
+        $waiting->save();
+        config(['tally.station' => 'Bench A']);
+        $going->forceFill(['state' => RunState::Running, 'started_at' => now()->subHour()])->save();
+        $bench->forceFill(['worker_seen_at' => now()])->save();
+        $this->post("/benches/{$bench->id}/end")->assertSessionHasErrors('slot');
+        $bench->forceFill(['worker_seen_at' => now()->subMinutes(20)])->save();
+        $this->get('/benches')->assertInertia(
+            fn (AssertableInertia $page): AssertableInertia => $page->where('benches.1.away', true)->where('benches.1.left', 2),
+        );
+        $this->post("/benches/{$bench->id}/end")->assertSessionHasNoErrors();
+        self::assertSame([RunState::Interrupted, RunState::Stopped], [$going->refresh()->state, $waiting->refresh()->state]);
+        self::assertStringContainsString('Not known is whether it goes on writing', (string) $going->message);
+        self::assertTrue($going->stop_requested, 'should it come back in the middle of it, it stops there too');
+        $this->get('/benches')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('benches.1.left', 0));
+        // The bench is back, with a result on its disk.
+        $result = new SpeedResult(Bytes::of(4_000_000), [], [], true, 0, [], false);
+        UnfiledResult::put(
+            $going,
+            Outcome::of(SpeedRecord::of($result, SpeedPlan::plain(Bytes::of(4_000_000))), ['write' => [], 'read' => []], false, null),
+        );
+        UnfiledResult::fileAll();
+        self::assertSame(RunState::Done, $going->refresh()->state);
     }
 
     public function test_two_benches_whose_names_are_alike_would_take_each_others_runs_and_are_refused(): void

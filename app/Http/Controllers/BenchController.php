@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Page;
+use App\Http\Person;
 use App\Http\Requests\SaveSlot;
 use App\Http\Taken;
 use App\Models\Stations\Slot;
@@ -12,6 +13,7 @@ use App\Models\Stations\Station;
 use App\Pages\House\BenchPage;
 use App\Props\Page\BenchPageProps;
 use App\Stations\BenchBook;
+use App\Stations\VanishedBench;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Inertia\Response;
@@ -21,7 +23,12 @@ final readonly class BenchController
 {
     public function show(BenchPage $page): Response
     {
-        return Page::show(new BenchPageProps(benches: $page->benches(), readers: BenchPage::readers(), hosts: BenchPage::hosts()));
+        return Page::show(new BenchPageProps(
+            benches: $page->benches(),
+            readers: BenchPage::readers(),
+            hosts: BenchPage::hosts(),
+            known: BenchPage::known(),
+        ));
     }
 
     public function found(Request $request): RedirectResponse
@@ -35,6 +42,14 @@ final readonly class BenchController
             ],
         );
         Taken::told('station', fn (): Station => BenchBook::found(trim($request->string('station')->value()), $request->integer('host')));
+
+        return back();
+    }
+
+    /** What a bench that nothing is heard of any more has left. */
+    public function end(Request $request, Station $station): RedirectResponse
+    {
+        VanishedBench::end($station, Person::of($request) ?? 'nobody named');
 
         return back();
     }

@@ -73,6 +73,7 @@ use Tally\Record\SustainedRecord;
  * @property int|null $job_id which job of the queue carries it out
  * @property int|null $lane which worker of the station carries it out
  * @property string|null $message
+ * @property string|null $signed_by the key of the station that signed the file it was read in from
  * @property string|null $beside what else was going on: such a speed is kept apart
  * @property bool $stop_requested
  * @property string|null $recorded_by

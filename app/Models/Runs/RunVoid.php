@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property string $reason
  * @property string $recorded_by
  * @property string|null $withdrawn why it counts again
+ * @property string|null $revoked_key of the station that signed it, where that is why
  * @property Carbon $created_at
  * @property-read Run $run
  */

@@ -8,14 +8,17 @@ use App\Models\Kit\Host;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
 use App\Models\Runs\Run;
+use App\Models\Stations\KnownStation;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
 use App\Props\Bench\BenchProps;
 use App\Props\Bench\BenchSlotProps;
+use App\Props\Bench\KnownStationProps;
 use App\Props\Bench\PlaceProps;
 use App\Runs\RunState;
 use App\Stations\SlotLook;
+use App\Stations\VanishedBench;
 use Illuminate\Support\Collection;
 
 /** The benches of the house: which are at work, and what lies in their slots. */
@@ -42,6 +45,7 @@ final readonly class BenchPage
                         $station->isHere(),
                         ! $station->hasWorker(),
                         self::state($station).self::engine($station),
+                        self::left($station),
                         array_values(
                             $station->slots
                                 ->map(
@@ -87,6 +91,39 @@ final readonly class BenchPage
         return array_values(
             Host::query()->orderBy('name')->get()->map(fn (Host $host): PlaceProps => new PlaceProps($host->id, $host->name))->all(),
         );
+    }
+
+    /** @return list<KnownStationProps> */
+    public static function known(): array
+    {
+        $signed = Run::query()
+            ->toBase()
+            ->whereNotNull('signed_by')
+            ->groupBy('signed_by')
+            ->selectRaw('signed_by, count(*) as runs')
+            ->pluck('runs', 'signed_by');
+
+        return array_values(
+            KnownStation::query()
+                ->orderBy('name')
+                ->get()
+                ->map(
+                    fn (KnownStation $one): KnownStationProps => new KnownStationProps(
+                        $one->id,
+                        $one->name,
+                        $one->key,
+                        is_numeric($runs = $signed->get($one->key)) ? (int) $runs : 0,
+                        $one->revoked_at === null ? null : "revoked by {$one->revoked_by} on {$one->revoked_at->format('j M Y')}",
+                    ),
+                )
+                ->all(),
+        );
+    }
+
+    /** What goes on at a bench that is away. */
+    private static function left(Station $station): int
+    {
+        return $station->hasWorker() ? 0 : VanishedBench::runs($station)->count() + VanishedBench::offloads($station)->count();
     }
 
     private static function state(Station $station): string

@@ -88,7 +88,7 @@ final readonly class PeoplePage
             $person?->name,
             $isOpen ? 'open' : $role->value ?? '',
             $isOpen ? Ability::cases() : $role?->abilities() ?? [],
-            $role !== null && $person?->welcomed_at === null ? $role->welcome() : null,
+            $role !== null && $person->welcomed_at === null ? $role->welcome() : null,
         );
     }
 }

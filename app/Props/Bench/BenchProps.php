@@ -9,6 +9,7 @@ final readonly class BenchProps
 {
     /**
      * @param  string  $state  in words: at work, away since when
+     * @param  int  $left  runs and offloads at it, while it is away
      * @param  list<BenchSlotProps>  $slots
      * @param  list<PlaceProps>  $ports  of its host
      */
@@ -19,6 +20,7 @@ final readonly class BenchProps
         public bool $here,
         public bool $away,
         public string $state,
+        public int $left,
         public array $slots,
         public array $ports,
     ) {}

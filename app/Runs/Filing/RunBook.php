@@ -92,13 +92,19 @@ final readonly class RunBook
         HeatReading::query()->create(['run_id' => $run->id, 'at' => $at?->count, 'celsius' => $temperature->celsius, 'recorded_by' => $by]);
     }
 
-    public static function void(Run $run, string $reason, string $by): void
+    /** @param  string|null  $revoked  the key of its signer, where it counts no longer because that was revoked */
+    public static function void(Run $run, string $reason, string $by, ?string $revoked = null): void
     {
-        DB::transaction(function () use ($run, $reason, $by): void {
+        DB::transaction(function () use ($run, $reason, $by, $revoked): void {
             // Two people at once would void it twice.
             Run::query()->whereKey($run->id)->lockForUpdate()->first();
             if (! RunVoid::query()->where('run_id', $run->id)->whereNull('withdrawn')->exists()) {
-                RunVoid::query()->create(['run_id' => $run->id, 'reason' => $reason, 'recorded_by' => $by]);
+                RunVoid::query()->create([
+                    'run_id' => $run->id,
+                    'reason' => mb_substr($reason, 0, 300),
+                    'recorded_by' => mb_substr($by, 0, 80),
+                    'revoked_key' => $revoked,
+                ]);
                 OwnMeasurement::withdraw($run);
             }
             CardEvidence::refreshAround($run);

@@ -8,7 +8,14 @@ import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { BenchPageProps, BenchProps, BenchSlotProps, PlaceProps, WhoProps } from '../types/generated/props';
+import type {
+    BenchPageProps,
+    BenchProps,
+    BenchSlotProps,
+    KnownStationProps,
+    PlaceProps,
+    WhoProps,
+} from '../types/generated/props';
 
 const KINDS = [
     { key: 'folder', label: 'folder', detail: 'where its cards are mounted' },
@@ -35,7 +42,7 @@ const Wrong = styled.p`
 `;
 
 /** Which benches are at work, what lies in their slots, and what a slot is. */
-export default function Bench({ benches, readers, hosts }: BenchPageProps) {
+export default function Bench({ benches, readers, hosts, known }: BenchPageProps) {
     const { who } = usePage<{ who: WhoProps; [key: string]: unknown }>().props;
     const may = who.may.includes('rules');
     return (
@@ -52,6 +59,7 @@ export default function Bench({ benches, readers, hosts }: BenchPageProps) {
                     <BenchSheet key={bench.id} bench={bench} readers={readers} may={may} />
                 ))}
                 {may ? <NewBench hosts={hosts} /> : null}
+                <KnownStations known={known} may={may} />
             </main>
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>Slots</h2>
@@ -135,6 +143,20 @@ function BenchSheet({ bench, readers, may }: { bench: BenchProps; readers: Place
                     ))}
                 </tbody>
             </Ruled>
+            {bench.left > 0 && may ? (
+                <p style={{ marginTop: 12, fontSize: 13.5 }}>
+                    {bench.left === 1 ? 'One run or offload is' : `${String(bench.left)} runs or offloads are`} open
+                    there, and its cards wait.{' '}
+                    <Text
+                        type="button"
+                        onClick={() => {
+                            removal.post(`/benches/${String(bench.id)}/end`, { preserveScroll: true });
+                        }}
+                    >
+                        End them without {bench.name}
+                    </Text>
+                </p>
+            ) : null}
             {error === undefined ? null : <Wrong role="alert">{error}</Wrong>}
             {may ? (
                 <SlotForm
@@ -198,6 +220,87 @@ function SlotForm({ bench, slot, readers }: { bench: BenchProps; slot: BenchSlot
             </Fields>
             {wrong === undefined ? null : <Wrong role="alert">{wrong}</Wrong>}
         </form>
+    );
+}
+
+/** Whose result files count here; each with what it signed, so that a key that is no longer trusted can be taken out. */
+function KnownStations({ known, may }: { known: KnownStationProps[]; may: boolean }) {
+    const form = useForm({ known: '' });
+    const field = formField(form);
+    const act = useForm({});
+    return (
+        <Sheet title="Stations of other houses" caption="whose result files count here">
+            {known.length === 0 ? (
+                <Nothing>None yet. Results that another house has signed are kept apart and shown as theirs.</Nothing>
+            ) : (
+                <Ruled aria-label="Stations of other houses">
+                    <thead>
+                        <tr>
+                            <th>Station</th>
+                            <th>Runs it signed</th>
+                            <th>Standing</th>
+                            {may ? <th>Actions</th> : null}
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {known.map((one) => (
+                            <tr key={one.id}>
+                                <td style={{ overflowWrap: 'anywhere' }}>
+                                    {one.name}
+                                    <br />
+                                    <small>{one.key}</small>
+                                </td>
+                                <td>{one.runs}</td>
+                                <td>{one.revoked === null ? 'trusted' : `${one.revoked}; its runs count nowhere`}</td>
+                                {may ? (
+                                    <td>
+                                        <Text
+                                            type="button"
+                                            onClick={() => {
+                                                act.post(
+                                                    `/known-stations/${String(one.id)}/${one.revoked === null ? 'revoke' : 'trust'}`,
+                                                    { preserveScroll: true },
+                                                );
+                                            }}
+                                        >
+                                            {one.revoked === null ? `revoke ${one.name}` : `trust ${one.name} again`}
+                                        </Text>
+                                    </td>
+                                ) : null}
+                            </tr>
+                        ))}
+                    </tbody>
+                </Ruled>
+            )}
+            {may ? (
+                <form
+                    noValidate
+                    style={{ marginTop: 14 }}
+                    onSubmit={(event) => {
+                        event.preventDefault();
+                        form.post('/known-stations', {
+                            preserveScroll: true,
+                            onSuccess: () => {
+                                form.reset();
+                            },
+                        });
+                    }}
+                >
+                    <TextField
+                        {...field('known')}
+                        label="The line that php artisan tally:key prints there"
+                        figures
+                        placeholder="Bench of friends=…"
+                        hint="Exchange it over a way on which you know each other by voice or face."
+                    />
+                    <div style={{ marginTop: 10 }}>
+                        <Button type="submit" quiet>
+                            Trust this station
+                        </Button>
+                    </div>
+                </form>
+            ) : null}
+        </Sheet>
     );
 }
 

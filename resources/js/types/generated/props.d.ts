@@ -48,6 +48,7 @@ export interface BenchProps {
     here: boolean;
     away: boolean;
     state: string;
+    left: number;
     slots: BenchSlotProps[];
     ports: PlaceProps[];
 }
@@ -62,6 +63,14 @@ export interface BenchSlotProps {
     seen: string;
     usable: boolean;
     run: string | null;
+}
+
+export interface KnownStationProps {
+    id: number;
+    name: string;
+    key: string;
+    runs: number;
+    revoked: string | null;
 }
 
 export interface PlaceProps {
@@ -957,6 +966,7 @@ export interface BenchPageProps {
     benches: BenchProps[];
     readers: PlaceProps[];
     hosts: PlaceProps[];
+    known: KnownStationProps[];
 }
 
 export interface BooksPageProps {
