@@ -7,6 +7,7 @@ namespace App\Http;
 use App\Runs\Filing\DatabaseAway;
 use App\Runs\Filing\UnfiledResult;
 use App\Tables\TooManyCells;
+use ErrorException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -19,13 +20,13 @@ final readonly class ErrorPage
 {
     public static function page(Throwable $fault, Request $request): ?Response
     {
+        $away = DatabaseAway::of($fault);
         [$status, $title, $sentence] = match (true) {
-            DatabaseAway::is($fault) => [
-                503,
-                'The database does not answer',
-                'Start it again with ./start in the folder of Gritty Tally. Nothing that was saved is lost; a run that is going '.
-                'goes on, and puts its result on the disk of this station until the database is back.'.
-                self::unfiled(),
+            $away !== null => [503, $away->words()[0], $away->words()[1].self::unfiled()],
+            self::isFull($fault) => [
+                507,
+                'The disk of this machine is full',
+                'What was asked for takes room that is not there. Nothing was lost: make room on it, and try again.',
             ],
             $fault instanceof TooManyCells => [422, 'Too many rows for a spreadsheet', $fault->getMessage()],
             $fault instanceof HttpExceptionInterface => self::status($fault->getStatusCode(), $fault, $request),
@@ -33,6 +34,12 @@ final readonly class ErrorPage
         };
 
         return $status === 0 ? null : response()->view('errors.trouble', ['title' => $title, 'sentence' => $sentence], $status);
+    }
+
+    /** ENOSPC, or EDQUOT, as PHP tells them. */
+    private static function isFull(Throwable $fault): bool
+    {
+        return $fault instanceof ErrorException && preg_match('/errno=(?:28|122)\b|No space left on device/', $fault->getMessage()) === 1;
     }
 
     private static function unfiled(): string

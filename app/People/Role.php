@@ -27,13 +27,12 @@ enum Role: string
     /** What somebody is told when they come in for the first time. */
     public function welcome(): string
     {
-        /** @param  array<Ability>  $abilities */
-        $words = fn (array $abilities): string => implode(', ', array_map(fn (Ability $one): string => $one->words(), $abilities));
+        $words = fn (Ability ...$abilities): string => implode(', ', array_map(fn (Ability $one): string => $one->words(), $abilities));
         $not = array_udiff(Ability::cases(), $this->abilities(), fn (Ability $one, Ability $other): int => $one->value <=> $other->value);
 
         return "You are here as {$this->value}: you may look at everything".
-            ($this->abilities() === [] ? '' : ', '.$words($this->abilities())).
-            ($not === [] ? '.' : '. Not: '.$words($not).'. A lead does that, or gives you another role.');
+            ($this->abilities() === [] ? '' : ', '.$words(...$this->abilities())).
+            ($not === [] ? '.' : '. Not: '.$words(...array_values($not)).'. A lead does that, or gives you another role.');
     }
 
     /** Brings the books in line with what is written here. */

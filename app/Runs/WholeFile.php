@@ -14,7 +14,7 @@ final readonly class WholeFile
         $handle = @fopen("{$path}.new", 'wb');
 
         return $handle !== false &&
-            fwrite($handle, $bytes) === strlen($bytes) &&
+            @fwrite($handle, $bytes) === strlen($bytes) &&
             fsync($handle) &&
             fclose($handle) &&
             rename("{$path}.new", $path);

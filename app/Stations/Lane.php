@@ -63,8 +63,9 @@ final class Lane
         if ($this->lock !== null) {
             ftruncate($this->lock, 0);
             rewind($this->lock);
-            fwrite($this->lock, (string) getmypid());
-            fflush($this->lock);
+            // Where the disk is full, the lock holds all the same.
+            @fwrite($this->lock, (string) getmypid());
+            @fflush($this->lock);
         }
     }
 

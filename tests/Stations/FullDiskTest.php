@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Stations;
 
+use App\Http\ErrorPage;
 use App\Runs\RunState;
+use ErrorException;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\Log;
+use PDOException;
 use Tally\Record\RunKind;
 use Tally\Verdict\VerdictKind;
 
@@ -87,5 +92,51 @@ final class FullDiskTest extends StationTestCase
         self::assertSame(RunState::Failed, $run->state);
         self::assertStringContainsString('No card is mounted at', (string) $run->message);
         self::assertSame([], self::everything($point));
+    }
+
+    public function test_a_full_disk_of_the_station_loses_no_result_while_the_books_answer(): void
+    {
+        $storage = $this->folder();
+        self::shell("mount -t tmpfs -o size=512k none {$storage}");
+        try {
+            foreach (['app/private', 'framework/cache', 'framework/views', 'logs'] as $folder) {
+                mkdir("{$storage}/{$folder}", recursive: true);
+            }
+            self::shell("dd if=/dev/zero of={$storage}/filled bs=4k || true");
+            $card = $this->card();
+            $this->post("/cards/{$card->tag}/runs", ['kind' => 'proof', 'slot' => $this->slot('Tray 3')->id])->assertSessionHasNoErrors();
+            $worker = $this->worker(['LARAVEL_STORAGE_PATH' => $storage, 'TALLY_STAND_IN_SECONDS' => '0']);
+            $worker->wait();
+            $run = $this->newest();
+            self::assertSame([RunState::Done, null], [$run->state, $run->message], $worker->getErrorOutput());
+            self::assertNotNull($run->proof());
+        } finally {
+            self::shell("umount -l {$storage}");
+        }
+    }
+
+    public function test_books_that_only_read_and_a_log_that_cannot_be_written_get_a_sentence(): void
+    {
+        $card = $this->card();
+        $fault = fn (int $code): QueryException => new QueryException('mariadb', 'INSERT', [], new class($code) extends PDOException
+        {
+            public function __construct(int $code)
+            {
+                parent::__construct('refused');
+                $this->errorInfo = ['HY000', $code, 'refused'];
+            }
+        });
+        foreach ([1290 => 'only reads just now', 1114 => 'The disk of the database is full', 2002 => 'does not answer'] as $code => $says) {
+            $page = ErrorPage::page($fault($code), request());
+            self::assertSame(503, $page?->getStatusCode());
+            self::assertStringContainsString($says, (string) $page->getContent());
+        }
+        $full = new ErrorException('fwrite(): Write of 8192 bytes failed with errno=28 No space left on device');
+        self::assertSame(507, ErrorPage::page($full, request())?->getStatusCode());
+        config(['logging.channels.single.path' => '/proc/nowhere/laravel.log']);
+        Log::forgetChannel('kept');
+        Log::forgetChannel('single');
+        Log::error('not written anywhere');
+        self::assertSame($card->id, $card->refresh()->id);
     }
 }

@@ -19,7 +19,7 @@ final readonly class OneAtATime
     public static function by(string $file, Closure $do): mixed
     {
         @mkdir(dirname($file), 0700, true);
-        $lock = fopen($file, 'c');
+        $lock = @fopen($file, 'c');
         if ($lock !== false) {
             flock($lock, LOCK_EX);
         }

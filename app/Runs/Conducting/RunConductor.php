@@ -128,7 +128,7 @@ final readonly class RunConductor
 
     /**
      * Puts down what came of it, then clears what it wrote, then files it: in this order, so that nothing is lost whatever
-     * fails in between.
+     * fails in between. Where the disk of this station takes nothing, the books come first.
      *
      * @param  (Closure(): void)|null  $clear
      */
@@ -136,10 +136,14 @@ final readonly class RunConductor
     {
         $isQuitting = $outcome->state === RunState::Stopped && $this->worker?->shouldQuit === true;
         $unfiled = UnfiledResult::put($run, $outcome->withNote($isQuitting ? 'Stopped because the station was shut down.' : null));
-        if ($clear !== null) {
+        if ($clear !== null && $unfiled->isPut()) {
             $clear();
         }
         $filed = $unfiled->file(fn (): bool => $this->worker?->shouldQuit === true);
+        if ($clear !== null) {
+            // A second time does no harm.
+            $clear();
+        }
         if ($filed !== null) {
             $run->setRawAttributes($filed->getAttributes(), true);
         }

@@ -28,9 +28,13 @@ final readonly class UnfiledResult
     /** How often it is tried again while the books are away. Seconds. */
     private const AGAIN = 1.5;
 
-    private function __construct(private string $file) {}
+    /**
+     * @param  string|null  $file  null where the disk takes nothing
+     * @param  array<mixed>|null  $entry  what would stand in it then
+     */
+    private function __construct(private ?string $file, private ?array $entry = null) {}
 
-    /** @throws RuntimeException when it cannot be put there either */
+    /** Where the disk is full it is only held, until the books or the disk take it. */
     public static function put(Run $run, Outcome $outcome): self
     {
         $entry = [
@@ -50,11 +54,14 @@ final readonly class UnfiledResult
         $file =
             self::folder().sprintf('/%s-%06d-%s.json', now()->utc()->format('Ymd-His-u'), getmypid(), $run->exists ? $run->id : 'new');
         $json = json_encode($entry, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-        if (! WholeFile::put($file, $json)) {
-            throw new RuntimeException("The result could not be put down in {$file}: is the disk of this station full?");
-        }
 
-        return new self($file);
+        return WholeFile::put($file, $json) ? new self($file) : new self(null, self::array($json));
+    }
+
+    /** Whether it outlives this process. */
+    public function isPut(): bool
+    {
+        return $this->file !== null;
     }
 
     /**
@@ -62,6 +69,8 @@ final readonly class UnfiledResult
      *
      * @param  Closure(): bool  $givesUp  asked now and then; what is not filed by then is filed when the station starts next
      * @return Run|null null when it is still on the disk
+     *
+     * @throws RuntimeException where neither the books nor the disk took it
      */
     public function file(Closure $givesUp): ?Run
     {
@@ -75,7 +84,9 @@ final readonly class UnfiledResult
                 DB::disconnect();
             }
             if ($givesUp()) {
-                return null;
+                return $this->file !== null
+                    ? null
+                    : throw new RuntimeException('The result was taken neither by the books nor by the disk of this station.');
             }
             usleep((int) (self::AGAIN * 1e6));
         }
@@ -112,8 +123,8 @@ final readonly class UnfiledResult
 
     private function enter(): ?Run
     {
-        $entry = json_decode((string) @file_get_contents($this->file), true);
-        if (! is_array($entry)) {
+        $entry = $this->entry ?? self::array((string) @file_get_contents((string) $this->file));
+        if ($entry === null) {
             // Another worker was faster.
             return null;
         }
@@ -130,9 +141,19 @@ final readonly class UnfiledResult
                 Carbon::parse(is_string($entry['ended_at'] ?? null) ? $entry['ended_at'] : 'now', 'UTC'),
             );
         }
-        $run === null ? @rename($this->file, "{$this->file}.of-other-books") : @unlink($this->file);
+        if ($this->file !== null) {
+            $run === null ? @rename($this->file, "{$this->file}.of-other-books") : @unlink($this->file);
+        }
 
         return $run;
+    }
+
+    /** @return array<mixed>|null */
+    private static function array(string $json): ?array
+    {
+        $entry = json_decode($json, true);
+
+        return is_array($entry) ? $entry : null;
     }
 
     /**
