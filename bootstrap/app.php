@@ -11,9 +11,12 @@ use App\Http\Middleware\NoStaleSave;
 use App\Http\Middleware\OwnNamesOnly;
 use App\Http\Middleware\ShareFrame;
 use App\Http\Middleware\SignedIn;
+use App\Http\RefusedByBooks;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Routing\Middleware\SubstituteBindings;
@@ -38,6 +41,9 @@ return Application::configure(basePath: dirname(__DIR__))
         );
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->render(fn (Throwable $fault, Request $request): ?Response => ErrorPage::page($fault, $request));
+        $exceptions->render(
+            fn (Throwable $fault, Request $request): RedirectResponse|JsonResponse|Response|null => RefusedByBooks::answer($fault, $request) ??
+                ErrorPage::page($fault, $request),
+        );
     })
     ->create();

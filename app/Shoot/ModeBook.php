@@ -17,6 +17,9 @@ use Tally\Shoot\Mode;
 /** Cameras and modes of the books, as an open file has them and back. */
 final readonly class ModeBook
 {
+    /** In one file, which is taken whole within a moment. */
+    private const MOST = ['cameras' => 50, 'modes' => 500];
+
     /** @return list<ShootCamera> those with slots, by tag */
     public static function cameras(): array
     {
@@ -48,6 +51,12 @@ final readonly class ModeBook
      */
     public static function take(array $cameras): int
     {
+        $modes = array_sum(array_map(fn (ShootCamera $one): int => count($one->modes), $cameras));
+        foreach (['cameras' => count($cameras), 'modes' => $modes] as $what => $count) {
+            if ($count > self::MOST[$what]) {
+                throw NotUsable::field($what, (string) $count, 'a file may have '.self::MOST[$what].' at most. Send it in parts.');
+            }
+        }
         array_map(self::mustBeKept(...), $cameras);
 
         return DB::transaction(function () use ($cameras): int {

@@ -25,7 +25,7 @@ final readonly class OverruleController
             ],
             [
                 'verdict.required' => 'No verdict was chosen. Choose the one that should stand.',
-                'verdict' => "“{$request->string('verdict')->limit(40)}” is no verdict. One of these would do: ".
+                'verdict' => '“:input” is no verdict. One of these would do: '.
                     implode(', ', array_map(fn (VerdictKind $kind): string => $kind->value, VerdictKind::cases())).
                     '.',
                 'reason.required' => 'No reason was given. Say why the evidence is wrong, such as: the maker checked it and vouches '.

@@ -50,6 +50,9 @@ final class SaveSlot extends FormRequest
     {
         return [
             function (Validator $validator): void {
+                if ($validator->errors()->isNotEmpty()) {
+                    return;
+                }
                 $slot = $this->route('slot');
                 $station = $slot instanceof Slot ? $slot->station()->first() : $this->route('station');
                 $path = $this->string('path')->value();
