@@ -42,8 +42,9 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->render(
-            fn (Throwable $fault, Request $request): RedirectResponse|JsonResponse|Response|null => RefusedByBooks::answer($fault, $request) ??
-                ErrorPage::page($fault, $request),
+            function (Throwable $fault, Request $request): RedirectResponse|JsonResponse|Response|null {
+                return RefusedByBooks::answer($fault, $request) ?? ErrorPage::page($fault, $request);
+            },
         );
     })
     ->create();

@@ -87,7 +87,8 @@ final readonly class BookTables
     {
         $rows = $this->books->select(
             'SELECT k.table_name AS name, k.column_name AS col, k.referenced_table_name AS target, c.is_nullable AS empty '.
-                'FROM information_schema.key_column_usage k JOIN information_schema.columns c USING (table_schema, table_name, column_name) '.
+                'FROM information_schema.key_column_usage k '.
+                'JOIN information_schema.columns c USING (table_schema, table_name, column_name) '.
                 'WHERE k.table_schema = DATABASE() AND k.referenced_table_name IS NOT NULL',
         );
         $references = [];

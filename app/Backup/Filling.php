@@ -129,7 +129,9 @@ final readonly class Filling
     /** The server names it in what it says, and nowhere else. */
     private static function column(QueryException $fault): ?string
     {
-        return preg_match('/FOREIGN KEY \(`(\w+)`\)|[Cc]olumn (?:\S+\.)?[\'`](\w+)[\'`]|CONSTRAINT `\w+\.(\w+)`/', $fault->getMessage(), $found) === 1
+        $names = '/FOREIGN KEY \(`(\w+)`\)|[Cc]olumn (?:\S+\.)?[\'`](\w+)[\'`]|CONSTRAINT `\w+\.(\w+)`/';
+
+        return preg_match($names, $fault->getMessage(), $found) === 1
             ? implode('', array_slice($found, 1))
             : null;
     }

@@ -33,7 +33,8 @@ final readonly class LaidOut
         try {
             // Whoever still looks into one of before is not waited for without end.
             $books->unprepared('SET SESSION lock_wait_timeout = 20');
-            $books->unprepared("DROP DATABASE IF EXISTS `{$name}`; CREATE DATABASE `{$name}` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci");
+            $books->unprepared("DROP DATABASE IF EXISTS `{$name}`");
+            $books->unprepared("CREATE DATABASE `{$name}` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci");
             config(['database.connections.'.self::NAME => [...config()->array("database.connections.{$usual}"), 'database' => $name]]);
             DB::purge(self::NAME);
 

@@ -48,7 +48,8 @@ final readonly class RefusedByBooks
     private static function beyond(QueryException $fault): string
     {
         $said = is_string($fault->errorInfo[2] ?? null) ? $fault->errorInfo[2] : '';
-        $column = preg_match('/column (?:\S+\.)?[`\'](\w+)[`\']/i', $said, $found) === 1 ? str_replace('_', ' ', $found[1]) : 'one of the fields';
+        $isNamed = preg_match('/column (?:\S+\.)?[`\'](\w+)[`\']/i', $said, $found) === 1;
+        $column = $isNamed ? str_replace('_', ' ', $found[1]) : 'one of the fields';
 
         return "“{$column}” is more than the books can hold: give a smaller figure, a nearer date or a shorter text. Nothing was saved.";
     }

@@ -4,14 +4,21 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\Jobs\CarryCopies;
+use App\Jobs\ConductRun;
+use App\Jobs\VerifyDrive;
 use App\Models\Stations\Station;
 use App\Offload\Carrying\LeftCopies;
 use App\Runs\Filing\DatabaseAway;
 use App\Runs\Filing\UnfiledResult;
 use Closure;
+use Illuminate\Queue\CallQueuedHandler;
+use Illuminate\Queue\Events\JobProcessing;
 use Illuminate\Queue\Worker;
 use Illuminate\Queue\WorkerOptions;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use RuntimeException;
 use Throwable;
 
 /**
@@ -22,6 +29,9 @@ final class Shift
 {
     /** Seconds from one look at the orders to the next: a run begins within half a second. */
     private const LOOK = 0.25;
+
+    /** All that is ever ordered. */
+    private const ORDERS = [ConductRun::class, CarryCopies::class, VerifyDrive::class];
 
     /** While the books are away. Seconds. */
     private const AGAIN = 1.0;
@@ -184,6 +194,16 @@ final class Shift
         if ($lane->queue === $station->queue()) {
             BenchEngine::measure($station->refresh());
         }
+        // An order is one of these; anything else in the books is nobody's, and is not brought to life.
+        Queue::before(function (JobProcessing $event): void {
+            $payload = $event->job->payload();
+            $packed = is_array($payload['data'] ?? null) && is_string($command = $payload['data']['command'] ?? null) ? $command : '';
+            preg_match_all('/[OCE]:\d+:"([^":]+)/', $packed, $classes);
+            if (($payload['job'] ?? null) !== CallQueuedHandler::class.'@call' || array_diff($classes[1], self::ORDERS) !== []) {
+                report(new RuntimeException('What is no order was taken off the queue: '.mb_substr($event->job->getRawBody(), 0, 300)));
+                $event->job->delete();
+            }
+        });
         $this->worker->runNextJob('database', $lane->queue, new WorkerOptions(timeout: 0, sleep: 0, maxTries: 1));
     }
 

@@ -50,8 +50,8 @@ final readonly class VanishedBench
                 $hasBegun ? RunState::Interrupted : RunState::Stopped,
                 null,
                 message: $hasBegun
-                    ? "Ended here by {$by}: {$station->name} is not heard of {$since}. Known is what was measured by then. Not known is whether ".
-                        'it goes on writing to the card there; what comes of it is filed when the bench is back.'
+                    ? "Ended here by {$by}: {$station->name} is not heard of {$since}. Known is what was measured by then. Not known ".
+                        'is whether it goes on writing to the card there; what comes of it is filed when the bench is back.'
                     : "Ended by {$by} before it began: {$station->name} is not heard of {$since}.",
             );
             DB::table('jobs')->where('id', $run->job_id)->delete();

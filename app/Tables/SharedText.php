@@ -25,7 +25,7 @@ final class SharedText
     /** Where the document stands now. */
     public function read(XMLReader $at): void
     {
-        if ($at->nodeType === XMLReader::TEXT || $at->nodeType === XMLReader::CDATA || $at->nodeType === XMLReader::SIGNIFICANT_WHITESPACE) {
+        if (in_array($at->nodeType, [XMLReader::TEXT, XMLReader::CDATA, XMLReader::SIGNIFICANT_WHITESPACE], true)) {
             if ($this->isText) {
                 $texts = array_pop($this->lists) ?? [];
                 $texts[] = (int) array_pop($texts) + strlen($at->value);

@@ -64,7 +64,8 @@ final class LoadTrial
         (new Process([base_path('bin/site')], base_path(), $env, timeout: 60))->mustRun();
         (new Process([base_path('bin/owner')], base_path(), $env, timeout: 60))->mustRun();
         // Its database is kept here, since it is to be there before and after.
-        $this->keeper = new Process(['supervisord', '--nodaemon', '-c', "{$this->folder}/supervisor.conf"], base_path(), $env, timeout: null);
+        $command = ['supervisord', '--nodaemon', '-c', "{$this->folder}/supervisor.conf"];
+        $this->keeper = new Process($command, base_path(), $env, timeout: null);
         $this->keeper->disableOutput();
         $this->keeper->start();
         $visitor = new Visitor($this->address());

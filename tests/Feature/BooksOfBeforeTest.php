@@ -63,7 +63,9 @@ final class BooksOfBeforeTest extends TestCase
         self::assertIsArray($file);
         self::assertIsString($file['hash']);
 
-        return json_encode([...$file, 'signature' => StationKeys::sign($file['hash'], is_string($file['made_at']) ? $file['made_at'] : '')], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
+        $signature = StationKeys::sign($file['hash'], is_string($file['made_at']) ? $file['made_at'] : '');
+
+        return json_encode([...$file, 'signature' => $signature], JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
     }
 
     /** @param  array<string, mixed>  $card */

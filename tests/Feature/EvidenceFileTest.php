@@ -289,7 +289,8 @@ final class EvidenceFileTest extends TestCase
         $this->post("/known-stations/{$known->id}/revoke")->assertSessionHasNoErrors();
         self::assertSame(VerdictKind::Unproven, $other->refresh()->verdict);
         self::assertSame(3, $other->runs()->count());
-        $this->get("/runs/{$other->runs()->latest('id')->firstOrFail()->id}")->assertSee('The key of Bench of friends, which signed it, was revoked.');
+        $last = $other->runs()->latest('id')->firstOrFail()->id;
+        $this->get("/runs/{$last}")->assertSee('The key of Bench of friends, which signed it, was revoked.');
         $this->get('/benches')->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page->where('known.0.runs', 3)->where('known.0.name', 'Bench of friends'),
         );
@@ -304,7 +305,8 @@ final class EvidenceFileTest extends TestCase
         $card = $this->sham();
         $file = json_decode($this->fileOf($card), true);
         self::assertIsArray($file);
-        foreach ([['made_at', '2020-01-01T00:00:00Z'], ['signature.station', 'Bench of friends'], ['signature.covers', null]] as [$at, $value]) {
+        $changes = ['made_at' => '2020-01-01T00:00:00Z', 'signature.station' => 'Bench of friends', 'signature.covers' => null];
+        foreach ($changes as $at => $value) {
             $changed = $file;
             $value === null ? data_forget($changed, $at) : data_set($changed, $at, $value);
             try {

@@ -364,7 +364,7 @@ final class ImportTest extends TestCase
             } catch (NotATable $fault) {
                 $refused = $fault->getMessage();
             }
-            self::assertSame('“cards.xlsx” takes more to read than a table of cards does, and was left. Save the cards alone as CSV.', $refused, $why);
+            self::assertStringContainsString('takes more to read than a table of cards does, and was left', (string) $refused, $why);
         }
     }
 

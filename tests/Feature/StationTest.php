@@ -9,8 +9,10 @@ use App\Models\Runs\Run;
 use App\Runs\RunState;
 use App\Stations\Lane;
 use App\Stations\Lease;
+use Illuminate\Queue\CallQueuedHandler;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Fluent;
 use Tally\Measured\Chain;
 use Tally\Record\SizeParameters;
 use Tests\TestCase;
@@ -150,5 +152,28 @@ final class StationTest extends TestCase
         array_values($proving)[1]->let();
         $this->command('tally:station', ['--once' => true])->assertSuccessful();
         self::assertSame([RunState::Done, 1], [Run::query()->firstOrFail()->state, Run::query()->firstOrFail()->lane]);
+    }
+
+    public function test_what_is_no_order_is_taken_off_the_queue_and_not_brought_to_life(): void
+    {
+        $commands = [
+            ['job' => CallQueuedHandler::class.'@call', 'command' => serialize(new Fluent(["a" => 1]))],
+            ['job' => 'Illuminate\\Filesystem\\Filesystem@delete', 'command' => serialize(new ConductRun(1))],
+        ];
+        foreach ($commands as ['job' => $job, 'command' => $command]) {
+            DB::table('jobs')->insert([
+                'queue' => $this->station()->queue(),
+                'payload' => json_encode([
+                    'uuid' => 'x', 'displayName' => 'x', 'job' => $job, 'maxTries' => 1,
+                    'data' => ['commandName' => ConductRun::class, 'command' => $command],
+                ]),
+                'attempts' => 0,
+                'available_at' => 0,
+                'created_at' => 0,
+            ]);
+            $this->command('tally:station', ['--once' => true])->assertSuccessful();
+            self::assertSame(0, DB::table('jobs')->count());
+            self::assertSame(0, DB::table('failed_jobs')->count());
+        }
     }
 }

@@ -173,7 +173,8 @@ final class BackupTest extends StationTestCase
     public static function wrong(): iterable
     {
         $card = 'Table “cards”, row 2, column ';
-        yield 'no card of that number' => ['run_samples', ['run_id' => 999_999], 'Table “run_samples”, row 2, column “run_id”: It refers to'];
+        $sample = 'Table “run_samples”, row 2, column “run_id”: It refers to';
+        yield 'no card of that number' => ['run_samples', ['run_id' => 999_999], $sample];
         yield 'twice' => ['cards', ['id' => 1], 'It is there twice.'];
         yield 'empty' => ['cards', ['tag' => null], "{$card}“tag”: It is empty, and may not be."];
         yield 'too long' => ['cards', ['tag' => str_repeat('x', 5000)], "{$card}“tag”: It is longer or larger"];

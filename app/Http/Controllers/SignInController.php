@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\KnownBrowser;
 use App\Http\Middleware\SignedIn;
 use App\Http\Page;
 use App\Models\User;
 use App\People\House;
-use App\People\KnownBrowser;
 use App\People\OnceAddress;
 use App\People\Passwords;
 use App\People\PeopleBook;
