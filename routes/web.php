@@ -42,6 +42,7 @@ use App\Http\Controllers\ShootController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TagController;
 use App\Http\Controllers\TypedController;
+use App\Http\Controllers\UpdateController;
 use App\Http\Controllers\WhatIfController;
 use App\Http\Controllers\WorthController;
 use App\Models\Cards\Card;
@@ -133,6 +134,7 @@ Route::middleware('may:rules')->group(function (): void {
 });
 Route::get('/handbook', HandbookController::class);
 Route::get('/erased', [ErasedController::class, 'show']);
+Route::get('/updates', UpdateController::class);
 
 Route::get('/opinion', [OpinionController::class, 'show']);
 Route::post('/opinion', [OpinionController::class, 'judge']);

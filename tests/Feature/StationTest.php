@@ -157,7 +157,7 @@ final class StationTest extends TestCase
     public function test_what_is_no_order_is_taken_off_the_queue_and_not_brought_to_life(): void
     {
         $commands = [
-            ['job' => CallQueuedHandler::class.'@call', 'command' => serialize(new Fluent(["a" => 1]))],
+            ['job' => CallQueuedHandler::class.'@call', 'command' => serialize(new Fluent(['a' => 1]))],
             ['job' => 'Illuminate\\Filesystem\\Filesystem@delete', 'command' => serialize(new ConductRun(1))],
         ];
         foreach ($commands as ['job' => $job, 'command' => $command]) {

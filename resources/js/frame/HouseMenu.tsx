@@ -22,6 +22,7 @@ export const HOUSE_PAGES = [
     { href: '/rules', label: 'House rules: what verdicts, fits and due days go by' },
     { href: '/activity', label: 'Changes of the books: who, what, when' },
     { href: '/erased', label: 'What was erased, by whom' },
+    { href: '/updates', label: 'Updates: which verdicts changed by them' },
     { href: '/benches', label: 'Benches and their slots' },
     { href: '/import', label: 'Cards from a table, or out as one' },
     { href: '/fit/shoot', label: 'Fit: the whole shoot, which card goes where' },

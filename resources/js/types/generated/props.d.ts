@@ -1333,6 +1333,10 @@ export interface TypedPageProps {
     margin: MarginProps;
 }
 
+export interface UpdatesPageProps {
+    updates: UpdateProps[];
+}
+
 export interface WorthPageProps {
     purchases: PurchaseProps[];
     kit: ChoiceProps[];
@@ -1944,4 +1948,19 @@ export interface TypedCheckProps {
     rate: string | null;
     sentence: string | null;
     wrong: boolean;
+}
+
+export interface ChangedVerdictProps {
+    card: string;
+    before: VerdictKind | null;
+    verdict: VerdictKind | null;
+    why: string;
+}
+
+export interface UpdateProps {
+    id: number;
+    on: string;
+    changes: number;
+    backup: string;
+    verdicts: ChangedVerdictProps[];
 }

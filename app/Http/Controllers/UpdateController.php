@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Page;
+use App\Models\Update;
+use App\Props\Page\UpdatesPageProps;
+use App\Props\Updates\ChangedVerdictProps;
+use App\Props\Updates\UpdateProps;
+use Inertia\Response;
+use Tally\Verdict\VerdictKind;
+
+/** When the books were brought up to date, and which verdicts changed by it. */
+final readonly class UpdateController
+{
+    private const NEWEST = 20;
+
+    public function __invoke(): Response
+    {
+        /** @param  array{card: string, before: string, verdict: string, why: string}  $one */
+        $verdict = fn (array $one): ChangedVerdictProps => new ChangedVerdictProps(
+            $one['card'],
+            VerdictKind::tryFrom($one['before']),
+            VerdictKind::tryFrom($one['verdict']),
+            $one['why'],
+        );
+
+        return Page::show(
+            new UpdatesPageProps(
+                updates: array_values(
+                    Update::query()
+                        ->latest('id')
+                        ->limit(self::NEWEST)
+                        ->get()
+                        ->map(
+                            fn (Update $one): UpdateProps => new UpdateProps(
+                                $one->id,
+                                $one->made_at->format('j M Y H:i').' UTC',
+                                $one->changes,
+                                $one->backup,
+                                array_map($verdict, $one->verdicts),
+                            ),
+                        )
+                        ->all(),
+                ),
+            ),
+        );
+    }
+}
