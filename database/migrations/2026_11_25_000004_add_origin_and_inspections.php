@@ -11,6 +11,12 @@ return new class extends Migration
 {
     public function up(): void
     {
+        // The very first books that were landed had no such column yet; it was put into their own change afterwards.
+        if (! Schema::hasColumn('cards', 'sustained')) {
+            Schema::table('cards', function (Blueprint $table): void {
+                $table->double('sustained')->nullable()->after('write');
+            });
+        }
         Schema::table('cards', function (Blueprint $table): void {
             // A code as typed, and beside it the part of it that counts when two are compared: see Tally\Origin\Code.
             foreach (['serial', 'back_code', 'lot'] as $code) {

@@ -7,12 +7,15 @@ namespace App\Console\Commands;
 use App\Backup\BackupFile;
 use App\Backup\BookTables;
 use App\Backup\LaidOut;
+use App\Evidence\CardEvidence;
+use App\Models\Cards\Card;
 use App\Models\Update;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use RuntimeException;
+use Tally\Verdict\Judge;
 
 /** Exit codes: 0 the books are of this version, 2 they could not be brought there. */
 final class UpdateCommand extends Command
@@ -44,9 +47,10 @@ final class UpdateCommand extends Command
         if ($backup === false) {
             return 2;
         }
+        $before = $backup === null ? [] : DB::table('cards')->pluck('verdict', 'tag')->all();
         Artisan::call('migrate', ['--force' => true], $this->output);
         if ($backup !== null) {
-            $this->judgeAnew(count($pending), $backup);
+            $this->judgeAnew(count($pending), $backup, $before);
         }
 
         return 0;
@@ -69,19 +73,20 @@ final class UpdateCommand extends Command
         return $path;
     }
 
-    private function judgeAnew(int $changes, string $backup): void
+    /** @param  array<mixed>  $before  tag → verdict */
+    private function judgeAnew(int $changes, string $backup, array $before): void
     {
-        Artisan::call('tally:judge', ['--all' => true, '--json' => true]);
-        $said = json_decode(Artisan::output(), true);
+        Artisan::call('tally:judge', ['--all' => true]);
         $verdicts = [];
-        foreach (is_array($said) && is_array($said['changed'] ?? null) ? $said['changed'] : [] as $one) {
-            if (is_array($one) && is_string($one['card'] ?? null) && is_string($one['before'] ?? null) && is_string($one['verdict'] ?? null)) {
-                $why = is_array($one['reasons'] ?? null) && is_array($one['reasons'][0] ?? null) ? $one['reasons'][0]['sentence'] ?? '' : '';
+        foreach (Card::query()->orderBy('tag')->get() as $card) {
+            $was = $before[$card->tag] ?? null;
+            if (is_string($was) && $was !== $card->verdict->value) {
+                $now = Judge::judge(CardEvidence::of($card, CardEvidence::runs($card)));
                 $verdicts[] = [
-                    'card' => $one['card'],
-                    'before' => $one['before'],
-                    'verdict' => $one['verdict'],
-                    'why' => is_string($why) ? $why : '',
+                    'card' => $card->tag,
+                    'before' => $was,
+                    'verdict' => $now->kind->value,
+                    'why' => $now->reasons[0]->sentence(),
                 ];
             }
         }

@@ -19,14 +19,6 @@ final readonly class UpdateController
 
     public function __invoke(): Response
     {
-        /** @param  array{card: string, before: string, verdict: string, why: string}  $one */
-        $verdict = fn (array $one): ChangedVerdictProps => new ChangedVerdictProps(
-            $one['card'],
-            VerdictKind::tryFrom($one['before']),
-            VerdictKind::tryFrom($one['verdict']),
-            $one['why'],
-        );
-
         return Page::show(
             new UpdatesPageProps(
                 updates: array_values(
@@ -40,7 +32,15 @@ final readonly class UpdateController
                                 $one->made_at->format('j M Y H:i').' UTC',
                                 $one->changes,
                                 $one->backup,
-                                array_map($verdict, $one->verdicts),
+                                array_map(
+                                    fn (array $changed): ChangedVerdictProps => new ChangedVerdictProps(
+                                        $changed['card'],
+                                        VerdictKind::tryFrom($changed['before']),
+                                        VerdictKind::tryFrom($changed['verdict']),
+                                        $changed['why'],
+                                    ),
+                                    $one->verdicts,
+                                ),
                             ),
                         )
                         ->all(),
