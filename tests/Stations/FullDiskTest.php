@@ -97,12 +97,15 @@ final class FullDiskTest extends StationTestCase
     public function test_a_full_disk_of_the_station_loses_no_result_while_the_books_answer(): void
     {
         $storage = $this->folder();
+        if (posix_geteuid() !== 0) {
+            self::markTestSkipped('A disk of half a megabyte is for root to mount.');
+        }
         self::shell("mount -t tmpfs -o size=512k none {$storage}");
         try {
             foreach (['app/private', 'framework/cache', 'framework/views', 'logs'] as $folder) {
                 mkdir("{$storage}/{$folder}", recursive: true);
             }
-            self::shell("dd if=/dev/zero of={$storage}/filled bs=4k || true");
+            self::shell("dd if=/dev/zero of={$storage}/filled bs=4k count=200 || true");
             $card = $this->card();
             $this->post("/cards/{$card->tag}/runs", ['kind' => 'proof', 'slot' => $this->slot('Tray 3')->id])->assertSessionHasNoErrors();
             $worker = $this->worker(['LARAVEL_STORAGE_PATH' => $storage, 'TALLY_STAND_IN_SECONDS' => '0']);
