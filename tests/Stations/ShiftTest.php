@@ -37,9 +37,9 @@ final class ShiftTest extends StationTestCase
 
     public function test_what_goes_on_outlives_its_leader_and_one_that_dies_takes_no_other_along(): void
     {
-        $first = $this->begin();
         $long = $this->order('Bay 1');
         $short = $this->order('Bay 2');
+        $first = $this->begin();
         $lanes = Lane::all($this->station());
         self::until(
             fn (): bool => Run::query()->where('state', RunState::Running)->whereNotNull('checkpoint')->count() === 2,

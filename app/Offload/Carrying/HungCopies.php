@@ -40,7 +40,7 @@ final readonly class HungCopies
         RealCopies::follow($offload->refresh());
     }
 
-    /** Workers that hang over what was left are ended, where the kernel lets go of them; the keeper brings others. */
+    /** Workers that hang over what was left are ended, where the kernel lets go of them; their station forks others. */
     public static function letGo(Station $station): void
     {
         $left = OffloadCopy::query()
