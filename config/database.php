@@ -6,6 +6,10 @@ declare(strict_types=1);
 $host = env('DB_HOST', '127.0.0.1');
 $isOwn = is_string($host) && ($host === 'localhost' || $host === '::1' || str_starts_with($host, '127.'));
 
+// By which the database of another machine is known; a name without a path lies beside this application.
+$given = env('MYSQL_ATTR_SSL_CA');
+$certificate = is_string($given) && $given !== '' ? (str_starts_with($given, '/') ? $given : base_path($given)) : null;
+
 return [
     'default' => 'mariadb',
     'connections' => [
@@ -21,7 +25,7 @@ return [
             'collation' => 'utf8mb4_unicode_ci',
             'prefix' => '',
             'strict' => true,
-            'options' => array_filter([PDO::MYSQL_ATTR_SSL_CA => env('MYSQL_ATTR_SSL_CA')]),
+            'options' => $certificate === null ? [] : [PDO::MYSQL_ATTR_SSL_CA => $certificate],
         ],
     ],
 ];

@@ -278,10 +278,9 @@ final class ImportTest extends TestCase
 
     public function test_what_is_no_table_is_refused_with_a_sentence(): void
     {
-        self::assertStringContainsString(
-            '50 MB; a table may be 10 MB at most',
-            $this->complaint(str_repeat("A-1,Tindle\n", 4_545_455), 'large.csv'),
-        );
+        $this->send(str_repeat("A-1,Tindle\n", 4_545_455), 'large.csv')->assertSessionHasErrors([
+            'table' => '“large.csv” is 50 MB; a table may be 10 MB at most. Send a part of it.',
+        ]);
         self::assertStringContainsString(
             'neither text nor a spreadsheet',
             $this->complaint("\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR", 'picture.csv'),

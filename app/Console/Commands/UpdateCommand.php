@@ -37,7 +37,7 @@ final class UpdateCommand extends Command
         $pending = array_diff($known, $done);
         if ($this->option('check') === true) {
             if ($pending !== []) {
-                $this->error('The books are of an earlier version than this program. Start the machine that has them with this version first.');
+                $this->error('The books are of an earlier version than this program. Start the machine that has them with it first.');
             }
 
             return $pending === [] ? 0 : 2;

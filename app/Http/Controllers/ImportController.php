@@ -13,6 +13,8 @@ use App\Intake\Import\ImportReading;
 use App\Intake\Import\WaitingTable;
 use App\Pages\House\ImportPage;
 use App\Props\Page\ImportPageProps;
+use App\Tables\NotATable;
+use App\Tables\TableLimits;
 use App\Tables\TableWriter;
 use App\Tables\TooManyCells;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -37,7 +39,13 @@ final readonly class ImportController
         if (! ($file instanceof UploadedFile) || ! $file->isValid()) {
             throw ValidationException::withMessages(['table' => 'No whole table arrived. Choose a CSV, XLSX or ODS of at most 10 MB.']);
         }
-        $table = WaitingTable::sent($file->getClientOriginalName());
+        $name = $file->getClientOriginalName();
+        if ($file->getSize() > TableLimits::BYTES) {
+            throw ValidationException::withMessages([
+                'table' => NotATable::tooLarge($name, $file->getSize(), TableLimits::BYTES)->getMessage(),
+            ]);
+        }
+        $table = WaitingTable::sent($name);
         // Once the answer has gone out: the page that it leads to follows the reading.
         app()->terminating(fn () => $table->read($file->getPathname()));
 
