@@ -22,6 +22,7 @@ use Illuminate\Http\Response;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Session\Middleware\AuthenticateSession;
 use Illuminate\Session\Middleware\StartSession;
+use Tally\Offload\Search\NoLongerWanted;
 
 // What it keeps is nobody else's to read.
 umask(0077);
@@ -41,6 +42,7 @@ return Application::configure(basePath: dirname(__DIR__))
         );
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport(NoLongerWanted::class);
         $exceptions->render(
             function (Throwable $fault, Request $request): RedirectResponse|JsonResponse|Response|null {
                 return RefusedByBooks::answer($fault, $request) ?? ErrorPage::page($fault, $request);

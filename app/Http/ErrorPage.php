@@ -13,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Tally\Offload\Search\NoLongerWanted;
 use Throwable;
 
 /** What a page says when it cannot be shown: what happened, and what would do. */
@@ -22,6 +23,11 @@ final readonly class ErrorPage
     {
         $away = DatabaseAway::of($fault);
         [$status, $title, $sentence] = match (true) {
+            $fault instanceof NoLongerWanted => [
+                503,
+                'A newer question took its place',
+                'Two long questions of one person go on at once, and this was an older one. Nothing was lost: ask it again.',
+            ],
             $away !== null => [503, $away->words()[0], $away->words()[1].self::unfiled()],
             self::isFull($fault) => [
                 507,

@@ -31,7 +31,9 @@ final class TrialStation
     /** The station and all that it has begun. */
     public function kill(): void
     {
-        $this->process?->signal(SIGKILL);
+        if ($this->process?->isRunning() === true) {
+            $this->process->signal(SIGKILL);
+        }
         $station = Station::here();
         foreach ($station === null ? [] : [...Lane::all($station), Lane::looking($station)] as $lane) {
             $pid = $lane->process();

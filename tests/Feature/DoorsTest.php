@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Http\Middleware\LongQuestion;
 use App\Models\Cards\Card;
 use App\Models\Cards\Photo;
 use App\Models\Runs\Run;
-use Closure;
 use Database\Seeders\DemoCards;
 use Database\Seeders\DemoRuns;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
@@ -16,7 +14,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Symfony\Component\HttpFoundation\Response;
 use Tally\Offload\Search\Wanted;
 use Tests\TestCase;
 
@@ -158,25 +155,26 @@ final class DoorsTest extends TestCase
 
     public function test_of_one_person_two_questions_go_on_and_a_newer_one_ends_the_oldest(): void
     {
-        $ask = function (?Closure $meanwhile = null): Response {
-            return (new LongQuestion())->handle(request(), function () use ($meanwhile): Response {
-                $wanted = app(Wanted::class);
-                $meanwhile?->__invoke();
-                usleep(300_000);
-                $wanted->mustBe();
+        $meanwhile = [];
+        Route::get('/long', function () use (&$meanwhile): string {
+            $wanted = app(Wanted::class);
+            array_shift($meanwhile)?->__invoke();
+            usleep(300_000);
+            $wanted->mustBe();
 
-                return response('found');
-            });
-        };
-        self::assertSame('found', $ask()->getContent());
-        self::assertSame('found', $ask(fn () => $ask())->getContent(), 'two at once');
+            return 'found';
+        })->middleware(['web', 'long']);
         $answers = [];
-        $answers[] = $ask(function () use ($ask, &$answers): void {
-            $answers[] = $ask(function () use ($ask, &$answers): void {
-                $answers[] = $ask();
-            });
-        });
-        self::assertSame([200, 200, 503], array_map(fn (Response $one): int => $one->getStatusCode(), $answers));
+        $ask = function () use (&$answers): void {
+            $answers[] = $this->get('/long')->getStatusCode();
+        };
+        $ask();
+        $meanwhile = [$ask];
+        $ask();
+        self::assertSame([200, 200, 200], $answers, 'two at once');
+        [$answers, $meanwhile] = [[], [$ask, $ask]];
+        $ask();
+        self::assertSame([200, 200, 503], $answers, 'the oldest of three');
         self::assertSame(0, DB::table('long_questions')->count());
     }
 

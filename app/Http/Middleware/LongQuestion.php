@@ -10,7 +10,6 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
-use Tally\Offload\Search\NoLongerWanted;
 use Tally\Offload\Search\Wanted;
 
 /**
@@ -47,9 +46,8 @@ final class LongQuestion
             return DB::table('long_questions')->where('id', $mine)->exists();
         }));
         try {
+            // What is no longer wanted is answered by ErrorPage.
             return $next($request);
-        } catch (NoLongerWanted) {
-            return response('A newer question of yours took the place of this one.', 503, ['Content-Type' => 'text/plain; charset=utf-8']);
         } finally {
             DB::table('long_questions')->where('id', $mine)->delete();
         }
