@@ -31,7 +31,12 @@ final readonly class LeftRuns
         $running = Run::query()->with(['card', 'slot'])->where('station_id', $station->id)->where('state', RunState::Running);
         foreach ($running->get() as $run) {
             // A run without a lane is one of before there were any.
-            if ((new Lane($station, $station->queueOf($run->kind), $run->lane ?? 0))->isFree()) {
+            $lane = new Lane($station, $station->queueOf($run->kind), $run->lane ?? 0);
+            // Nobody is in it, and nobody comes into it meanwhile.
+            if (! $lane->take()) {
+                continue;
+            }
+            if ($run->refresh()->state === RunState::Running) {
                 ResultFiling::file(
                     $run,
                     RunState::Interrupted,
@@ -42,6 +47,7 @@ final readonly class LeftRuns
                 );
                 $closed[] = $run;
             }
+            $lane->let();
         }
         self::letGo($station);
 

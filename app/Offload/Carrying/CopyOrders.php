@@ -26,7 +26,7 @@ final readonly class CopyOrders
                 continue;
             }
             foreach ($copies as $copy) {
-                $copy->forceFill(['state' => CopyState::Ordered])->save();
+                $copy->forceFill(['state' => CopyState::Ordered, 'worker' => null, 'job_id' => null])->save();
             }
             $job = new CarryCopies($card->id, array_map(fn (OffloadCopy $copy): int => $copy->id, $copies));
             app(Dispatcher::class)->dispatch($job->onQueue($offload->station->offloadQueue())->afterCommit());

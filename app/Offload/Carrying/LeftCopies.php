@@ -19,38 +19,53 @@ final readonly class LeftCopies
     /** An order is taken within a second and signed within another; one that nobody has signed for longer is held by nobody. Seconds. */
     private const HELD = 60;
 
+    private const GOING = [CopyState::Ordered, CopyState::Copying, CopyState::Copied, CopyState::Reading];
+
     public static function takeUp(Station $station): void
     {
-        $going = [CopyState::Ordered, CopyState::Copying, CopyState::Copied, CopyState::Reading];
         $offloads = Offload::query()
             ->where('station_id', $station->id)
             ->where('is_made_up', false)
             ->where('state', '!=', OffloadState::Ended)
             ->get();
         foreach ($offloads as $offload) {
-            $left = OffloadCopy::query()
+            $left = 0;
+            $going = OffloadCopy::query()
                 ->whereIn('offload_card_id', $offload->cards()->pluck('id'))
-                ->whereIn('state', $going)
-                ->get()
-                ->filter(fn (OffloadCopy $copy): bool => self::isLeft($station, $copy));
-            if ($left->isEmpty()) {
-                continue;
+                ->whereIn('state', self::GOING);
+            foreach ($going->get() as $copy) {
+                $left += self::isTakenBack($station, $copy) ? 1 : 0;
             }
-            DB::table('jobs')->whereIn('id', $left->pluck('job_id'))->delete();
-            foreach ($left as $copy) {
-                $copy->forceFill(['state' => CopyState::Waiting, 'worker' => null, 'job_id' => null])->save();
+            if ($left > 0) {
+                CopyOrders::give($offload);
             }
-            CopyOrders::give($offload);
         }
     }
 
-    private static function isLeft(Station $station, OffloadCopy $copy): bool
+    /** Nobody takes it in hand meanwhile: whoever copies has its lane, and what nobody has signed yet is taken back in one step. */
+    private static function isTakenBack(Station $station, OffloadCopy $copy): bool
     {
-        if ($copy->worker !== null) {
-            return (new Lane($station, $station->offloadQueue(), $copy->worker))->isFree();
+        $lane = $copy->worker === null ? null : new Lane($station, $station->offloadQueue(), $copy->worker);
+        if ($lane === null ? self::isHeld($station) : ! $lane->take()) {
+            return false;
         }
+        try {
+            DB::table('jobs')->where('id', $copy->job_id)->delete();
 
-        return ! DB::table('jobs')
+            return OffloadCopy::query()
+                ->whereKey($copy->id)
+                ->whereIn('state', $lane === null ? [CopyState::Ordered] : self::GOING)
+                ->where('worker', $copy->worker)
+                ->update(['state' => CopyState::Waiting, 'worker' => null, 'job_id' => null]) > 0;
+        } finally {
+            $lane?->let();
+        }
+    }
+
+    /** Whether an order waits that may be the one of a copy which nobody has signed, or was taken a moment ago. */
+    private static function isHeld(Station $station): bool
+    {
+        return DB::table('jobs')
             ->where('queue', $station->offloadQueue())
             ->where(
                 fn (Builder $order): Builder => $order
