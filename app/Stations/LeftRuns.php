@@ -22,12 +22,9 @@ final readonly class LeftRuns
     /**
      * What still says “running” although nobody is in its lane. A result that was put down before is to be filed first: it may
      * have come to its end, with the books away.
-     *
-     * @return list<Run>
      */
-    public static function close(Station $station): array
+    public static function close(Station $station): void
     {
-        $closed = [];
         $running = Run::query()->with(['card', 'slot'])->where('station_id', $station->id)->where('state', RunState::Running);
         foreach ($running->get() as $run) {
             // A run without a lane is one of before there were any.
@@ -45,13 +42,10 @@ final readonly class LeftRuns
                         ($run->result === null ? '' : ' What was measured whole before counts.').
                         self::whatStays($run),
                 );
-                $closed[] = $run;
             }
             $lane->let();
         }
         self::letGo($station);
-
-        return $closed;
     }
 
     /** Puts back on the queue what a worker took and died of before it could say so. */

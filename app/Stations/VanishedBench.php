@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadState;
 use App\Models\Runs\Run;
@@ -24,10 +25,16 @@ final readonly class VanishedBench
         return Run::query()->where('station_id', $station->id)->whereIn('state', RunState::going());
     }
 
-    /** @return Builder<Offload> */
+    /** @return Builder<Offload> copies of which go on there, as far as is known */
     public static function offloads(Station $station): Builder
     {
-        return Offload::query()->where('station_id', $station->id)->where('is_made_up', false)->where('state', '!=', OffloadState::Ended);
+        $going = array_filter(CopyState::cases(), fn (CopyState $state): bool => $state->isGoing());
+
+        return Offload::query()
+            ->where('station_id', $station->id)
+            ->where('is_made_up', false)
+            ->where('state', '!=', OffloadState::Ended)
+            ->whereHas('cards.copies', fn (Builder $copies): Builder => $copies->whereIn('state', $going));
     }
 
     /** @throws ValidationException while it is still heard of */
