@@ -217,4 +217,23 @@ final class StaleSaveTest extends TestCase
         ]);
         self::assertSame(0, DB::table('sent_forms')->count());
     }
+
+    public function test_a_form_that_died_half_way_is_carried_out_when_it_comes_again_and_other_contents_are_another_form(): void
+    {
+        $card = $this->card();
+        $send = fn (string $footage): TestResponse => $this->withHeaders(['X-Once' => 'one key'])->post("/cards/{$card->tag}/footage", [
+            'footage' => $footage,
+            'by' => 'Wren',
+        ]);
+        $send('1 GB')->assertSessionHasNoErrors();
+        $send('1 GB');
+        self::assertSame(1, FootageAct::query()->count(), 'sent twice it counts once');
+        $send('2 GB')->assertSessionHasNoErrors();
+        self::assertSame(2, FootageAct::query()->count(), 'other contents under the same key are another form');
+        // What was begun when its process died is not done.
+        DB::table('sent_forms')->update(['done_at' => null]);
+        $send('1 GB')->assertSessionHasNoErrors();
+        self::assertSame(3, FootageAct::query()->count());
+        self::assertNotNull(DB::table('sent_forms')->max('done_at'));
+    }
 }
