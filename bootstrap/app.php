@@ -9,6 +9,7 @@ use App\Http\Middleware\LongQuestion;
 use App\Http\Middleware\May;
 use App\Http\Middleware\NoStaleSave;
 use App\Http\Middleware\OwnNamesOnly;
+use App\Http\Middleware\ReadFromReplica;
 use App\Http\Middleware\ShareFrame;
 use App\Http\Middleware\SignedIn;
 use App\Http\RefusedByBooks;
@@ -35,9 +36,10 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo('/sign-in');
         // Whoever is not signed in is not told either which cards there are.
         $middleware->prependToPriorityList(SubstituteBindings::class, SignedIn::class);
+        $middleware->prependToPriorityList(SubstituteBindings::class, ReadFromReplica::class);
         $middleware->alias(['may' => May::class, 'seen' => NoStaleSave::class, 'long' => LongQuestion::class]);
         $middleware->web(
-            append: [SignedIn::class, AuthenticateSession::class, ShareFrame::class, CountOnce::class],
+            append: [SignedIn::class, AuthenticateSession::class, ReadFromReplica::class, ShareFrame::class, CountOnce::class],
             replace: [StartSession::class => KeepSession::class],
         );
     })

@@ -9,10 +9,11 @@ use App\Evidence\HouseKnowledge;
 use App\Models\Cards\Card;
 use App\Models\Cards\Correction;
 use App\Models\Cards\FootageAct;
+use App\Models\Cards\PriceQuote;
 use App\Models\Ledger\BookLine;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Tally\Label\Form;
 use Tally\Verdict\Step;
 use Tally\Verdict\VerdictKind;
 
@@ -158,12 +159,18 @@ final readonly class CardBook
         return $cells;
     }
 
-    /** Cards of a form and tier that were bought at a price: what such cards cost has changed. */
-    public static function refreshPriced(Form $form, string $currency): void
+    /**
+     * Those that may be cheap by what such cards cost, now that a quote came or went; no other verdict hangs on it. The median, before
+     * and after, is no higher than the dearest of them, and half of it is where cheap begins (core/Origin/OriginFindings).
+     */
+    public static function refreshPriced(PriceQuote $quote): void
     {
+        $alike = ['form' => $quote->form, 'currency' => $quote->currency];
+        $dearest = PriceQuote::query()->where($alike)->where('tier', $quote->tier)->max(DB::raw('price / capacity'));
+        $perByte = max(is_numeric($dearest) ? (float) $dearest : 0.0, $quote->price / $quote->capacity->count);
         Card::query()
-            ->where(['form' => $form, 'currency' => $currency])
-            ->whereNotNull('price')
+            ->where($alike)
+            ->whereRaw('price <= capacity * ? / 2', [$perByte])
             ->each(CardEvidence::refresh(...));
     }
 

@@ -21,15 +21,12 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        // One way to the database and back for each question instead of two; and a page takes the connection up that the last
-        // one left, where nothing of a transaction stays open.
-        config([
-            'database.connections.mariadb.options' => [
-                ...(array) config('database.connections.mariadb.options'),
-                PDO::ATTR_EMULATE_PREPARES => true,
-                PDO::ATTR_PERSISTENT => ! $this->app->runningInConsole(),
-            ],
-        ]);
+        // A page takes the connection up that the last one left, where nothing of a transaction stays open. Said here and not in the
+        // settings, which are put together at a terminal.
+        foreach (['mariadb', 'replica'] as $name) {
+            $options = (array) config("database.connections.{$name}.options");
+            config(["database.connections.{$name}.options" => [PDO::ATTR_PERSISTENT => ! $this->app->runningInConsole()] + $options]);
+        }
         $this->app->scoped(Thresholds::class, fn (): Thresholds => JudgeRules::kept());
         $this->app->bind(AllowedFolders::class, fn (): AllowedFolders => StationFolders::allowed());
         $this->app->bind(RunConductor::class, function (): RunConductor {

@@ -14,4 +14,7 @@ enum Fault: string
     case ReadOnly = 'turned read-only';
     case Repointed = 'link repointed';
     case DatabaseAway = 'database away';
+    case ReadErrors = 'medium gives errors';
+    case StationDiskFull = 'disk of the station full';
+    case SameName = 'second folder, same name';
 }

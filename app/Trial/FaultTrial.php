@@ -48,6 +48,8 @@ final class FaultTrial
 
     private readonly TrialStation $station;
 
+    private readonly TrialStation $second;
+
     private readonly HomeTrial $offloads;
 
     private readonly Place $bay;
@@ -83,7 +85,15 @@ final class FaultTrial
         Slot::query()
             ->where('name', 'Raw 1')
             ->update(['path' => "{$folder}/slot"]);
-        $this->station = new TrialStation([...$this->database->env(), 'TALLY_FOLDERS' => $folder, 'TALLY_PLAIN_FOLDERS' => '']);
+        // A disk of its own, that can be filled up.
+        Shell::must("mkdir {$folder}/storage && mount -t tmpfs -o size=32m none {$folder}/storage");
+        Shell::must("cd {$folder}/storage && mkdir -p app/private framework/cache/data framework/views logs");
+        app()->useStoragePath("{$folder}/storage");
+        $env = [...$this->database->env(), 'TALLY_FOLDERS' => $folder, 'TALLY_PLAIN_FOLDERS' => ''];
+        $this->station = new TrialStation([...$env, 'LARAVEL_STORAGE_PATH' => "{$folder}/storage"]);
+        // As one forgotten line in .env makes it.
+        Shell::must("mkdir -p {$folder}/second && cp -r {$folder}/storage/. {$folder}/second");
+        $this->second = new TrialStation([...$env, 'LARAVEL_STORAGE_PATH' => "{$folder}/second"]);
         $this->station->keep();
         $this->offloads = new HomeTrial($folder, $chance, $this->station);
     }
@@ -110,6 +120,7 @@ final class FaultTrial
                     fn (Fault $one): bool => match ($one) {
                         Fault::Unmounted, Fault::Filled, Fault::ReadOnly => $what !== 'raw proof',
                         Fault::Repointed => $what === 'raw proof',
+                        Fault::ReadErrors => $what !== 'copy',
                         default => true,
                     },
                 ),
@@ -148,15 +159,14 @@ final class FaultTrial
 
     public function end(): void
     {
+        $this->second->stop();
         $this->station->end();
         $this->offloads->end();
         $this->database->start();
         foreach ([$this->bay, $this->drive, $this->raw, $this->decoy] as $place) {
             $place->remove();
         }
-        foreach (UnfiledResult::waiting() as $file) {
-            @unlink($file);
-        }
+        Shell::may("umount -l {$this->folder}/storage");
         $this->database->end();
     }
 
@@ -217,8 +227,11 @@ final class FaultTrial
             Fault::ReadOnly => $place->turnReadOnly(),
             Fault::Repointed => $this->point($this->decoy),
             Fault::DatabaseAway => $this->takeDatabaseAway(),
+            Fault::ReadErrors => ($what === 'raw proof' ? $this->raw : $this->bay)->turnBad(),
+            Fault::StationDiskFull => $this->fillStationDisk(),
+            Fault::SameName => $this->openSecond(),
         };
-        if (in_array($fault, [Fault::Unmounted, Fault::Filled, Fault::ReadOnly, Fault::Repointed], true)) {
+        if (in_array($fault, [Fault::Unmounted, Fault::Filled, Fault::ReadOnly, Fault::Repointed, Fault::ReadErrors], true)) {
             $this->wait(1.5);
         }
     }
@@ -228,6 +241,22 @@ final class FaultTrial
         $this->database->stop();
         $this->wait($this->away);
         $this->database->start();
+    }
+
+    private function fillStationDisk(): void
+    {
+        Shell::may("dd if=/dev/zero of={$this->folder}/storage/taken bs=4k");
+        $this->wait($this->chance->getInt(500, 4000) / 1000);
+        Shell::must("rm {$this->folder}/storage/taken");
+    }
+
+    /** Begun again and again, as the supervisor of that folder does. */
+    private function openSecond(): void
+    {
+        for ($end = hrtime(true) + 4e9; hrtime(true) < $end; $this->wait(0.2)) {
+            $this->second->keep();
+        }
+        $this->second->stop();
     }
 
     private function point(Place $place): void
@@ -242,6 +271,10 @@ final class FaultTrial
     {
         DB::disconnect();
         $this->point($this->raw);
+        $this->raw->makeGood();
+        if ($this->bay->makeGood()) {
+            $this->lay();
+        }
         foreach ([$this->bay, $this->drive] as $place) {
             $place->makeRoom();
             if (
@@ -278,13 +311,15 @@ final class FaultTrial
     {
         $run->refresh();
         $verdict = $card->refresh()->verdict;
+        // One that did give errors is shaky, and no sham for it.
+        $wrong = $fault === Fault::ReadErrors ? [VerdictKind::Sham] : [VerdictKind::Sham, VerdictKind::Shaky];
 
         return array_values(
             array_filter(
                 [
                     $state->isGoing() ? "lost: {$run->name()} never ended" : null,
                     $state === RunState::Done && $run->result === null ? "lost: {$run->name()} is done and has no result" : null,
-                    in_array($verdict, [VerdictKind::Sham, VerdictKind::Shaky], true)
+                    in_array($verdict, $wrong, true)
                         ? "convicted: {$card->tag} is {$verdict->value} ({$run->message})"
                         : null,
                     $state === RunState::Failed && $fault === Fault::None ? "lost: {$run->name()} failed ({$run->message})" : null,

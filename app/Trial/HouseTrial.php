@@ -36,16 +36,20 @@ final class HouseTrial
 {
     private const DAYS = 3 * 365;
 
-    private readonly ScratchDatabase $database;
-
-    public function __construct(string $folder, private readonly int $cards, private readonly int $runs)
-    {
-        $this->database = new ScratchDatabase($folder);
-    }
+    public function __construct(
+        private readonly ScratchDatabase $database,
+        private readonly int $cards,
+        private readonly int $runs,
+    ) {}
 
     public function begin(): void
     {
         $this->database->begin();
+        $this->fill();
+    }
+
+    public function fill(): void
+    {
         (new DemoGear())->run();
         $this->enterCards();
         $this->enterRuns();
@@ -142,32 +146,42 @@ final class HouseTrial
     private function enterRuns(): void
     {
         $ids = Card::query()->orderBy('id')->pluck('id')->all();
-        $bytes = Bytes::gigabytes(20);
+        // Each of so many long writes is put together once: a house of a million runs is to be made in minutes.
+        $made = array_map(self::longWrite(...), range(0, 299));
         for ($i = 0; $i < $this->runs; $i += 500) {
             $rows = [];
             for ($at = $i; $at < min($i + 500, $this->runs); $at++) {
-                $rate = 60.0 + ($at * 37) % 300 / 10;
                 $when = Carbon::now()->subMinutes((int) (self::DAYS * 1440 * (1 - $at / $this->runs)))->format('Y-m-d H:i:s');
-                $run = (new Run())->forceFill([
+                $rows[] = [
+                    ...$made[$at * 37 % 300],
                     'card_id' => $ids[$at % count($ids)],
-                    'kind' => RunKind::Sustained,
-                    'state' => RunState::Done,
-                    'source' => RunSource::Device,
-                    'chain' => Chain::over('R1', Bus::UhsI, HostLink::UsbGen1),
-                    'parameters' => new SizeParameters($bytes),
-                    'result' => new SustainedRecord(
-                        new Passage($bytes, Span::seconds(20e3 / $rate)),
-                        LongWrite::pieces([[20e9, Rate::megabytesPerSecond($rate)]]),
-                    ),
-                    'carried' => $rate * 1e6,
-                    'recorded_by' => 'the trial',
                     'created_at' => $when,
                     'updated_at' => $when,
                     'ended_at' => $when,
-                ]);
-                $rows[] = $run->getAttributes();
+                ];
             }
             Run::query()->insert($rows);
         }
+    }
+
+    /** @return array<string, mixed> as it is kept */
+    private static function longWrite(int $tenths): array
+    {
+        $bytes = Bytes::gigabytes(20);
+        $rate = 60.0 + $tenths / 10;
+
+        return (new Run())->forceFill([
+            'kind' => RunKind::Sustained,
+            'state' => RunState::Done,
+            'source' => RunSource::Device,
+            'chain' => Chain::over('R1', Bus::UhsI, HostLink::UsbGen1),
+            'parameters' => new SizeParameters($bytes),
+            'result' => new SustainedRecord(
+                new Passage($bytes, Span::seconds(20e3 / $rate)),
+                LongWrite::pieces([[20e9, Rate::megabytesPerSecond($rate)]]),
+            ),
+            'carried' => $rate * 1e6,
+            'recorded_by' => 'the trial',
+        ])->getAttributes();
     }
 }

@@ -29,17 +29,14 @@ final class LoadTrial
 {
     private const PASSWORD = 'a password for the load';
 
-    /** Seconds from page to page of one person, at the least and at the most. */
-    private const THOUGHT = [0.3, 1.5];
-
     private readonly ScratchDatabase $database;
 
     private readonly int $port;
 
     private readonly Process $keeper;
 
-    /** @var list<string> */
-    private array $pages;
+    /** @var non-empty-list<string> */
+    private array $pages = ['/intake', '/kit', '/compare', '/erased'];
 
     private int $run = 0;
 
@@ -96,46 +93,10 @@ final class LoadTrial
         return $took;
     }
 
-    /**
-     * All people at once.
-     *
-     * @return array{took: list<float>, errors: array<string, int>, seconds: float} milliseconds; status and page → how often; of how long
-     */
+    /** @return array{took: list<float>, errors: array<string, int>, seconds: float} as Crowd has it */
     public function together(float $seconds): array
     {
-        $multi = curl_multi_init();
-        $visitors = [];
-        for ($i = 0; $i < $this->people; $i++) {
-            $visitors[] = $this->visitor($i);
-        }
-        [$took, $errors, $asking] = [[], [], []];
-        $began = $now = hrtime(true) / 1e9;
-        for (; $now < $began + $seconds || $asking !== []; $now = hrtime(true) / 1e9) {
-            foreach ($visitors as $i => $visitor) {
-                if (! isset($asking[$i]) && $now >= $visitor->busyUntil && $now < $began + $seconds) {
-                    curl_multi_add_handle($multi, $asking[$i] = $visitor->ask($this->pages[array_rand($this->pages)]));
-                }
-            }
-            curl_multi_exec($multi, $running);
-            while (($done = curl_multi_info_read($multi)) !== false) {
-                $i = array_search($done['handle'], $asking, true);
-                if ($i === false) {
-                    continue;
-                }
-                $visitor = $visitors[$i];
-                $took[] = 1000 * (hrtime(true) / 1e9 - $visitor->asked);
-                if ($visitor->status() !== 200) {
-                    $errors["{$visitor->status()} {$visitor->page}"] = ($errors["{$visitor->status()} {$visitor->page}"] ?? 0) + 1;
-                }
-                curl_multi_remove_handle($multi, $asking[$i]);
-                unset($asking[$i]);
-                $visitor->busyUntil =
-                    hrtime(true) / 1e9 + self::THOUGHT[0] + ((self::THOUGHT[1] - self::THOUGHT[0]) * mt_rand()) / mt_getrandmax();
-            }
-            curl_multi_select($multi, 0.01);
-        }
-
-        return ['took' => $took, 'errors' => $errors, 'seconds' => hrtime(true) / 1e9 - $began];
+        return Crowd::visit(array_map(fn (int $i): Visitor => $this->visitor($i), range(0, $this->people - 1)), $this->pages, $seconds);
     }
 
     /** @return float bytes a second that a page which follows a run asks for, as resources/js/frame/pulse.ts does */
@@ -257,7 +218,6 @@ final class LoadTrial
             ];
         }
         CardBook::enter($rows, 'the load');
-        $this->pages = ['/intake', '/kit', '/compare', '/erased'];
         foreach (['intake', 'inspect', 'measure', 'prove', 'offload'] as $n => $stage) {
             for ($i = 0; $i < 6; $i++) {
                 $this->pages[] = sprintf('/%s/L-%05d', $stage, 1 + (($n * 97 + $i * 311) % $this->cards));

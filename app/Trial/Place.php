@@ -9,8 +9,10 @@ final class Place
 {
     public readonly string $loop;
 
+    private bool $isBad = false;
+
     /** @param  string|null  $point  where it is mounted; null for a raw one */
-    public function __construct(public readonly string $image, int $megabytes, public readonly ?string $point)
+    public function __construct(public readonly string $image, private readonly int $megabytes, public readonly ?string $point)
     {
         Shell::must("truncate -s {$megabytes}M {$image}");
         $this->loop = Shell::must("losetup -f --show {$image}");
@@ -45,6 +47,27 @@ final class Place
     {
         Shell::may("mount -o remount,abort {$this->point}");
         Shell::may("mount -o remount,ro {$this->point}");
+    }
+
+    /** From the middle on it answers with input/output errors: what holds it up is gone from there. */
+    public function turnBad(): void
+    {
+        $half = intdiv($this->megabytes, 2);
+        Shell::must("truncate -s {$half}M {$this->image}");
+        $this->isBad = true;
+    }
+
+    /** @return bool whether it was bad: what lay on it is gone */
+    public function makeGood(): bool
+    {
+        if (! $this->isBad) {
+            return false;
+        }
+        Shell::must("truncate -s {$this->megabytes}M {$this->image}");
+        $this->isBad = false;
+        $this->format();
+
+        return true;
     }
 
     /** Mounted anew and writable, whatever was done to it. */

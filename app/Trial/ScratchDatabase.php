@@ -20,7 +20,8 @@ final class ScratchDatabase
     /** @var array{mixed, mixed} socket and name that were set before */
     private array $before;
 
-    public function __construct(private readonly string $folder)
+    /** @param  array<string, string>  $settings  as in .env */
+    public function __construct(private readonly string $folder, private readonly array $settings = [])
     {
         $this->before = [config('database.connections.mariadb.unix_socket'), config('database.connections.mariadb.database')];
     }
@@ -66,18 +67,21 @@ final class ScratchDatabase
         DB::purge();
     }
 
-    private function ask(string $what): void
+    /** @return string what bin/database says to it */
+    public function ask(string ...$what): string
     {
         $asked = new Process(
-            [base_path('bin/database'), $what],
+            [base_path('bin/database'), ...$what],
             base_path(),
-            ['GRITTY_RUN' => $this->folder, ...$this->env()],
+            ['GRITTY_RUN' => $this->folder, ...$this->env(), ...$this->settings],
             timeout: 60,
         );
         $asked->run();
         // 10: it was running already.
         if (! in_array($asked->getExitCode(), [0, 10], true)) {
-            throw new RuntimeException("The scratch database does not {$what}: {$asked->getErrorOutput()}");
+            throw new RuntimeException('The scratch database does not '.implode(' ', $what).": {$asked->getErrorOutput()}");
         }
+
+        return $asked->getOutput();
     }
 }

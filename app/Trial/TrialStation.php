@@ -43,10 +43,16 @@ final class TrialStation
         }
     }
 
-    public function end(): void
+    /** It, and not what it has begun. */
+    public function stop(): void
     {
         $this->process?->stop(5);
-        $this->kill();
         $this->process = null;
+    }
+
+    public function end(): void
+    {
+        $this->stop();
+        $this->kill();
     }
 }

@@ -17,9 +17,15 @@ final class Visitor
 
     private CurlHandle $curl;
 
-    /** @param  string  $address  host and port */
-    public function __construct(private readonly string $address)
+    private int $asks = 0;
+
+    /** @var list<string> */
+    private readonly array $addresses;
+
+    /** @param  string  ...$addresses  host and port; where there are several, one after the other, as a proxy before them would ask */
+    public function __construct(string ...$addresses)
     {
+        $this->addresses = array_values($addresses);
         $curl = curl_init();
         curl_setopt_array($curl, [
             CURLOPT_RETURNTRANSFER => true,
@@ -54,7 +60,7 @@ final class Visitor
             }
         }
         curl_setopt_array($this->curl, [
-            CURLOPT_URL => "http://{$this->address}{$path}",
+            CURLOPT_URL => $this->url($path),
             CURLOPT_POST => true,
             CURLOPT_POSTFIELDS => http_build_query($form),
             CURLOPT_HTTPHEADER => ["X-XSRF-TOKEN: {$token}"],
@@ -83,9 +89,15 @@ final class Visitor
     {
         $this->page = $path;
         $this->asked = hrtime(true) / 1e9;
-        curl_setopt($this->curl, CURLOPT_URL, "http://{$this->address}{$path}");
+        curl_setopt($this->curl, CURLOPT_URL, $this->url($path));
 
         return $this->curl;
+    }
+
+    /** @return non-empty-string */
+    private function url(string $path): string
+    {
+        return 'http://'.$this->addresses[$this->asks++ % count($this->addresses)].$path;
     }
 
     /** The HTTP status of the last answer; 0 when there was none. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Runs\Run;
+use App\Pages\Around\Tray;
 use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
 use Tally\Measured\Chain;
@@ -42,7 +43,7 @@ final class PulseTest extends TestCase
             $this->card(['tag' => $tag]);
         }
         $first = $this->getJson('/pulse')->assertOk();
-        self::assertSame(3, $first->json('cards'));
+        self::assertSame(3, $first->json('frame.cards'));
         self::assertCount(3, (array) $first->json('tray'));
         $mark = self::now();
         self::assertSame([], $this->changed($mark));
@@ -86,6 +87,69 @@ final class PulseTest extends TestCase
             ->update(['verdict' => 'Sham']);
         self::assertSame(['T-1', 'T-2'], $this->changed($mark));
         self::assertSame('1 of 2', $this->inTray('T-2')['badLot']);
+    }
+
+    /**
+     * @param  array<string, mixed>  $sought
+     * @return list<mixed> tags
+     */
+    private function found(array $sought): array
+    {
+        return array_column((array) $this->getJson('/pulse?'.http_build_query(['since' => self::now(), ...$sought]))->json('tray'), 'tag');
+    }
+
+    public function test_a_large_house_gives_the_first_of_its_cards_and_any_other_when_it_is_looked_for(): void
+    {
+        $this->card(['tag' => 'T-00001']);
+        $row = DB::table('cards')->where('tag', 'T-00001')->get()->map(fn (object $one): array => (array) $one)->all()[0];
+        unset($row['id']);
+        foreach (array_chunk(range(2, Tray::HELD + 300), 500) as $some) {
+            DB::table('cards')->insert(array_map(fn (int $i): array => [...$row, 'tag' => sprintf('T-%05d', $i)], $some));
+        }
+        $of = fn (int $i): string => sprintf('T-%05d', $i);
+        DB::table('cards')->where('tag', $of(2200))->update(['verdict' => 'Sham', 'line' => '50% of 64_GB']);
+        DB::table('cards')->where('tag', $of(2201))->update(['due_on' => '2020-01-01']);
+        $first = $this->getJson('/pulse')->assertOk();
+        self::assertTrue($first->json('anew'));
+        self::assertCount(Tray::HELD, (array) $first->json('tray'));
+        self::assertSame(Tray::HELD + 300, $first->json('frame.cards'));
+        self::assertSame([1, 1], [$first->json('frame.due'), $first->json('frame.cards') - $first->json('frame.unproven')]);
+        // By what is typed, in any letters and order; what stands for anything elsewhere stands here for itself.
+        self::assertSame([$of(2250)], $this->found(['find' => 't-02250']));
+        self::assertSame([$of(2200)], $this->found(['find' => 'SHAM gb']));
+        self::assertSame([$of(2200)], $this->found(['find' => '50%']));
+        self::assertSame([$of(2200)], $this->found(['find' => '64_']));
+        self::assertSame([], $this->found(['find' => 'nobody has this']));
+        self::assertCount(100, $this->found(['find' => 't-']));
+        self::assertSame([$of(2201)], $this->found(['only' => 'due']));
+        self::assertCount(100, $this->found(['only' => 'unproven']));
+        // By tag, and with its neighbours.
+        self::assertSame([$of(2222), $of(2299)], $this->found(['tags' => [$of(2299), $of(2222), 'X-1', ['a']]]));
+        self::assertSame([$of(2250), $of(2251)], array_slice($this->found(['around' => $of(2250)]), 30, 2));
+        self::assertSame([], $this->found(['only' => ['due'], 'find' => ['a'], 'around' => ['b'], 'tags' => 'c']));
+        // More that changed than a page holds is told as a house anew.
+        DB::table('cards')->update(['footage' => 1]);
+        $answer = $this->getJson('/pulse?since='.urlencode('2020-01-01 00:00:00'))->assertOk();
+        self::assertTrue($answer->json('anew'));
+        self::assertCount(Tray::HELD, (array) $answer->json('tray'));
+    }
+
+    public function test_the_line_is_counted_again_when_a_card_changed(): void
+    {
+        $card = $this->card();
+        $waiting = fn (): mixed => $this->getJson('/pulse')->json('frame.stages.1.waiting');
+        DB::table('cards')->update(['next_step' => 'inspect']);
+        self::assertSame(1, $waiting());
+        self::assertSame(1, $waiting());
+        DB::table('cards')->update(['retired_on' => '2026-01-01']);
+        self::assertSame(0, $waiting());
+        DB::table('cards')->update(['retired_on' => null]);
+        self::assertSame(1, $waiting());
+        // A day later more is due, though no card changed.
+        $card->forceFill(['due_on' => now()->addDay()->format('Y-m-d')])->save();
+        self::assertSame(0, $this->getJson('/pulse')->json('frame.due'));
+        $this->travel(1)->days();
+        self::assertSame(1, $this->getJson('/pulse')->json('frame.due'));
     }
 
     public function test_a_run_is_followed_in_few_bytes_however_many_cards_there_are(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Trial\HouseTrial;
+use App\Trial\ScratchDatabase;
 use Illuminate\Console\Command;
 
 /** Exit codes: 0 always, where every page answers. Times are printed and judge nothing: they are this machine's. */
@@ -20,7 +21,7 @@ final class HouseBenchCommand extends Command
     {
         [$cards, $runs] = [max(10, (int) $this->option('cards')), max(10, (int) $this->option('runs'))];
         $this->line("a house of {$cards} cards and {$runs} runs is being made");
-        $trial = new HouseTrial(base_path('.run/house'), $cards, $runs);
+        $trial = new HouseTrial(new ScratchDatabase(base_path('.run/house')), $cards, $runs);
         try {
             $trial->begin();
             $rows = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Trial\LoadTrial;
+use App\Trial\Quantile;
 use Illuminate\Console\Command;
 
 /** Exit codes: 0 no page failed; 1 some did. Times are printed and judge nothing: they are this machine's. */
@@ -40,18 +41,18 @@ final class LoadBenchCommand extends Command
         $this->table(
             ['measured', 'figure'],
             [
-                ['one reader, '.count($alone).' pages: p50', sprintf('%.1f ms', self::at(0.5, $alone))],
-                ['one reader: p95', sprintf('%.1f ms', self::at(0.95, $alone))],
+                ['one reader, '.count($alone).' pages: p50', sprintf('%.1f ms', Quantile::at(0.5, $alone))],
+                ['one reader: p95', sprintf('%.1f ms', Quantile::at(0.95, $alone))],
                 ['a page that follows a run', sprintf('%.2f kB/s', $follows / 1000)],
                 ["{$people} people, ".count($took).' pages', sprintf('%.1f pages a second', count($took) / $spent)],
-                ["{$people} people: p50", sprintf('%.0f ms', self::at(0.5, $took))],
-                ["{$people} people: p95", sprintf('%.0f ms', self::at(0.95, $took))],
+                ["{$people} people: p50", sprintf('%.0f ms', Quantile::at(0.5, $took))],
+                ["{$people} people: p95", sprintf('%.0f ms', Quantile::at(0.95, $took))],
                 ['pages that failed', (string) array_sum($errors)],
                 ['the run beside it', $goesOn ? 'goes on' : 'has ended'],
                 ...array_map(
                     fn (string $what, array $times): array => [
                         self::SEARCHES." plan searches of one person, {$what} beside: p95",
-                        sprintf('%.0f ms', self::at(0.95, $times)),
+                        sprintf('%.0f ms', Quantile::at(0.95, $times)),
                     ],
                     array_keys($beside),
                     $beside,
@@ -63,13 +64,5 @@ final class LoadBenchCommand extends Command
         }
 
         return $errors === [] && $goesOn ? self::SUCCESS : self::FAILURE;
-    }
-
-    /** @param  list<float>  $values */
-    private static function at(float $share, array $values): float
-    {
-        sort($values);
-
-        return $values[max(0, (int) ceil($share * count($values)) - 1)] ?? 0.0;
     }
 }

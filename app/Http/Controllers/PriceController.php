@@ -33,7 +33,7 @@ final readonly class PriceController
     {
         DB::transaction(function () use ($request): void {
             $quote = PriceQuote::query()->create([...$request->columns(), 'recorded_by' => Person::of($request)]);
-            CardBook::refreshPriced($quote->form, $quote->currency);
+            CardBook::refreshPriced($quote);
         });
 
         return back();
@@ -43,7 +43,7 @@ final readonly class PriceController
     {
         DB::transaction(function () use ($quote): void {
             $quote->delete();
-            CardBook::refreshPriced($quote->form, $quote->currency);
+            CardBook::refreshPriced($quote);
         });
 
         return back();

@@ -7,6 +7,8 @@ namespace App\Http\Controllers;
 use App\Models\Runs\Run;
 use App\Pages\Around\Frame;
 use App\Pages\Around\Tray;
+use App\Pages\Around\TrayFilter;
+use App\Pages\Around\TraySearch;
 use App\Pages\Card\Orders;
 use App\Props\Frame\PulseProps;
 use Illuminate\Http\JsonResponse;
@@ -21,17 +23,31 @@ final readonly class PulseController
         $mark = Tray::mark();
         $since = $request->query('since');
         $run = is_numeric($id = $request->query('run')) ? Run::query()->find((int) $id) : null;
+        $changed = is_string($since) && preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2} [0-9:.]{8,15}$/D', $since) === 1
+            ? Tray::since($since)
+            : null;
 
         return response()->json(
             new PulseProps(
                 Frame::now(),
-                is_string($since) && preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2} [0-9:.]{8,15}$/D', $since) === 1
-                    ? Tray::since($since)
-                    : Tray::all(),
-                Tray::size(),
+                [...$changed ?? Tray::first(), ...Tray::found(self::search($request))],
+                $changed === null,
                 $mark,
                 $run === null ? null : Orders::running(collect([$run])),
             ),
+        );
+    }
+
+    private static function search(Request $request): TraySearch
+    {
+        $text = fn (string $field): string => is_string($given = $request->query($field)) ? $given : '';
+        $tags = $request->query('tags');
+
+        return new TraySearch(
+            $text('find'),
+            TrayFilter::tryFrom($text('only')) ?? TrayFilter::All,
+            is_array($tags) ? $tags : [],
+            $text('around') === '' ? null : $text('around'),
         );
     }
 }

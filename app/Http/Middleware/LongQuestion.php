@@ -43,7 +43,7 @@ final class LongQuestion
                 self::listen();
             }
 
-            return DB::table('long_questions')->where('id', $mine)->exists();
+            return DB::table('long_questions')->useWritePdo()->where('id', $mine)->exists();
         }));
         try {
             // What is no longer wanted is answered by ErrorPage.

@@ -10,15 +10,28 @@ use App\Offload\Carrying\Secured;
 use App\Props\Frame\TagProps;
 use App\Runs\RunState;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use Tally\Verdict\VerdictKind;
 
-/** The cards at the left of every page. A page asks for all of them once, and then for those that changed. */
+/**
+ * The cards at the left of every page. A page asks for them once, and then for those that changed. A house that has more than a page can
+ * hold gives the first of them, and any other when it is looked for.
+ */
 final readonly class Tray
 {
     /** What was begun so long before an answer may be written down after it; it is told again. Seconds. */
-    private const LATE = 30;
+    public const LATE = 30;
+
+    /** So many a page holds. */
+    public const HELD = 2000;
+
+    /** So many are given to one search. */
+    private const FOUND = 100;
+
+    /** So many before the open card, and after it. */
+    private const NEIGHBOURS = 30;
 
     /** By which the next question says what it knows: a moment of the database's own clock. */
     public static function mark(): string
@@ -28,68 +41,112 @@ final readonly class Tray
         return $row instanceof stdClass && is_string($row->mark) ? $row->mark : '';
     }
 
-    /** Cards in it. */
-    public static function size(): int
-    {
-        return Card::query()->toBase()->count();
-    }
-
     /** @return list<TagProps> */
-    public static function all(): array
+    public static function first(): array
     {
-        return self::rows(fn (Builder $cards): Builder => $cards);
+        return self::rows(self::ids(self::cards()->limit(self::HELD)));
     }
 
     /**
      * Those that changed since, and those of their lots, whose warning may have changed with them.
      *
-     * @return list<TagProps>
+     * @return list<TagProps>|null null where there are more of them than a page holds
      */
-    public static function since(string $mark): array
+    public static function since(string $mark): ?array
     {
-        $changed = Card::query()
-            ->toBase()
-            ->where('changed_at', '>', $mark)
-            ->get(['id', 'lot_key']);
-        if ($changed->isEmpty()) {
-            return [];
+        $changed = self::cards()->where('changed_at', '>', $mark)->limit(self::HELD + 1)->get(['id', 'lot_key']);
+        $lots = $changed->pluck('lot_key')->filter()->unique()->all();
+        $ids = self::numbers($changed->pluck('id'));
+        if ($lots !== []) {
+            array_push($ids, ...self::ids(self::cards()->whereIn('lot_key', $lots)->limit(self::HELD + 1)));
         }
-        $lots = $changed->pluck('lot_key')->filter()->unique()->values();
 
-        return self::rows(
-            fn (Builder $cards): Builder => $cards->where(
-                fn (Builder $some): Builder => $some->whereIn('cards.id', $changed->pluck('id'))->orWhereIn('cards.lot_key', $lots),
-            ),
-        );
+        return count(array_unique($ids)) > self::HELD ? null : self::rows($ids);
+    }
+
+    /** @return list<TagProps> */
+    public static function found(TraySearch $search): array
+    {
+        $ids = [];
+        if ($search->words !== [] || $search->only !== TrayFilter::All) {
+            $cards = self::cards()->limit(self::FOUND);
+            foreach ($search->words as $word) {
+                $cards->where('found_by', 'like', '%'.addcslashes($word, '%_\\').'%');
+            }
+            $ids = self::ids(match ($search->only) {
+                TrayFilter::All => $cards,
+                TrayFilter::Unproven => $cards->where('verdict', VerdictKind::Unproven),
+                TrayFilter::Due => $cards->where('due_on', '<=', now()->format('Y-m-d')),
+            });
+        }
+        if ($search->tags !== []) {
+            array_push($ids, ...self::ids(self::cards()->whereIn('tag', $search->tags)));
+        }
+        if ($search->around !== null) {
+            $after = self::cards()->where('tag', '>=', $search->around);
+            $before = self::cards()->where('tag', '<', $search->around)->reorder('tag', 'desc');
+            array_push($ids, ...self::ids($after->limit(self::NEIGHBOURS)), ...self::ids($before->limit(self::NEIGHBOURS)));
+        }
+
+        return self::rows($ids);
+    }
+
+    private static function cards(): Builder
+    {
+        return Card::query()->toBase()->orderBy('tag');
+    }
+
+    /** @return list<int> */
+    private static function ids(Builder $cards): array
+    {
+        return self::numbers($cards->pluck('id'));
     }
 
     /**
-     * Plain rows, since a house has thousands of cards.
+     * @param  Collection<int, mixed>  $ids
+     * @return list<int>
+     */
+    private static function numbers(Collection $ids): array
+    {
+        return array_values(array_map(intval(...), array_filter($ids->all(), is_numeric(...))));
+    }
+
+    /**
+     * Plain rows, and of other tables only what belongs to them: a house may have a million runs.
      *
-     * @param  callable(Builder): Builder  $which
+     * @param  list<int>  $ids
      * @return list<TagProps>
      */
-    private static function rows(callable $which): array
+    private static function rows(array $ids): array
     {
+        if ($ids === []) {
+            return [];
+        }
+        // Whole numbers of ours, so that thousands of them are no placeholders.
+        $list = implode(',', $ids);
+        $these = fn (string $column): string => "{$column} in ({$list})";
         $lots = Card::query()
             ->toBase()
             ->selectRaw('lot_key, count(*) as lot_size, sum(coalesce(overruled, verdict) = ?) as lot_sham', [VerdictKind::Sham->value])
-            ->whereNotNull('lot_key')
+            ->whereIn('lot_key', fn (Builder $own): Builder => $own->select('lot_key')->from('cards')->whereRaw($these('id')))
             ->groupBy('lot_key');
-        $going = array_map(fn (RunState $state): string => $state->value, RunState::going());
-        $runs = Run::query()->toBase()->selectRaw('card_id, count(*) as runs, sum(state in (?, ?)) as going', $going)->groupBy('card_id');
-        $rows = $which(
-            Card::query()
-                ->toBase()
-                ->select(['tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham', 'runs', 'going'])
-                ->addSelect(['footage', 'secured_act', 'partly_act', 'marked_act', 'retired_on'])
-                ->selectRaw('due_on <= ? as due', [now()->format('Y-m-d')])
-                ->leftJoinSub($lots, 'lots', 'lots.lot_key', '=', 'cards.lot_key')
-                ->leftJoinSub($runs, 'counted', 'counted.card_id', '=', 'cards.id')
-                ->leftJoinSub(Secured::records(), 'secured', 'secured.card_id', '=', 'cards.id')
-                ->leftJoinSub(Secured::marked(), 'marked', 'marked.card_id', '=', 'cards.id'),
-        )
-            ->orderBy('tag')
+        $runs = Run::query()->toBase()->selectRaw('card_id, count(*) as runs')->whereRaw($these('card_id'))->groupBy('card_id');
+        $going = Run::query()
+            ->toBase()
+            ->selectRaw('card_id, count(*) as going')
+            ->whereIn('state', RunState::going())
+            ->whereRaw($these('card_id'))
+            ->groupBy('card_id');
+        $rows = self::cards()
+            ->select(['tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham', 'runs', 'going'])
+            ->addSelect(['footage', 'secured_act', 'partly_act', 'marked_act', 'retired_on'])
+            ->selectRaw('due_on <= ? as due', [now()->format('Y-m-d')])
+            ->leftJoinSub($lots, 'lots', 'lots.lot_key', '=', 'cards.lot_key')
+            ->leftJoinSub($runs, 'counted', 'counted.card_id', '=', 'cards.id')
+            ->leftJoinSub($going, 'underway', 'underway.card_id', '=', 'cards.id')
+            ->leftJoinSub(Secured::records()->whereRaw($these('card_id')), 'secured', 'secured.card_id', '=', 'cards.id')
+            ->leftJoinSub(Secured::marked()->whereRaw($these('card_id')), 'marked', 'marked.card_id', '=', 'cards.id')
+            ->whereRaw($these('cards.id'))
             ->get();
 
         return array_values($rows->map(fn (object $row): TagProps => self::tag((array) $row))->all());

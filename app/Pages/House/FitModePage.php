@@ -13,6 +13,7 @@ use App\Props\Page\FitModePageProps;
 use App\Shoot\Abilities;
 use App\Shoot\FitRules;
 use App\Shoot\ModeWords;
+use Illuminate\Database\Eloquent\Builder;
 use Tally\Shoot\LeastMark;
 use Tally\Shoot\MayIt;
 use Tally\Shoot\School;
@@ -30,12 +31,12 @@ final readonly class FitModePage
         $slot = $mode->camera->buses();
         $asks = new MayIt($one, $slot, $rules->margin);
         // Those that keep up enough come first, the slowest of them before others: nobody reads on to the thousandth.
-        $cards = Card::query()
-            ->whereNull('retired_on')
-            ->orderByRaw('keeps_up is null or keeps_up < ?, keeps_up, tag', [$asks->need()->bytesPerSecond])
-            ->limit(self::CARDS)
-            ->get()
-            ->toBase();
+        $serving = fn (): Builder => Card::query()->whereNull('retired_on')->orderBy('keeps_up')->orderBy('tag')->limit(self::CARDS);
+        $need = $asks->need()->bytesPerSecond;
+        $cards = $serving()->where('keeps_up', '>=', $need)->get()->toBase();
+        foreach ([$serving()->where('keeps_up', '<', $need), $serving()->whereNull('keeps_up')] as $others) {
+            $cards = $cards->concat($cards->count() < self::CARDS ? $others->limit(self::CARDS - $cards->count())->get() : []);
+        }
         $abilities = Abilities::of($cards);
         $may = array_fill_keys(array_column(School::cases(), 'value'), 0);
         $rows = [];

@@ -57,35 +57,31 @@ final readonly class PricesPage
     public static function references(): array
     {
         $house = new HouseKnowledge();
-        // A house has many cards, and few kinds of marks on them.
-        $floors = [];
-        $floor = function (Card $card) use (&$floors): int {
-            $marks = json_encode($card->getRawOriginal('marks'), JSON_THROW_ON_ERROR);
-
-            return $floors[$marks] ??= Tier::of($card->label())->floor;
-        };
-        $cards = Card::query()
-            ->whereNotNull('price')
-            ->orderBy('tag')
-            ->get()
-            ->groupBy(fn (Card $card): string => self::kind($card->form, $floor($card), $card->currency ?? ''));
         $kinds = PriceQuote::query()
             ->orderBy('form')
             ->orderBy('tier')
             ->get()
-            ->groupBy(fn (PriceQuote $one): string => self::kind($one->form, $one->tier, $one->currency));
+            ->groupBy(fn (PriceQuote $one): string => "{$one->form->value} {$one->tier} {$one->currency}");
 
-        return array_values(
-            $kinds
-                ->map(
-                    fn (Collection $quotes, string $kind): ReferenceProps => self::reference(
-                        $quotes,
-                        $cards[$kind] ?? new Collection(),
-                        $house,
-                    ),
-                )
-                ->all(),
-        );
+        return array_values($kinds->map(fn (Collection $quotes): ReferenceProps => self::reference($quotes, $house))->all());
+    }
+
+    /**
+     * Some that were bought of a kind. A house has many cards, and few sets of marks on them.
+     *
+     * @return Collection<int, Card>
+     */
+    private static function bought(PriceQuote $kind): Collection
+    {
+        $cards = Card::query()
+            ->where(['form' => $kind->form, 'currency' => $kind->currency])
+            ->whereNotNull('price');
+        $marks = Card::query()
+            ->findMany((clone $cards)->groupBy('marks')->selectRaw('min(id) as id')->pluck('id'))
+            ->filter(fn (Card $card): bool => Tier::of($card->label())->floor === $kind->tier)
+            ->map(fn (Card $card): mixed => $card->getRawOriginal('marks'));
+
+        return $cards->whereIn('marks', $marks)->orderBy('tag')->limit(self::CARDS)->get()->toBase();
     }
 
     /** @return list<ChoiceProps> */
@@ -108,16 +104,10 @@ final readonly class PricesPage
         );
     }
 
-    private static function kind(Form $form, int $tier, string $currency): string
-    {
-        return "{$form->value} {$tier} {$currency}";
-    }
-
     /**
      * @param  Collection<int, PriceQuote>  $quotes  all of one kind
-     * @param  Collection<int, Card>  $cards  of the same kind
      */
-    private static function reference(Collection $quotes, Collection $cards, HouseKnowledge $house): ReferenceProps
+    private static function reference(Collection $quotes, HouseKnowledge $house): ReferenceProps
     {
         $first = $quotes->firstOrFail();
         $tier = Tier::tryFrom($first->tier) ?? Tier::all()[0];
@@ -134,8 +124,7 @@ final readonly class PricesPage
                 ($quotes->count() === 1 ? 'one quote' : "median of {$quotes->count()} quotes, of all capacities"),
             array_values($quotes->map(fn (PriceQuote $one): float => $units($one->quote()->perGigabyte()))->all()),
             array_values(
-                $cards
-                    ->take(self::CARDS)
+                self::bought($first)
                     ->map(function (Card $card) use ($units, $house): ForSaleProps {
                         $price = $card->origin()->price;
                         $reference = $house->reference($card->label(), $price->currency ?? '');

@@ -10,15 +10,15 @@ use App\Props\Run\RunningProps;
 final readonly class PulseProps
 {
     /**
-     * @param  list<TagProps>  $tray  all cards to a first question, then those that changed
-     * @param  int  $cards  how many there are in all
+     * @param  list<TagProps>  $tray  cards; the first of all, or those that changed, and those that were looked for
+     * @param  bool  $anew  whether they stand in the place of all that were told before
      * @param  string  $mark  to be given with the next question
      * @param  RunningProps|null  $running  the run that is followed; null when it is over
      */
     public function __construct(
         public FrameProps $frame,
         public array $tray,
-        public int $cards,
+        public bool $anew,
         public string $mark,
         public ?RunningProps $running,
     ) {}

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import type { FrameProps, TagProps } from '../types/generated/props';
 import { HOUSE_PAGES } from './HouseMenu';
 import { Card, Overlay } from './KeySheet';
+import { seek } from './pulse';
 
 const Body = styled.div`
     input {
@@ -72,7 +73,12 @@ export function Finder({
             <Card>
                 <Dialog aria-label="Find any card or page">
                     <Body>
-                        <Autocomplete filter={contains}>
+                        <Autocomplete
+                            filter={contains}
+                            onInputChange={(find) => {
+                                seek({ find: find.trim() });
+                            }}
+                        >
                             <SearchField aria-label="Card, stage or action" autoFocus>
                                 <Input placeholder="A card, a stage, or what to do" />
                             </SearchField>

@@ -35,7 +35,7 @@ export function Frame({ children }: { children: ReactNode }) {
 
 function Around({ shown, children }: { shown: FrameProps; children: ReactNode }) {
     const page = usePage<SharedPage>();
-    const { frame, tray } = useHouse(shown);
+    const { frame, tray, isWhole } = useHouse(shown);
     const { seen } = page.props;
     useEffect(() => {
         showing(seen);
@@ -104,7 +104,7 @@ function Around({ shown, children }: { shown: FrameProps; children: ReactNode })
             </header>
             <NotAllowed says={page.props.errors['may'] ?? page.props.errors['seen']} />
             <Welcome who={page.props.who} />
-            <Tray tags={tray} selected={tag} stage={stage} ticking={ticking} />
+            <Tray tags={tray} isWhole={isWhole} counts={frame} selected={tag} stage={stage} ticking={ticking} />
             {children}
             <KeySheet
                 open={sheet}

@@ -11,14 +11,20 @@ const QUIET = 20_000;
 const LONGEST = 30_000;
 
 interface Known {
+    /** Those that this page holds, by their tags; in a large house some of them. */
     tray: readonly TagProps[];
+    /** Whether that is all there are. */
+    isWhole: boolean;
     frame: FrameProps | null;
     /** The run that was asked for, as it stood last; undefined before it was asked for. */
     running: { run: number; now: RunningProps | null } | undefined;
 }
 
-let known: Known = { tray: [], frame: null, running: undefined };
+let known: Known = { tray: [], isWhole: true, frame: null, running: undefined };
 let mark = '';
+/** What is looked for that is not held, and whether it is yet to be asked for. */
+let sought: Record<string, string> = {};
+let isToSeek = false;
 let followed: number | null = null;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let asking = false;
@@ -44,7 +50,9 @@ async function ask(): Promise<void> {
     }
     asking = true;
     const run = followed;
-    const query = new URLSearchParams({ since: mark, ...(run === null ? {} : { run: String(run) }) });
+    const seeks = isToSeek || mark === '' ? sought : {};
+    isToSeek = false;
+    const query = new URLSearchParams({ since: mark, ...(run === null ? {} : { run: String(run) }), ...seeks });
     try {
         const answer = await http.getClient().request({
             method: 'get',
@@ -52,23 +60,31 @@ async function ask(): Promise<void> {
             headers: { Accept: 'application/json' },
         });
         const said = JSON.parse(answer.data) as PulseProps;
-        const tray = mark === '' ? said.tray : merge(known.tray, said.tray);
-        // A card that was taken out, or tagged anew, is told by nobody: then all of them are asked for once more.
-        mark = tray.length === said.cards ? said.mark : '';
-        known = { tray, frame: said.frame, running: run === null ? undefined : { run, now: said.running } };
+        const { cards } = said.frame;
+        const tray = merge(said.anew ? [] : known.tray, said.tray);
+        // A card that was taken out, or tagged anew, is told by nobody: then they are asked for once more.
+        const isLess = known.isWhole ? tray.length !== cards : cards < (known.frame?.cards ?? 0);
+        mark = isLess && !said.anew ? '' : said.mark;
+        known = {
+            tray,
+            isWhole: said.anew ? tray.length === cards : known.isWhole,
+            frame: said.frame,
+            running: run === null ? undefined : { run, now: said.running },
+        };
         failed = 0;
         listeners.forEach((listener) => {
             listener();
         });
     } catch (fault) {
         failed += 1;
+        isToSeek = true;
         if (fault instanceof HttpResponseError && fault.response.status === 401) {
             // Nobody signed in when asked to: the next thing that is done asks again.
             isSignedOut = true;
         }
     } finally {
         asking = false;
-        later();
+        later(isToSeek && failed === 0);
     }
 }
 
@@ -94,6 +110,26 @@ export function startPulse(): void {
     later(true);
 }
 
+/**
+ * Cards that a page which does not hold all of them is to get: by words, by a filter of the tray, by their tags, around one of them.
+ * What is held is there at once; the rest comes with the next answer.
+ */
+export function seek(what: { find?: string; only?: string; tags?: readonly string[]; around?: string | null }): void {
+    const missing = (what.tags ?? []).filter((tag) => !known.tray.some((card) => card.tag === tag));
+    const next: Record<string, string> = {
+        ...(what.find === undefined || what.find === '' ? {} : { find: what.find }),
+        ...(what.only === undefined || what.only === 'all' ? {} : { only: what.only }),
+        ...Object.fromEntries(missing.map((tag, i) => [`tags[${String(i)}]`, tag])),
+        ...(what.around === undefined || what.around === null ? {} : { around: what.around }),
+    };
+    if (known.isWhole || JSON.stringify(next) === JSON.stringify(sought)) {
+        return;
+    }
+    sought = next;
+    isToSeek = true;
+    later(true);
+}
+
 /** Asks at once: something was done here that the tray shows. */
 export function askNow(): void {
     isSignedOut = false;
@@ -101,13 +137,17 @@ export function askNow(): void {
 }
 
 /** The cards, and the station as it stands by now; a page that has just come knows the station better. */
-export function useHouse(frame: FrameProps): { tray: readonly TagProps[]; frame: FrameProps } {
+export function useHouse(frame: FrameProps): { tray: readonly TagProps[]; isWhole: boolean; frame: FrameProps } {
     const now = useSyncExternalStore(subscribe, () => known);
     const [came, setCame] = useState({ frame, known: now });
     if (came.frame !== frame) {
         setCame({ frame, known: now });
     }
-    return { tray: now.tray, frame: came.known === now || now.frame === null ? frame : now.frame };
+    return {
+        tray: now.tray,
+        isWhole: now.isWhole,
+        frame: came.known === now || now.frame === null ? frame : now.frame,
+    };
 }
 
 /** How a run stands by now; `undefined` before it was asked for, `null` when it is over. */

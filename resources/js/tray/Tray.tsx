@@ -11,6 +11,7 @@ import {
     Virtualizer,
 } from 'react-aria-components';
 import styled from 'styled-components';
+import { seek } from '../frame/pulse';
 import { TallyMarks } from '../parts/TallyMarks';
 import { VerdictMark, VerdictShape } from '../parts/VerdictMark';
 import type { TagProps } from '../types/generated/props';
@@ -180,11 +181,16 @@ function useScrollTo(list: RefObject<HTMLDivElement | null>, index: number) {
 /** Every card as a tag. It stays put while everything else changes. */
 export function Tray({
     tags,
+    isWhole,
+    counts,
     selected,
     stage,
     ticking,
 }: {
     tags: readonly TagProps[];
+    /** Whether these are all there are; what is looked for besides is asked for. */
+    isWhole: boolean;
+    counts: { cards: number; unproven: number; due: number };
     selected: string | null;
     stage: string;
     ticking: Ticking | null;
@@ -194,7 +200,7 @@ export function Tray({
     const words = search.toLowerCase().split(/\s+/).filter(Boolean);
     const shown = tags.filter(
         (tag) =>
-            (only !== 'open' || tag.verdict === 'Unproven') &&
+            (only !== 'unproven' || tag.verdict === 'Unproven') &&
             (only !== 'due' || tag.due) &&
             (only !== 'ticked' || ticking === null || ticking.ticked.includes(tag.tag)) &&
             words.every((word) => `${tag.tag} ${tag.line} ${tag.verdict}`.toLowerCase().includes(word)),
@@ -204,8 +210,15 @@ export function Tray({
         list,
         shown.findIndex((tag) => tag.tag === selected),
     );
-    const open = tags.filter((tag) => tag.verdict === 'Unproven').length;
-    const due = tags.filter((tag) => tag.due).length;
+    const ticked = ticking?.ticked.join(' ') ?? '';
+    useEffect(() => {
+        seek({
+            find: search.trim(),
+            only: only === 'ticked' ? 'all' : only,
+            tags: ticked === '' ? [] : ticked.split(' '),
+            around: selected,
+        });
+    }, [search, only, ticked, selected, isWhole]);
 
     return (
         <Look aria-label="Cards">
@@ -222,14 +235,14 @@ export function Tray({
                     setOnly(String([...keys][0] ?? 'all'));
                 }}
             >
-                <ToggleButton id="all">All {tags.length}</ToggleButton>
-                <ToggleButton id="open">Unproven {open}</ToggleButton>
-                {due === 0 && only !== 'due' ? null : <ToggleButton id="due">Due {due}</ToggleButton>}
+                <ToggleButton id="all">All {counts.cards}</ToggleButton>
+                <ToggleButton id="unproven">Unproven {counts.unproven}</ToggleButton>
+                {counts.due === 0 && only !== 'due' ? null : <ToggleButton id="due">Due {counts.due}</ToggleButton>}
                 {ticking === null ? null : <ToggleButton id="ticked">Ticked {ticking.ticked.length}</ToggleButton>}
             </ToggleButtonGroup>
             {shown.length === 0 ? (
                 <Empty>
-                    {tags.length === 0
+                    {counts.cards === 0
                         ? 'No cards yet. Press n to add the first.'
                         : `No card matches “${search}”. Try its tag, size or verdict.`}
                 </Empty>
@@ -306,6 +319,9 @@ export function Tray({
                         )}
                     </ListBox>
                 </Virtualizer>
+            )}
+            {isWhole ? null : (
+                <Empty>{`${String(shown.length)} are shown here. Type to find any of ${String(counts.cards)}.`}</Empty>
             )}
         </Look>
     );

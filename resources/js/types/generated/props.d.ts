@@ -398,12 +398,15 @@ export interface FrameProps {
     worker: boolean;
     going: number;
     stages: StageProps[];
+    cards: number;
+    unproven: number;
+    due: number;
 }
 
 export interface PulseProps {
     frame: FrameProps;
     tray: TagProps[];
-    cards: number;
+    anew: boolean;
     mark: string;
     running: RunningProps | null;
 }
