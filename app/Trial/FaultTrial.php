@@ -12,7 +12,6 @@ use App\Runs\Filing\UnfiledResult;
 use App\Runs\Ordering\RunDesk;
 use App\Runs\Ordering\RunOrder;
 use App\Runs\RunState;
-use Database\Seeders\DemoGear;
 use Illuminate\Support\Facades\DB;
 use Random\Randomizer;
 use RuntimeException;
@@ -31,71 +30,24 @@ use Tally\Verdict\VerdictKind;
  */
 final class FaultTrial
 {
-    /** Megabytes: so large that a run takes a second or two. */
-    private const CARD = 640;
-
-    private const RAW = 320;
-
-    private const DRIVE = 640;
-
     /** Seconds that a round may take after all is well again. */
     private const PATIENCE = 120;
 
     /** Proofs are gone on with as often as this. */
     private const TRIES = 4;
 
-    private readonly ScratchDatabase $database;
-
-    private readonly TrialStation $station;
-
-    private readonly TrialStation $second;
+    private readonly FaultScene $scene;
 
     private readonly HomeTrial $offloads;
-
-    private readonly Place $bay;
-
-    private readonly Place $drive;
-
-    private readonly Place $raw;
-
-    private readonly Place $decoy;
 
     private int $count = 0;
 
     private int $rounds = 0;
 
-    /** @var array<string, string> what must stay as it is: path → checksum */
-    private array $kept = [];
-
-    public function __construct(private readonly string $folder, private readonly Randomizer $chance, private readonly float $away)
+    public function __construct(private readonly string $folder, private readonly Randomizer $chance, float $away)
     {
-        $this->database = new ScratchDatabase("{$folder}/books");
-        $this->database->begin();
-        (new DemoGear())->run();
-        $this->bay = new Place("{$folder}/bay.img", self::CARD, "{$folder}/bay");
-        $this->drive = new Place("{$folder}/drive.img", self::DRIVE, "{$folder}/drive");
-        $this->raw = new Place("{$folder}/raw.img", self::RAW, null);
-        $this->decoy = new Place("{$folder}/decoy.img", self::RAW, null);
-        symlink($this->raw->loop, "{$folder}/slot");
-        $this->lay();
-        config(['tally.folders' => [$folder], 'tally.plain_folders' => []]);
-        Slot::query()
-            ->where('name', 'Bay 1')
-            ->update(['path' => "{$folder}/bay"]);
-        Slot::query()
-            ->where('name', 'Raw 1')
-            ->update(['path' => "{$folder}/slot"]);
-        // A disk of its own, that can be filled up.
-        Shell::must("mkdir {$folder}/storage && mount -t tmpfs -o size=32m none {$folder}/storage");
-        Shell::must("cd {$folder}/storage && mkdir -p app/private framework/cache/data framework/views logs");
-        app()->useStoragePath("{$folder}/storage");
-        $env = [...$this->database->env(), 'TALLY_FOLDERS' => $folder, 'TALLY_PLAIN_FOLDERS' => ''];
-        $this->station = new TrialStation([...$env, 'LARAVEL_STORAGE_PATH' => "{$folder}/storage"]);
-        // As one forgotten line in .env makes it.
-        Shell::must("mkdir -p {$folder}/second && cp -r {$folder}/storage/. {$folder}/second");
-        $this->second = new TrialStation([...$env, 'LARAVEL_STORAGE_PATH' => "{$folder}/second"]);
-        $this->station->keep();
-        $this->offloads = new HomeTrial($folder, $chance, $this->station);
+        $this->scene = new FaultScene($folder, $chance, $away);
+        $this->offloads = new HomeTrial($folder, $chance, $this->scene->station);
     }
 
     /** Every second one is an offload. */
@@ -126,15 +78,15 @@ final class FaultTrial
                 ),
             ),
         );
-        $card = $this->card($what === 'raw proof' ? self::RAW : self::CARD);
+        $card = $this->card($what === 'raw proof' ? FaultScene::RAW : FaultScene::CARD);
         $run = $this->order($card, $what, $kind);
         // Some before a worker has it, most while it works.
         if ($this->chance->getInt(0, 4) > 0) {
             $this->until(fn (): bool => Run::query()->whereKey($run->id)->whereNotNull('started_at')->exists(), 8);
         }
-        $this->wait($this->chance->getInt(0, 1500) / 1000);
-        $this->befall($fault, $what);
-        $this->restore();
+        $this->scene->wait($this->chance->getInt(0, 1500) / 1000);
+        $this->scene->befall($fault, $what);
+        $this->scene->restore();
         $faults = [];
         for ($tries = 0; $tries < self::TRIES; $tries++) {
             $state = $this->ended($run);
@@ -145,7 +97,7 @@ final class FaultTrial
         }
 
         Shell::may("rm -rf {$this->folder}/drive/F-*");
-        $this->restore();
+        $this->scene->restore();
         // A proof that can go on keeps the rest of its card; the next round has another card at the same place.
         Shell::may("find {$this->folder}/bay -mindepth 1 -maxdepth 1 ! -name DCIM ! -name lost+found -exec rm -rf {} +");
 
@@ -153,33 +105,15 @@ final class FaultTrial
             $what,
             $fault->value,
             ($state ?? RunState::Running)->value,
-            array_values(array_unique([...$faults, ...$this->untouched()])),
+            array_values(array_unique([...$faults, ...$this->scene->untouched()])),
         );
     }
 
     public function end(): void
     {
-        $this->second->stop();
-        $this->station->end();
+        $this->scene->station->end();
         $this->offloads->end();
-        $this->database->start();
-        foreach ([$this->bay, $this->drive, $this->raw, $this->decoy] as $place) {
-            $place->remove();
-        }
-        Shell::may("umount -l {$this->folder}/storage");
-        $this->database->end();
-    }
-
-    /** What nobody may touch: a file on the card, files to be copied, and a medium that a link may be made to lead to. */
-    private function lay(): void
-    {
-        @mkdir("{$this->folder}/bay/DCIM");
-        for ($i = 1; $i <= 12; $i++) {
-            file_put_contents($file = "{$this->folder}/bay/DCIM/clip{$i}.mov", random_bytes(16_000_000 + $i));
-            $this->kept[$file] = (string) hash_file('xxh128', $file);
-        }
-        file_put_contents($this->decoy->image, str_repeat('footage!', self::RAW << 17));
-        $this->kept[$this->decoy->image] = (string) hash_file('xxh128', $this->decoy->image);
+        $this->scene->end();
     }
 
     private function card(int $megabytes): Card
@@ -216,81 +150,9 @@ final class FaultTrial
         return app(RunDesk::class)->order($card, $station, new RunOrder($slot, $kind, $parameters, by: 'the trial'));
     }
 
-    private function befall(Fault $fault, string $what): void
-    {
-        $place = $what === 'copy' && $this->chance->getInt(0, 1) === 1 ? $this->drive : $this->bay;
-        match ($fault) {
-            Fault::None => null,
-            Fault::Killed => $this->station->kill(),
-            Fault::Unmounted => $place->pull(),
-            Fault::Filled => $place->fill(),
-            Fault::ReadOnly => $place->turnReadOnly(),
-            Fault::Repointed => $this->point($this->decoy),
-            Fault::DatabaseAway => $this->takeDatabaseAway(),
-            Fault::ReadErrors => ($what === 'raw proof' ? $this->raw : $this->bay)->turnBad(),
-            Fault::StationDiskFull => $this->fillStationDisk(),
-            Fault::SameName => $this->openSecond(),
-        };
-        if (in_array($fault, [Fault::Unmounted, Fault::Filled, Fault::ReadOnly, Fault::Repointed, Fault::ReadErrors], true)) {
-            $this->wait(1.5);
-        }
-    }
-
-    private function takeDatabaseAway(): void
-    {
-        $this->database->stop();
-        $this->wait($this->away);
-        $this->database->start();
-    }
-
-    private function fillStationDisk(): void
-    {
-        Shell::may("dd if=/dev/zero of={$this->folder}/storage/taken bs=4k");
-        $this->wait($this->chance->getInt(500, 4000) / 1000);
-        Shell::must("rm {$this->folder}/storage/taken");
-    }
-
-    /** Begun again and again, as the supervisor of that folder does. */
-    private function openSecond(): void
-    {
-        for ($end = hrtime(true) + 4e9; hrtime(true) < $end; $this->wait(0.2)) {
-            $this->second->keep();
-        }
-        $this->second->stop();
-    }
-
-    private function point(Place $place): void
-    {
-        // In one step, so that the link is never missing.
-        @unlink("{$this->folder}/slot.new");
-        symlink($place->loop, "{$this->folder}/slot.new");
-        rename("{$this->folder}/slot.new", "{$this->folder}/slot");
-    }
-
-    private function restore(): void
-    {
-        DB::disconnect();
-        $this->point($this->raw);
-        $this->raw->makeGood();
-        if ($this->bay->makeGood()) {
-            $this->lay();
-        }
-        foreach ([$this->bay, $this->drive] as $place) {
-            $place->makeRoom();
-            if (
-                ! $place->isMounted() ||
-                ! is_writable((string) $place->point) ||
-                str_contains(Shell::must("findmnt -no OPTIONS {$place->point}"), 'ro,') ||
-                str_starts_with(Shell::must("findmnt -no OPTIONS {$place->point}"), 'ro')
-            ) {
-                $place->restore();
-            }
-        }
-    }
-
     private function ended(Run $run): RunState
     {
-        for ($end = hrtime(true) + self::PATIENCE * 1e9; hrtime(true) < $end; $this->wait(0.2)) {
+        for ($end = hrtime(true) + self::PATIENCE * 1e9; hrtime(true) < $end; $this->scene->wait(0.2)) {
             $state = Run::query()->whereKey($run->id)->firstOrFail()->state;
             if (! $state->isGoing()) {
                 return $state;
@@ -348,39 +210,10 @@ final class FaultTrial
         return true;
     }
 
-    /** @return list<string> */
-    private function untouched(): array
-    {
-        $faults = [];
-        foreach ($this->kept as $file => $sum) {
-            if (! is_file($file) || hash_file('xxh128', $file) !== $sum) {
-                $faults[] = 'erased: '.basename($file);
-            }
-        }
-        // Under a card that was pulled lies the host's own disk.
-        foreach ([$this->bay, $this->drive] as $place) {
-            $place->pull();
-            $left = scandir((string) $place->point);
-            if ($left === false || count($left) > 2) {
-                $faults[] = 'written to the host: '.implode(', ', array_slice($left === false ? [] : $left, 2));
-            }
-            $place->mount();
-        }
-
-        return $faults;
-    }
-
     /** @param  callable(): bool  $is */
     private function until(callable $is, float $seconds): void
     {
-        for ($end = hrtime(true) + $seconds * 1e9; hrtime(true) < $end && ! $is(); $this->wait(0.05)) {
-        }
-    }
-
-    private function wait(float $seconds): void
-    {
-        for ($end = hrtime(true) + $seconds * 1e9; hrtime(true) < $end; usleep(50_000)) {
-            $this->station->keep();
+        for ($end = hrtime(true) + $seconds * 1e9; hrtime(true) < $end && ! $is(); $this->scene->wait(0.05)) {
         }
     }
 

@@ -34,8 +34,8 @@ final class FitCommand extends Command
             return $this->refuse("“{$asked}” is no school. mark, measured or guaranteed would do.");
         }
         $path = $this->argument('file');
-        $json = is_file($path) && is_readable($path) ? (string) file_get_contents($path) : null;
-        if ($json === null) {
+        $json = is_file($path) ? @file_get_contents($path) : false;
+        if ($json === false) {
             return $this->refuse("“{$path}” is no file that can be read. Give a file as docs/fit.schema.json describes it.");
         }
         try {

@@ -46,7 +46,7 @@ final class JudgeCommand extends Command
 
     private function opinion(string $path): int
     {
-        $json = is_file($path) && is_readable($path) ? file_get_contents($path) : false;
+        $json = is_file($path) ? @file_get_contents($path) : false;
         if ($json === false) {
             return $this->refuse("“{$path}” is no file that can be read. Give the path of a case, a list of cases, or a result file.");
         }
