@@ -61,7 +61,7 @@ final class LoadTrial
         (new Process([base_path('bin/site')], base_path(), $env, timeout: 60))->mustRun();
         (new Process([base_path('bin/owner')], base_path(), $env, timeout: 60))->mustRun();
         // Its database is kept here, since it is to be there before and after.
-        $command = ['supervisord', '--nodaemon', '-c', "{$this->folder}/supervisor.conf"];
+        $command = ['supervisord', '--nodaemon', '-c', $this->folder.(posix_geteuid() === 0 ? '.root' : '').'/supervisor.conf'];
         $this->keeper = new Process($command, base_path(), $env, timeout: null);
         $this->keeper->disableOutput();
         $this->keeper->start();

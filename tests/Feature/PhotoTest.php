@@ -80,6 +80,20 @@ final class PhotoTest extends TestCase
         self::assertSame(30, Photo::query()->where('side', 'front')->value('width'));
     }
 
+    public function test_two_photos_under_one_key_are_two_and_one_that_is_sent_twice_is_one(): void
+    {
+        $this->withHeader('X-Once', 'one key');
+        $this->send('front', 'a.jpg', self::picture('jpeg'));
+        $first = Photo::query()->value('id');
+        $this->send('front', 'a.jpg', self::picture('jpeg'));
+        self::assertSame([$first], Photo::query()->pluck('id')->all());
+        // The same name, the same size of picture, and other bytes.
+        $this->send('front', 'a.jpg', self::picture('jpeg', 60, 41));
+        self::assertSame(41, Photo::query()->value('height'));
+        $this->send('back', 'a.jpg', self::picture('jpeg', 60, 41));
+        self::assertSame(2, Photo::query()->count());
+    }
+
     public function test_a_large_picture_is_scaled_down(): void
     {
         $this->send('front', 'wide.png', self::picture('png', 3000, 600));

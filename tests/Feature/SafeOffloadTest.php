@@ -288,6 +288,30 @@ final class SafeOffloadTest extends TestCase
         self::assertStringContainsString('180 kB in 3 files then', $said);
     }
 
+    public function test_what_is_recorded_while_a_relay_goes_on_or_before_it_is_cleared_is_seen_where_the_card_still_lies(): void
+    {
+        $this->realCard('T-1');
+        $card = $this->medium('T-1');
+        $offload = $this->begunOn(['T-1' => $card], rules: ['scheme' => 'relay']);
+        $this->in($this->only($offload));
+        Artisan::call('queue:work', ['--queue' => $offload->station->offloadQueue(), '--once' => true, '--sleep' => 0]);
+        self::assertSame(CopyState::Verified, $this->only($offload)->copies[0]?->state);
+        file_put_contents("{$card}/DCIM/between.mov", 'recorded while the second copy is made from the first');
+        $this->work($offload);
+        self::assertFalse($this->mayBeCleared('T-1'));
+        $at = "/offloads/{$offload->id}/cards/{$this->only($offload)->id}";
+        $this->post("{$at}/beginning");
+        $this->flushSession();
+        $this->post("{$at}/in", ['less' => '1', 'by' => 'Moss'])->assertSessionHasNoErrors();
+        $this->work($offload);
+        self::assertTrue($this->mayBeCleared('T-1'));
+        // It may be cleared, and has not been looked at since.
+        file_put_contents("{$card}/DCIM/after.mov", 'recorded after all of it was home');
+        self::assertStringContainsString('Do not clear it: What lies in', (string) $this->cleared('T-1'));
+        unlink("{$card}/DCIM/after.mov");
+        self::assertNull($this->cleared('T-1'));
+    }
+
     public function test_another_card_of_the_house_is_known_by_its_file_system(): void
     {
         $this->broughtHome('T-1');

@@ -19,7 +19,9 @@ final class StartTest extends TestCase
 
     private function pid(string $file): int
     {
-        $pid = (int) @file_get_contents("{$this->run}/{$file}");
+        // What root's supervisor writes lies in a folder of root's own.
+        $folder = $file === 'supervisor.pid' && posix_geteuid() === 0 ? "{$this->run}.root" : $this->run;
+        $pid = (int) @file_get_contents("{$folder}/{$file}");
 
         // No file, no process: never the number that means whoever asks.
         return $pid > 0 ? $pid : PHP_INT_MAX >> 33;
@@ -102,6 +104,24 @@ final class StartTest extends TestCase
         }
         self::assertStringContainsString('Gritty Tally is stopped.', $stop->getOutput());
         self::until(fn (): bool => array_filter($pids, self::lives(...)) === [], 'all of it has ended');
+        $this->mustFollowNoLink();
+    }
+
+    /** Whoever has broken in as the account of the project leads root nowhere by links in its folder. */
+    private function mustFollowNoLink(): void
+    {
+        if (posix_geteuid() !== 0) {
+            return;
+        }
+        $victim = $this->folder();
+        $names = ['start.lock', 'migrate.log', 'lead.log', 'supervisor.conf', 'supervisor.log', 'supervisor.pid', 'station.log',
+            'fpm.log', 'nginx.conf', 'fpm.conf', 'db/my.cnf', 'db/lock', 'db/install.log', 'cards/raw-1.img'];
+        foreach ($names as $name) {
+            @unlink("{$this->run}/{$name}");
+            symlink("{$victim}/".basename($name), "{$this->run}/{$name}");
+        }
+        $this->start(['--detach'])->run();
+        self::assertSame(['.', '..'], scandir($victim));
     }
 
     /** Nobody else on this machine reads what is its own or comes into the books, and nothing that listens is root. */

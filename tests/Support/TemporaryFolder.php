@@ -27,6 +27,10 @@ trait TemporaryFolder
     {
         foreach ($this->folders as $folder) {
             self::removeAll($folder);
+            // What root kept for itself beside it (bin/common).
+            if (is_dir("{$folder}.root")) {
+                self::removeAll("{$folder}.root");
+            }
         }
         parent::tearDown();
     }

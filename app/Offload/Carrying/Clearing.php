@@ -9,11 +9,12 @@ use App\Models\Cards\Card;
 use App\Models\Offload\CopyStanding;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
+use App\Stations\BenchSight;
 use Illuminate\Validation\ValidationException;
 
 /**
- * Footage is taken off the books of a card: without a reason only where two copies of it stand, and they are looked at at that very
- * moment. docs/clearing.md tells when.
+ * Footage is taken off the books of a card: without a reason only where two copies of it stand, and they, and the card where it lies in
+ * its slot, are looked at at that very moment. docs/clearing.md tells when.
  */
 final readonly class Clearing
 {
@@ -27,12 +28,23 @@ final readonly class Clearing
     {
         $home = Secured::of($card);
         $wasSeen = $home !== null && CopyLook::of($home, $by);
-        $stands = $home?->clear_at !== null && $wasSeen;
+        $written = $home?->clear_at === null ? null : self::writtenSince($home);
+        $stands = $home?->clear_at !== null && $wasSeen && $written === null;
         if ($why === '' && ! $stands) {
-            throw ValidationException::withMessages(['why' => self::asked($home, $wasSeen)]);
+            throw ValidationException::withMessages(['why' => $written ?? self::asked($home, $wasSeen)]);
         }
         $note = $home?->clear_at === null ? '' : Secured::note($home);
         FootageBook::clear($card, $by, mb_substr(trim("{$why} {$note}"), 0, 300), $seen);
+    }
+
+    /** @return string|null what speaks against it: more was recorded onto the card, which still lies where it was read */
+    private static function writtenSince(OffloadCard $home): ?string
+    {
+        $path = $home->offload->is_made_up ? null : $home->offload->places['slots'][$home->slot] ?? null;
+        $sight = $path === null ? null : BenchSight::card($home->offload->station, $path);
+        $complaint = $sight === null ? null : CardCheck::writtenSince($home, $sight);
+
+        return $complaint === null ? null : "Do not clear it: {$complaint->sentence} Bring it home again, or say where the rest is.";
     }
 
     private static function asked(?OffloadCard $home, bool $wasSeen): string

@@ -75,8 +75,8 @@ final readonly class RealCopies
                 ),
             );
             CopyOutcome::enter($card, $copies, $result, $lists);
-            if ($from === null && $result->isHome()) {
-                self::lookOnceMore($card, $path, $copies);
+            if ($result->isHome()) {
+                self::lookOnceMore($card, $copies);
             }
         } catch (DeviceFault|NotUsable $fault) {
             self::fail($copies, $fault->getMessage());
@@ -143,13 +143,14 @@ final readonly class RealCopies
     }
 
     /**
-     * The copies stand in the books now: whatever was written to the card up to here is seen.
+     * The copies stand in the books now: whatever was written up to here to the card, while it lies in its slot, is seen. A further copy
+     * is not read from it, and it may have been recorded onto all the same.
      *
      * @param  list<OffloadCopy>  $copies
      */
-    private static function lookOnceMore(OffloadCard $card, string $path, array $copies): void
+    private static function lookOnceMore(OffloadCard $card, array $copies): void
     {
-        $complaint = CardCheck::writtenSince($card, CardSight::of($path));
+        $complaint = CardCheck::writtenSince($card, CardSight::of($card->offload->places['slots'][$card->slot] ?? ''));
         if ($complaint !== null) {
             self::refuse($card, $copies, $complaint);
         }

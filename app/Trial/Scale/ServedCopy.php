@@ -12,7 +12,7 @@ use Symfony\Component\Process\Process;
 final readonly class ServedCopy
 {
     /** What is not part of a copy, and what of it is there already. */
-    private const NOT = ['.git', '.run', '.env', 'storage', 'node_modules', 'test-results'];
+    private const NOT = ['.git', '.run', '.run.root', '.env', 'storage', 'node_modules', 'test-results'];
 
     private int $port;
 
@@ -23,9 +23,8 @@ final readonly class ServedCopy
         $but = implode(' ', array_map(fn (string $one): string => "--exclude=./{$one}", self::NOT));
         $from = base_path();
         $this->must(
-            "mkdir -p {$folder}/.run {$folder}/storage/{app/private,framework/{cache/data,sessions,views},logs} && ".
-                "tar -C {$from} {$but} -cf - . | tar -C {$folder} --no-same-owner -xf - && ln -s {$from}/node_modules {$folder}/ && ".
-                "touch {$folder}/.run/{composer,npm,build}.stamp",
+            "mkdir -p {$folder}/storage/{app/private,framework/{cache/data,sessions,views},logs} && ".
+                "tar -C {$from} {$but} -cf - . | tar -C {$folder} --no-same-owner -xf - && ln -s {$from}/node_modules {$folder}/",
         );
         $env = (string) file_get_contents(base_path('.env.example'));
         foreach ([...$settings, 'APP_PORT' => (string) $this->port, 'APP_URL' => "http://{$this->address()}"] as $name => $value) {
