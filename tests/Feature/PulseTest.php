@@ -143,7 +143,7 @@ final class PulseTest extends TestCase
         DB::table('cards')->update(['retired_on' => '2026-01-01']);
         self::assertSame(0, $waiting());
         // A day later more is due, though no card changed.
-        $card->forceFill(['retired_on' => null, 'due_on' => now()->addDay()->format('Y-m-d')])->save();
+        $card->refresh()->forceFill(['retired_on' => null, 'due_on' => now()->addDay()->format('Y-m-d')])->save();
         self::assertSame(0, $this->getJson('/pulse')->json('frame.due'));
         $this->travel(1)->days();
         self::assertSame(1, $this->getJson('/pulse')->json('frame.due'));
