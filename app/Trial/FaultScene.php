@@ -74,7 +74,7 @@ final class FaultScene
             Fault::ReadOnly => $place->turnReadOnly(),
             Fault::Repointed => $this->point($this->decoy),
             Fault::DatabaseAway => $this->takeDatabaseAway(),
-            Fault::ReadErrors => ($what === 'raw proof' ? $this->raw : $this->bay)->turnBad(),
+            Fault::ReadErrors => $place->turnBad(),
             Fault::StationDiskFull => $this->fillStationDisk(),
             Fault::SameName => $this->openSecond(),
         };
@@ -119,7 +119,7 @@ final class FaultScene
     {
         DB::disconnect();
         $this->point($this->raw);
-        $this->raw->makeGood();
+        $this->drive->makeGood();
         if ($this->bay->makeGood()) {
             $this->lay();
         }

@@ -70,9 +70,8 @@ final class FaultTrial
                 array_filter(
                     Fault::cases(),
                     fn (Fault $one): bool => match ($one) {
-                        Fault::Unmounted, Fault::Filled, Fault::ReadOnly => $what !== 'raw proof',
+                        Fault::Unmounted, Fault::Filled, Fault::ReadOnly, Fault::ReadErrors => $what !== 'raw proof',
                         Fault::Repointed => $what === 'raw proof',
-                        Fault::ReadErrors => $what !== 'copy',
                         default => true,
                     },
                 ),

@@ -49,11 +49,11 @@ final class Place
         Shell::may("mount -o remount,ro {$this->point}");
     }
 
-    /** From the middle on it answers with input/output errors: what holds it up is gone from there. */
+    /** From the middle on it answers with input/output errors, as beyond the end of a device. */
     public function turnBad(): void
     {
         $half = intdiv($this->megabytes, 2);
-        Shell::must("truncate -s {$half}M {$this->image}");
+        Shell::must("truncate -s {$half}M {$this->image} && losetup -c {$this->loop}");
         $this->isBad = true;
     }
 
@@ -63,7 +63,7 @@ final class Place
         if (! $this->isBad) {
             return false;
         }
-        Shell::must("truncate -s {$this->megabytes}M {$this->image}");
+        Shell::must("truncate -s {$this->megabytes}M {$this->image} && losetup -c {$this->loop}");
         $this->isBad = false;
         $this->format();
 

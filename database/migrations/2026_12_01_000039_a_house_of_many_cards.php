@@ -29,6 +29,8 @@ return new class extends Migration
         });
         Schema::table('runs', function (Blueprint $table): void {
             $table->index(['state', 'card_id']);
+            // What a report counts of a time.
+            $table->index(['ended_at', 'kind', 'card_id', 'started_at'], 'runs_of_a_time');
         });
     }
 };
