@@ -71,12 +71,7 @@ final readonly class Restoring
     /** @throws NotABackup */
     private static function mustHaveALead(Connection $books): void
     {
-        $leads = $books
-            ->table('users')
-            ->join('model_has_roles', 'model_id', 'users.id')
-            ->join('roles', 'roles.id', 'role_id')
-            ->where('roles.name', Role::Lead->value)
-            ->whereNull('disabled_at');
+        $leads = $books->table('users')->where('role', Role::Lead->value)->whereNull('disabled_at');
         if (! $leads->exists()) {
             throw NotABackup::nobody();
         }

@@ -6,6 +6,7 @@ namespace App\People;
 
 use App\Models\User;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -51,7 +52,7 @@ final readonly class House
 
     public static function may(Ability $ability): bool
     {
-        return self::person()?->may($ability) ?? self::isOpen();
+        return Gate::allows($ability);
     }
 
     /** @throws ValidationException with who may */
@@ -67,7 +68,7 @@ final readonly class House
                 ),
             );
             throw ValidationException::withMessages([
-                'may' => ($person === null ? 'Nobody is signed in' : "{$person->name} is here as {$person->role()->value}").
+                'may' => ($person === null ? 'Nobody is signed in' : "{$person->name} is here as {$person->role->value}").
                     ", and only {$who} may {$ability->words()}. Nothing was changed.",
             ]);
         }

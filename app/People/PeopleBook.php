@@ -6,7 +6,6 @@ namespace App\People;
 
 use App\Models\SignIn;
 use App\Models\User;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
@@ -17,10 +16,7 @@ final readonly class PeopleBook
     public static function enter(string $name, Role $role, ?string $password = null): string
     {
         $once = $password ?? self::password();
-        DB::transaction(function () use ($name, $role, $once, $password): void {
-            $user = User::query()->create(['name' => $name, 'password' => $once, 'must_change' => $password === null]);
-            $user->assignRole($role->value);
-        });
+        User::query()->create(['name' => $name, 'role' => $role, 'password' => $once, 'must_change' => $password === null]);
 
         return $once;
     }
@@ -38,7 +34,7 @@ final readonly class PeopleBook
     public static function assign(User $user, Role $role): void
     {
         self::mustLeaveALead($user, $role === Role::Lead);
-        $user->syncRoles([$role->value]);
+        $user->forceFill(['role' => $role])->save();
     }
 
     /** @throws ValidationException when nobody would be left who manages people */
@@ -76,9 +72,9 @@ final readonly class PeopleBook
         $others = User::query()
             ->whereKeyNot($user->id)
             ->whereNull('disabled_at')
-            ->get()
-            ->contains(fn (User $one): bool => $one->role() === Role::Lead);
-        if (! $stays && ! $others && $user->role() === Role::Lead) {
+            ->where('role', Role::Lead)
+            ->exists();
+        if (! $stays && ! $others && $user->role === Role::Lead) {
             throw ValidationException::withMessages([
                 'person' => "{$user->name} is the last lead: nobody could manage people any more. Make somebody else one first.",
             ]);

@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use Spatie\Permission\Models\Permission;
-use Spatie\Permission\Models\Role as StoredRole;
-use Spatie\Permission\PermissionRegistrar;
-
 enum Role: string
 {
     case Lead = 'lead';
@@ -33,19 +29,5 @@ enum Role: string
         return "You are here as {$this->value}: you may look at everything".
             ($this->abilities() === [] ? '' : ', '.$words(...$this->abilities())).
             ($not === [] ? '.' : '. Not: '.$words(...array_values($not)).'. A lead does that, or gives you another role.');
-    }
-
-    /** Brings the books in line with what is written here. */
-    public static function keep(): void
-    {
-        app(PermissionRegistrar::class)->forgetCachedPermissions();
-        foreach (Ability::cases() as $ability) {
-            Permission::findOrCreate($ability->value, 'web');
-        }
-        foreach (self::cases() as $role) {
-            StoredRole::findOrCreate($role->value, 'web')->syncPermissions(
-                array_map(fn (Ability $ability): string => $ability->value, $role->abilities()),
-            );
-        }
     }
 }

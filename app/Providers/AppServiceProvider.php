@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Evidence\JudgeRules;
+use App\Models\User;
 use App\Offload\Carrying\RealCopies;
+use App\People\Ability;
+use App\People\House;
 use App\Rules\HouseValidator;
 use App\Runs\Conducting\RunConductor;
 use App\Stations\StationFolders;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Queue\Worker;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\ServiceProvider;
 use PDO;
@@ -51,6 +55,14 @@ final class AppServiceProvider extends ServiceProvider
         // What asks for more than this is a fault, or an attack; without a limit it takes the whole station along.
         $limit = config($this->app->runningInConsole() ? 'tally.memory.terminal' : 'tally.memory.web');
         ini_set('memory_limit', is_string($limit) ? $limit : '256M');
+        foreach (Ability::cases() as $ability) {
+            Gate::define(
+                $ability,
+                fn (?User $user): bool => $user === null
+                    ? House::isOpen()
+                    : $user->disabled_at === null && in_array($ability, $user->role->abilities(), true),
+            );
+        }
         Validator::resolver(HouseValidator::of(...));
         // A list that asks once a row is a fault, wherever it happens.
         Model::preventLazyLoading();

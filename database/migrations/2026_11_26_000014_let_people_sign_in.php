@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\People\Role;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
@@ -28,7 +28,7 @@ return new class extends Migration
             $table->string('agent', 200);
             $table->timestamp('created_at')->index();
         });
-        // As spatie/laravel-permission 6 lays them out.
+        // As a package laid them out that was used then.
         Schema::create('permissions', function (Blueprint $table): void {
             $table->bigIncrements('id');
             $table->string('name');
@@ -62,6 +62,8 @@ return new class extends Migration
             $table->foreignId('role_id')->constrained()->cascadeOnDelete();
             $table->primary(['permission_id', 'role_id']);
         });
-        Role::keep();
+        foreach (['lead', 'technician', 'viewer'] as $role) {
+            DB::table('roles')->insert(['name' => $role, 'guard_name' => 'web']);
+        }
     }
 };

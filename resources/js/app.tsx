@@ -10,7 +10,21 @@ import { SignInHere } from './frame/SignInHere';
 import { countOnce } from './once';
 import { GlobalStyle } from './theme/GlobalStyle';
 
-const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx', { eager: true });
+/** Each is loaded when it is first opened. */
+const pages = import.meta.glob<{ default: ComponentType }>('./pages/*.tsx');
+
+/** When the page was last loaded anew because a part of it was gone; not again within so many milliseconds. */
+const RELOADED = 'reloaded';
+const AGAIN = 10_000;
+
+// After an update the server has the parts of pages under other names.
+window.addEventListener('vite:preloadError', (event) => {
+    if (Date.now() - Number(sessionStorage.getItem(RELOADED)) > AGAIN) {
+        event.preventDefault();
+        sessionStorage.setItem(RELOADED, String(Date.now()));
+        window.location.reload();
+    }
+});
 
 countOnce();
 outliveSittings();
@@ -27,12 +41,12 @@ const OUTSIDE = ['SignIn', 'Password'];
 
 void createInertiaApp({
     title: (title) => (title === '' ? 'Gritty Tally' : `${title} · Gritty Tally`),
-    resolve: (name) => {
+    resolve: async (name) => {
         const page = pages[`./pages/${name}.tsx`];
         if (page === undefined) {
             throw new Error(`There is no page called ${name}.`);
         }
-        return page.default;
+        return (await page()).default;
     },
     layout: (name) => (OUTSIDE.includes(name) ? undefined : Frame),
     setup: ({ el, App, props }) => {

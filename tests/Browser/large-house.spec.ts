@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import type { PulseProps } from '../../resources/js/types/generated/props';
 
-test('a card that the page does not hold is found by what is typed, opened with its neighbours, and jumped to', async ({ page }) => {
+test('a card that the page does not hold is found by what is typed, opened with its neighbours, and jumped to', async ({
+    page,
+}) => {
     // As in a house of more cards than a page holds: the first answer leaves some out, and says how many there are.
     await page.route('**/pulse?*', async (route) => {
         const answer = await route.fetch();

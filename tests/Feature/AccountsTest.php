@@ -225,7 +225,7 @@ final class AccountsTest extends TestCase
         $this->post("/people/{$wren->id}/disable")->assertSessionHasErrors('person');
         $moss = User::query()->where('name', 'Moss')->firstOrFail();
         $this->put("/people/{$moss->id}/role", ['role' => 'lead'])->assertSessionHasNoErrors();
-        self::assertSame(Role::Lead, $moss->refresh()->role());
+        self::assertSame(Role::Lead, $moss->refresh()->role);
         $this->post("/people/{$moss->id}/disable")->assertSessionHasNoErrors();
         $this->get('/people')
             ->assertOk()

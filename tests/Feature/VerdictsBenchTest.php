@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Console\Commands\VerdictsBenchCommand;
 use Tally\CaseFile\CaseReader;
 use Tally\Record\Fields;
 use Tally\StandIn\CardOnPaper;
 use Tally\Verdict\Judge;
 use Tests\TestCase;
+use Tools\Commands\VerdictsBenchCommand;
 
 /** The bench of verdicts: a table of what each kind was called, and what must never be. */
 final class VerdictsBenchTest extends TestCase

@@ -8,11 +8,11 @@ use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\RunState;
-use App\Trial\ScratchDatabase;
 use Database\Seeders\DemoGear;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 use Tally\Verdict\VerdictKind;
+use Tools\Trial\ScratchDatabase;
 
 /** A database server of its own goes away in mid-run, for real, under a worker that is a process of its own. */
 final class DatabaseAwayTest extends StationTestCase

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Stations;
 
 use App\Models\Cards\Card;
-use App\Trial\FreePort;
-use App\Trial\Scale\ReplicaServer;
-use App\Trial\ScratchDatabase;
 use Database\Seeders\DemoGear;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use PDO;
+use Tools\Trial\FreePort;
+use Tools\Trial\Scale\ReplicaServer;
+use Tools\Trial\ScratchDatabase;
 
 /** Two real database servers, the second following the first: pages are read from it, and none is older than the books. */
 final class ReplicaTest extends StationTestCase

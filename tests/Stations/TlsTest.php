@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Stations;
 
-use App\Trial\FreePort;
 use CurlHandle;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 use Tests\Support\StartsIt;
+use Tools\Trial\FreePort;
 
 /** Signing in over TLS by real web servers, as the two ways beyond this machine that docs/running.md names. */
 final class TlsTest extends TestCase

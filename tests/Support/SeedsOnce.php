@@ -29,7 +29,7 @@ trait SeedsOnce
             return $this;
         }
         parent::seed($class);
-        foreach (Schema::getTableListing(schemaQualified: false) as $table) {
+        foreach (Schema::getTableListing(DB::connection()->getDatabaseName(), false) as $table) {
             self::$seeded[$key][$table] = array_map(get_object_vars(...), array_values(DB::table($table)->get()->all()));
         }
 

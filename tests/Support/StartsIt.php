@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use App\Trial\FreePort;
 use RuntimeException;
 use Symfony\Component\Process\Process;
+use Tools\Trial\FreePort;
 
 /** ./start as people use it, from a folder of its own for all that it keeps. */
 trait StartsIt

@@ -21,10 +21,10 @@ final class SignInCommand extends Command
     public function handle(): int
     {
         $name = $this->argument('name');
-        $people = User::query()->with('roles')->whereNull('disabled_at')->orderBy('id')->get();
+        $people = User::query()->whereNull('disabled_at')->orderBy('id')->get();
         $user =
             $name === null
-                ? $people->first(fn (User $one): bool => $one->role() === Role::Lead)
+                ? $people->first(fn (User $one): bool => $one->role === Role::Lead)
                 : $people->first(fn (User $one): bool => $one->name === $name);
         if ($user === null) {
             $this->error(

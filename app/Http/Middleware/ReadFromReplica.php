@@ -32,7 +32,8 @@ final class ReadFromReplica
     public function handle(Request $request, Closure $next): Response
     {
         $books = DB::connection();
-        $replica = $request->isMethodSafe() && ! in_array(config('database.connections.replica.host'), ['', null], true) ? self::caughtUp($books) : null;
+        $hasOne = ! in_array(config('database.connections.replica.host'), ['', null], true);
+        $replica = $hasOne && $request->isMethodSafe() ? self::caughtUp($books) : null;
         if ($replica === null) {
             return $next($request);
         }

@@ -26,8 +26,8 @@ final readonly class LineCounts
     public static function now(): self
     {
         $row = DB::selectOne(
-            'SELECT MAX(changed_at) AS changed, UNIX_TIMESTAMP() AS now, COALESCE(MAX(changed_at) < NOW() - INTERVAL ? SECOND, 0) AS settled '.
-                'FROM cards',
+            'SELECT MAX(changed_at) AS changed, UNIX_TIMESTAMP() AS now, '.
+                'COALESCE(MAX(changed_at) < NOW() - INTERVAL ? SECOND, 0) AS settled FROM cards',
             [Tray::LATE],
         );
         assert($row instanceof stdClass);

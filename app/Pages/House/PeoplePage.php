@@ -24,14 +24,13 @@ final readonly class PeoplePage
     {
         return array_values(
             User::query()
-                ->with('roles')
                 ->orderBy('name')
                 ->get()
                 ->map(
                     fn (User $user): PersonProps => new PersonProps(
                         $user->id,
                         $user->name,
-                        $user->role(),
+                        $user->role,
                         $user->disabled_at !== null,
                         $user->must_change,
                         $user->disabled_at === null
@@ -82,7 +81,7 @@ final readonly class PeoplePage
     {
         $isOpen = House::isOpen();
         $person = $isOpen ? null : House::person();
-        $role = $person?->role();
+        $role = $person?->role;
 
         return new WhoProps(
             $person?->name,
