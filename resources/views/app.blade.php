@@ -10,7 +10,8 @@
                 ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'day');
         </script>
         @viteReactRefresh
-        @vite('resources/js/app.tsx')
+        {{-- The page itself too, so that it does not wait until the rest has asked for it. --}}
+        @vite(['resources/js/app.tsx', "resources/js/pages/{$page['component']}.tsx"])
         @inertiaHead
     </head>
     <body>

@@ -135,6 +135,8 @@ test('keys lead everywhere, and are quiet while somebody types or when switched 
 
 test('the finder opens any card', async ({ page }) => {
     await page.goto('/measure/QS-014');
+    // A page is there when it is drawn: what is pressed before that was meant for none.
+    await expect(page.getByRole('button', { name: 'Find any card or page' })).toBeVisible();
     await page.keyboard.press('Control+k');
     await page.keyboard.type('QS-026');
     await expect(page.getByRole('menuitem', { name: /QS-026/ })).toBeVisible();
