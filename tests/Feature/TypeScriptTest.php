@@ -30,8 +30,8 @@ final class TypeScriptTest extends TestCase
         foreach ((array) glob(resource_path('js/pages/*.tsx')) as $file) {
             $page = basename((string) $file, '.tsx');
             $code = (string) file_get_contents((string) $file);
-            self::assertTrue(class_exists("App\\Props\\Page\\{$page}PageProps"), "{$page} has no class of props");
-            self::assertMatchesRegularExpression("/export default function {$page}\\([^)]*\\b{$page}PageProps\\b/", $code, $page);
+            self::assertCount(1, (array) glob(app_path("Pages/*/{$page}Page.php")), "{$page} has no class of its own");
+            self::assertMatchesRegularExpression("/export default function {$page}\\([^)]*\\b{$page}Page\\b/", $code, $page);
         }
     }
 }

@@ -9,7 +9,7 @@ use App\Console\RunsOnMedium;
 use App\Console\SpeedOptions;
 use App\Console\TerminalObserver;
 use App\Models\Stations\Station;
-use App\Pages\Card\CoursePage;
+use App\Pages\Card\CoursePicture;
 use App\Runs\Conducting\LaidMedium;
 use App\Runs\RunState;
 use App\Stations\BenchEngine;
@@ -128,7 +128,7 @@ final class SpeedCommand extends RunsOnMedium
                 "wrote  {$record->write->bytes->decimal()} in {$record->write->span->print()}".
                     ($record->write->rate() === null ? '' : ", {$record->write->rate()->printDown()} on average"),
             );
-            $this->line('       '.CoursePage::summary($record));
+            $this->line('       '.CoursePicture::summary($record));
             $this->line('       A proxy for a speed class, not its compliance test.');
         }
         if ($medium->card !== null && ! $record->write->bytes->isZero()) {

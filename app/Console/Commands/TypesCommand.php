@@ -18,11 +18,11 @@ final class TypesCommand extends Command
     {
         $file = resource_path('js/types/generated/props.d.ts');
         $classes = [];
-        $paths = glob(app_path('Props/*/*.php'));
-        foreach ($paths === false ? [] : $paths as $path) {
-            /** @var class-string $class */
-            $class = 'App\\Props\\'.basename(dirname($path)).'\\'.basename($path, '.php');
-            if (! interface_exists($class)) {
+        foreach (['Props/*/*.php', 'Pages/*/*Page.php'] as $where) {
+            $paths = glob(app_path($where));
+            foreach ($paths === false ? [] : $paths as $path) {
+                /** @var class-string $class */
+                $class = 'App\\'.str_replace('/', '\\', substr($path, strlen(app_path()) + 1, -strlen('.php')));
                 $classes[] = $class;
             }
         }

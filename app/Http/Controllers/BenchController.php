@@ -4,31 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\SaveSlot;
 use App\Http\Taken;
 use App\Models\Stations\Slot;
 use App\Models\Stations\Station;
 use App\Pages\House\BenchPage;
-use App\Props\Page\BenchPageProps;
+use App\Pages\Page;
 use App\Stations\BenchBook;
+use App\Stations\SlotLook;
 use App\Stations\VanishedBench;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Inertia\Response;
 
 /** The benches of the house and their slots. */
 final readonly class BenchController
 {
-    public function show(BenchPage $page): Response
+    public function show(SlotLook $look): Page
     {
-        return Page::show(new BenchPageProps(
-            benches: $page->benches(),
-            readers: BenchPage::readers(),
-            hosts: BenchPage::hosts(),
-            known: BenchPage::known(),
-        ));
+        return BenchPage::now($look);
     }
 
     public function found(Request $request): RedirectResponse

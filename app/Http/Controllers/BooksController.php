@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Books\BooksOut;
-use App\Http\Page;
 use App\Http\Requests\AskBooks;
 use App\Pages\House\BooksPage;
+use App\Pages\Page;
 use Illuminate\Support\Facades\Date;
-use Inertia\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** All books, or some of them, as tables or for programs. */
@@ -23,9 +22,9 @@ final readonly class BooksController
         'ods' => 'application/vnd.oasis.opendocument.spreadsheet',
     ];
 
-    public function show(): Response
+    public function show(): Page
     {
-        return Page::show(BooksPage::now());
+        return BooksPage::now();
     }
 
     public function out(AskBooks $request): BinaryFileResponse

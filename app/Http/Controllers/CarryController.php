@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\FileAnswer;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\BeginOffload;
 use App\Models\Offload\Offload;
@@ -22,13 +21,13 @@ use App\Offload\Carrying\SecondTry;
 use App\Offload\Carrying\StandInPlay;
 use App\Offload\HandoverSheet;
 use App\Pages\Offload\FollowPage;
+use App\Pages\Page;
 use App\Props\Follow\FoldersProps;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Validation\ValidationException;
-use Inertia\Response;
 
 /** An offload that is carried out: begun, followed, planned anew, ended, handed over. */
 final readonly class CarryController
@@ -63,11 +62,11 @@ final readonly class CarryController
         return redirect("/offloads/{$offload->id}");
     }
 
-    public function show(Request $request, Offload $offload): Response
+    public function show(Request $request, Offload $offload): Page
     {
         StandInPlay::catchUp($offload);
 
-        return Page::show(FollowPage::of($offload, Person::of($request)));
+        return FollowPage::of($offload, Person::of($request));
     }
 
     /** What changes while it goes on. */

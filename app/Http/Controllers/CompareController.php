@@ -5,16 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Compare\Axis;
-use App\Http\Page;
 use App\Pages\Compare\ComparePage;
 use App\Pages\Compare\LimitsPage;
 use App\Pages\Compare\TwinsPage;
-use App\Props\Page\ComparePageProps;
-use App\Props\Page\LimitsPageProps;
-use App\Props\Page\TwinsPageProps;
+use App\Pages\Page;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Inertia\Response;
 use InvalidArgumentException;
 use Tally\Reading\Compare\Figures;
 
@@ -22,13 +18,13 @@ final readonly class CompareController
 {
     private const OFFLOAD = '100 GB';
 
-    public function show(Request $request): Response
+    public function show(Request $request): Page
     {
         $text = fn (string $name): ?string => is_string($request->query($name)) && $request->query($name) !== ''
             ? mb_substr($request->query($name), 0, 60)
             : null;
 
-        return Page::show(new ComparePageProps(
+        return new ComparePage(
             compare: ComparePage::of(
                 Axis::tryFrom($text('by') ?? '') ?? Axis::Reader,
                 self::way($request),
@@ -36,17 +32,17 @@ final readonly class CompareController
                 $text('b'),
                 $text('amount') ?? self::OFFLOAD,
             ),
-        ));
+        );
     }
 
-    public function limits(Request $request): Response
+    public function limits(Request $request): Page
     {
-        return Page::show(new LimitsPageProps(limits: LimitsPage::of(self::way($request))));
+        return new LimitsPage(limits: LimitsPage::of(self::way($request)));
     }
 
-    public function twins(): Response
+    public function twins(): Page
     {
-        return Page::show(new TwinsPageProps(groups: TwinsPage::groups()));
+        return new TwinsPage(groups: TwinsPage::groups());
     }
 
     /** Two figures that were read off somewhere; keeps nothing. */

@@ -5,29 +5,28 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\KeepStopwatch;
 use App\Http\Requests\OrderCopy;
 use App\Models\Cards\Card;
 use App\Models\Stations\Station;
 use App\Pages\Card\CopyPage;
+use App\Pages\Page;
 use App\Runs\Filing\RunBook;
 use App\Runs\Ordering\RunDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Inertia\Response;
 use Tally\Measured\Chain;
 
 /** Copies of real folders, timed by this program or by hand. */
 final readonly class CopyController
 {
-    public function create(Request $request, Card $card): Response
+    public function create(Request $request, Card $card): Page
     {
         $runs = CardEvidence::runs($card);
 
-        return Page::show(CopyPage::of($card, $runs, Station::here(), Person::of($request)));
+        return CopyPage::of($card, $runs, Station::here(), Person::of($request));
     }
 
     public function order(OrderCopy $request, Card $card, RunDesk $desk): RedirectResponse

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\KeepFitRules;
 use App\Http\Requests\LogBurst;
@@ -17,25 +16,25 @@ use App\Models\Shoot\LoggedBurst;
 use App\Models\Shoot\StoppedRecording;
 use App\Pages\Card\FitPage;
 use App\Pages\House\FitModePage;
+use App\Pages\Page;
 use App\Shoot\FitRules;
 use App\Shoot\StopBook;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Inertia\Response;
 use Tally\Label\Line\LabelReader;
 use Tally\Shoot\Ability;
 
 /** Which card may record what, and for how long. */
 final readonly class FitController
 {
-    public function card(Request $request, Card $card): Response
+    public function card(Request $request, Card $card): Page
     {
-        return Page::show(FitPage::ofCard($card, Person::of($request)));
+        return FitPage::ofCard($card, Person::of($request));
     }
 
     /** A label alone, before anything is bought: would such a card do? */
-    public function label(Request $request): Response
+    public function label(Request $request): Page
     {
         $words = $request->query('words');
         $asked = is_string($words) ? trim(mb_substr($words, 0, 200)) : '';
@@ -44,12 +43,12 @@ final readonly class FitController
             ? ''
             : "“{$asked}” names no capacity or form. Write it as the label has it, such as 128GB SDXC II V60.";
 
-        return Page::show(FitPage::ofLabel($asked, $label === null ? null : Ability::ofLabel($label), $complaint, Person::of($request)));
+        return FitPage::ofLabel($asked, $label === null ? null : Ability::ofLabel($label), $complaint, Person::of($request));
     }
 
-    public function mode(CameraMode $mode): Response
+    public function mode(CameraMode $mode): Page
     {
-        return Page::show(FitModePage::of($mode));
+        return FitModePage::of($mode);
     }
 
     public function rules(KeepFitRules $request): RedirectResponse

@@ -4,17 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Page;
 use App\Pages\House\HandbookPage;
+use App\Pages\Page;
 use Illuminate\Http\Request;
-use Inertia\Response;
 
 final readonly class HandbookController
 {
-    public function __invoke(Request $request): Response
+    public function __invoke(Request $request): Page
     {
         $search = $request->query('q');
 
-        return Page::show(HandbookPage::of(is_string($search) ? mb_substr(trim($search), 0, 80) : ''));
+        return HandbookPage::of(is_string($search) ? mb_substr(trim($search), 0, 80) : '');
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Page;
 use App\Http\Person;
 use App\Intake\CardBook;
 use App\Intake\CardEntry;
@@ -12,7 +11,7 @@ use App\Intake\CardTable;
 use App\Intake\Import\ImportReading;
 use App\Intake\Import\WaitingTable;
 use App\Pages\House\ImportPage;
-use App\Props\Page\ImportPageProps;
+use App\Pages\Page;
 use App\Tables\NotATable;
 use App\Tables\TableLimits;
 use App\Tables\TableWriter;
@@ -23,14 +22,13 @@ use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Inertia\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final readonly class ImportController
 {
-    public function create(): Response
+    public function create(): Page
     {
-        return Page::show(new ImportPageProps(import: null, fields: [], reading: null));
+        return new ImportPage(import: null, fields: [], reading: null);
     }
 
     public function store(Request $request): RedirectResponse
@@ -52,7 +50,7 @@ final readonly class ImportController
         return redirect("/import/{$table->id}");
     }
 
-    public function show(Request $request, string $import): Response|RedirectResponse
+    public function show(Request $request, string $import): Page|RedirectResponse
     {
         $table = WaitingTable::find($import);
         if ($table === null || $table->refused !== null) {
@@ -61,11 +59,11 @@ final readonly class ImportController
             return self::gone($table?->refused);
         }
 
-        return Page::show(new ImportPageProps(
+        return new ImportPage(
             import: $table->isRead ? ImportPage::of($table, self::chosen($request)) : null,
             fields: $table->isRead ? ImportPage::fields() : [],
             reading: $table->isRead ? null : $table->name,
-        ));
+        );
     }
 
     /** Enters every row that can be entered; rows that cannot are left out, as the page said before. */

@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
 use App\Evidence\SeenOnCard;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\AnswerQuestion;
 use App\Intake\InspectionBook;
@@ -15,26 +14,25 @@ use App\Models\Cards\Inspection;
 use App\Pages\Card\CardHeading;
 use App\Pages\Card\InspectPage;
 use App\Pages\Card\Margin;
-use App\Props\Page\InspectPageProps;
+use App\Pages\Page;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Inertia\Response;
 
 final readonly class InspectController
 {
-    public function show(Request $request, Card $card): Response
+    public function show(Request $request, Card $card): Page
     {
         $seen = SeenOnCard::of($card);
 
-        return Page::show(new InspectPageProps(
+        return new InspectPage(
             card: CardHeading::card($card),
             questions: InspectPage::questions($card, $seen),
             history: InspectPage::history($card, $seen),
             readers: InspectPage::readers($card),
             person: Person::of($request) ?? '',
             margin: Margin::at('inspect', $card, CardEvidence::runs($card), Person::of($request)),
-        ));
+        );
     }
 
     public function store(AnswerQuestion $request, Card $card): RedirectResponse

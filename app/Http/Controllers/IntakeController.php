@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\SaveCard;
 use App\Http\Taken;
@@ -15,17 +14,16 @@ use App\Pages\Card\CardHeading;
 use App\Pages\Card\IntakePage;
 use App\Pages\Card\Margin;
 use App\Pages\Card\MeasurePage;
-use App\Props\Page\IntakePageProps;
+use App\Pages\Page;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Inertia\Response;
 
 final readonly class IntakeController
 {
-    public function create(): Response
+    public function create(): Page
     {
-        return Page::show(new IntakePageProps(
+        return new IntakePage(
             card: null,
             values: IntakePage::blank(),
             choices: IntakePage::choices(),
@@ -35,14 +33,14 @@ final readonly class IntakeController
             revision: null,
             footage: null,
             person: '',
-        ));
+        );
     }
 
-    public function edit(Request $request, Card $card): Response
+    public function edit(Request $request, Card $card): Page
     {
         $runs = CardEvidence::runs($card);
 
-        return Page::show(new IntakePageProps(
+        return new IntakePage(
             card: CardHeading::card($card),
             values: IntakePage::of($card),
             choices: IntakePage::choices(),
@@ -52,7 +50,7 @@ final readonly class IntakeController
             revision: $card->revision,
             footage: IntakePage::footage($card),
             person: Person::of($request) ?? '',
-        ));
+        );
     }
 
     public function store(SaveCard $request): RedirectResponse

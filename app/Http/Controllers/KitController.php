@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Taken;
 use App\Kit\Cameras;
@@ -15,55 +14,54 @@ use App\Kit\TypedGear;
 use App\Models\Cards\Card;
 use App\Models\Kit\Reader;
 use App\Pages\House\BodySheet;
+use App\Pages\House\FitsPage;
+use App\Pages\House\KitItemPage;
 use App\Pages\House\KitPage;
+use App\Pages\Page;
 use App\Props\Kit\KitFormProps;
 use App\Props\Kit\KitListProps;
 use App\Props\Label\ChoiceProps;
-use App\Props\Page\FitsPageProps;
-use App\Props\Page\KitItemPageProps;
-use App\Props\Page\KitPageProps;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Inertia\Response;
 use Tally\Shoot\BodyAnswer;
 
 final readonly class KitController
 {
-    public function index(): Response
+    public function index(): Page
     {
         $lists = array_map(fn (KitKind $kind): KitListProps => $kind->section()->list(), KitKind::cases());
 
         $said = session('said');
 
-        return Page::show(new KitPageProps(lists: $lists, said: is_string($said) ? $said : ''));
+        return new KitPage(lists: $lists, said: is_string($said) ? $said : '');
     }
 
-    public function sheet(Request $request, ?Card $card = null): Response
+    public function sheet(Request $request, ?Card $card = null): Page
     {
         $isOne = $card?->exists === true;
 
-        return Page::show(new FitsPageProps(
+        return new FitsPage(
             sheet: $isOne ? KitPage::ofCard($card) : KitPage::ofAll(),
             bodies: $isOne ? BodySheet::ofCard($card) : BodySheet::ofAll(),
             cameras: Cameras::choices(),
             answers: array_map(fn (BodyAnswer $one): ChoiceProps => new ChoiceProps($one->value, $one->label(), []), BodyAnswer::cases()),
             person: Person::of($request) ?? '',
             today: now()->format('Y-m-d'),
-        ));
+        );
     }
 
     /** An empty one, or what another one has, to be changed. */
-    public function create(Request $request, KitKind $kind): Response
+    public function create(Request $request, KitKind $kind): Page
     {
         $like = $request->query('like');
 
         return $this->page($kind, null, is_string($like) ? $kind->section()->form($like)?->again() : null);
     }
 
-    public function edit(KitKind $kind, string $key): Response
+    public function edit(KitKind $kind, string $key): Page
     {
         return $this->page($kind, $key);
     }
@@ -85,7 +83,7 @@ final readonly class KitController
         return redirect('/kit');
     }
 
-    private function page(KitKind $kind, ?string $key, ?KitFormProps $filled = null): Response
+    private function page(KitKind $kind, ?string $key, ?KitFormProps $filled = null): Page
     {
         $reader =
             $kind === KitKind::Readers && $key !== null
@@ -95,7 +93,7 @@ final readonly class KitController
                     ->first()
                 : null;
 
-        return Page::show(new KitItemPageProps(
+        return new KitItemPage(
             form: ($form = $filled ?? $kind->section()->form($key) ?? abort(404)),
             state: $form->state(),
             ceilings: $reader === null ? [] : Readers::ceilings($reader),
@@ -103,7 +101,7 @@ final readonly class KitController
             trouble: $reader === null ? [] : KitPage::trouble($reader),
             found: $kind === KitKind::Drives && $key !== null ? DriveRecord::of($key) : [],
             care: $kind === KitKind::Drives && $key !== null ? DriveRecord::care($key, Person::of(request())) : null,
-        ));
+        );
     }
 
     private function keep(Request $request, KitKind $kind, ?string $key): RedirectResponse

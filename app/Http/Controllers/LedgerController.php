@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\FileAnswer;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\AskPurchase;
 use App\Http\Requests\LogIncident;
@@ -18,12 +17,12 @@ use App\Models\Cards\Card;
 use App\Pages\Ledger\BuyPage;
 use App\Pages\Ledger\LedgerPage;
 use App\Pages\Ledger\SellersPage;
+use App\Pages\Page;
 use App\Props\Ledger\BuyAskedProps;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Validation\ValidationException;
-use Inertia\Response;
 
 /** What cards have been through: their lives, incidents, and when they are tested again. */
 final readonly class LedgerController
@@ -38,9 +37,9 @@ final readonly class LedgerController
         return redirect(is_string($tag) ? "/ledger/{$tag}" : '/intake');
     }
 
-    public function card(Request $request, Card $card): Response
+    public function card(Request $request, Card $card): Page
     {
-        return Page::show(LedgerPage::of($card, Person::of($request)));
+        return LedgerPage::of($card, Person::of($request));
     }
 
     public function incident(LogIncident $request): RedirectResponse
@@ -71,16 +70,16 @@ final readonly class LedgerController
         return back();
     }
 
-    public function buy(AskPurchase $request): Response
+    public function buy(AskPurchase $request): Page
     {
         $asked = new BuyAskedProps(...array_map($request->text(...), ['mode', 'floor', 'size', 'count', 'reader']));
 
-        return Page::show(BuyPage::of($asked, $request->mode(), $request->need(), $request->reader()));
+        return BuyPage::of($asked, $request->mode(), $request->need(), $request->reader());
     }
 
-    public function sellers(): Response
+    public function sellers(): Page
     {
-        return Page::show(SellersPage::now());
+        return SellersPage::now();
     }
 
     public function calendar(): HttpResponse

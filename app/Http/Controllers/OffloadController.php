@@ -5,21 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
-use App\Http\Page;
 use App\Http\Person;
 use App\Models\Cards\Card;
 use App\Pages\Card\CardHeading;
 use App\Pages\Card\Margin;
 use App\Pages\Card\OffloadPage;
-use App\Props\Page\OffloadPageProps;
+use App\Pages\Page;
 use App\Rules\Quantity;
 use Illuminate\Http\Request;
-use Inertia\Response;
 use Tally\Quantity\Bytes;
 
 final readonly class OffloadController
 {
-    public function __invoke(Request $request, Card $card): Response
+    public function __invoke(Request $request, Card $card): Page
     {
         $request->validate(['amount' => ['nullable', Quantity::size()]]);
         $runs = CardEvidence::runs($card);
@@ -31,13 +29,13 @@ final readonly class OffloadController
         };
         $routes = OffloadPage::routes($card, $runs, $amount);
 
-        return Page::show(new OffloadPageProps(
+        return new OffloadPage(
             card: CardHeading::card($card),
             amount: $amount->exact(),
             routes: OffloadPage::props($routes),
             count: count($routes->ranked),
             leftOut: $routes->leftOut,
             margin: Margin::at('offload', $card, $runs, Person::of($request)),
-        ));
+        );
     }
 }

@@ -4,26 +4,24 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Page;
 use App\Pages\House\OpinionPage;
-use App\Props\Page\OpinionPageProps;
+use App\Pages\Page;
 use App\SecondOpinion\NotAnOpinion;
 use App\SecondOpinion\OpinionFile;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
-use Inertia\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** A second opinion on figures from anywhere. Nothing of it comes into the books. */
 final readonly class OpinionController
 {
-    public function show(): Response
+    public function show(): Page
     {
-        return Page::show(new OpinionPageProps(opinions: null));
+        return new OpinionPage(opinions: null);
     }
 
-    public function judge(Request $request): Response|RedirectResponse
+    public function judge(Request $request): Page|RedirectResponse
     {
         $file = $request->file('file');
         if (! ($file instanceof UploadedFile) || ! $file->isValid()) {
@@ -35,7 +33,7 @@ final readonly class OpinionController
             return back()->withErrors(['file' => $fault->getMessage()]);
         }
 
-        return Page::show(new OpinionPageProps(opinions: OpinionPage::of($cases, mb_substr($file->getClientOriginalName(), 0, 80))));
+        return new OpinionPage(opinions: OpinionPage::of($cases, mb_substr($file->getClientOriginalName(), 0, 80)));
     }
 
     /** What such a file looks like: an example, and the schema of the format. */

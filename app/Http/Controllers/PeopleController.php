@@ -4,30 +4,28 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Page;
 use App\Http\Taken;
 use App\Models\User;
 use App\Pages\House\PeoplePage;
+use App\Pages\Page;
 use App\People\PeopleBook;
 use App\People\Role;
-use App\Props\Page\PeoplePageProps;
 use App\Props\People\GivenPasswordProps;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use Inertia\Response;
 
 /** The people of the house, for whoever manages them. */
 final readonly class PeopleController
 {
-    public function show(Request $request): Response
+    public function show(Request $request): Page
     {
-        return Page::show(new PeoplePageProps(
+        return new PeoplePage(
             people: PeoplePage::people(),
             roles: PeoplePage::roles(),
             signIns: PeoplePage::signIns(),
             once: self::given($request->session()->get('once')),
-        ));
+        );
     }
 
     public function store(Request $request): RedirectResponse

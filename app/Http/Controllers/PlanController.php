@@ -5,30 +5,27 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\FileAnswer;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\AskPlan;
 use App\Offload\HandsCalendar;
 use App\Offload\RunbookSheet;
 use App\Pages\Offload\PlanBeside;
 use App\Pages\Offload\PlanPage;
+use App\Pages\Page;
 use App\Props\Plan\FiguresProps;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response as HttpResponse;
-use Inertia\Response;
 
 /** The whole offload of an evening, from the books. */
 final readonly class PlanController
 {
-    public function show(AskPlan $request): Response
+    public function show(AskPlan $request): Page
     {
         $asked = $request->asked();
 
         $plan = $request->plan($asked);
 
-        return Page::show(
-            PlanPage::of($plan, $asked, $request->buildsPreviews(), $request->isLong(), $request->holds(), Person::of($request)),
-        );
+        return PlanPage::of($plan, $asked, $request->buildsPreviews(), $request->isLong(), $request->holds(), Person::of($request));
     }
 
     public function beside(AskPlan $request): JsonResponse

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\FileAnswer;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\AskPracticeSet;
 use App\Http\Requests\BeginPractice;
 use App\Http\Requests\CallPractice;
 use App\Models\Practice\PracticeRound;
+use App\Pages\Page;
 use App\Pages\Practice\PracticePage;
-use App\Pages\Practice\RoundPage;
+use App\Pages\Practice\PracticeRoundPage;
 use App\Practice\NotAMove;
 use App\Practice\PracticeSheet;
 use App\Practice\RoundBook;
@@ -20,14 +20,13 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Validation\ValidationException;
-use Inertia\Response;
 
 /** Learning to judge on cards that nobody has. */
 final readonly class PracticeController
 {
-    public function index(Request $request): Response
+    public function index(Request $request): Page
     {
-        return Page::show(PracticePage::of(Person::of($request) ?? ''));
+        return PracticePage::of(Person::of($request) ?? '');
     }
 
     public function begin(BeginPractice $request): RedirectResponse
@@ -38,9 +37,9 @@ final readonly class PracticeController
         return redirect("/practice/{$round->id}");
     }
 
-    public function show(PracticeRound $round): Response
+    public function show(PracticeRound $round): Page
     {
-        return Page::show(RoundPage::of($round));
+        return PracticeRoundPage::of($round);
     }
 
     public function move(Request $request, PracticeRound $round): RedirectResponse

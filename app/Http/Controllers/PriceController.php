@@ -4,29 +4,27 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\SaveQuote;
 use App\Intake\CardBook;
 use App\Models\Cards\PriceQuote;
 use App\Pages\Card\IntakePage;
 use App\Pages\House\PricesPage;
-use App\Props\Page\PricesPageProps;
+use App\Pages\Page;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
-use Inertia\Response;
 
 final readonly class PriceController
 {
-    public function show(): Response
+    public function show(): Page
     {
-        return Page::show(new PricesPageProps(
+        return new PricesPage(
             references: PricesPage::references(),
             quotes: PricesPage::quotes(),
             forms: IntakePage::choices()->forms,
             tiers: PricesPage::tiers(),
             today: now()->format('Y-m-d'),
-        ));
+        );
     }
 
     public function store(SaveQuote $request): RedirectResponse

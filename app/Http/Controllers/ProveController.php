@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
 use App\Gear\SlotPath;
-use App\Http\Page;
 use App\Http\Person;
 use App\Models\Cards\Card;
 use App\Models\Stations\Station;
@@ -14,18 +13,17 @@ use App\Pages\Card\CardHeading;
 use App\Pages\Card\Margin;
 use App\Pages\Card\Orders;
 use App\Pages\Card\ProvePage;
-use App\Props\Page\ProvePageProps;
+use App\Pages\Page;
 use Illuminate\Http\Request;
-use Inertia\Response;
 
 final readonly class ProveController
 {
-    public function __invoke(Request $request, Card $card): Response
+    public function __invoke(Request $request, Card $card): Page
     {
         $runs = CardEvidence::runs($card);
         $paths = SlotPath::each($card, Station::here());
 
-        return Page::show(new ProvePageProps(
+        return new ProvePage(
             card: CardHeading::card($card),
             core: ProvePage::core($card, $runs),
             unfinished: ProvePage::unfinished($runs),
@@ -36,6 +34,6 @@ final readonly class ProveController
             running: Orders::running($runs),
             order: Orders::for($card, $paths, $runs, $card->capacity, 1),
             margin: Margin::at('prove', $card, $runs, Person::of($request)),
-        ));
+        );
     }
 }

@@ -5,24 +5,23 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\FileAnswer;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\AskReport;
 use App\Models\Ledger\HouseReport;
 use App\Pages\Ledger\ReportPage;
+use App\Pages\Page;
 use App\Report\ReportBook;
 use App\Report\ReportSheet;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
-use Inertia\Response;
 
 /** Reports of the house for a period. */
 final readonly class ReportController
 {
-    public function index(Request $request): Response
+    public function index(Request $request): Page
     {
-        return Page::show(ReportPage::of(null, Person::of($request)));
+        return ReportPage::of(null, Person::of($request));
     }
 
     public function begin(AskReport $request): RedirectResponse
@@ -34,9 +33,9 @@ final readonly class ReportController
         return redirect("/ledger/reports/{$report->id}");
     }
 
-    public function show(Request $request, HouseReport $report): Response
+    public function show(Request $request, HouseReport $report): Page
     {
-        return Page::show(ReportPage::of($report, Person::of($request)));
+        return ReportPage::of($report, Person::of($request));
     }
 
     public function goOn(HouseReport $report): RedirectResponse

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\RuleDrafts;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\KeepDueRules;
 use App\Http\Requests\KeepPlanRules;
@@ -14,17 +13,17 @@ use App\Ledger\LedgerRules;
 use App\Models\RuleDraft;
 use App\Offload\PlanRules;
 use App\Pages\House\RulesPage;
+use App\Pages\Page;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use Inertia\Response;
 
 /** What the house goes by. */
 final readonly class RulesController
 {
-    public function show(Request $request): Response
+    public function show(Request $request): Page
     {
-        return Page::show(RulesPage::of(Person::of($request)));
+        return RulesPage::of(Person::of($request));
     }
 
     public function plan(KeepPlanRules $request): RedirectResponse

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\OrderRun;
 use App\Models\Cards\Card;
@@ -13,18 +12,18 @@ use App\Models\Runs\Run;
 use App\Models\Stations\Station;
 use App\Pages\Card\Orders;
 use App\Pages\Card\RunPage;
+use App\Pages\Page;
 use App\Runs\Ordering\RunDesk;
 use App\Runs\RunState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Inertia\Response;
 
 final readonly class RunController
 {
-    public function show(Request $request, Run $run): Response
+    public function show(Request $request, Run $run): Page
     {
-        return Page::show(RunPage::of($run, Person::of($request)));
+        return RunPage::of($run, Person::of($request));
     }
 
     public function store(OrderRun $request, Card $card, RunDesk $desk): RedirectResponse

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\FileAnswer;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\TellOutcome;
 use App\Models\Offload\SavedPlan;
@@ -14,13 +13,13 @@ use App\Offload\PlanBook;
 use App\Offload\RunbookSheet;
 use App\Offload\ShownPlan;
 use App\Pages\Offload\SavedPlanPage;
+use App\Pages\Page;
 use App\Rules\Text;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Validation\Rule;
-use Inertia\Response;
 
 /** Plans that are kept, and what came of them. */
 final readonly class SavedPlanController
@@ -49,9 +48,9 @@ final readonly class SavedPlanController
         return redirect("/offload/plans/{$saved->id}");
     }
 
-    public function show(Request $request, SavedPlan $plan): Response
+    public function show(Request $request, SavedPlan $plan): Page
     {
-        return Page::show(SavedPlanPage::of($plan, Person::of($request)));
+        return SavedPlanPage::of($plan, Person::of($request));
     }
 
     public function tell(TellOutcome $request, SavedPlan $plan): RedirectResponse

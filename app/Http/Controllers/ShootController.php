@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\FileAnswer;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\AskShoot;
 use App\Http\Requests\KeepShoot;
 use App\Models\Shoot\Shoot;
+use App\Pages\Page;
 use App\Pages\Shoot\ShootPage;
 use App\Props\Shoot\WantedProps;
 use App\Shoot\PackingSheet;
@@ -19,28 +19,25 @@ use App\Tables\TableWriter;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Validation\ValidationException;
-use Inertia\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /** A whole shoot: which card goes where. */
 final readonly class ShootController
 {
-    public function show(AskShoot $request): Response
+    public function show(AskShoot $request): Page
     {
         $rows = array_map(
             fn (array $row): WantedProps => new WantedProps($row['mode'], $row['daily'], $row['days'], $row['spare']),
             $request->rows(),
         );
 
-        return Page::show(
-            ShootPage::of(
-                $request->packing(),
-                (string) $request->home(),
-                $request->extra(),
-                $rows,
-                $request->ticked(),
-                Person::of($request),
-            ),
+        return ShootPage::of(
+            $request->packing(),
+            (string) $request->home(),
+            $request->extra(),
+            $rows,
+            $request->ticked(),
+            Person::of($request),
         );
     }
 
@@ -58,9 +55,9 @@ final readonly class ShootController
         return redirect("/fit/shoots/{$shoot->id}");
     }
 
-    public function kept(Shoot $shoot): Response
+    public function kept(Shoot $shoot): Page
     {
-        return Page::show(ShootPage::ofKept($shoot));
+        return ShootPage::ofKept($shoot);
     }
 
     public function delete(Shoot $shoot): RedirectResponse

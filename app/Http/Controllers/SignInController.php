@@ -6,16 +6,16 @@ namespace App\Http\Controllers;
 
 use App\Http\KnownBrowser;
 use App\Http\Middleware\SignedIn;
-use App\Http\Page;
 use App\Models\User;
+use App\Pages\House\PasswordPage;
+use App\Pages\House\SignInPage;
+use App\Pages\Page;
 use App\People\House;
 use App\People\OnceAddress;
 use App\People\Passwords;
 use App\People\PeopleBook;
 use App\People\SignInOutcome;
 use App\People\Tries;
-use App\Props\Page\PasswordPageProps;
-use App\Props\Page\SignInPageProps;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -23,16 +23,15 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Timebox;
 use Illuminate\Validation\Rules\Password;
 use Illuminate\Validation\ValidationException;
-use Inertia\Response;
 
 /** Signing in and out, and one's own password. */
 final readonly class SignInController
 {
-    public function show(Request $request): Response|RedirectResponse
+    public function show(Request $request): Page|RedirectResponse
     {
         return House::isOpen() || Auth::check()
             ? redirect('/intake')
-            : Page::show(new SignInPageProps(to: self::to($request->query('to'))));
+            : new SignInPage(to: self::to($request->query('to')));
     }
 
     public function in(Request $request): RedirectResponse|JsonResponse
@@ -127,13 +126,13 @@ final readonly class SignInController
         return redirect('/sign-in');
     }
 
-    public function password(): Response|RedirectResponse
+    public function password(): Page|RedirectResponse
     {
         $person = House::person();
 
         return $person === null
             ? redirect('/intake')
-            : Page::show(new PasswordPageProps(name: $person->name, must: $person->must_change, least: self::LEAST));
+            : new PasswordPage(name: $person->name, must: $person->must_change, least: self::LEAST);
     }
 
     private const LEAST = 12;

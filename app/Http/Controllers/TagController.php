@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\FileAnswer;
-use App\Http\Page;
 use App\Http\Requests\PrintTags;
 use App\Models\Cards\Card;
+use App\Pages\House\TagsPage;
+use App\Pages\Page;
 use App\Props\Label\ChoiceProps;
-use App\Props\Page\TagsPageProps;
 use App\Props\Tags\TagSheetProps;
 use App\Tags\SheetKind;
 use App\Tags\TagPick;
@@ -17,17 +17,16 @@ use App\Tags\TagSheet;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
-use Inertia\Response as Shown;
 use Tally\Verdict\Step;
 
 final readonly class TagController
 {
-    public function show(PrintTags $request): Shown
+    public function show(PrintTags $request): Page
     {
         $pick = TagPick::of($request->cards());
         $query = http_build_query(['cards' => $request->cards(), 'sheet' => $request->sheet()->value, 'begin' => $request->begin()]);
 
-        return Page::show(new TagsPageProps(
+        return new TagsPage(
             sheet: new TagSheetProps(
                 $request->cards(),
                 array_values($pick->cards->map(fn (Card $card): string => $card->tag)->all()),
@@ -42,7 +41,7 @@ final readonly class TagController
                 fn (SheetKind $kind): ChoiceProps => new ChoiceProps($kind->value, $kind->words(), []),
                 SheetKind::cases(),
             ),
-        ));
+        );
     }
 
     public function pdf(PrintTags $request): Response

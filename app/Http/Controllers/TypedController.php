@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\KeepTyped;
 use App\Models\Cards\Card;
@@ -13,28 +12,28 @@ use App\Pages\Card\CardHeading;
 use App\Pages\Card\ChainChoices;
 use App\Pages\Card\Margin;
 use App\Pages\Card\TypedCheck;
-use App\Props\Page\TypedPageProps;
+use App\Pages\Card\TypedPage;
+use App\Pages\Page;
 use App\Runs\Filing\RunBook;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Validation\ValidationException;
-use Inertia\Response;
 use Tally\Measured\Chain;
 
 /** Speeds that were measured elsewhere. */
 final readonly class TypedController
 {
-    public function create(Request $request, Card $card): Response
+    public function create(Request $request, Card $card): Page
     {
-        return Page::show(new TypedPageProps(
+        return new TypedPage(
             card: CardHeading::card($card),
             chain: ChainChoices::of($card),
             today: Date::now()->format('Y-m-d'),
             person: Person::of($request) ?? '',
             margin: Margin::at('measure', $card, CardEvidence::runs($card), Person::of($request)),
-        ));
+        );
     }
 
     /** While it is typed; keeps nothing. */

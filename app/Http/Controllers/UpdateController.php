@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Page;
 use App\Models\Update;
-use App\Props\Page\UpdatesPageProps;
+use App\Pages\House\UpdatesPage;
+use App\Pages\Page;
 use App\Props\Updates\ChangedVerdictProps;
 use App\Props\Updates\UpdateProps;
-use Inertia\Response;
 use Tally\Verdict\VerdictKind;
 
 /** When the books were brought up to date, and which verdicts changed by it. */
@@ -17,34 +16,32 @@ final readonly class UpdateController
 {
     private const NEWEST = 20;
 
-    public function __invoke(): Response
+    public function __invoke(): Page
     {
-        return Page::show(
-            new UpdatesPageProps(
-                updates: array_values(
-                    Update::query()
-                        ->latest('id')
-                        ->limit(self::NEWEST)
-                        ->get()
-                        ->map(
-                            fn (Update $one): UpdateProps => new UpdateProps(
-                                $one->id,
-                                $one->made_at->format('j M Y H:i').' UTC',
-                                $one->changes,
-                                $one->backup,
-                                array_map(
-                                    fn (array $changed): ChangedVerdictProps => new ChangedVerdictProps(
-                                        $changed['card'],
-                                        VerdictKind::tryFrom($changed['before']),
-                                        VerdictKind::tryFrom($changed['verdict']),
-                                        $changed['why'],
-                                    ),
-                                    $one->verdicts,
+        return new UpdatesPage(
+            updates: array_values(
+                Update::query()
+                    ->latest('id')
+                    ->limit(self::NEWEST)
+                    ->get()
+                    ->map(
+                        fn (Update $one): UpdateProps => new UpdateProps(
+                            $one->id,
+                            $one->made_at->format('j M Y H:i').' UTC',
+                            $one->changes,
+                            $one->backup,
+                            array_map(
+                                fn (array $changed): ChangedVerdictProps => new ChangedVerdictProps(
+                                    $changed['card'],
+                                    VerdictKind::tryFrom($changed['before']),
+                                    VerdictKind::tryFrom($changed['verdict']),
+                                    $changed['why'],
                                 ),
+                                $one->verdicts,
                             ),
-                        )
-                        ->all(),
-                ),
+                        ),
+                    )
+                    ->all(),
             ),
         );
     }

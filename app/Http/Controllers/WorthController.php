@@ -4,21 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Page;
 use App\Http\Person;
 use App\Http\Requests\EnterPurchase;
 use App\Pages\Ledger\WorthPage;
+use App\Pages\Page;
 use App\Report\PurchaseBook;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Inertia\Response;
 
 /** Was it worth it? */
 final readonly class WorthController
 {
-    public function show(Request $request): Response
+    public function show(Request $request): Page
     {
-        return Page::show(WorthPage::of(Person::of($request)));
+        return WorthPage::of(Person::of($request));
     }
 
     public function enter(EnterPurchase $request): RedirectResponse

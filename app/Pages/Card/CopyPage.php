@@ -11,11 +11,15 @@ use App\Models\Runs\Run;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
+use App\Pages\Page;
 use App\Props\Copy\CopyCheckProps;
 use App\Props\Copy\CopyProps;
 use App\Props\Copy\CopySlotProps;
 use App\Props\Copy\LapProps;
-use App\Props\Page\CopyPageProps;
+use App\Props\Label\CardProps;
+use App\Props\Margin\MarginProps;
+use App\Props\Run\RunningProps;
+use App\Props\Typed\ChainChoicesProps;
 use App\Runs\RunState;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Date;
@@ -30,15 +34,32 @@ use Tally\Record\RunKind;
 use Tally\Record\RunSource;
 
 /** Timed copies of a card. */
-final readonly class CopyPage
+final readonly class CopyPage extends Page
 {
     /** The newest so many. */
     private const SHOWN = 30;
 
     /**
+     * @param  list<CopyProps>  $copies
+     * @param  list<CopySlotProps>  $slots
+     * @param  list<string>  $folders  below which drives are found
+     */
+    public function __construct(
+        public CardProps $card,
+        public array $copies,
+        public array $slots,
+        public array $folders,
+        public ChainChoicesProps $chain,
+        public ?RunningProps $running,
+        public string $today,
+        public string $person,
+        public MarginProps $margin,
+    ) {}
+
+    /**
      * @param  Collection<int, Run>  $runs
      */
-    public static function of(Card $card, Collection $runs, ?Station $station, ?string $person): CopyPageProps
+    public static function of(Card $card, Collection $runs, ?Station $station, ?string $person): self
     {
         $copies = $card
             ->runs()
@@ -49,7 +70,7 @@ final readonly class CopyPage
             ->limit(self::SHOWN)
             ->get();
 
-        return new CopyPageProps(
+        return new self(
             card: CardHeading::card($card),
             copies: array_values($copies->map(fn (Run $run): CopyProps => self::copy($card, $run, $runs))->all()),
             slots: self::slots($card, $station),

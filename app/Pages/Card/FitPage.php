@@ -10,6 +10,7 @@ use App\Models\Kit\Camera;
 use App\Models\Kit\CameraMode;
 use App\Models\Shoot\BodyTrial;
 use App\Models\Shoot\StoppedRecording;
+use App\Pages\Page;
 use App\Props\Fit\BodyProps;
 use App\Props\Fit\FitModeProps;
 use App\Props\Fit\SchoolProps;
@@ -19,7 +20,6 @@ use App\Props\Fit\WallProps;
 use App\Props\Label\CardProps;
 use App\Props\Label\ChoiceProps;
 use App\Props\Margin\ReasonProps;
-use App\Props\Page\FitPageProps;
 use App\Shoot\Abilities;
 use App\Shoot\Bodies;
 use App\Shoot\FitRules;
@@ -38,11 +38,49 @@ use Tally\Shoot\Word;
 use Tally\Verdict\VerdictKind;
 
 /** One card, or a label before anything is bought, in every mode of every camera. */
-final readonly class FitPage
+final readonly class FitPage extends Page
 {
     private const STOPS = 20;
 
-    public static function ofCard(Card $card, ?string $person): FitPageProps
+    /**
+     * @param  CardProps|null  $card  null of a label alone
+     * @param  string  $line  what it is, in a few words
+     * @param  string  $holds  what was proven, or what its label says
+     * @param  string  $asked  the words of the label that was asked for
+     * @param  string  $complaint  why those words are no label; empty where they are
+     * @param  list<FitModeProps>  $modes
+     * @param  list<ChoiceProps>  $cameras
+     * @param  list<SchoolProps>  $schools
+     * @param  string  $decides  the key of the school that the house goes by
+     * @param  string  $spare  the margin of the house, such as `1.25`
+     * @param  string  $usable  the usable share, such as `1`
+     * @param  list<WallProps>  $walls
+     * @param  list<ReasonProps>  $reasons
+     * @param  list<BodyProps>  $bodies
+     * @param  list<StopProps>  $stops
+     * @param  list<ChoiceProps>  $causes
+     */
+    public function __construct(
+        public ?CardProps $card,
+        public string $line,
+        public string $holds,
+        public string $asked,
+        public string $complaint,
+        public array $modes,
+        public array $cameras,
+        public array $schools,
+        public string $decides,
+        public string $spare,
+        public string $usable,
+        public array $walls,
+        public array $reasons,
+        public array $bodies,
+        public array $stops,
+        public array $causes,
+        public string $person,
+    ) {}
+
+    public static function ofCard(Card $card, ?string $person): self
     {
         $ability = Abilities::of(new Collection([$card]))[$card->id];
         $stops = StoppedRecording::query()
@@ -67,7 +105,7 @@ final readonly class FitPage
      * @param  string  $asked  words of a label
      * @param  Ability|null  $ability  null where they are no label
      */
-    public static function ofLabel(string $asked, ?Ability $ability, string $complaint, ?string $person): FitPageProps
+    public static function ofLabel(string $asked, ?Ability $ability, string $complaint, ?string $person): self
     {
         return self::page($ability, null, $ability === null ? '' : $ability->label->line(), $person, [], [], [], $asked, $complaint);
     }
@@ -87,7 +125,7 @@ final readonly class FitPage
         array $bodies,
         string $asked = '',
         string $complaint = '',
-    ): FitPageProps {
+    ): self {
         $rules = FitRules::now();
         // Nothing of a label alone was measured: its marks are all there is to go by.
         $deciding = $card === null && $rules->school === School::Measured ? School::Mark : $rules->school;
@@ -136,7 +174,7 @@ final readonly class FitPage
             }
         }
 
-        return new FitPageProps(
+        return new self(
             card: $card,
             line: $line,
             holds: match (true) {

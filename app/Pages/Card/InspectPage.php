@@ -8,16 +8,33 @@ use App\Evidence\SeenOnCard;
 use App\Models\Cards\Card;
 use App\Models\Cards\Inspection;
 use App\Models\Kit\Reader;
+use App\Pages\Page;
 use App\Props\Inspect\AnswerProps;
 use App\Props\Inspect\QuestionProps;
 use App\Props\Inspect\SeenProps;
+use App\Props\Label\CardProps;
 use App\Props\Label\ChoiceProps;
+use App\Props\Margin\MarginProps;
 use Tally\Inspection\Answer;
 use Tally\Inspection\Question;
 
 /** The guided look at a card. */
-final readonly class InspectPage
+final readonly class InspectPage extends Page
 {
+    /**
+     * @param  list<QuestionProps>  $questions
+     * @param  list<SeenProps>  $history
+     * @param  list<ChoiceProps>  $readers
+     */
+    public function __construct(
+        public CardProps $card,
+        public array $questions,
+        public array $history,
+        public array $readers,
+        public string $person,
+        public MarginProps $margin,
+    ) {}
+
     /** @return list<QuestionProps> */
     public static function questions(Card $card, SeenOnCard $seen): array
     {

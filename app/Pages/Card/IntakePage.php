@@ -10,12 +10,16 @@ use App\Models\Cards\Card;
 use App\Models\Cards\FootageAct;
 use App\Models\Cards\Photo;
 use App\Offload\Carrying\Secured;
+use App\Pages\Page;
+use App\Props\Label\CardProps;
 use App\Props\Label\ChoiceProps;
 use App\Props\Label\ChoicesProps;
 use App\Props\Label\FootageActProps;
 use App\Props\Label\FootageProps;
 use App\Props\Label\IntakeProps;
 use App\Props\Label\PhotoProps;
+use App\Props\Margin\MarginProps;
+use App\Props\Measure\ClaimLineProps;
 use Tally\Inspection\Question;
 use Tally\Label\Bus;
 use Tally\Label\Family;
@@ -25,10 +29,25 @@ use Tally\Origin\Provenance;
 use Tally\Quantity\Bytes;
 
 /** The label form. */
-final readonly class IntakePage
+final readonly class IntakePage extends Page
 {
     /** Acts that are shown; the newest. */
     private const ACTS = 8;
+
+    /**
+     * @param  list<PhotoProps>  $photos
+     */
+    public function __construct(
+        public ?CardProps $card,
+        public IntakeProps $values,
+        public ChoicesProps $choices,
+        public ?MarginProps $margin,
+        public ?ClaimLineProps $claimLine,
+        public array $photos,
+        public ?int $revision,
+        public ?FootageProps $footage,
+        public string $person,
+    ) {}
 
     public static function blank(): IntakeProps
     {

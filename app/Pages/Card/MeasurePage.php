@@ -8,7 +8,13 @@ use App\Gear\ReaderReach;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Stations\Slot;
+use App\Pages\Page;
+use App\Props\Label\CardProps;
+use App\Props\Margin\MarginProps;
 use App\Props\Measure\ClaimLineProps;
+use App\Props\Measure\CourseProps;
+use App\Props\Run\OrderProps;
+use App\Props\Run\RunningProps;
 use App\Props\Run\RunProps;
 use App\Runs\RunState;
 use Illuminate\Support\Collection;
@@ -21,8 +27,21 @@ use Tally\Record\RunSource;
 use Tally\Record\SpeedRecord;
 
 /** The claim line and the table of runs. */
-final readonly class MeasurePage
+final readonly class MeasurePage extends Page
 {
+    /**
+     * @param  list<RunProps>  $runs
+     */
+    public function __construct(
+        public CardProps $card,
+        public ClaimLineProps $claimLine,
+        public ?CourseProps $course,
+        public array $runs,
+        public ?RunningProps $running,
+        public OrderProps $order,
+        public MarginProps $margin,
+    ) {}
+
     /** @param  Collection<int, Run>  $runs */
     public static function claimLine(Card $card, Collection $runs): ClaimLineProps
     {

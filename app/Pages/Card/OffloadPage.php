@@ -8,6 +8,9 @@ use App\Gear\CardSource;
 use App\Gear\Rig;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
+use App\Pages\Page;
+use App\Props\Label\CardProps;
+use App\Props\Margin\MarginProps;
 use App\Props\Offload\LinkProps;
 use App\Props\Offload\RouteProps;
 use Illuminate\Support\Collection;
@@ -17,9 +20,22 @@ use Tally\Offload\OneCard\Routes;
 use Tally\Quantity\Bytes;
 
 /** The ways home for one card's footage. */
-final readonly class OffloadPage
+final readonly class OffloadPage extends Page
 {
     private const SHOWN = 12;
+
+    /**
+     * @param  list<RouteProps>  $routes
+     * @param  list<string>  $leftOut
+     */
+    public function __construct(
+        public CardProps $card,
+        public string $amount,
+        public array $routes,
+        public int $count,
+        public array $leftOut,
+        public MarginProps $margin,
+    ) {}
 
     /** @param  Collection<int, Run>  $runs */
     public static function routes(Card $card, Collection $runs, Bytes $amount): Routes

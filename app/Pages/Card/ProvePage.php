@@ -10,11 +10,17 @@ use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
 use App\Models\Stations\SlotKind;
 use App\Pages\House\ErasedPage;
+use App\Pages\Page;
 use App\Props\Erased\ErasureProps;
+use App\Props\Label\CardProps;
+use App\Props\Margin\MarginProps;
 use App\Props\Prove\CoreProps;
+use App\Props\Prove\ProvingWaysProps;
 use App\Props\Prove\TheirsProps;
 use App\Props\Prove\TraceProps;
 use App\Props\Prove\UnfinishedProofProps;
+use App\Props\Run\OrderProps;
+use App\Props\Run\RunningProps;
 use App\Runs\RunState;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Fluent;
@@ -22,8 +28,25 @@ use Tally\Quantity\Bytes;
 use Tally\Record\ProofRecord;
 
 /** The core sample of a card's newest proof that read anything back. */
-final readonly class ProvePage
+final readonly class ProvePage extends Page
 {
+    /**
+     * @param  list<ErasureProps>  $erasures
+     * @param  list<TheirsProps>  $theirs
+     */
+    public function __construct(
+        public CardProps $card,
+        public ?CoreProps $core,
+        public ?UnfinishedProofProps $unfinished,
+        public ?ProvingWaysProps $ways,
+        public array $erasures,
+        public array $theirs,
+        public string $by,
+        public ?RunningProps $running,
+        public OrderProps $order,
+        public MarginProps $margin,
+    ) {}
+
     /** @param  Collection<int, Run>  $runs */
     public static function core(Card $card, Collection $runs): ?CoreProps
     {

@@ -9,7 +9,9 @@ use App\Gear\ReaderReach;
 use App\Models\Runs\HeatReading;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunVoid;
-use App\Props\Page\RunPageProps;
+use App\Pages\Page;
+use App\Props\Label\CardProps;
+use App\Props\Margin\MarginProps;
 use App\Props\Run\FactProps;
 use App\Props\Run\HeatProps;
 use App\Props\Run\RunSheetProps;
@@ -33,14 +35,21 @@ use Tally\Record\SustainedRecord;
 use Tally\Record\TypedParameters;
 
 /** One run, whole: how each figure was got, on which chain, over which region, and what became of it. */
-final readonly class RunPage
+final readonly class RunPage extends Page
 {
-    public static function of(Run $run, ?string $person): RunPageProps
+    public function __construct(
+        public CardProps $card,
+        public RunSheetProps $run,
+        public string $person,
+        public MarginProps $margin,
+    ) {}
+
+    public static function of(Run $run, ?string $person): self
     {
         $run->loadMissing(['card', 'slot', 'reader', 'cable', 'port.host', 'drive', 'voids', 'void', 'heat']);
         $runs = CardEvidence::runs($run->card);
 
-        return new RunPageProps(
+        return new self(
             card: CardHeading::card($run->card),
             run: self::sheet($run),
             person: $person ?? '',
@@ -61,7 +70,7 @@ final readonly class RunPage
             self::facts($run),
             $run->kind === RunKind::Speed && $hasResult ? self::ways($run) : [],
             $hasResult ? self::words($run) : [],
-            $run->kind === RunKind::Sustained ? CoursePage::ofRun($run->card, $run) : null,
+            $run->kind === RunKind::Sustained ? CoursePicture::ofRun($run->card, $run) : null,
             $run->kind === RunKind::Copy && $hasResult ? CopyPage::copy($run->card, $run, CardEvidence::runs($run->card)) : null,
             array_values(
                 $run->heat

@@ -7,6 +7,7 @@ namespace App\Pages\Compare;
 use App\Compare\Axis;
 use App\Compare\SpeedFigure;
 use App\Compare\SpeedFigures;
+use App\Pages\Page;
 use App\Props\Compare\CompareProps;
 use App\Props\Compare\PairProps;
 use App\Props\Compare\SideProps;
@@ -20,8 +21,12 @@ use Tally\Reading\Compare\Pairs;
 use Tally\Reading\Summary;
 
 /** Two readers, hosts, cables or cards side by side, over all runs that count. */
-final readonly class ComparePage
+final readonly class ComparePage extends Page
 {
+    public function __construct(
+        public CompareProps $compare,
+    ) {}
+
     public static function of(Axis $by, string $way, ?string $a, ?string $b, string $amount): CompareProps
     {
         $figures = SpeedFigures::all();

@@ -6,6 +6,7 @@ namespace App\Pages\Compare;
 
 use App\Compare\SpeedFigure;
 use App\Compare\SpeedFigures;
+use App\Pages\Page;
 use App\Props\Compare\LimitCellProps;
 use App\Props\Compare\LimitEdgeProps;
 use App\Props\Compare\LimitsProps;
@@ -17,8 +18,12 @@ use Tally\Reading\Limit\Ruling;
 use Tally\Reading\Summary;
 
 /** Which link was the limit, over all speed runs that count. */
-final readonly class LimitsPage
+final readonly class LimitsPage extends Page
 {
+    public function __construct(
+        public LimitsProps $limits,
+    ) {}
+
     public static function of(string $way): LimitsProps
     {
         $figures = SpeedFigures::all();

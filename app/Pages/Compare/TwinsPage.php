@@ -7,6 +7,7 @@ namespace App\Pages\Compare;
 use App\Compare\SpeedFigure;
 use App\Compare\SpeedFigures;
 use App\Models\Cards\Card;
+use App\Pages\Page;
 use App\Props\Compare\TwinGroupProps;
 use App\Props\Compare\TwinProps;
 use Tally\Buying\Price;
@@ -18,8 +19,15 @@ use Tally\Reading\Limit\Limits;
 use Tally\Reading\Summary;
 
 /** Cards of different labels that do just the same on one chain. */
-final readonly class TwinsPage
+final readonly class TwinsPage extends Page
 {
+    /**
+     * @param  list<TwinGroupProps>  $groups
+     */
+    public function __construct(
+        public array $groups,
+    ) {}
+
     /** @return list<TwinGroupProps> */
     public static function groups(): array
     {

@@ -6,19 +6,26 @@ namespace App\Pages\House;
 
 use App\Models\Cards\Card;
 use App\Models\Ledger\BookLine;
+use App\Pages\Page;
 use App\Props\Activity\BookLineProps;
 use App\Props\Activity\ChangeProps;
-use App\Props\Page\ActivityPageProps;
 
 /** Every change of the books: lines that are only ever added. */
-final readonly class ActivityPage
+final readonly class ActivityPage extends Page
 {
     private const LINES = 60;
 
     private const LENGTH = 120;
 
+    /**
+     * @param  string|null  $tag  of one card alone; null for the house
+     * @param  list<BookLineProps>  $lines  the newest first
+     * @param  int|null  $older  the line before which older ones are asked for; null where there are none
+     */
+    public function __construct(public ?string $tag, public int $count, public array $lines, public ?int $older) {}
+
     /** @param  int|null  $before  lines older than this one */
-    public static function of(?Card $card, ?int $before): ActivityPageProps
+    public static function of(?Card $card, ?int $before): self
     {
         $all = BookLine::query()->when($card !== null, fn ($query) => $query->where('card_id', $card?->id));
         $lines = (clone $all)
@@ -28,7 +35,7 @@ final readonly class ActivityPage
             ->get();
         $shown = $lines->take(self::LINES);
 
-        return new ActivityPageProps(
+        return new self(
             $card?->tag,
             $all->count(),
             array_values($shown->map(fn (BookLine $line): BookLineProps => self::line($line))->all()),

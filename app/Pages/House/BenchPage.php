@@ -12,6 +12,7 @@ use App\Models\Stations\KnownStation;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
+use App\Pages\Page;
 use App\Props\Bench\BenchProps;
 use App\Props\Bench\BenchSlotProps;
 use App\Props\Bench\KnownStationProps;
@@ -22,12 +23,28 @@ use App\Stations\VanishedBench;
 use Illuminate\Support\Collection;
 
 /** The benches of the house: which are at work, and what lies in their slots. */
-final readonly class BenchPage
+final readonly class BenchPage extends Page
 {
-    public function __construct(private SlotLook $look) {}
+    /**
+     * @param  list<BenchProps>  $benches
+     * @param  list<PlaceProps>  $readers
+     * @param  list<PlaceProps>  $hosts
+     * @param  list<KnownStationProps>  $known  stations of other houses
+     */
+    public function __construct(
+        public array $benches,
+        public array $readers,
+        public array $hosts,
+        public array $known,
+    ) {}
+
+    public static function now(SlotLook $look): self
+    {
+        return new self(self::benches($look), self::readers(), self::hosts(), self::known());
+    }
 
     /** @return list<BenchProps> this one first */
-    public function benches(): array
+    private static function benches(SlotLook $look): array
     {
         $going = Run::query()->with('card')->whereNotNull('slot_id')->whereIn('state', RunState::going())->get()->groupBy('slot_id');
 
@@ -49,7 +66,8 @@ final readonly class BenchPage
                         array_values(
                             $station->slots
                                 ->map(
-                                    fn (Slot $slot): BenchSlotProps => $this->slot(
+                                    fn (Slot $slot): BenchSlotProps => self::slot(
+                                        $look,
                                         $slot->setRelation('station', $station),
                                         $going->get($slot->id),
                                     ),
@@ -74,7 +92,7 @@ final readonly class BenchPage
     }
 
     /** @return list<PlaceProps> */
-    public static function readers(): array
+    private static function readers(): array
     {
         return array_values(
             Reader::query()
@@ -86,7 +104,7 @@ final readonly class BenchPage
     }
 
     /** @return list<PlaceProps> */
-    public static function hosts(): array
+    private static function hosts(): array
     {
         return array_values(
             Host::query()->orderBy('name')->get()->map(fn (Host $host): PlaceProps => new PlaceProps($host->id, $host->name))->all(),
@@ -94,7 +112,7 @@ final readonly class BenchPage
     }
 
     /** @return list<KnownStationProps> */
-    public static function known(): array
+    private static function known(): array
     {
         $signed = Run::query()
             ->toBase()
@@ -136,10 +154,10 @@ final readonly class BenchPage
     }
 
     /** @param  Collection<int, Run>|null  $going */
-    private function slot(Slot $slot, ?Collection $going): BenchSlotProps
+    private static function slot(SlotLook $look, Slot $slot, ?Collection $going): BenchSlotProps
     {
         $run = $going?->first();
-        $seen = $slot->kind === SlotKind::StandIn ? null : $this->look->shown($slot);
+        $seen = $slot->kind === SlotKind::StandIn ? null : $look->shown($slot);
         $medium = $seen?->medium;
         $words = match (true) {
             $seen === null => 'made-up cards that ship with the application',

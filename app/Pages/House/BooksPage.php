@@ -6,17 +6,24 @@ namespace App\Pages\House;
 
 use App\Books\Book;
 use App\Books\BooksFormat;
+use App\Pages\Page;
 use App\Props\Books\BookProps;
 use App\Props\Label\ChoiceProps;
-use App\Props\Page\BooksPageProps;
 use Tally\Verdict\VerdictKind;
 
 /** What can go out of the books, and as what. */
-final readonly class BooksPage
+final readonly class BooksPage extends Page
 {
-    public static function now(): BooksPageProps
+    /**
+     * @param  list<BookProps>  $books
+     * @param  list<ChoiceProps>  $formats
+     * @param  list<ChoiceProps>  $verdicts
+     */
+    public function __construct(public array $books, public array $formats, public array $verdicts) {}
+
+    public static function now(): self
     {
-        return new BooksPageProps(
+        return new self(
             array_map(fn (Book $book): BookProps => new BookProps($book->value, $book->words(), $book->columns()), Book::cases()),
             array_map(fn (BooksFormat $format): ChoiceProps => new ChoiceProps($format->value, $format->words(), []), BooksFormat::cases()),
             array_map(fn (VerdictKind $kind): ChoiceProps => new ChoiceProps($kind->value, $kind->value, []), VerdictKind::cases()),

@@ -6,15 +6,28 @@ namespace App\Pages\House;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Erasure;
+use App\Pages\Page;
 use App\Props\Erased\ErasureProps;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
 
 /** The ledger: what was erased, by whom, when. */
-final readonly class ErasedPage
+final readonly class ErasedPage extends Page
 {
     /** Lines a page. */
     public const AT_ONCE = 200;
+
+    /**
+     * @param  list<ErasureProps>  $lines
+     * @param  int  $count  of all lines
+     * @param  int|null  $older  the line that the next page begins before
+     */
+    public function __construct(
+        public array $lines,
+        public int $count,
+        public ?int $older,
+        public bool $isNewest,
+    ) {}
 
     /**
      * @param  int|null  $before  only lines older than the one of this number

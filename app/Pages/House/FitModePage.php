@@ -7,9 +7,9 @@ namespace App\Pages\House;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Pages\Card\FitPage;
+use App\Pages\Page;
 use App\Props\Fit\FitCardProps;
 use App\Props\Fit\SchoolProps;
-use App\Props\Page\FitModePageProps;
 use App\Shoot\Abilities;
 use App\Shoot\FitRules;
 use App\Shoot\ModeWords;
@@ -19,11 +19,35 @@ use Tally\Shoot\MayIt;
 use Tally\Shoot\School;
 
 /** What can be put into a camera for a mode: every card of the house. */
-final readonly class FitModePage
+final readonly class FitModePage extends Page
 {
     private const CARDS = 60;
 
-    public static function of(CameraMode $mode): FitModePageProps
+    /**
+     * @param  string  $writes  such as `240 Mb/s, long-GOP`
+     * @param  float  $rate  MB/s
+     * @param  float  $need  MB/s, with the margin
+     * @param  list<FitCardProps>  $cards  those that may first, the best proven first
+     * @param  int  $more  that are not shown
+     * @param  list<SchoolProps>  $schools
+     * @param  string|null  $least  the least mark that opens it
+     */
+    public function __construct(
+        public int $id,
+        public string $camera,
+        public string $name,
+        public string $writes,
+        public float $rate,
+        public float $need,
+        public array $cards,
+        public int $more,
+        public array $schools,
+        public string $decides,
+        public ?string $least,
+        public string $asks,
+    ) {}
+
+    public static function of(CameraMode $mode): self
     {
         $rules = FitRules::now();
         $mode->load(['camera.slots', 'calibrations']);
@@ -62,7 +86,7 @@ final readonly class FitModePage
         }
         usort($rows, fn (FitCardProps $a, FitCardProps $b): int => self::rank($a) <=> self::rank($b));
 
-        return new FitModePageProps(
+        return new self(
             id: $mode->id,
             camera: "{$mode->camera->tag} {$mode->camera->name}",
             name: $mode->name,

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Pages\House;
 
 use App\Ledger\LedgerRules;
+use App\Pages\Page;
 use App\Props\Handbook\HandbookRowProps;
 use App\Props\Handbook\HandbookSectionProps;
-use App\Props\Page\HandbookPageProps;
 use App\Shoot\FitRules;
 use Tally\Chain\Ceiling;
 use Tally\Chain\HostLink;
@@ -22,15 +22,21 @@ use Tally\Reading\Thresholds;
 use Tally\Verdict\VerdictKind;
 
 /** The handbook as the core knows it: read from where it is reckoned with, and so never typed twice. */
-final readonly class HandbookPage
+final readonly class HandbookPage extends Page
 {
     private const COMMON = 'common practice, no source';
 
     private const HOUSE = 'house rule';
 
-    public static function of(string $search): HandbookPageProps
+    /**
+     * @param  string  $search  that the page opens with
+     * @param  list<HandbookSectionProps>  $sections
+     */
+    public function __construct(public string $search, public array $sections) {}
+
+    public static function of(string $search): self
     {
-        return new HandbookPageProps($search, [
+        return new self($search, [
             new HandbookSectionProps('marks', 'Marks, and what they promise', array_map(self::mark(...), Mark::cases())),
             new HandbookSectionProps('buses', 'Buses of cards', array_map(self::bus(...), Bus::cases())),
             new HandbookSectionProps('links', 'Links to the host', array_map(self::link(...), HostLink::cases())),

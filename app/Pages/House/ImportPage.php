@@ -11,6 +11,7 @@ use App\Intake\Import\ColumnMatch;
 use App\Intake\Import\ImportReading;
 use App\Intake\Import\WaitingTable;
 use App\Models\Cards\Card;
+use App\Pages\Page;
 use App\Props\Import\BadCellProps;
 use App\Props\Import\ColumnProps;
 use App\Props\Import\GoodRowProps;
@@ -18,7 +19,7 @@ use App\Props\Import\ImportProps;
 use App\Props\Label\ChoiceProps;
 
 /** A table that waits to be confirmed. */
-final readonly class ImportPage
+final readonly class ImportPage extends Page
 {
     private const ROWS = 12;
 
@@ -26,6 +27,16 @@ final readonly class ImportPage
 
     /** So many rows tell what a column holds. */
     private const SAMPLES = 20;
+
+    /**
+     * @param  list<ChoiceProps>  $fields
+     * @param  string|null  $reading  the table that is being read just now
+     */
+    public function __construct(
+        public ?ImportProps $import,
+        public array $fields,
+        public ?string $reading,
+    ) {}
 
     /** @param  array<array-key, mixed>|null  $chosen  column → field, as on the page; null for a first look */
     public static function of(WaitingTable $table, ?array $chosen): ImportProps

@@ -12,10 +12,12 @@ use App\Models\Cards\Inspection;
 use App\Models\Kit\Reader;
 use App\Models\Runs\Run;
 use App\Pages\Card\InspectPage;
+use App\Pages\Page;
 use App\Props\Inspect\SeenProps;
 use App\Props\Kit\FitCellProps;
 use App\Props\Kit\FitRowProps;
 use App\Props\Kit\FitSheetProps;
+use App\Props\Kit\KitListProps;
 use App\Props\Kit\SightingProps;
 use Illuminate\Support\Collection;
 use Tally\Chain\CeilingOrigin;
@@ -27,11 +29,20 @@ use Tally\Record\RunKind;
 use Tally\Verdict\VerdictKind;
 
 /** What fits where, and what is known of a reader. */
-final readonly class KitPage
+final readonly class KitPage extends Page
 {
     private const CARDS = 60;
 
     private const SIGHTINGS = 12;
+
+    /**
+     * @param  list<KitListProps>  $lists
+     * @param  string  $said  what came of the last act; empty for nothing
+     */
+    public function __construct(
+        public array $lists,
+        public string $said,
+    ) {}
 
     /** One card: a row for each reader, a column for each host. */
     public static function ofCard(Card $card): FitSheetProps

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\House;
 
 use App\Pages\Card\Margin;
+use App\Pages\Page;
 use App\Props\Opinion\OpinionProps;
 use App\Props\Opinion\OpinionsProps;
 use App\SecondOpinion\OpinionFile;
@@ -12,10 +13,14 @@ use Tally\CaseFile\CaseOfCard;
 use Tally\Verdict\Judge;
 
 /** A second opinion as a page shows it; nothing of it is kept. */
-final readonly class OpinionPage
+final readonly class OpinionPage extends Page
 {
     /** More than this nobody reads on a page; the command answers all of them. */
     private const SHOWN = 100;
+
+    public function __construct(
+        public ?OpinionsProps $opinions,
+    ) {}
 
     public static function of(OpinionFile $file, string $name): OpinionsProps
     {

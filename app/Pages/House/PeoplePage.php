@@ -6,18 +6,32 @@ namespace App\Pages\House;
 
 use App\Models\SignIn;
 use App\Models\User;
+use App\Pages\Page;
 use App\People\Ability;
 use App\People\House;
 use App\People\Role;
 use App\Props\Frame\WhoProps;
+use App\Props\People\GivenPasswordProps;
 use App\Props\People\PersonProps;
 use App\Props\People\RoleProps;
 use App\Props\People\SignInProps;
 
 /** Who is here, who may what, and who signed in when. */
-final readonly class PeoplePage
+final readonly class PeoplePage extends Page
 {
     private const SIGN_INS = 60;
+
+    /**
+     * @param  list<PersonProps>  $people
+     * @param  list<RoleProps>  $roles
+     * @param  list<SignInProps>  $signIns
+     */
+    public function __construct(
+        public array $people,
+        public array $roles,
+        public array $signIns,
+        public ?GivenPasswordProps $once,
+    ) {}
 
     /** @return list<PersonProps> */
     public static function people(): array

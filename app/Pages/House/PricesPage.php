@@ -7,6 +7,7 @@ namespace App\Pages\House;
 use App\Evidence\HouseKnowledge;
 use App\Models\Cards\Card;
 use App\Models\Cards\PriceQuote;
+use App\Pages\Page;
 use App\Props\Label\ChoiceProps;
 use App\Props\Prices\ForSaleProps;
 use App\Props\Prices\QuoteProps;
@@ -23,9 +24,23 @@ use Tally\Origin\OriginFindings;
 use Tally\Origin\Sisters;
 
 /** What such cards cost: the house's own quotes, and their median for each kind. */
-final readonly class PricesPage
+final readonly class PricesPage extends Page
 {
     private const CARDS = 40;
+
+    /**
+     * @param  list<ReferenceProps>  $references
+     * @param  list<QuoteProps>  $quotes
+     * @param  list<ChoiceProps>  $forms
+     * @param  list<ChoiceProps>  $tiers
+     */
+    public function __construct(
+        public array $references,
+        public array $quotes,
+        public array $forms,
+        public array $tiers,
+        public string $today,
+    ) {}
 
     /** @return list<QuoteProps> the newest first */
     public static function quotes(): array

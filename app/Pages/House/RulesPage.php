@@ -10,7 +10,7 @@ use App\Ledger\LedgerRules;
 use App\Models\Cards\Card;
 use App\Models\HouseRule;
 use App\Offload\PlanRules;
-use App\Props\Page\RulesPageProps;
+use App\Pages\Page;
 use App\Props\Rules\DueRulesProps;
 use App\Props\Rules\FitRulesProps;
 use App\Props\Rules\HandTimesProps;
@@ -31,7 +31,7 @@ use Tally\Shoot\School;
 use Tally\Verdict\VerdictKind;
 
 /** Every threshold in one place: as it is, as it would be, where that is from, and who changed it. */
-final readonly class RulesPage
+final readonly class RulesPage extends Page
 {
     private const CHOSEN = 'chosen, no source';
 
@@ -45,7 +45,24 @@ final readonly class RulesPage
         'above' => 'A label asks little above, of a claim',
     ];
 
-    public static function of(?string $person): RulesPageProps
+    /**
+     * @param  list<RuleProps>  $rules
+     * @param  DueRulesProps  $due  those that are changed here
+     * @param  RuleDraftProps|null  $draft  rules of judgement that are being tried
+     * @param  int  $cards  that are due today
+     */
+    public function __construct(
+        public array $rules,
+        public JudgeRulesProps $judge,
+        public DueRulesProps $due,
+        public FitRulesProps $fit,
+        public HandTimesProps $plan,
+        public ?RuleDraftProps $draft,
+        public int $cards,
+        public string $person,
+    ) {}
+
+    public static function of(?string $person): self
     {
         $due = LedgerRules::now();
         $by = JudgeRules::now();
@@ -53,7 +70,7 @@ final readonly class RulesPage
         $fit = FitRules::now();
         $kept = self::kept();
 
-        return new RulesPageProps(
+        return new self(
             [...self::ofJudgement($kept, $by), ...self::ofFit($kept), ...self::ofLedger($kept, $due), ...self::ofPlan($kept, $plan)],
             new JudgeRulesProps(...array_map(self::share(...), [$by->full, $by->near, $by->short, $by->above])),
             new DueRulesProps(

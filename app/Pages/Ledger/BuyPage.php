@@ -7,11 +7,12 @@ namespace App\Pages\Ledger;
 use App\Ledger\OfferBook;
 use App\Ledger\SpareBook;
 use App\Models\Kit\CameraMode;
+use App\Pages\Page;
 use App\Props\Label\ChoiceProps;
 use App\Props\Ledger\BuyAskedProps;
 use App\Props\Ledger\OfferProps;
 use App\Props\Ledger\PickProps;
-use App\Props\Page\BuyPageProps;
+use App\Props\Ledger\SpareProps;
 use Brick\Math\RoundingMode;
 use Tally\Buying\BuyingSchool;
 use Tally\Buying\Choice;
@@ -21,9 +22,32 @@ use Tally\Buying\Price;
 use Tally\Reading\Proportion;
 
 /** What to buy: the value plane, and what each of three schools would take. */
-final readonly class BuyPage
+final readonly class BuyPage extends Page
 {
-    public static function of(BuyAskedProps $asked, ?CameraMode $mode, Need $need, ?Price $reader): BuyPageProps
+    /**
+     * @param  list<ChoiceProps>  $modes
+     * @param  float  $floor  MB/s that a card must never fall under; 0 for any
+     * @param  string  $need  in words
+     * @param  list<OfferProps>  $offers  tested here, the cheapest a gigabyte first
+     * @param  list<OfferProps>  $labelOnly  that nobody here has tested
+     * @param  list<string>  $struck  models that are struck out, and why
+     * @param  list<PickProps>  $picks
+     * @param  list<SpareProps>  $spares  of the shoots that are ahead
+     */
+    public function __construct(
+        public BuyAskedProps $asked,
+        public array $modes,
+        public float $floor,
+        public string $need,
+        public string $currency,
+        public array $offers,
+        public array $labelOnly,
+        public array $struck,
+        public array $picks,
+        public array $spares,
+    ) {}
+
+    public static function of(BuyAskedProps $asked, ?CameraMode $mode, Need $need, ?Price $reader): self
     {
         $currency = $reader->currency ?? OfferBook::currency();
         $buses = OfferBook::buses();
@@ -44,7 +68,7 @@ final readonly class BuyPage
         usort($offers, fn (Offer $a, Offer $b): int => $a->perGigabyte()->compareTo($b->perGigabyte()));
         $isTested = fn (Offer $one): bool => $one->keepsUp !== null;
 
-        return new BuyPageProps(
+        return new self(
             asked: $asked,
             modes: self::modes(),
             floor: $need->floor === null ? 0.0 : round($need->floor->megabytes(), 2),

@@ -18,6 +18,8 @@ use App\Models\Cards\Card;
 use App\Models\Ledger\CardIncident;
 use App\Models\Runs\Run;
 use App\Pages\Card\CardHeading;
+use App\Pages\Page;
+use App\Props\Label\CardProps;
 use App\Props\Ledger\DueProps;
 use App\Props\Ledger\LifeEventProps;
 use App\Props\Ledger\LifeFloorProps;
@@ -26,7 +28,6 @@ use App\Props\Ledger\LifeProps;
 use App\Props\Ledger\LifeTrendProps;
 use App\Props\Ledger\RetiredProps;
 use App\Props\Margin\ReasonProps;
-use App\Props\Page\LedgerPageProps;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
@@ -35,11 +36,30 @@ use Tally\Ledger\DueTest;
 use Tally\Verdict\VerdictKind;
 
 /** What a card has been through, whether it fades, and when it is tested again. */
-final readonly class LedgerPage
+final readonly class LedgerPage extends Page
 {
     private const EVENTS = 200;
 
-    public static function of(Card $card, ?string $person): LedgerPageProps
+    /**
+     * @param  string  $heading  such as `eleven months, 14 runs, 6 shoots`
+     * @param  list<string>  $facts  what it is, what it cost, how much was written
+     * @param  list<ReasonProps>  $reasons
+     * @param  DueProps|null  $due  null where it is not tested again by any rule
+     * @param  bool  $mayRetire  whether nothing keeps it from going out of service
+     */
+    public function __construct(
+        public CardProps $card,
+        public string $heading,
+        public array $facts,
+        public LifeProps $life,
+        public array $reasons,
+        public ?DueProps $due,
+        public ?RetiredProps $retired,
+        public bool $mayRetire,
+        public string $person,
+    ) {}
+
+    public static function of(Card $card, ?string $person): self
     {
         $runs = CardEvidence::runs($card);
         $events = CardLife::of($card, $runs);
@@ -47,7 +67,7 @@ final readonly class LedgerPage
         $fading = Fading::of($card, $figures);
         $due = DueBook::of($card, LedgerRules::now(), $runs);
 
-        return new LedgerPageProps(
+        return new self(
             card: CardHeading::card($card),
             heading: self::heading($events, $runs),
             facts: self::facts($card, $runs),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Ledger;
 
 use App\Models\Ledger\HouseReport;
-use App\Props\Page\ReportPageProps;
+use App\Pages\Page;
 use App\Props\Report\ReportProps;
 use App\Props\Report\ReportRowsProps;
 use App\Props\Report\StruckProps;
@@ -15,13 +15,19 @@ use Illuminate\Support\Facades\Date;
 use Tally\Verdict\VerdictKind;
 
 /** A report of the house: proposed for the last three months. */
-final readonly class ReportPage
+final readonly class ReportPage extends Page
 {
     private const MONTHS = 3;
 
-    public static function of(?HouseReport $report, ?string $person): ReportPageProps
+    /**
+     * @param  string  $from  the day that is proposed
+     * @param  ReportProps|null  $report  null before one was asked for
+     */
+    public function __construct(public string $from, public string $to, public ?ReportProps $report, public string $person) {}
+
+    public static function of(?HouseReport $report, ?string $person): self
     {
-        return new ReportPageProps(
+        return new self(
             $report?->from->format('Y-m-d') ?? Date::now()->subMonths(self::MONTHS)->format('Y-m-d'),
             $report?->to->format('Y-m-d') ?? Date::now()->format('Y-m-d'),
             $report === null ? null : self::report($report),

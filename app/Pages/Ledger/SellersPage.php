@@ -5,19 +5,25 @@ declare(strict_types=1);
 namespace App\Pages\Ledger;
 
 use App\Models\Cards\Card;
+use App\Pages\Page;
 use App\Props\Ledger\SellerProps;
 use App\Props\Ledger\VerdictCountProps;
-use App\Props\Page\SellersPageProps;
 use Illuminate\Support\Collection;
 use Tally\Reading\Proportion;
 use Tally\Verdict\VerdictKind;
 
 /** How many of whose cards were what; a bad lot at one look. */
-final readonly class SellersPage
+final readonly class SellersPage extends Page
 {
-    public static function now(): SellersPageProps
+    /**
+     * @param  list<SellerProps>  $sellers  those first of whose cards most are surely bad
+     * @param  list<SellerProps>  $lots
+     */
+    public function __construct(public array $sellers, public array $lots) {}
+
+    public static function now(): self
     {
-        return new SellersPageProps(self::by('seller', 'seller'), self::by('lot_key', 'lot'));
+        return new self(self::by('seller', 'seller'), self::by('lot_key', 'lot'));
     }
 
     /** @return list<SellerProps> */

@@ -6,22 +6,28 @@ namespace App\Pages\Ledger;
 
 use App\Models\Ledger\Purchase;
 use App\Models\Ledger\PurchaseSaving;
+use App\Pages\Page;
 use App\Props\Label\ChoiceProps;
-use App\Props\Page\WorthPageProps;
 use App\Props\Report\PurchaseProps;
 use App\Report\PurchaseBook;
 use Illuminate\Support\Facades\Date;
 use Tally\Quantity\Span;
 
 /** Things that were bought to save time: what was expected, and what the plans that were carried out since then really saved. */
-final readonly class WorthPage
+final readonly class WorthPage extends Page
 {
-    public static function of(?string $person): WorthPageProps
+    /**
+     * @param  list<PurchaseProps>  $purchases  the newest first
+     * @param  list<ChoiceProps>  $kit
+     */
+    public function __construct(public array $purchases, public array $kit, public string $today, public string $person) {}
+
+    public static function of(?string $person): self
     {
         $kit = PurchaseBook::kit();
         $purchases = Purchase::query()->latest('bought_on')->latest('id')->get();
 
-        return new WorthPageProps(
+        return new self(
             array_values($purchases->map(self::one(...))->all()),
             array_map(
                 fn (string $tag, string $name): ChoiceProps => new ChoiceProps($tag, "{$tag} {$name}", []),

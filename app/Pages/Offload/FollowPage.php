@@ -15,27 +15,44 @@ use App\Offload\Carrying\HandsDesk;
 use App\Offload\Carrying\HowItGoes;
 use App\Offload\Carrying\Secured;
 use App\Offload\Carrying\Standing;
+use App\Pages\Page;
 use App\Props\Follow\DriveCopyProps;
 use App\Props\Follow\FollowNowProps;
 use App\Props\Follow\HandProps;
 use App\Props\Follow\HomeCardProps;
 use App\Props\Follow\SwapProps;
-use App\Props\Page\FollowPageProps;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 
 /** An offload while it is carried out: what hands are to do now, how it stands to its plan, and what may be cleared. */
-final readonly class FollowPage
+final readonly class FollowPage extends Page
 {
     /** Nearer than this it is on time: seconds. */
     private const ON_TIME = 5.0;
 
-    public static function of(Offload $offload, ?string $person): FollowPageProps
+    /**
+     * @param  string  $began  the time of day, and the day
+     * @param  float  $planned  when all was to be safe by the first plan; seconds from the beginning
+     * @param  float|null  $pace  seconds of made-up time in one of ours; null where it is real
+     */
+    public function __construct(
+        public int $id,
+        public string $name,
+        public string $began,
+        public int $beganAt,
+        public float $planned,
+        public ?float $pace,
+        public FollowNowProps $first,
+        public string $person,
+        public ?string $said,
+    ) {}
+
+    public static function of(Offload $offload, ?string $person): self
     {
         $said = session('said');
 
-        return new FollowPageProps(
+        return new self(
             $offload->id,
             $offload->name,
             $offload->began_at->format('H:i, j M'),

@@ -12,10 +12,12 @@ use App\Models\Offload\OffloadCard;
 use App\Models\Offload\SavedPlan;
 use App\Offload\BooksQuestion;
 use App\Offload\ShownPlan;
+use App\Pages\Page;
 use App\Props\Follow\MountedProps;
 use App\Props\Follow\OffloadProps;
-use App\Props\Page\PlanPageProps;
+use App\Props\Plan\PlanPictureProps;
 use App\Props\Plan\PlanRulesProps;
+use App\Props\Plan\RestsOnProps;
 use App\Props\Plan\SavedPlanProps;
 use App\Props\Plan\ShownPlanProps;
 use App\Props\Plan\WhatIfProps;
@@ -28,11 +30,49 @@ use Tally\Offload\WorthIt;
 use Tally\Transfer\FolderPattern;
 
 /** The whole offload: when all is safe, who goes where, and a runbook. */
-final readonly class PlanPage
+final readonly class PlanPage extends Page
 {
     private const SAVED = 8;
 
     private const PATTERNS = 5;
+
+    /**
+     * @param  list<string>  $ticked  cards that were asked for
+     * @param  list<string>  $holds  what cards will hold by a shoot that is planned, such as `QS-014:64000000000`
+     * @param  list<string>  $leftOut
+     * @param  list<RestsOnProps>  $rests
+     * @param  bool  $isTimed  whether an import with previews was timed on some host
+     * @param  bool  $isLong  whether it was searched for longer
+     * @param  list<SavedPlanProps>  $saved  the newest first
+     * @param  bool  $isMadeUp  whether every card of it is
+     * @param  string  $today  `2026-11-27`
+     * @param  list<MountedProps>  $places  where slots and drives were last
+     * @param  list<string>  $patterns  by which folders were called lately, the last one first
+     * @param  list<string>  $warnings  what its drives got wrong before
+     * @param  string  $planKey  by which this very plan is begun, kept and printed; empty where nothing is planned
+     * @param  ShownPlanProps|null  $before  the one that was shown before, where something has changed since and somebody has to choose
+     * @param  list<OffloadProps>  $offloads  that are carried out, or were; the newest first
+     */
+    public function __construct(
+        public PlanPictureProps $plan,
+        public array $ticked,
+        public array $holds,
+        public array $leftOut,
+        public array $rests,
+        public bool $isTimed,
+        public bool $isLong,
+        public array $saved,
+        public PlanRulesProps $rules,
+        public string $person,
+        public bool $isMadeUp,
+        public string $today,
+        public array $places,
+        public array $patterns,
+        public array $warnings,
+        public array $offloads,
+        public string $planKey,
+        public ?ShownPlanProps $before,
+    ) {}
 
     /** @param  list<string>  $holds  what cards will hold, as a shoot that is planned has it */
     public static function of(
@@ -42,7 +82,7 @@ final readonly class PlanPage
         bool $isLong,
         array $holds,
         ?string $person,
-    ): PlanPageProps {
+    ): self {
         $rules = $plan->question->rules;
         $ticked = [
             ...array_map(fn (LadenCard $card): string => $card->tag, $asked->question->cards),
@@ -50,7 +90,7 @@ final readonly class PlanPage
         ];
         sort($ticked);
 
-        return new PlanPageProps(
+        return new self(
             plan: PlanPicture::of($plan),
             ticked: $ticked,
             holds: $holds,

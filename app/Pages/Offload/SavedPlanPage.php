@@ -7,30 +7,67 @@ namespace App\Pages\Offload;
 use App\Models\Offload\SavedPlan;
 use App\Offload\PlanBook;
 use App\Offload\ShownPlan;
-use App\Props\Page\SavedPlanPageProps;
+use App\Pages\Page;
+use App\Props\Follow\MountedProps;
 use App\Props\Plan\ChangedRateProps;
 use App\Props\Plan\OutcomeProps;
+use App\Props\Plan\PlanPictureProps;
+use App\Props\Plan\RangeProps;
+use App\Props\Plan\RestsOnProps;
+use App\Props\Plan\ShownPlanProps;
 use Illuminate\Support\Carbon;
 use Tally\Offload\Basis\HowSure;
 use Tally\Offload\Basis\KnownRate;
 use Tally\Quantity\Span;
 
 /** A plan that was kept: as it was, with the rates of now, and as it went. */
-final readonly class SavedPlanPage
+final readonly class SavedPlanPage extends Page
 {
     private const INPUT = 'Y-m-d H:i';
 
     /** Nearer than this it came as planned. */
     private const AS_PLANNED = 0.03;
 
-    public static function of(SavedPlan $saved, ?string $person): SavedPlanPageProps
+    /**
+     * @param  string  $made  when and by whom
+     * @param  RangeProps  $range  of done, with the rates of its day
+     * @param  float  $today  when it would be done with the rates that are known by now
+     * @param  list<ChangedRateProps>  $changed  rates that are others by now
+     * @param  list<RestsOnProps>  $rests
+     * @param  string  $planKey  by which this very plan is begun
+     * @param  bool  $isMadeUp  whether every card of it is
+     * @param  list<MountedProps>  $places  where slots and drives were last
+     * @param  list<string>  $patterns  by which folders were called lately
+     * @param  ShownPlanProps|null  $before  itself, where something has changed since it was made and somebody has to choose
+     */
+    public function __construct(
+        public int $id,
+        public string $name,
+        public string $made,
+        public string $goal,
+        public PlanPictureProps $plan,
+        public RangeProps $range,
+        public float $today,
+        public array $changed,
+        public array $rests,
+        public OutcomeProps $outcome,
+        public string $planKey,
+        public string $person,
+        public bool $isMadeUp,
+        public string $day,
+        public array $places,
+        public array $patterns,
+        public ?ShownPlanProps $before,
+    ) {}
+
+    public static function of(SavedPlan $saved, ?string $person): self
     {
         $plan = $saved->plan();
         $rates = $saved->knownRates();
         $sure = HowSure::of($plan, $rates);
         $changed = PlanBook::changed($saved, $plan);
 
-        return new SavedPlanPageProps(
+        return new self(
             id: $saved->id,
             name: $saved->name,
             made: "made {$saved->created_at->format('j M Y, H:i')} by {$saved->recorded_by}",

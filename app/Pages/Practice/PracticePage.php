@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Pages\Practice;
 
 use App\Models\Practice\PracticeRound;
+use App\Pages\Page;
 use App\Practice\RoundBook;
-use App\Props\Page\PracticePageProps;
 use App\Props\Practice\MistakeProps;
 use App\Props\Practice\PracticeLevelProps;
 use App\Props\Practice\PracticeRoundProps;
@@ -15,18 +15,33 @@ use Tally\Practice\Level;
 use Tally\Practice\Mistake;
 
 /** Where practice begins, and how it went: what is got wrong, ten rounds after ten. */
-final readonly class PracticePage
+final readonly class PracticePage extends Page
 {
     private const BLOCK = 10;
 
     private const SHOWN = 20;
 
-    public static function of(string $person): PracticePageProps
+    /**
+     * @param  list<PracticeLevelProps>  $levels
+     * @param  list<MistakeProps>  $mistakes  what was got wrong at all
+     * @param  list<PracticeRoundProps>  $rounds  the newest first
+     * @param  int|null  $open  a round that was not called yet
+     * @param  string  $person  who is at the bench, as far as known
+     */
+    public function __construct(
+        public array $levels,
+        public array $mistakes,
+        public array $rounds,
+        public ?int $open,
+        public string $person,
+    ) {}
+
+    public static function of(string $person): self
     {
         $rounds = RoundBook::called($person)->toBase();
         $open = PracticeRound::query()->where('person', $person)->whereNull('called_at')->latest('id')->first();
 
-        return new PracticePageProps(
+        return new self(
             array_map(fn (Level $level): PracticeLevelProps => self::level($level, $rounds), Level::cases()),
             self::mistakes($rounds),
             array_values($rounds->take(self::SHOWN)->map(self::round(...))->all()),

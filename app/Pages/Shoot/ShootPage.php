@@ -7,9 +7,9 @@ namespace App\Pages\Shoot;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Shoot\Shoot;
-use App\Props\Page\KeptShootPageProps;
-use App\Props\Page\ShootPageProps;
+use App\Pages\Page;
 use App\Props\Shoot\KeptShootProps;
+use App\Props\Shoot\PackedProps;
 use App\Props\Shoot\ShootModeProps;
 use App\Props\Shoot\WantedProps;
 use Tally\Shoot\FitCard;
@@ -18,19 +18,56 @@ use Tally\Shoot\Whole\Packing;
 use Tally\Shoot\Whole\Purchase;
 
 /** A whole shoot, while it is planned and once it is kept. */
-final readonly class ShootPage
+final readonly class ShootPage extends Page
 {
     private const KEPT = 8;
+
+    /**
+     * @param  string  $days  of the shoot
+     * @param  string  $home  cards come home every so many days
+     * @param  string  $extra  percent on top of what is planned
+     * @param  list<WantedProps>  $wanted
+     * @param  list<ShootModeProps>  $modes
+     * @param  list<string>  $ticked  cards that were asked for; empty for all
+     * @param  list<string>  $left  cards that stay at home
+     * @param  list<string>  $buys  the least that would have to be bought, each a sentence
+     * @param  string  $missing  such as `33 min and 1 spare`; empty where nothing is
+     * @param  string  $proof  whether it is the best there is, a sentence
+     * @param  string  $school  by which it is decided
+     * @param  list<string>  $laden  cards that go along and have footage on them now
+     * @param  int  $more  cards that were not looked at
+     * @param  list<KeptShootProps>  $kept  the newest first
+     * @param  string  $today  `2026-11-27`
+     */
+    public function __construct(
+        public string $days,
+        public string $home,
+        public string $extra,
+        public array $wanted,
+        public array $modes,
+        public array $ticked,
+        public PackedProps $packed,
+        public array $left,
+        public array $buys,
+        public string $missing,
+        public string $proof,
+        public string $school,
+        public array $laden,
+        public int $more,
+        public array $kept,
+        public string $today,
+        public string $person,
+    ) {}
 
     /**
      * @param  list<WantedProps>  $wanted  as it was typed
      * @param  list<string>  $ticked
      */
-    public static function of(Packing $packing, string $home, string $extra, array $wanted, array $ticked, ?string $person): ShootPageProps
+    public static function of(Packing $packing, string $home, string $extra, array $wanted, array $ticked, ?string $person): self
     {
         $question = $packing->question;
 
-        return new ShootPageProps(
+        return new self(
             days: (string) $question->days,
             home: $home,
             extra: $extra,
@@ -51,11 +88,11 @@ final readonly class ShootPage
         );
     }
 
-    public static function ofKept(Shoot $shoot): KeptShootPageProps
+    public static function ofKept(Shoot $shoot): KeptShootPage
     {
         $ends = $shoot->ends();
 
-        return new KeptShootPageProps(
+        return new KeptShootPage(
             $shoot->id,
             $shoot->name,
             $shoot->days === 1 ? $ends->format('j M Y') : "{$shoot->begins->format('j M')} to {$ends->format('j M Y')}",

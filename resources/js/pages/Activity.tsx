@@ -2,10 +2,10 @@ import { Head, Link } from '@inertiajs/react';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Nothing } from '../parts/Nothing';
 import { Ruled, Title } from '../parts/Sheet';
-import type { ActivityPageProps } from '../types/generated/props';
+import type { ActivityPage } from '../types/generated/props';
 
 /** Every change of the books: who entered, changed or deleted what, and when. */
-export default function Activity({ tag, count, lines, older }: ActivityPageProps) {
+export default function Activity({ tag, count, lines, older }: ActivityPage) {
     const here = tag === null ? '/activity' : `/activity/${tag}`;
     return (
         <>

@@ -9,7 +9,7 @@ import { SelectField, TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import type {
-    BenchPageProps,
+    BenchPage,
     BenchProps,
     BenchSlotProps,
     KnownStationProps,
@@ -42,7 +42,7 @@ const Wrong = styled.p`
 `;
 
 /** Which benches are at work, what lies in their slots, and what a slot is. */
-export default function Bench({ benches, readers, hosts, known }: BenchPageProps) {
+export default function Bench({ benches, readers, hosts, known }: BenchPage) {
     const { who } = usePage<{ who: WhoProps; [key: string]: unknown }>().props;
     const may = who.may.includes('rules');
     return (

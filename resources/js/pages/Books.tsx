@@ -7,14 +7,14 @@ import { Options, Ticks } from '../parts/choices';
 import { SelectField, TextField } from '../parts/fields';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import styled from 'styled-components';
-import type { BooksPageProps } from '../types/generated/props';
+import type { BooksPage } from '../types/generated/props';
 
 const Take = styled.a<{ $quiet?: boolean }>`
     ${buttonLook}
 `;
 
 /** All books, or some of them, of some cards and days, as tables or for programs. */
-export default function Books({ books, formats, verdicts }: BooksPageProps) {
+export default function Books({ books, formats, verdicts }: BooksPage) {
     const [format, setFormat] = useState('xlsx');
     const [picked, setPicked] = useState<string[]>([]);
     const [narrow, setNarrow] = useState({ cards: '', verdict: 'any', from: '', to: '' });

@@ -10,14 +10,14 @@ import { Nothing } from '../parts/Nothing';
 import { ServerForm } from '../parts/ServerForm';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { PlainList } from '../plan/PlainList';
-import type { BuyAskedProps, BuyPageProps, OfferProps, SpareProps } from '../types/generated/props';
+import type { BuyAskedProps, BuyPage, OfferProps, SpareProps } from '../types/generated/props';
 
 /** What to buy for a need, from what the house’s own cards were found to be. */
-export default function Buy(props: BuyPageProps) {
+export default function Buy(props: BuyPage) {
     return <Surface key={JSON.stringify(props.asked)} {...props} />;
 }
 
-function Surface(props: BuyPageProps) {
+function Surface(props: BuyPage) {
     const { offers, labelOnly, picks, currency } = props;
     const pass = offers.filter((offer) => offer.passes).length;
     return (
@@ -139,7 +139,7 @@ function Spares({ spares }: { spares: readonly SpareProps[] }) {
     );
 }
 
-function Ask({ asked, modes }: { asked: BuyAskedProps; modes: BuyPageProps['modes'] }) {
+function Ask({ asked, modes }: { asked: BuyAskedProps; modes: BuyPage['modes'] }) {
     const { errors } = usePage().props;
     const [typed, setTyped] = useState(asked);
     const field = (name: keyof BuyAskedProps) => ({

@@ -10,7 +10,7 @@ import { Button } from '../parts/Button';
 import { Options } from '../parts/choices';
 import { SelectField, TextField } from '../parts/fields';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { ComparePageProps } from '../types/generated/props';
+import type { ComparePage } from '../types/generated/props';
 
 const Ask = styled.form`
     display: grid;
@@ -40,7 +40,7 @@ const BY = [
 ];
 
 /** Two of a kind side by side, as pairs where there are any. */
-export default function Compare({ compare }: ComparePageProps) {
+export default function Compare({ compare }: ComparePage) {
     const [amount, setAmount] = useState(compare.amount);
     const choices = compare.choices.map(({ key, label }) => ({ key, label }));
     const go = (change: Partial<Record<'by' | 'way' | 'a' | 'b' | 'amount', string>>) => {

@@ -8,10 +8,10 @@ import { CardHeading } from '../parts/CardHeading';
 import { RunningSheet } from '../parts/RunningSheet';
 import { Title } from '../parts/Sheet';
 import { useFollow } from '../parts/useFollow';
-import type { CopyPageProps } from '../types/generated/props';
+import type { CopyPage } from '../types/generated/props';
 
 /** Real folders, timed: by this program, or by hand where another one does the work. */
-export default function Copy({ card, copies, slots, folders, chain, running, today, person, margin }: CopyPageProps) {
+export default function Copy({ card, copies, slots, folders, chain, running, today, person, margin }: CopyPage) {
     const now = useFollow(running, ['copies']);
     return (
         <>

@@ -2,10 +2,10 @@ import { Head, Link } from '@inertiajs/react';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Sheet, Title } from '../parts/Sheet';
 import { ErasureRows } from '../prove/ErasureRows';
-import type { ErasedPageProps } from '../types/generated/props';
+import type { ErasedPage } from '../types/generated/props';
 
 /** The ledger of the whole house: what was erased, by whom, when. Lines are only ever added. */
-export default function Erased({ lines, count, older, isNewest }: ErasedPageProps) {
+export default function Erased({ lines, count, older, isNewest }: ErasedPage) {
     return (
         <>
             <Head title="Erased" />

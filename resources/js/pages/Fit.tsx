@@ -11,13 +11,13 @@ import { TextField } from '../parts/fields';
 import { Nothing } from '../parts/Nothing';
 import { ServerForm } from '../parts/ServerForm';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { BodyProps, FitModeProps, FitPageProps } from '../types/generated/props';
+import type { BodyProps, FitModeProps, FitPage } from '../types/generated/props';
 
-export default function Fit(props: FitPageProps) {
+export default function Fit(props: FitPage) {
     return <Surface key={props.card?.tag ?? `label ${props.asked}`} {...props} />;
 }
 
-function Surface(props: FitPageProps) {
+function Surface(props: FitPage) {
     const { card, modes, walls, bodies } = props;
     const may = modes.filter((mode) => mode.may).length;
     return (

@@ -6,7 +6,7 @@ import { MarginLook } from '../frame/Margin';
 import { Nothing } from '../parts/Nothing';
 import { Ruled, Title } from '../parts/Sheet';
 import { VerdictShape, verdictColour } from '../parts/VerdictMark';
-import type { FitCardProps, FitModePageProps } from '../types/generated/props';
+import type { FitCardProps, FitModePage } from '../types/generated/props';
 
 const Verdict = styled.span`
     display: inline-flex;
@@ -16,7 +16,7 @@ const Verdict = styled.span`
 `;
 
 /** What can be put into a camera for a mode: every card, those that will do first, the slowest of them first. */
-export default function FitMode(props: FitModePageProps) {
+export default function FitMode(props: FitModePage) {
     const { cards } = props;
     const may = cards.filter((card) => card.may).length;
     return (

@@ -5,7 +5,7 @@ import { MarginLook } from '../frame/Margin';
 import { BodyTrialForm } from '../kit/BodyTrialForm';
 import { share } from '../kit/scale';
 import { Sheet, Title } from '../parts/Sheet';
-import type { FitCellProps, FitSheetProps, FitsPageProps } from '../types/generated/props';
+import type { FitCellProps, FitSheetProps, FitsPage } from '../types/generated/props';
 
 const Grid = styled.div`
     overflow-x: auto;
@@ -67,7 +67,7 @@ const Bar = styled.span`
 `;
 
 /** Which card in which reader on which host, at what best rate, and why less. */
-export default function Fits({ sheet, bodies, cameras, answers, person, today }: FitsPageProps) {
+export default function Fits({ sheet, bodies, cameras, answers, person, today }: FitsPage) {
     const { card } = sheet;
     return (
         <>

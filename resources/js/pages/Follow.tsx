@@ -11,7 +11,7 @@ import { Button } from '../parts/Button';
 import { Nothing } from '../parts/Nothing';
 import { Sheet, Title } from '../parts/Sheet';
 import { PlainList } from '../plan/PlainList';
-import type { FollowNowProps, FollowPageProps } from '../types/generated/props';
+import type { FollowNowProps, FollowPage } from '../types/generated/props';
 
 const Heads = styled.div`
     display: flex;
@@ -33,7 +33,7 @@ const Heads = styled.div`
 const ON_TIME = 5;
 
 /** An offload while it is carried out: what hands are to do, how it stands to its plan, what may be cleared. */
-export default function Follow({ id, name, began, beganAt, planned, pace, first, person, said }: FollowPageProps) {
+export default function Follow({ id, name, began, beganAt, planned, pace, first, person, said }: FollowPage) {
     const { errors } = usePage().props;
     const now = useOffload(id, first);
     const [hand] = now.hands;

@@ -4,10 +4,10 @@ import { MarginLook } from '../frame/Margin';
 import { TextField } from '../parts/fields';
 import { Nothing } from '../parts/Nothing';
 import { Ruled, Title } from '../parts/Sheet';
-import type { HandbookPageProps } from '../types/generated/props';
+import type { HandbookPage } from '../types/generated/props';
 
 /** What the trade knows, as the program reckons with it; searched by words. */
-export default function Handbook({ search, sections }: HandbookPageProps) {
+export default function Handbook({ search, sections }: HandbookPage) {
     const [typed, setTyped] = useState(search);
     const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
     const found = sections

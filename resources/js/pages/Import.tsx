@@ -8,7 +8,7 @@ import { ColumnTable } from '../import/ColumnTable';
 import { BadRows, GoodRows } from '../import/Rows';
 import { Button, buttonLook } from '../parts/Button';
 import { Sheet, Title } from '../parts/Sheet';
-import type { ChoiceProps, ImportPageProps, ImportProps } from '../types/generated/props';
+import type { ChoiceProps, ImportPage, ImportProps } from '../types/generated/props';
 
 const MOST = 10_000_000;
 
@@ -38,7 +38,7 @@ const Formats = styled.p`
     }
 `;
 
-export default function Import(props: ImportPageProps) {
+export default function Import(props: ImportPage) {
     if (props.reading !== null) {
         return <Reading name={props.reading} />;
     }

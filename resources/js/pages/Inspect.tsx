@@ -14,7 +14,7 @@ import { SelectField, TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { Title } from '../parts/Sheet';
-import type { InspectPageProps, QuestionProps } from '../types/generated/props';
+import type { InspectPage, QuestionProps } from '../types/generated/props';
 
 const Who = styled.form`
     width: 190px;
@@ -27,7 +27,7 @@ const Extra = styled.form`
     margin-top: 12px;
 `;
 
-export default function Inspect(props: InspectPageProps) {
+export default function Inspect(props: InspectPage) {
     return <Surface key={props.card.tag} {...props} />;
 }
 
@@ -36,7 +36,7 @@ function firstOpen(questions: readonly QuestionProps[], after: number): number {
     return order.find((i) => questions[i]?.given === null) ?? Math.min(after, questions.length - 1);
 }
 
-function Surface({ card, questions, history, readers, person, margin }: InspectPageProps) {
+function Surface({ card, questions, history, readers, person, margin }: InspectPage) {
     const [at, setAt] = useState(() => firstOpen(questions, 0));
     const form = useForm({ by: person });
     const errors = form.errors as Record<string, string>;

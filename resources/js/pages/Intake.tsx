@@ -15,7 +15,7 @@ import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
 import { Sheet, Title } from '../parts/Sheet';
 import { both, StaleSheet } from '../parts/StaleSheet';
-import type { IntakePageProps, IntakeProps } from '../types/generated/props';
+import type { IntakePage, IntakeProps } from '../types/generated/props';
 
 const Plain = styled(Link)`
     color: inherit;
@@ -23,11 +23,11 @@ const Plain = styled(Link)`
     margin-right: 14px;
 `;
 
-export default function Intake(props: IntakePageProps) {
+export default function Intake(props: IntakePage) {
     return <Surface key={props.card?.tag ?? 'new'} {...props} />;
 }
 
-function Surface({ card, values, choices, margin, claimLine, photos, revision, footage, person }: IntakePageProps) {
+function Surface({ card, values, choices, margin, claimLine, photos, revision, footage, person }: IntakePage) {
     const form = useForm<Values>({ ...values });
     // What is corrected: the card as it was when this page was loaded, and not as others have saved it since.
     const [base, setBase] = useState({ values, revision });
@@ -65,7 +65,7 @@ function Surface({ card, values, choices, margin, claimLine, photos, revision, f
             form.put(`/cards/${card.tag}`, {
                 preserveScroll: true,
                 onSuccess: ({ props }) => {
-                    const now = props as unknown as IntakePageProps;
+                    const now = props as unknown as IntakePage;
                     take(now.values, { ...now.values }, now.revision);
                 },
             });

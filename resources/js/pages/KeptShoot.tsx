@@ -5,10 +5,10 @@ import { Button } from '../parts/Button';
 import { Sheet, Title } from '../parts/Sheet';
 import { Evenings } from '../shoot/Evenings';
 import { PackedTable } from '../shoot/PackedTable';
-import type { KeptShootPageProps } from '../types/generated/props';
+import type { KeptShootPage } from '../types/generated/props';
 
 /** A whole shoot as it was kept: which cards went where, and what came home each evening. */
-export default function KeptShoot({ id, name, when, made, packed }: KeptShootPageProps) {
+export default function KeptShoot({ id, name, when, made, packed }: KeptShootPage) {
     return (
         <>
             <Head title={name} />

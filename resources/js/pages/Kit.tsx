@@ -5,7 +5,7 @@ import { Ceilings } from '../kit/Ceilings';
 import { ModeFiles } from '../kit/ModeFiles';
 import { Sheet, Title } from '../parts/Sheet';
 import { buttonLook } from '../parts/Button';
-import type { KitItemProps, KitPageProps } from '../types/generated/props';
+import type { KitItemProps, KitPage } from '../types/generated/props';
 
 const Item = styled.li`
     display: grid;
@@ -58,7 +58,7 @@ const SheetLink = styled(Link)<{ $quiet?: boolean }>`
 `;
 
 /** Everything the house owns that data passes through, with what each link carries and how that is known. */
-export default function Kit({ lists, said }: KitPageProps) {
+export default function Kit({ lists, said }: KitPage) {
     return (
         <>
             <Head title="Kit" />

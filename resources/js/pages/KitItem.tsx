@@ -12,7 +12,7 @@ import { sent, start, startParts, type Fields, type Part } from '../kit/values';
 import { Button } from '../parts/Button';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { both, StaleSheet } from '../parts/StaleSheet';
-import type { KitFormProps, KitItemPageProps, KitPartsProps, SeenProps, SightingProps } from '../types/generated/props';
+import type { KitFormProps, KitItemPage, KitPartsProps, SeenProps, SightingProps } from '../types/generated/props';
 
 const Row = styled.fieldset`
     border: 0;
@@ -45,11 +45,11 @@ const Wrong = styled.p`
     margin-top: 8px;
 `;
 
-export default function KitItem(props: KitItemPageProps) {
+export default function KitItem(props: KitItemPage) {
     return <Surface key={`${props.form.kind} ${props.form.key ?? 'new'}`} {...props} />;
 }
 
-function Surface({ form, ceilings, sightings, trouble, found, state, care }: KitItemPageProps) {
+function Surface({ form, ceilings, sightings, trouble, found, state, care }: KitItemPage) {
     // What is corrected: as it was when this page was loaded, and not as others have saved it since.
     const [base, setBase] = useState({ fields: start(form.fields), parts: JSON.stringify(startParts(form)), state });
     const [fields, setFields] = useState<Fields>(() => start(form.fields));
@@ -66,7 +66,7 @@ function Surface({ form, ceilings, sightings, trouble, found, state, care }: Kit
     const options = {
         preserveScroll: true,
         onSuccess: ({ props }: { props: unknown }) => {
-            const now = props as KitItemPageProps;
+            const now = props as KitItemPage;
             take(now.form, start(now.form.fields), startParts(now.form), now.state);
         },
     };

@@ -6,14 +6,14 @@ import { Retire } from '../ledger/Retire';
 import { buttonLook } from '../parts/Button';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { VerdictShape } from '../parts/VerdictMark';
-import type { DueProps, LedgerPageProps, LifeProps } from '../types/generated/props';
+import type { DueProps, LedgerPage, LifeProps } from '../types/generated/props';
 
 const Next = styled(Link)<{ $quiet?: boolean }>`
     ${buttonLook}
 `;
 
 /** What a card has been through, whether it fades, and when it is tested again. */
-export default function Ledger(props: LedgerPageProps) {
+export default function Ledger(props: LedgerPage) {
     const { card, life, due } = props;
     return (
         <>

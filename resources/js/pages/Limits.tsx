@@ -7,7 +7,7 @@ import { MarginLook } from '../frame/Margin';
 import { buttonLook } from '../parts/Button';
 import { Options } from '../parts/choices';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { LimitsPageProps } from '../types/generated/props';
+import type { LimitsPage } from '../types/generated/props';
 
 const Key = styled.p`
     font-size: 12.5px;
@@ -23,7 +23,7 @@ const Next = styled(Link)<{ $quiet?: boolean }>`
 `;
 
 /** Over all runs that count: s = min(card, reader), and which of the two it was. */
-export default function Limits({ limits }: LimitsPageProps) {
+export default function Limits({ limits }: LimitsPage) {
     const decided = limits.cells.filter((cell) => cell.by !== 'undecided').length;
     return (
         <>

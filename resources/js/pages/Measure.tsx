@@ -12,7 +12,7 @@ import { RunningSheet } from '../parts/RunningSheet';
 import { Sheet, Title } from '../parts/Sheet';
 import { useFollow } from '../parts/useFollow';
 import { RunTable } from '../run/RunTable';
-import type { MeasurePageProps } from '../types/generated/props';
+import type { MeasurePage } from '../types/generated/props';
 
 const Other = styled.p`
     margin-top: 12px;
@@ -23,11 +23,11 @@ const Other = styled.p`
     }
 `;
 
-export default function Measure(props: MeasurePageProps) {
+export default function Measure(props: MeasurePage) {
     return <Surface key={props.card.tag} {...props} />;
 }
 
-function Surface({ card, claimLine, course, runs, running, order, margin }: MeasurePageProps) {
+function Surface({ card, claimLine, course, runs, running, order, margin }: MeasurePage) {
     const state = useOrder(card.tag, 'speed', order);
     const now = useFollow(running, ['claimLine', 'course', 'runs', 'order']);
     const { slot } = state;

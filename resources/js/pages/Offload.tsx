@@ -9,7 +9,7 @@ import { Margin } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { OffloadPageProps, RouteProps } from '../types/generated/props';
+import type { OffloadPage, RouteProps } from '../types/generated/props';
 
 const Ask = styled(Form)`
     display: flex;
@@ -49,11 +49,11 @@ const LeftOut = styled.ul`
     margin-top: 12px;
 `;
 
-export default function Offload(props: OffloadPageProps) {
+export default function Offload(props: OffloadPage) {
     return <Surface key={`${props.card.tag} ${props.amount}`} {...props} />;
 }
 
-function Surface({ card, amount, routes, count, leftOut, margin }: OffloadPageProps) {
+function Surface({ card, amount, routes, count, leftOut, margin }: OffloadPage) {
     const [asked, setAsked] = useState(amount);
     const [shown, setShown] = useState(0);
     const errors = usePage().props.errors as Record<string, string>;

@@ -5,7 +5,7 @@ import { Caution, MarginLook, Reasons } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { Sheet, Title } from '../parts/Sheet';
 import { VerdictMark } from '../parts/VerdictMark';
-import type { OpinionPageProps, OpinionProps, OpinionsProps } from '../types/generated/props';
+import type { OpinionPage, OpinionProps, OpinionsProps } from '../types/generated/props';
 
 const Ask = styled.div`
     display: flex;
@@ -63,7 +63,7 @@ const Case = styled.details`
 `;
 
 /** Figures from anywhere, judged as the house would judge them. Nothing is entered. */
-export default function Opinion({ opinions }: OpinionPageProps) {
+export default function Opinion({ opinions }: OpinionPage) {
     const form = useForm<{ file: File | null }>({ file: null });
     const error = form.errors.file;
     return (

@@ -3,10 +3,10 @@ import { Button } from '../parts/Button';
 import { PasswordField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { Door } from './SignIn';
-import type { PasswordPageProps } from '../types/generated/props';
+import type { PasswordPage } from '../types/generated/props';
 
 /** One's own password; one that somebody else gave is changed before anything else. */
-export default function Password({ name, must, least }: PasswordPageProps) {
+export default function Password({ name, must, least }: PasswordPage) {
     const form = useForm({ now: '', password: '', again: '' });
     const field = formField(form);
     return (

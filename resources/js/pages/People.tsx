@@ -6,7 +6,7 @@ import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { PeoplePageProps } from '../types/generated/props';
+import type { PeoplePage } from '../types/generated/props';
 
 const Once = styled.p`
     border: 1.5px solid var(--rust);
@@ -42,7 +42,7 @@ export default function People({
     signIns,
     once,
     errors,
-}: PeoplePageProps & { errors: Record<string, string> }) {
+}: PeoplePage & { errors: Record<string, string> }) {
     const form = useForm({ name: '', role: 'technician' });
     const field = formField(form);
     const choices = roles.map((role) => ({ key: role.role, label: role.role, detail: role.may }));

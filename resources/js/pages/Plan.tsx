@@ -20,7 +20,7 @@ import { copies, hands, PlanPictures } from '../plan/PlanPictures';
 import { PluggedIn } from '../plan/PluggedIn';
 import { RestsOn } from '../plan/RestsOn';
 import { WhatHelps } from '../plan/WhatHelps';
-import type { BesidePlanProps, PlanPageProps, RangeProps } from '../types/generated/props';
+import type { BesidePlanProps, PlanPage, RangeProps } from '../types/generated/props';
 
 const GOALS = [
     { key: 'safe', label: 'all safe soonest' },
@@ -44,7 +44,7 @@ const PREVIEWS = [
 ];
 
 /** The whole offload of an evening: when all is safe, who goes where, and what hands do when. */
-export default function Plan(props: PlanPageProps) {
+export default function Plan(props: PlanPage) {
     return <Surface key={JSON.stringify([props.rules, props.ticked])} {...props} />;
 }
 
@@ -67,7 +67,7 @@ function Surface({
     offloads,
     planKey,
     before,
-}: PlanPageProps) {
+}: PlanPage) {
     const { errors } = usePage().props;
     const [typed, setTyped] = useState(rules);
     // Cards that are ticked now come with what is on them; what a shoot will leave on them goes only with that shoot’s own.
@@ -248,7 +248,7 @@ function Surface({
 }
 
 /** How much of it was measured here. */
-function Origins({ rests }: { rests: PlanPageProps['rests'] }) {
+function Origins({ rests }: { rests: PlanPage['rests'] }) {
     const count = (origin: string) => rests.filter((one) => one.origin === origin).length;
     const parts = ['own measurement', 'practice', 'standard', 'claim']
         .map((origin) => ({ origin, count: count(origin) }))

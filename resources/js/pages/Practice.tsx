@@ -9,10 +9,10 @@ import { NameField } from '../parts/NameField';
 import { ServerForm } from '../parts/ServerForm';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { TallyMarks } from '../parts/TallyMarks';
-import type { MistakeProps, PracticePageProps, PracticeRoundProps } from '../types/generated/props';
+import type { MistakeProps, PracticePage, PracticeRoundProps } from '../types/generated/props';
 
 /** Where practice begins, and how it went: what is got wrong, ten rounds after ten. */
-export default function Practice({ levels, mistakes, rounds, open, person }: PracticePageProps) {
+export default function Practice({ levels, mistakes, rounds, open, person }: PracticePage) {
     const form = useForm({ level: '1', seed: '', by: person });
     const field = formField(form);
     return (

@@ -12,7 +12,7 @@ import { formField } from '../parts/formField';
 import { ServerForm } from '../parts/ServerForm';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { VerdictShape, verdictColour } from '../parts/VerdictMark';
-import type { PracticeAnswerProps, PracticeMoveProps, PracticeRoundPageProps } from '../types/generated/props';
+import type { PracticeAnswerProps, PracticeMoveProps, PracticeRoundPage } from '../types/generated/props';
 
 /** Keys of the moves, in order: those letters that no page uses for anything else. */
 const KEYS = ['a', 'b', 'c', 'd', 'e', 'f', 'h', 'l', 'o', 'p'];
@@ -79,7 +79,7 @@ const NextLink = styled(Link)<{ $quiet?: boolean }>`
 `;
 
 /** A made-up card on the bench: what to do next costs time on the clock; then it is called. */
-export default function PracticeRound(props: PracticeRoundPageProps) {
+export default function PracticeRound(props: PracticeRoundPage) {
     const { answer, core } = props;
     return (
         <>

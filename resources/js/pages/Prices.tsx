@@ -6,7 +6,7 @@ import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { PricesPageProps } from '../types/generated/props';
+import type { PricesPage } from '../types/generated/props';
 
 const Ask = styled.form`
     display: grid;
@@ -33,7 +33,7 @@ const Plain = styled.button`
 `;
 
 /** What such cards cost: the house's own quotes, their median for each kind, and which cards were too good to be true. */
-export default function Prices({ references, quotes, forms, tiers, today }: PricesPageProps) {
+export default function Prices({ references, quotes, forms, tiers, today }: PricesPage) {
     const form = useForm({ form: 'sd', tier: '30', capacity: '', price: '', quoted_on: today, source: '', model: '' });
     const text = formField(form);
     return (

@@ -17,7 +17,7 @@ import { BadPlaces, Meaning } from '../prove/Meaning';
 import { ReadInSheet } from '../prove/ReadInSheet';
 import { TheirsRows } from '../prove/TheirsRows';
 import { ProvingWaysSheet } from '../prove/ProvingWaysSheet';
-import type { CoreProps, ProvePageProps } from '../types/generated/props';
+import type { CoreProps, ProvePage } from '../types/generated/props';
 
 const Papers = styled.p`
     display: flex;
@@ -27,11 +27,11 @@ const Papers = styled.p`
     margin-top: 12px;
 `;
 
-export default function Prove(props: ProvePageProps) {
+export default function Prove(props: ProvePage) {
     return <Surface key={props.card.tag} {...props} />;
 }
 
-function Surface({ card, core, unfinished, ways, erasures, theirs, by, running, order, margin }: ProvePageProps) {
+function Surface({ card, core, unfinished, ways, erasures, theirs, by, running, order, margin }: ProvePage) {
     const usual = ways?.recommended === 'screen' ? 'screen' : 'proof';
     const state = useOrder(card.tag, 'proof', order, usual, by);
     const now = useFollow(running, ['core', 'order', 'unfinished', 'ways', 'erasures']);

@@ -11,7 +11,7 @@ import { Nothing } from '../parts/Nothing';
 import { ServerForm } from '../parts/ServerForm';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { VerdictShape, verdictColour } from '../parts/VerdictMark';
-import type { ReportPageProps, ReportProps } from '../types/generated/props';
+import type { ReportPage, ReportProps } from '../types/generated/props';
 
 const Take = styled.a<{ $quiet?: boolean }>`
     ${buttonLook}
@@ -24,7 +24,7 @@ const Parts = styled.div`
 `;
 
 /** What happened in a period: cards by verdict, what was tested and struck out, what plans saved. */
-export default function Report({ from, to, report, person }: ReportPageProps) {
+export default function Report({ from, to, report, person }: ReportPage) {
     const form = useForm({ from, to, by: person });
     const field = formField(form);
     return (

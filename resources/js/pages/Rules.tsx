@@ -9,7 +9,7 @@ import { NameField } from '../parts/NameField';
 import { ServerForm } from '../parts/ServerForm';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { VerdictShape, verdictColour } from '../parts/VerdictMark';
-import type { RuleDraftProps, RulesPageProps, VerdictKind } from '../types/generated/props';
+import type { RuleDraftProps, RulesPage, VerdictKind } from '../types/generated/props';
 
 const SCHOOLS = [
     { key: 'mark', label: 'by the mark' },
@@ -56,7 +56,7 @@ const PLAN: [string, string][] = [
 ];
 
 /** Every threshold that the house goes by: as it is, as it would be, where that is from, and who changed it. */
-export default function Rules({ rules, judge, due, fit, plan, draft, cards, person }: RulesPageProps) {
+export default function Rules({ rules, judge, due, fit, plan, draft, cards, person }: RulesPage) {
     return (
         <>
             <Head title="House rules" />

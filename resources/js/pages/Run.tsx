@@ -8,7 +8,7 @@ import { Sheet, Title } from '../parts/Sheet';
 import { HeatSheet } from '../run/HeatSheet';
 import { VoidSheet } from '../run/VoidSheet';
 import { WayDots } from '../run/WayDots';
-import type { RunPageProps, WayProps } from '../types/generated/props';
+import type { RunPage, WayProps } from '../types/generated/props';
 
 const Facts = styled.dl`
     display: grid;
@@ -33,7 +33,7 @@ const Words = styled.div`
 `;
 
 /** One run, whole: how each figure was got, on which chain, over which region, and whether it counts. */
-export default function Run({ card, run, person, margin }: RunPageProps) {
+export default function Run({ card, run, person, margin }: RunPage) {
     return (
         <>
             <Head title={run.title} />

@@ -12,7 +12,7 @@ import { BeginOffload } from '../plan/BeginOffload';
 import { copies, hands, PlanPictures } from '../plan/PlanPictures';
 import { PluggedIn } from '../plan/PluggedIn';
 import { RestsOn } from '../plan/RestsOn';
-import type { SavedPlanPageProps } from '../types/generated/props';
+import type { SavedPlanPage } from '../types/generated/props';
 
 /** A plan that was kept: as it was made, with the rates of now, and as it went. */
 export default function SavedPlan({
@@ -33,7 +33,7 @@ export default function SavedPlan({
     places,
     patterns,
     before,
-}: SavedPlanPageProps) {
+}: SavedPlanPage) {
     const form = useForm({ begun: outcome.begun, free: outcome.free, done: outcome.done, note: outcome.note });
     const field = formField(form);
     return (

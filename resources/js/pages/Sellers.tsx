@@ -4,7 +4,7 @@ import { Caution, MarginLook } from '../frame/Margin';
 import { Nothing } from '../parts/Nothing';
 import { Ruled, Title } from '../parts/Sheet';
 import { VerdictShape, verdictColour } from '../parts/VerdictMark';
-import type { SellerProps, SellersPageProps } from '../types/generated/props';
+import type { SellerProps, SellersPage } from '../types/generated/props';
 
 const Counts = styled.span`
     display: inline-flex;
@@ -18,7 +18,7 @@ const Counts = styled.span`
 `;
 
 /** How many of whose cards were what, with the interval of what is behind it; a bad lot at one look. */
-export default function Sellers({ sellers, lots }: SellersPageProps) {
+export default function Sellers({ sellers, lots }: SellersPage) {
     return (
         <>
             <Head title="Sellers and lots" />

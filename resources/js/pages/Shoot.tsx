@@ -12,13 +12,13 @@ import { Evenings } from '../shoot/Evenings';
 import { KeepShoot } from '../shoot/KeepShoot';
 import { PackedTable } from '../shoot/PackedTable';
 import { WantedRows } from '../shoot/WantedRows';
-import type { ShootPageProps, WantedProps } from '../types/generated/props';
+import type { ShootPage, WantedProps } from '../types/generated/props';
 
 /** Milliseconds after the last key until it is planned. */
 const PAUSE = 300;
 
 /** The whole shoot: which of the house’s cards go where, what is missing, what comes home in the evenings. */
-export default function Shoot(props: ShootPageProps) {
+export default function Shoot(props: ShootPage) {
     const { modes, packed } = props;
     const { errors } = usePage().props;
     const [typed, setTyped] = useState({

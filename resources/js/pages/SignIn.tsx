@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { Button } from '../parts/Button';
 import { PasswordField, TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
-import type { SignInPageProps } from '../types/generated/props';
+import type { SignInPage } from '../types/generated/props';
 
 export const Door = styled.main`
     position: fixed;
@@ -31,7 +31,7 @@ export const Door = styled.main`
     }
 `;
 
-export default function SignIn({ to }: SignInPageProps) {
+export default function SignIn({ to }: SignInPage) {
     const form = useForm({ name: '', password: '', to });
     const field = formField(form);
     return (

@@ -6,7 +6,7 @@ import { buttonLook } from '../parts/Button';
 import { SelectField, TextField } from '../parts/fields';
 import { Sheet, Title } from '../parts/Sheet';
 import { TagSheetPicture } from '../tags/TagSheetPicture';
-import type { TagsPageProps } from '../types/generated/props';
+import type { TagsPage } from '../types/generated/props';
 
 const PrintLink = styled.a<{ $quiet?: boolean }>`
     ${buttonLook}
@@ -23,7 +23,7 @@ const Ask = styled.form`
 `;
 
 /** Which tags, on which sheet, from which label on. The address says all of it, so it can be kept. */
-export default function Tags({ sheet, kinds }: TagsPageProps) {
+export default function Tags({ sheet, kinds }: TagsPage) {
     const errors = usePage().props.errors as Record<string, string>;
     const [cards, setCards] = useState(sheet.cards);
     const [begin, setBegin] = useState(String(sheet.begin));

@@ -3,10 +3,10 @@ import { Tabs } from '../compare/Tabs';
 import { TwinPicture, TwinTable } from '../compare/TwinRows';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Sheet, Title } from '../parts/Sheet';
-import type { TwinsPageProps } from '../types/generated/props';
+import type { TwinsPage } from '../types/generated/props';
 
 /** Cards of different labels that do just the same on one chain. */
-export default function Twins({ groups }: TwinsPageProps) {
+export default function Twins({ groups }: TwinsPage) {
     return (
         <>
             <Head title="Twins" />

@@ -7,7 +7,7 @@ import { SelectField, TextField } from '../parts/fields';
 import { NameField } from '../parts/NameField';
 import { Sheet, Title } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
-import type { TypedCheckProps, TypedPageProps } from '../types/generated/props';
+import type { TypedCheckProps, TypedPage } from '../types/generated/props';
 
 interface Reading extends Record<string, string> {
     way: string;
@@ -51,7 +51,7 @@ const Grid = styled.div`
 `;
 
 /** Figures from elsewhere, in any unit; size, time and speed are held against each other while they are typed. */
-export default function Typed({ card, chain, today, person, margin }: TypedPageProps) {
+export default function Typed({ card, chain, today, person, margin }: TypedPage) {
     const form = useForm({
         readings: [{ ...EMPTY, way: 'write' }, EMPTY] as Reading[],
         reader: '',

@@ -3,10 +3,10 @@ import { Caution, MarginLook } from '../frame/Margin';
 import { Nothing } from '../parts/Nothing';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { VerdictMark } from '../parts/VerdictMark';
-import type { UpdateProps, UpdatesPageProps } from '../types/generated/props';
+import type { UpdateProps, UpdatesPage } from '../types/generated/props';
 
 /** When the books were brought up to date, and which verdicts changed by it. */
-export default function Updates({ updates }: UpdatesPageProps) {
+export default function Updates({ updates }: UpdatesPage) {
     return (
         <>
             <Head title="Updates" />

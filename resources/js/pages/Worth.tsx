@@ -8,10 +8,10 @@ import { NameField } from '../parts/NameField';
 import { Nothing } from '../parts/Nothing';
 import { ServerForm } from '../parts/ServerForm';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
-import type { PurchaseProps, WorthPageProps } from '../types/generated/props';
+import type { PurchaseProps, WorthPage } from '../types/generated/props';
 
 /** Things that were bought to save time: what was expected, and what they really saved. */
-export default function Worth({ purchases, kit, today, person }: WorthPageProps) {
+export default function Worth({ purchases, kit, today, person }: WorthPage) {
     const form = useForm({
         tag: kit[0]?.key ?? '',
         price: '',

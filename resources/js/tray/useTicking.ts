@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/react';
 import { useState } from 'react';
-import type { PlanPageProps, ShootPageProps } from '../types/generated/props';
+import type { PlanPage, ShootPage } from '../types/generated/props';
 
 /** Cards are ticked instead of opened. */
 export interface Ticking {
@@ -48,11 +48,11 @@ export function useTicking(component: string, props: object): Ticking | null {
 /** What is planned, and where it is asked for. */
 function planned(component: string, props: object) {
     if (component === 'Plan') {
-        const { ticked, rules, holds } = props as PlanPageProps;
+        const { ticked, rules, holds } = props as PlanPage;
         return { at: '/offload', ticked, asked: { ...rules, ...(holds.length === 0 ? {} : { holds }) } };
     }
     if (component === 'Shoot') {
-        const { ticked, days, home, extra, wanted } = props as ShootPageProps;
+        const { ticked, days, home, extra, wanted } = props as ShootPage;
         const rows = wanted.map((row) => ({ ...row, spare: row.spare ? '1' : '0' }));
         return { at: '/fit/shoot', ticked, asked: { days, home, extra, wanted: rows } };
     }

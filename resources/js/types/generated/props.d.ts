@@ -958,395 +958,6 @@ export interface OpinionsProps {
     differing: number;
 }
 
-export interface ActivityPageProps {
-    tag: string | null;
-    count: number;
-    lines: BookLineProps[];
-    older: number | null;
-}
-
-export interface BenchPageProps {
-    benches: BenchProps[];
-    readers: PlaceProps[];
-    hosts: PlaceProps[];
-    known: KnownStationProps[];
-}
-
-export interface BooksPageProps {
-    books: BookProps[];
-    formats: ChoiceProps[];
-    verdicts: ChoiceProps[];
-}
-
-export interface BuyPageProps {
-    asked: BuyAskedProps;
-    modes: ChoiceProps[];
-    floor: number;
-    need: string;
-    currency: string;
-    offers: OfferProps[];
-    labelOnly: OfferProps[];
-    struck: string[];
-    picks: PickProps[];
-    spares: SpareProps[];
-}
-
-export interface ComparePageProps {
-    compare: CompareProps;
-}
-
-export interface CopyPageProps {
-    card: CardProps;
-    copies: CopyProps[];
-    slots: CopySlotProps[];
-    folders: string[];
-    chain: ChainChoicesProps;
-    running: RunningProps | null;
-    today: string;
-    person: string;
-    margin: MarginProps;
-}
-
-export interface ErasedPageProps {
-    lines: ErasureProps[];
-    count: number;
-    older: number | null;
-    isNewest: boolean;
-}
-
-export interface FitModePageProps {
-    id: number;
-    camera: string;
-    name: string;
-    writes: string;
-    rate: number;
-    need: number;
-    cards: FitCardProps[];
-    more: number;
-    schools: SchoolProps[];
-    decides: string;
-    least: string | null;
-    asks: string;
-}
-
-export interface FitPageProps {
-    card: CardProps | null;
-    line: string;
-    holds: string;
-    asked: string;
-    complaint: string;
-    modes: FitModeProps[];
-    cameras: ChoiceProps[];
-    schools: SchoolProps[];
-    decides: string;
-    spare: string;
-    usable: string;
-    walls: WallProps[];
-    reasons: ReasonProps[];
-    bodies: BodyProps[];
-    stops: StopProps[];
-    causes: ChoiceProps[];
-    person: string;
-}
-
-export interface FitsPageProps {
-    sheet: FitSheetProps;
-    bodies: FitSheetProps;
-    cameras: ChoiceProps[];
-    answers: ChoiceProps[];
-    person: string;
-    today: string;
-}
-
-export interface FollowPageProps {
-    id: number;
-    name: string;
-    began: string;
-    beganAt: number;
-    planned: number;
-    pace: number | null;
-    first: FollowNowProps;
-    person: string;
-    said: string | null;
-}
-
-export interface HandbookPageProps {
-    search: string;
-    sections: HandbookSectionProps[];
-}
-
-export interface ImportPageProps {
-    import: ImportProps | null;
-    fields: ChoiceProps[];
-    reading: string | null;
-}
-
-export interface InspectPageProps {
-    card: CardProps;
-    questions: QuestionProps[];
-    history: SeenProps[];
-    readers: ChoiceProps[];
-    person: string;
-    margin: MarginProps;
-}
-
-export interface IntakePageProps {
-    card: CardProps | null;
-    values: IntakeProps;
-    choices: ChoicesProps;
-    margin: MarginProps | null;
-    claimLine: ClaimLineProps | null;
-    photos: PhotoProps[];
-    revision: number | null;
-    footage: FootageProps | null;
-    person: string;
-}
-
-export interface KeptShootPageProps {
-    id: number;
-    name: string;
-    when: string;
-    made: string;
-    packed: PackedProps;
-}
-
-export interface KitItemPageProps {
-    form: KitFormProps;
-    state: string;
-    ceilings: CeilingProps[];
-    sightings: SightingProps[];
-    trouble: SeenProps[];
-    found: DriveFindingProps[];
-    care: DriveCareProps | null;
-}
-
-export interface KitPageProps {
-    lists: KitListProps[];
-    said: string;
-}
-
-export interface LedgerPageProps {
-    card: CardProps;
-    heading: string;
-    facts: string[];
-    life: LifeProps;
-    reasons: ReasonProps[];
-    due: DueProps | null;
-    retired: RetiredProps | null;
-    mayRetire: boolean;
-    person: string;
-}
-
-export interface LimitsPageProps {
-    limits: LimitsProps;
-}
-
-export interface MeasurePageProps {
-    card: CardProps;
-    claimLine: ClaimLineProps;
-    course: CourseProps | null;
-    runs: RunProps[];
-    running: RunningProps | null;
-    order: OrderProps;
-    margin: MarginProps;
-}
-
-export interface OffloadPageProps {
-    card: CardProps;
-    amount: string;
-    routes: RouteProps[];
-    count: number;
-    leftOut: string[];
-    margin: MarginProps;
-}
-
-export interface OpinionPageProps {
-    opinions: OpinionsProps | null;
-}
-
-export interface PasswordPageProps {
-    name: string;
-    must: boolean;
-    least: number;
-}
-
-export interface PeoplePageProps {
-    people: PersonProps[];
-    roles: RoleProps[];
-    signIns: SignInProps[];
-    once: GivenPasswordProps | null;
-}
-
-export interface PlanPageProps {
-    plan: PlanPictureProps;
-    ticked: string[];
-    holds: string[];
-    leftOut: string[];
-    rests: RestsOnProps[];
-    isTimed: boolean;
-    isLong: boolean;
-    saved: SavedPlanProps[];
-    rules: PlanRulesProps;
-    person: string;
-    isMadeUp: boolean;
-    today: string;
-    places: MountedProps[];
-    patterns: string[];
-    warnings: string[];
-    offloads: OffloadProps[];
-    planKey: string;
-    before: ShownPlanProps | null;
-}
-
-export interface PracticePageProps {
-    levels: PracticeLevelProps[];
-    mistakes: MistakeProps[];
-    rounds: PracticeRoundProps[];
-    open: number | null;
-    person: string;
-}
-
-export interface PracticeRoundPageProps {
-    id: number;
-    level: number;
-    levelWords: string;
-    seed: number;
-    label: string;
-    first: string;
-    asks: string;
-    readers: string[];
-    clock: string;
-    done: PracticeDoneProps[];
-    moves: PracticeMoveProps[];
-    claimLine: ClaimLineProps;
-    core: CoreProps | null;
-    answer: PracticeAnswerProps | null;
-    person: string;
-}
-
-export interface PricesPageProps {
-    references: ReferenceProps[];
-    quotes: QuoteProps[];
-    forms: ChoiceProps[];
-    tiers: ChoiceProps[];
-    today: string;
-}
-
-export interface ProvePageProps {
-    card: CardProps;
-    core: CoreProps | null;
-    unfinished: UnfinishedProofProps | null;
-    ways: ProvingWaysProps | null;
-    erasures: ErasureProps[];
-    theirs: TheirsProps[];
-    by: string;
-    running: RunningProps | null;
-    order: OrderProps;
-    margin: MarginProps;
-}
-
-export interface ReportPageProps {
-    from: string;
-    to: string;
-    report: ReportProps | null;
-    person: string;
-}
-
-export interface RulesPageProps {
-    rules: RuleProps[];
-    judge: JudgeRulesProps;
-    due: DueRulesProps;
-    fit: FitRulesProps;
-    plan: HandTimesProps;
-    draft: RuleDraftProps | null;
-    cards: number;
-    person: string;
-}
-
-export interface RunPageProps {
-    card: CardProps;
-    run: RunSheetProps;
-    person: string;
-    margin: MarginProps;
-}
-
-export interface SavedPlanPageProps {
-    id: number;
-    name: string;
-    made: string;
-    goal: string;
-    plan: PlanPictureProps;
-    range: RangeProps;
-    today: number;
-    changed: ChangedRateProps[];
-    rests: RestsOnProps[];
-    outcome: OutcomeProps;
-    planKey: string;
-    person: string;
-    isMadeUp: boolean;
-    day: string;
-    places: MountedProps[];
-    patterns: string[];
-    before: ShownPlanProps | null;
-}
-
-export interface SellersPageProps {
-    sellers: SellerProps[];
-    lots: SellerProps[];
-}
-
-export interface ShootPageProps {
-    days: string;
-    home: string;
-    extra: string;
-    wanted: WantedProps[];
-    modes: ShootModeProps[];
-    ticked: string[];
-    packed: PackedProps;
-    left: string[];
-    buys: string[];
-    missing: string;
-    proof: string;
-    school: string;
-    laden: string[];
-    more: number;
-    kept: KeptShootProps[];
-    today: string;
-    person: string;
-}
-
-export interface SignInPageProps {
-    to: string;
-}
-
-export interface TagsPageProps {
-    sheet: TagSheetProps;
-    kinds: ChoiceProps[];
-}
-
-export interface TwinsPageProps {
-    groups: TwinGroupProps[];
-}
-
-export interface TypedPageProps {
-    card: CardProps;
-    chain: ChainChoicesProps;
-    today: string;
-    person: string;
-    margin: MarginProps;
-}
-
-export interface UpdatesPageProps {
-    updates: UpdateProps[];
-}
-
-export interface WorthPageProps {
-    purchases: PurchaseProps[];
-    kit: ChoiceProps[];
-    today: string;
-    person: string;
-}
-
 export interface GivenPasswordProps {
     name: string;
     password: string;
@@ -1966,4 +1577,393 @@ export interface UpdateProps {
     changes: number;
     backup: string;
     verdicts: ChangedVerdictProps[];
+}
+
+export interface CopyPage {
+    card: CardProps;
+    copies: CopyProps[];
+    slots: CopySlotProps[];
+    folders: string[];
+    chain: ChainChoicesProps;
+    running: RunningProps | null;
+    today: string;
+    person: string;
+    margin: MarginProps;
+}
+
+export interface FitPage {
+    card: CardProps | null;
+    line: string;
+    holds: string;
+    asked: string;
+    complaint: string;
+    modes: FitModeProps[];
+    cameras: ChoiceProps[];
+    schools: SchoolProps[];
+    decides: string;
+    spare: string;
+    usable: string;
+    walls: WallProps[];
+    reasons: ReasonProps[];
+    bodies: BodyProps[];
+    stops: StopProps[];
+    causes: ChoiceProps[];
+    person: string;
+}
+
+export interface InspectPage {
+    card: CardProps;
+    questions: QuestionProps[];
+    history: SeenProps[];
+    readers: ChoiceProps[];
+    person: string;
+    margin: MarginProps;
+}
+
+export interface IntakePage {
+    card: CardProps | null;
+    values: IntakeProps;
+    choices: ChoicesProps;
+    margin: MarginProps | null;
+    claimLine: ClaimLineProps | null;
+    photos: PhotoProps[];
+    revision: number | null;
+    footage: FootageProps | null;
+    person: string;
+}
+
+export interface MeasurePage {
+    card: CardProps;
+    claimLine: ClaimLineProps;
+    course: CourseProps | null;
+    runs: RunProps[];
+    running: RunningProps | null;
+    order: OrderProps;
+    margin: MarginProps;
+}
+
+export interface OffloadPage {
+    card: CardProps;
+    amount: string;
+    routes: RouteProps[];
+    count: number;
+    leftOut: string[];
+    margin: MarginProps;
+}
+
+export interface ProvePage {
+    card: CardProps;
+    core: CoreProps | null;
+    unfinished: UnfinishedProofProps | null;
+    ways: ProvingWaysProps | null;
+    erasures: ErasureProps[];
+    theirs: TheirsProps[];
+    by: string;
+    running: RunningProps | null;
+    order: OrderProps;
+    margin: MarginProps;
+}
+
+export interface RunPage {
+    card: CardProps;
+    run: RunSheetProps;
+    person: string;
+    margin: MarginProps;
+}
+
+export interface TypedPage {
+    card: CardProps;
+    chain: ChainChoicesProps;
+    today: string;
+    person: string;
+    margin: MarginProps;
+}
+
+export interface ComparePage {
+    compare: CompareProps;
+}
+
+export interface LimitsPage {
+    limits: LimitsProps;
+}
+
+export interface TwinsPage {
+    groups: TwinGroupProps[];
+}
+
+export interface ActivityPage {
+    tag: string | null;
+    count: number;
+    lines: BookLineProps[];
+    older: number | null;
+}
+
+export interface BenchPage {
+    benches: BenchProps[];
+    readers: PlaceProps[];
+    hosts: PlaceProps[];
+    known: KnownStationProps[];
+}
+
+export interface BooksPage {
+    books: BookProps[];
+    formats: ChoiceProps[];
+    verdicts: ChoiceProps[];
+}
+
+export interface ErasedPage {
+    lines: ErasureProps[];
+    count: number;
+    older: number | null;
+    isNewest: boolean;
+}
+
+export interface FitModePage {
+    id: number;
+    camera: string;
+    name: string;
+    writes: string;
+    rate: number;
+    need: number;
+    cards: FitCardProps[];
+    more: number;
+    schools: SchoolProps[];
+    decides: string;
+    least: string | null;
+    asks: string;
+}
+
+export interface FitsPage {
+    sheet: FitSheetProps;
+    bodies: FitSheetProps;
+    cameras: ChoiceProps[];
+    answers: ChoiceProps[];
+    person: string;
+    today: string;
+}
+
+export interface HandbookPage {
+    search: string;
+    sections: HandbookSectionProps[];
+}
+
+export interface ImportPage {
+    import: ImportProps | null;
+    fields: ChoiceProps[];
+    reading: string | null;
+}
+
+export interface KitItemPage {
+    form: KitFormProps;
+    state: string;
+    ceilings: CeilingProps[];
+    sightings: SightingProps[];
+    trouble: SeenProps[];
+    found: DriveFindingProps[];
+    care: DriveCareProps | null;
+}
+
+export interface KitPage {
+    lists: KitListProps[];
+    said: string;
+}
+
+export interface OpinionPage {
+    opinions: OpinionsProps | null;
+}
+
+export interface PasswordPage {
+    name: string;
+    must: boolean;
+    least: number;
+}
+
+export interface PeoplePage {
+    people: PersonProps[];
+    roles: RoleProps[];
+    signIns: SignInProps[];
+    once: GivenPasswordProps | null;
+}
+
+export interface PricesPage {
+    references: ReferenceProps[];
+    quotes: QuoteProps[];
+    forms: ChoiceProps[];
+    tiers: ChoiceProps[];
+    today: string;
+}
+
+export interface RulesPage {
+    rules: RuleProps[];
+    judge: JudgeRulesProps;
+    due: DueRulesProps;
+    fit: FitRulesProps;
+    plan: HandTimesProps;
+    draft: RuleDraftProps | null;
+    cards: number;
+    person: string;
+}
+
+export interface SignInPage {
+    to: string;
+}
+
+export interface TagsPage {
+    sheet: TagSheetProps;
+    kinds: ChoiceProps[];
+}
+
+export interface UpdatesPage {
+    updates: UpdateProps[];
+}
+
+export interface BuyPage {
+    asked: BuyAskedProps;
+    modes: ChoiceProps[];
+    floor: number;
+    need: string;
+    currency: string;
+    offers: OfferProps[];
+    labelOnly: OfferProps[];
+    struck: string[];
+    picks: PickProps[];
+    spares: SpareProps[];
+}
+
+export interface LedgerPage {
+    card: CardProps;
+    heading: string;
+    facts: string[];
+    life: LifeProps;
+    reasons: ReasonProps[];
+    due: DueProps | null;
+    retired: RetiredProps | null;
+    mayRetire: boolean;
+    person: string;
+}
+
+export interface ReportPage {
+    from: string;
+    to: string;
+    report: ReportProps | null;
+    person: string;
+}
+
+export interface SellersPage {
+    sellers: SellerProps[];
+    lots: SellerProps[];
+}
+
+export interface WorthPage {
+    purchases: PurchaseProps[];
+    kit: ChoiceProps[];
+    today: string;
+    person: string;
+}
+
+export interface FollowPage {
+    id: number;
+    name: string;
+    began: string;
+    beganAt: number;
+    planned: number;
+    pace: number | null;
+    first: FollowNowProps;
+    person: string;
+    said: string | null;
+}
+
+export interface PlanPage {
+    plan: PlanPictureProps;
+    ticked: string[];
+    holds: string[];
+    leftOut: string[];
+    rests: RestsOnProps[];
+    isTimed: boolean;
+    isLong: boolean;
+    saved: SavedPlanProps[];
+    rules: PlanRulesProps;
+    person: string;
+    isMadeUp: boolean;
+    today: string;
+    places: MountedProps[];
+    patterns: string[];
+    warnings: string[];
+    offloads: OffloadProps[];
+    planKey: string;
+    before: ShownPlanProps | null;
+}
+
+export interface SavedPlanPage {
+    id: number;
+    name: string;
+    made: string;
+    goal: string;
+    plan: PlanPictureProps;
+    range: RangeProps;
+    today: number;
+    changed: ChangedRateProps[];
+    rests: RestsOnProps[];
+    outcome: OutcomeProps;
+    planKey: string;
+    person: string;
+    isMadeUp: boolean;
+    day: string;
+    places: MountedProps[];
+    patterns: string[];
+    before: ShownPlanProps | null;
+}
+
+export interface PracticePage {
+    levels: PracticeLevelProps[];
+    mistakes: MistakeProps[];
+    rounds: PracticeRoundProps[];
+    open: number | null;
+    person: string;
+}
+
+export interface PracticeRoundPage {
+    id: number;
+    level: number;
+    levelWords: string;
+    seed: number;
+    label: string;
+    first: string;
+    asks: string;
+    readers: string[];
+    clock: string;
+    done: PracticeDoneProps[];
+    moves: PracticeMoveProps[];
+    claimLine: ClaimLineProps;
+    core: CoreProps | null;
+    answer: PracticeAnswerProps | null;
+    person: string;
+}
+
+export interface KeptShootPage {
+    id: number;
+    name: string;
+    when: string;
+    made: string;
+    packed: PackedProps;
+}
+
+export interface ShootPage {
+    days: string;
+    home: string;
+    extra: string;
+    wanted: WantedProps[];
+    modes: ShootModeProps[];
+    ticked: string[];
+    packed: PackedProps;
+    left: string[];
+    buys: string[];
+    missing: string;
+    proof: string;
+    school: string;
+    laden: string[];
+    more: number;
+    kept: KeptShootProps[];
+    today: string;
+    person: string;
 }

@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Props\Page;
+namespace App\Pages\Shoot;
 
+use App\Pages\Page;
 use App\Props\Shoot\PackedProps;
 
 /** A whole shoot that was kept. */
-final readonly class KeptShootPageProps implements PageProps
+final readonly class KeptShootPage extends Page
 {
     /**
      * @param  string  $when  such as `27 to 29 Nov 2026`

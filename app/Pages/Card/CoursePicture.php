@@ -19,7 +19,7 @@ use Tally\Reading\Course\Warmth;
 use Tally\Record\SustainedRecord;
 
 /** The trace of a card's newest sustained run. */
-final readonly class CoursePage
+final readonly class CoursePicture
 {
     /** @param  Collection<int, Run>  $runs */
     public static function of(Card $card, Collection $runs): ?CourseProps

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Props\Page;
+namespace App\Pages\House;
 
+use App\Pages\Page;
 use App\Props\Inspect\SeenProps;
 use App\Props\Kit\CeilingProps;
 use App\Props\Kit\DriveCareProps;
@@ -12,7 +13,7 @@ use App\Props\Kit\KitFormProps;
 use App\Props\Kit\SightingProps;
 
 /** All that the page KitItem shows. */
-final readonly class KitItemPageProps implements PageProps
+final readonly class KitItemPage extends Page
 {
     /**
      * @param  string  $state  how it stands in the books, in short

@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Props\Page;
+namespace App\Pages\House;
+
+use App\Pages\Page;
 
 /** All that the page SignIn shows. */
-final readonly class SignInPageProps implements PageProps
+final readonly class SignInPage extends Page
 {
     /**
      * @param  string  $to  the page that was asked for

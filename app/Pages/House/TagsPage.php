@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Props\Page;
+namespace App\Pages\House;
 
+use App\Pages\Page;
 use App\Props\Label\ChoiceProps;
 use App\Props\Tags\TagSheetProps;
 
 /** All that the page Tags shows. */
-final readonly class TagsPageProps implements PageProps
+final readonly class TagsPage extends Page
 {
     /**
      * @param  list<ChoiceProps>  $kinds

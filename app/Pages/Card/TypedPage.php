@@ -2,18 +2,20 @@
 
 declare(strict_types=1);
 
-namespace App\Props\Page;
+namespace App\Pages\Card;
 
+use App\Pages\Page;
 use App\Props\Label\CardProps;
 use App\Props\Margin\MarginProps;
-use App\Props\Run\RunSheetProps;
+use App\Props\Typed\ChainChoicesProps;
 
-/** All that the page Run shows. */
-final readonly class RunPageProps implements PageProps
+/** All that the page Typed shows. */
+final readonly class TypedPage extends Page
 {
     public function __construct(
         public CardProps $card,
-        public RunSheetProps $run,
+        public ChainChoicesProps $chain,
+        public string $today,
         public string $person,
         public MarginProps $margin,
     ) {}

@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Props\Page;
+namespace App\Pages\House;
 
+use App\Pages\Page;
 use App\Props\Updates\UpdateProps;
 
 /** All that the page Updates shows. */
-final readonly class UpdatesPageProps implements PageProps
+final readonly class UpdatesPage extends Page
 {
     /** @param  list<UpdateProps>  $updates  the newest first */
     public function __construct(public array $updates) {}

@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Props\Page;
+namespace App\Pages\House;
+
+use App\Pages\Page;
 
 /** All that the page Password shows. */
-final readonly class PasswordPageProps implements PageProps
+final readonly class PasswordPage extends Page
 {
     /**
      * @param  bool  $must  whether the one in use was given by somebody else

@@ -8,9 +8,9 @@ use App\Models\Practice\PracticeRound;
 use App\Pages\Card\ClaimPicture;
 use App\Pages\Card\CorePicture;
 use App\Pages\Card\Margin;
+use App\Pages\Page;
 use App\Practice\Findings;
 use App\Props\Measure\ClaimLineProps;
-use App\Props\Page\PracticeRoundPageProps;
 use App\Props\Practice\PracticeAnswerProps;
 use App\Props\Practice\PracticeDoneProps;
 use App\Props\Practice\PracticeMoveProps;
@@ -27,18 +27,42 @@ use Tally\Quantity\Span;
 use Tally\Verdict\VerdictKind;
 
 /** A made-up card on the bench: what is known so far, in the pictures of the work itself, and what can be done next. */
-final readonly class RoundPage
+final readonly class PracticeRoundPage extends Page
 {
     private const CHEAP = ' It cost 9.90 where such cards cost 66, and its number is on another card too.';
 
-    public static function of(PracticeRound $round): PracticeRoundPageProps
+    /**
+     * @param  list<string>  $readers
+     * @param  list<PracticeDoneProps>  $done
+     * @param  list<PracticeMoveProps>  $moves
+     * @param  PracticeAnswerProps|null  $answer  null until it was called
+     */
+    public function __construct(
+        public int $id,
+        public int $level,
+        public string $levelWords,
+        public int $seed,
+        public string $label,
+        public string $first,
+        public string $asks,
+        public array $readers,
+        public string $clock,
+        public array $done,
+        public array $moves,
+        public ClaimLineProps $claimLine,
+        public ?CoreProps $core,
+        public ?PracticeAnswerProps $answer,
+        public string $person,
+    ) {}
+
+    public static function of(PracticeRound $round): self
     {
         $exercise = $round->exercise();
         $done = $round->done($exercise);
         $evidence = $exercise->evidence($done);
         $move = fn (Move $move): PracticeMoveProps => self::move($move, $done);
 
-        return new PracticeRoundPageProps(
+        return new self(
             $round->id,
             $round->level->value,
             $round->level->words(),

@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Props\Page;
+namespace App\Pages\House;
 
+use App\Pages\Page;
 use App\Props\Kit\FitSheetProps;
 use App\Props\Label\ChoiceProps;
 
 /** All that the page Fits shows. */
-final readonly class FitsPageProps implements PageProps
+final readonly class FitsPage extends Page
 {
     /**
      * @param  FitSheetProps  $bodies  cards in cameras
