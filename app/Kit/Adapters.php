@@ -7,10 +7,6 @@ namespace App\Kit;
 use App\Models\Kit\Adapter;
 use App\Models\Kit\Reader;
 use App\Models\Kit\ReaderSlot;
-use App\Props\Kit\KitFormProps;
-use App\Props\Kit\KitItemProps;
-use App\Props\Kit\KitListProps;
-use App\Props\Label\ChoiceProps;
 use Tally\Chain\Link;
 use Tally\Label\Bus;
 

@@ -6,9 +6,6 @@ namespace App\Kit;
 
 use App\Models\Kit\Cable;
 use App\Models\Kit\Reader;
-use App\Props\Kit\KitFormProps;
-use App\Props\Kit\KitItemProps;
-use App\Props\Kit\KitListProps;
 
 /** Cables and what they are rated for: a fast device on a slow cable is a slow path. */
 final readonly class Cables implements KitSection

@@ -6,13 +6,6 @@ namespace App\Kit;
 
 use App\Models\Kit\Camera;
 use App\Models\Kit\CameraSlot;
-use App\Props\Kit\KitFieldProps;
-use App\Props\Kit\KitFormProps;
-use App\Props\Kit\KitItemProps;
-use App\Props\Kit\KitListProps;
-use App\Props\Kit\KitPartsProps;
-use App\Props\Kit\KitRowProps;
-use App\Props\Label\ChoiceProps;
 use App\Rules\DifferentNames;
 use Tally\Label\Bus;
 

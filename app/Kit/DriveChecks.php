@@ -10,7 +10,6 @@ use App\Models\Kit\DriveCheck;
 use App\Models\Kit\DriveCheckState;
 use App\Models\Stations\Station;
 use App\Offload\Carrying\CopyLook;
-use App\Props\Kit\DriveCheckProps;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;

@@ -7,8 +7,6 @@ namespace App\Kit;
 use App\Models\Kit\Drive;
 use App\Models\Kit\DriveFinding;
 use App\Models\Offload\OffloadCard;
-use App\Props\Kit\DriveCareProps;
-use App\Props\Kit\DriveFindingProps;
 
 /** What drives got wrong when copies were read back. Made-up ones, to practise with, are shown and count for nothing. */
 final readonly class DriveRecord

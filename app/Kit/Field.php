@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
-use App\Props\Kit\CeilingProps;
-use App\Props\Kit\KitFieldProps;
-use App\Props\Label\ChoiceProps;
 use Tally\Chain\CeilingOrigin;
 use Tally\Chain\HostLink;
 use Tally\Chain\Link;

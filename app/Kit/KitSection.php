@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
-use App\Props\Kit\KitFormProps;
-use App\Props\Kit\KitListProps;
-
 /** One kind of gear: what there is of it, the form it is entered with, and how it is kept. */
 interface KitSection
 {

@@ -7,7 +7,6 @@ namespace App\Ledger;
 use App\Models\Cards\Card;
 use App\Models\Shoot\Shoot;
 use App\Models\Shoot\ShootCard;
-use App\Props\Ledger\SpareProps;
 
 /** What records without a pause has a spare: of the shoots that are ahead, which have one, and whether it is still good. */
 final readonly class SpareBook

@@ -45,7 +45,7 @@ final class TypeScript
         $interfaces = array_map($this->interface(...), $classes);
         ksort($this->enums);
 
-        return "// Made by `php artisan tally:types` from app/Props. Do not edit.\n\n".
+        return "// Made by `php artisan tally:types` from the classes that pages are made of. Do not edit.\n\n".
             implode("\n", [...array_values($this->enums), ...$interfaces]);
     }
 

@@ -6,11 +6,11 @@ namespace Tests\Feature;
 
 use App\Gear\Rig;
 use App\Kit\Hosts;
+use App\Kit\KitItemProps;
 use App\Models\Cards\Card;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
 use App\Models\Runs\Run;
-use App\Props\Kit\KitItemProps;
 use App\Stations\BenchEngine;
 use Inertia\Testing\AssertableInertia;
 use Tally\Device\Load;

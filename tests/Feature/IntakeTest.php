@@ -141,7 +141,7 @@ final class IntakeTest extends TestCase
         $page = $this->get("/intake/{$card->tag}")->viewData('page');
         self::assertIsArray($page);
         $values = data_get($page, 'props.values');
-        self::assertInstanceOf(\App\Props\Label\IntakeProps::class, $values);
+        self::assertInstanceOf(\App\Pages\Card\IntakeProps::class, $values);
         $this->put("/cards/{$card->tag}", [...get_object_vars($values), 'revision' => 0])->assertSessionHasNoErrors();
         $again = $card->fresh();
         self::assertSame([31_914_983_424, 94_371_840.0, 633.5], [$again?->capacity->count, $again?->read?->bytesPerSecond, $again?->times]);
@@ -170,7 +170,7 @@ final class IntakeTest extends TestCase
         $page = $this->get('/intake/QS-100')->viewData('page');
         self::assertIsArray($page);
         $values = data_get($page, 'props.values');
-        self::assertInstanceOf(\App\Props\Label\IntakeProps::class, $values);
+        self::assertInstanceOf(\App\Pages\Card\IntakeProps::class, $values);
         self::assertSame(['24.90 EUR', '2026-10-14', 'marketplace'], [$values->price, $values->bought_on, $values->provenance]);
         $before = $card->getAttributes();
         $this->put('/cards/QS-100', [...get_object_vars($values), 'revision' => 0])->assertSessionHasNoErrors();

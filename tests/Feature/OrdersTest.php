@@ -7,9 +7,9 @@ namespace Tests\Feature;
 use App\Evidence\CardEvidence;
 use App\Gear\SlotPath;
 use App\Models\Cards\Card;
+use App\Pages\Card\OrderProps;
 use App\Pages\Card\Orders;
-use App\Props\Run\OrderProps;
-use App\Props\Run\SlotProps;
+use App\Pages\Card\SlotProps;
 use Tally\Quantity\Bytes;
 use Tests\TestCase;
 

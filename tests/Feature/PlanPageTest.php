@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use App\Models\Cards\Card;
 use App\Models\Kit\Cable;
 use App\Models\Kit\Reader;
-use App\Props\Plan\PlanPictureProps;
+use App\Pages\Offload\PlanPictureProps;
 use Illuminate\Support\Facades\Artisan;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;

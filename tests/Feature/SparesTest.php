@@ -6,10 +6,10 @@ namespace Tests\Feature;
 
 use App\Ledger\Retirement;
 use App\Ledger\SpareBook;
+use App\Ledger\SpareProps;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Shoot\Shoot;
-use App\Props\Ledger\SpareProps;
 use App\Shoot\ShootBook;
 use Database\Seeders\DemoCards;
 use Database\Seeders\DemoModes;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Props\Label\ChoiceProps;
+use App\Kit\ChoiceProps;
 use App\Types\TypeScript;
 use LogicException;
 use Tests\Support\ChoiceProps as Another;

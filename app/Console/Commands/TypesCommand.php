@@ -18,7 +18,7 @@ final class TypesCommand extends Command
     {
         $file = resource_path('js/types/generated/props.d.ts');
         $classes = [];
-        foreach (['Props/*/*.php', 'Pages/*/*Page.php'] as $where) {
+        foreach (['*/*Props.php', 'Pages/*/*Props.php', 'Pages/*/*Page.php'] as $where) {
             $paths = glob(app_path($where));
             foreach ($paths === false ? [] : $paths as $path) {
                 /** @var class-string $class */

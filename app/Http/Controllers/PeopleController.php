@@ -6,11 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Http\Taken;
 use App\Models\User;
+use App\Pages\House\GivenPasswordProps;
 use App\Pages\House\PeoplePage;
 use App\Pages\Page;
 use App\People\PeopleBook;
 use App\People\Role;
-use App\Props\People\GivenPasswordProps;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;

@@ -9,10 +9,10 @@ use App\Http\Person;
 use App\Http\Requests\AskPlan;
 use App\Offload\HandsCalendar;
 use App\Offload\RunbookSheet;
+use App\Pages\Offload\FiguresProps;
 use App\Pages\Offload\PlanBeside;
 use App\Pages\Offload\PlanPage;
 use App\Pages\Page;
-use App\Props\Plan\FiguresProps;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response as HttpResponse;
 

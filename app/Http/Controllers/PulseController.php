@@ -6,11 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Models\Runs\Run;
 use App\Pages\Around\Frame;
+use App\Pages\Around\PulseProps;
 use App\Pages\Around\Tray;
 use App\Pages\Around\TrayFilter;
 use App\Pages\Around\TraySearch;
 use App\Pages\Card\Orders;
-use App\Props\Frame\PulseProps;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 

@@ -11,7 +11,7 @@ use App\Http\Requests\KeepShoot;
 use App\Models\Shoot\Shoot;
 use App\Pages\Page;
 use App\Pages\Shoot\ShootPage;
-use App\Props\Shoot\WantedProps;
+use App\Pages\Shoot\WantedProps;
 use App\Shoot\PackingSheet;
 use App\Shoot\PackingTable;
 use App\Shoot\ShootBook;

@@ -6,11 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Http\FileAnswer;
 use App\Http\Requests\PrintTags;
+use App\Kit\ChoiceProps;
 use App\Models\Cards\Card;
+use App\Pages\House\TagSheetProps;
 use App\Pages\House\TagsPage;
 use App\Pages\Page;
-use App\Props\Label\ChoiceProps;
-use App\Props\Tags\TagSheetProps;
 use App\Tags\SheetKind;
 use App\Tags\TagPick;
 use App\Tags\TagSheet;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Update;
+use App\Pages\House\ChangedVerdictProps;
+use App\Pages\House\UpdateProps;
 use App\Pages\House\UpdatesPage;
 use App\Pages\Page;
-use App\Props\Updates\ChangedVerdictProps;
-use App\Props\Updates\UpdateProps;
 use Tally\Verdict\VerdictKind;
 
 /** When the books were brought up to date, and which verdicts changed by it. */

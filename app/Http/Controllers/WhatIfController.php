@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\AskWhatIf;
 use App\Pages\Offload\PlanPage;
-use App\Props\Plan\WhatIfProps;
+use App\Pages\Offload\WhatIfProps;
 use Illuminate\Http\JsonResponse;
 use Tally\Offload\WhatIf;
 use Tally\Offload\WorthIt;

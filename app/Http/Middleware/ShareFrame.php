@@ -6,10 +6,10 @@ namespace App\Http\Middleware;
 
 use App\Http\Seen;
 use App\Pages\Around\Frame;
+use App\Pages\Around\FrameProps;
 use App\Pages\House\PeoplePage;
+use App\Pages\House\WhoProps;
 use App\People\House;
-use App\Props\Frame\FrameProps;
-use App\Props\Frame\WhoProps;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Pages\Around;
 
 use App\Models\Stations\Station;
-use App\Props\Frame\FrameProps;
-use App\Props\Frame\StageProps;
 use App\Runs\RunState;
 use Illuminate\Database\Eloquent\Builder;
 use Tally\Verdict\Step;

@@ -7,7 +7,6 @@ namespace App\Pages\Around;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Offload\Carrying\Secured;
-use App\Props\Frame\TagProps;
 use App\Runs\RunState;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Pages\Card;
 
 use App\Models\Cards\Card;
-use App\Props\Label\CardProps;
 use Tally\Label\Form;
 
 /** The card that a page is about, in a few words. */

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pages\Card;
 
+use App\Kit\ChoiceProps;
 use App\Models\Cards\Card;
 use App\Models\Kit\Drive;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
-use App\Props\Label\ChoiceProps;
-use App\Props\Typed\ChainChoicesProps;
 
 /** The gear to choose from where a figure was not measured by this program. */
 final readonly class ChainChoices

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Card;
 
-use App\Props\Measure\ClaimLineProps;
-use App\Props\Measure\ClaimWayProps;
 use Tally\Evidence\SpeedReading;
 use Tally\Label\Label;
 use Tally\Measured\Blame;

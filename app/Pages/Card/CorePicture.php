@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Card;
 
-use App\Props\Prove\ClassProps;
-use App\Props\Prove\CoreProps;
-use App\Props\Prove\PatchProps;
-use App\Props\Prove\TraceProps;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
 use Tally\Quantity\Bytes;

@@ -8,7 +8,6 @@ use App\Models\Cards\Card;
 use App\Models\Runs\HeatReading;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
-use App\Props\Measure\CourseProps;
 use App\Runs\RunState;
 use Illuminate\Support\Collection;
 use Tally\Label\Mark;

@@ -5,16 +5,12 @@ declare(strict_types=1);
 namespace App\Pages\Card;
 
 use App\Evidence\SeenOnCard;
+use App\Kit\ChoiceProps;
 use App\Models\Cards\Card;
 use App\Models\Cards\Inspection;
 use App\Models\Kit\Reader;
+use App\Pages\House\SeenProps;
 use App\Pages\Page;
-use App\Props\Inspect\AnswerProps;
-use App\Props\Inspect\QuestionProps;
-use App\Props\Inspect\SeenProps;
-use App\Props\Label\CardProps;
-use App\Props\Label\ChoiceProps;
-use App\Props\Margin\MarginProps;
 use Tally\Inspection\Answer;
 use Tally\Inspection\Question;
 

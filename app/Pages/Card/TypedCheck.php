@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Card;
 
-use App\Props\Typed\TypedCheckProps;
 use Tally\Quantity\NotAQuantity;
 use Tally\Record\TypedReading;
 

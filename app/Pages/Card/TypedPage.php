@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace App\Pages\Card;
 
 use App\Pages\Page;
-use App\Props\Label\CardProps;
-use App\Props\Margin\MarginProps;
-use App\Props\Typed\ChainChoicesProps;
 
 /** All that the page Typed shows. */
 final readonly class TypedPage extends Page

@@ -8,8 +8,6 @@ use App\Compare\SpeedFigure;
 use App\Compare\SpeedFigures;
 use App\Models\Cards\Card;
 use App\Pages\Page;
-use App\Props\Compare\TwinGroupProps;
-use App\Props\Compare\TwinProps;
 use Tally\Buying\Price;
 use Tally\Reading\Compare\TwinCandidate;
 use Tally\Reading\Compare\TwinGroup;

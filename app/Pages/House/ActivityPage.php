@@ -7,8 +7,6 @@ namespace App\Pages\House;
 use App\Models\Cards\Card;
 use App\Models\Ledger\BookLine;
 use App\Pages\Page;
-use App\Props\Activity\BookLineProps;
-use App\Props\Activity\ChangeProps;
 
 /** Every change of the books: lines that are only ever added. */
 final readonly class ActivityPage extends Page

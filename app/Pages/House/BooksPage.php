@@ -6,9 +6,8 @@ namespace App\Pages\House;
 
 use App\Books\Book;
 use App\Books\BooksFormat;
+use App\Kit\ChoiceProps;
 use App\Pages\Page;
-use App\Props\Books\BookProps;
-use App\Props\Label\ChoiceProps;
 use Tally\Verdict\VerdictKind;
 
 /** What can go out of the books, and as what. */

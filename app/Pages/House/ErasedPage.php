@@ -6,8 +6,8 @@ namespace App\Pages\House;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Erasure;
+use App\Pages\Card\ErasureProps;
 use App\Pages\Page;
-use App\Props\Erased\ErasureProps;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
 

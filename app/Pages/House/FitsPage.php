@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
+use App\Kit\ChoiceProps;
 use App\Pages\Page;
-use App\Props\Kit\FitSheetProps;
-use App\Props\Label\ChoiceProps;
 
 /** All that the page Fits shows. */
 final readonly class FitsPage extends Page

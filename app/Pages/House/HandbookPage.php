@@ -6,8 +6,6 @@ namespace App\Pages\House;
 
 use App\Ledger\LedgerRules;
 use App\Pages\Page;
-use App\Props\Handbook\HandbookRowProps;
-use App\Props\Handbook\HandbookSectionProps;
 use App\Shoot\FitRules;
 use Tally\Chain\Ceiling;
 use Tally\Chain\HostLink;

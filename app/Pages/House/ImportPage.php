@@ -10,13 +10,9 @@ use App\Intake\Import\BadCell;
 use App\Intake\Import\ColumnMatch;
 use App\Intake\Import\ImportReading;
 use App\Intake\Import\WaitingTable;
+use App\Kit\ChoiceProps;
 use App\Models\Cards\Card;
 use App\Pages\Page;
-use App\Props\Import\BadCellProps;
-use App\Props\Import\ColumnProps;
-use App\Props\Import\GoodRowProps;
-use App\Props\Import\ImportProps;
-use App\Props\Label\ChoiceProps;
 
 /** A table that waits to be confirmed. */
 final readonly class ImportPage extends Page

@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
+use App\Kit\CeilingProps;
+use App\Kit\DriveCareProps;
+use App\Kit\DriveFindingProps;
+use App\Kit\KitFormProps;
 use App\Pages\Page;
-use App\Props\Inspect\SeenProps;
-use App\Props\Kit\CeilingProps;
-use App\Props\Kit\DriveCareProps;
-use App\Props\Kit\DriveFindingProps;
-use App\Props\Kit\KitFormProps;
-use App\Props\Kit\SightingProps;
 
 /** All that the page KitItem shows. */
 final readonly class KitItemPage extends Page

@@ -6,8 +6,6 @@ namespace App\Pages\House;
 
 use App\Pages\Card\Margin;
 use App\Pages\Page;
-use App\Props\Opinion\OpinionProps;
-use App\Props\Opinion\OpinionsProps;
 use App\SecondOpinion\OpinionFile;
 use Tally\CaseFile\CaseOfCard;
 use Tally\Verdict\Judge;

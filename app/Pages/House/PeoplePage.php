@@ -10,11 +10,6 @@ use App\Pages\Page;
 use App\People\Ability;
 use App\People\House;
 use App\People\Role;
-use App\Props\Frame\WhoProps;
-use App\Props\People\GivenPasswordProps;
-use App\Props\People\PersonProps;
-use App\Props\People\RoleProps;
-use App\Props\People\SignInProps;
 
 /** Who is here, who may what, and who signed in when. */
 final readonly class PeoplePage extends Page

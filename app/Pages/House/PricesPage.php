@@ -5,13 +5,10 @@ declare(strict_types=1);
 namespace App\Pages\House;
 
 use App\Evidence\HouseKnowledge;
+use App\Kit\ChoiceProps;
 use App\Models\Cards\Card;
 use App\Models\Cards\PriceQuote;
 use App\Pages\Page;
-use App\Props\Label\ChoiceProps;
-use App\Props\Prices\ForSaleProps;
-use App\Props\Prices\QuoteProps;
-use App\Props\Prices\ReferenceProps;
 use Brick\Math\BigRational;
 use Illuminate\Support\Collection;
 use Tally\Buying\Price;

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
+use App\Kit\ChoiceProps;
 use App\Pages\Page;
-use App\Props\Label\ChoiceProps;
-use App\Props\Tags\TagSheetProps;
 
 /** All that the page Tags shows. */
 final readonly class TagsPage extends Page

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Pages\House;
 
 use App\Pages\Page;
-use App\Props\Updates\UpdateProps;
 
 /** All that the page Updates shows. */
 final readonly class UpdatesPage extends Page

@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace App\Pages\Ledger;
 
+use App\Kit\ChoiceProps;
 use App\Ledger\OfferBook;
 use App\Ledger\SpareBook;
+use App\Ledger\SpareProps;
 use App\Models\Kit\CameraMode;
 use App\Pages\Page;
-use App\Props\Label\ChoiceProps;
-use App\Props\Ledger\BuyAskedProps;
-use App\Props\Ledger\OfferProps;
-use App\Props\Ledger\PickProps;
-use App\Props\Ledger\SpareProps;
 use Brick\Math\RoundingMode;
 use Tally\Buying\BuyingSchool;
 use Tally\Buying\Choice;

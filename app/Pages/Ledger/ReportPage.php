@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace App\Pages\Ledger;
 
 use App\Models\Ledger\HouseReport;
+use App\Pages\Card\FactProps;
 use App\Pages\Page;
-use App\Props\Report\ReportProps;
-use App\Props\Report\ReportRowsProps;
-use App\Props\Report\StruckProps;
-use App\Props\Run\FactProps;
 use App\Report\ReportWords;
 use Illuminate\Support\Facades\Date;
 use Tally\Verdict\VerdictKind;

@@ -6,8 +6,6 @@ namespace App\Pages\Ledger;
 
 use App\Models\Cards\Card;
 use App\Pages\Page;
-use App\Props\Ledger\SellerProps;
-use App\Props\Ledger\VerdictCountProps;
 use Illuminate\Support\Collection;
 use Tally\Reading\Proportion;
 use Tally\Verdict\VerdictKind;

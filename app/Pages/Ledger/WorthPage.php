@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Pages\Ledger;
 
+use App\Kit\ChoiceProps;
 use App\Models\Ledger\Purchase;
 use App\Models\Ledger\PurchaseSaving;
 use App\Pages\Page;
-use App\Props\Label\ChoiceProps;
-use App\Props\Report\PurchaseProps;
 use App\Report\PurchaseBook;
 use Illuminate\Support\Facades\Date;
 use Tally\Quantity\Span;

@@ -7,8 +7,6 @@ namespace App\Pages\Offload;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
-use App\Props\Follow\FollowLaneProps;
-use App\Props\Follow\PassageProps;
 use Illuminate\Support\Carbon;
 
 /** The runbook of an offload that goes on: a lane for each slot, and for each drive that copies on to another. */

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Offload;
 
-use App\Props\Plan\BesidePlanProps;
-use App\Props\Plan\OtherPlanProps;
-use App\Props\Plan\RangeProps;
 use Tally\Offload\Basis\HowSure;
 use Tally\Offload\Basis\KnownRate;
 use Tally\Offload\OtherPlans;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Offload;
 
-use App\Props\Plan\FlowProps;
 use Tally\Offload\Load;
 use Tally\Offload\Plan;
 use Tally\Offload\Reckon\FlowKind;

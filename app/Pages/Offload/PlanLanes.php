@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Offload;
 
-use App\Props\Plan\BarProps;
-use App\Props\Plan\LaneProps;
 use Tally\Offload\Plan;
 use Tally\Offload\Reckon\FlowKind;
 use Tally\Offload\Reckon\Stretch;

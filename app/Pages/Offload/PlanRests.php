@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Offload;
 
-use App\Props\Plan\RestsOnProps;
 use Tally\Offload\Basis\KnownRate;
 use Tally\Offload\Basis\RateOf;
 use Tally\Offload\PlacedCard;

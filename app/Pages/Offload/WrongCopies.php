@@ -11,7 +11,6 @@ use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
 use App\Models\Offload\WhyRefused;
 use App\Offload\Carrying\HungCopies;
-use App\Props\Follow\WrongCopyProps;
 use Illuminate\Support\Carbon;
 
 /** Copies that are not as they should be: the loudest thing on the page, until one way out is chosen. */

@@ -5,16 +5,13 @@ declare(strict_types=1);
 namespace App\Pages\Practice;
 
 use App\Models\Practice\PracticeRound;
+use App\Pages\Card\ClaimLineProps;
 use App\Pages\Card\ClaimPicture;
 use App\Pages\Card\CorePicture;
+use App\Pages\Card\CoreProps;
 use App\Pages\Card\Margin;
 use App\Pages\Page;
 use App\Practice\Findings;
-use App\Props\Measure\ClaimLineProps;
-use App\Props\Practice\PracticeAnswerProps;
-use App\Props\Practice\PracticeDoneProps;
-use App\Props\Practice\PracticeMoveProps;
-use App\Props\Prove\CoreProps;
 use Tally\Evidence\Evidence;
 use Tally\Practice\Answer;
 use Tally\Practice\Exercise;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Pages\Shoot;
 
 use App\Pages\Page;
-use App\Props\Shoot\PackedProps;
 
 /** A whole shoot that was kept. */
 final readonly class KeptShootPage extends Page

@@ -4,11 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Shoot;
 
-use App\Props\Shoot\EveningCardProps;
-use App\Props\Shoot\EveningProps;
-use App\Props\Shoot\PackedCardProps;
-use App\Props\Shoot\PackedPlaceProps;
-use App\Props\Shoot\PackedProps;
 use Illuminate\Support\Carbon;
 use Tally\Quantity\Bytes;
 use Tally\Shoot\Whole\Evening;

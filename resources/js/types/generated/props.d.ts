@@ -1,4 +1,4 @@
-// Made by `php artisan tally:types` from app/Props. Do not edit.
+// Made by `php artisan tally:types` from the classes that pages are made of. Do not edit.
 
 export type Ability = 'write' | 'erase' | 'void' | 'overrule' | 'rules' | 'people';
 
@@ -26,62 +26,676 @@ export type SlotKind = 'folder' | 'raw' | 'stand-in';
 
 export type VerdictKind = 'Sham' | 'Shaky' | 'Slow' | 'Unproven' | 'Sound';
 
-export interface BookLineProps {
+export interface CeilingProps {
+    link: string;
+    nominal: number;
+    least: number | null;
+    usable: number;
+    origin: string;
+    source: string;
+    isOwn: boolean;
+}
+
+export interface ChoiceProps {
+    key: string;
+    label: string;
+    forms: string[];
+}
+
+export interface DriveCareProps {
+    gone: string | null;
+    leaning: number;
+    folder: string;
+    checks: DriveCheckProps[];
+    person: string;
+}
+
+export interface DriveCheckProps {
     id: number;
+    folder: string;
+    by: string;
     on: string;
-    who: string;
-    did: string;
+    state: string;
+    isOver: boolean;
+    share: number;
+    message: string;
+    lines: string[];
+}
+
+export interface DriveFindingProps {
+    id: number;
+    card: string;
+    file: string;
     what: string;
-    changes: ChangeProps[];
+    offload: number;
+    shoot: string;
+    isMadeUp: boolean;
+    by: string;
+    on: string;
 }
 
-export interface ChangeProps {
-    column: string;
-    was: string | null;
-    is: string;
+export interface KitFieldProps {
+    name: string;
+    label: string;
+    control: string;
+    values: string[];
+    choices: ChoiceProps[];
+    placeholder: string;
+    none: string | null;
 }
 
-export interface BenchProps {
+export interface KitFormProps {
+    kind: string;
+    one: string;
+    key: string | null;
+    title: string;
+    fields: KitFieldProps[];
+    parts: KitPartsProps | null;
+}
+
+export interface KitItemProps {
+    key: string;
+    tag: string;
+    name: string;
+    lines: string[];
+    ceilings: CeilingProps[];
+    trouble: string | null;
+}
+
+export interface KitListProps {
+    kind: string;
+    title: string;
+    one: string;
+    items: KitItemProps[];
+}
+
+export interface KitPartsProps {
+    name: string;
+    title: string;
+    one: string;
+    blank: KitFieldProps[];
+    rows: KitRowProps[];
+}
+
+export interface KitRowProps {
+    id: number;
+    fields: KitFieldProps[];
+}
+
+export interface SpareProps {
+    shoot: number;
+    name: string;
+    begins: string;
+    what: string;
+    card: string;
+    trouble: string;
+}
+
+export interface BodyProps {
+    camera: string;
+    name: string;
+    says: string;
+    own: BurstProps[];
+    others: BurstProps[];
+}
+
+export interface BurstProps {
+    id: number;
+    camera: string;
+    card: string;
+    frames: number;
+    frame: string;
+    perSecond: number;
+    lasts: number;
+    clear: number;
+    drain: number;
+    buffer: string;
+    by: string;
+    on: string;
+}
+
+export interface ReasonProps {
+    bearing: VerdictKind | null;
+    lead: string;
+    rest: string;
+    evidence: string;
+    look: string | null;
+}
+
+export interface FrameProps {
+    station: string;
+    worker: boolean;
+    going: number;
+    stages: StageProps[];
+    cards: number;
+    unproven: number;
+    due: number;
+}
+
+export interface PulseProps {
+    frame: FrameProps;
+    tray: TagProps[];
+    anew: boolean;
+    mark: string;
+    running: RunningProps | null;
+}
+
+export interface StageProps {
+    key: string;
+    label: string;
+    waiting: number;
+}
+
+export interface TagProps {
+    tag: string;
+    line: string;
+    verdict: VerdictKind;
+    overruled: VerdictKind | null;
+    runs: number;
+    going: boolean;
+    badLot: string | null;
+    footage: string | null;
+    due: boolean;
+    retired: boolean;
+}
+
+export interface AnswerProps {
+    key: string;
+    words: string;
+    asksCode: boolean;
+}
+
+export interface CardProps {
+    tag: string;
+    name: string;
+    line: string;
+    capacity: number;
+    footage: number;
+    isMicro: boolean;
+}
+
+export interface CautionProps {
+    lead: string;
+    rest: string;
+}
+
+export interface ChainChoicesProps {
+    readers: ChoiceProps[];
+    ports: ChoiceProps[];
+    drives: ChoiceProps[];
+}
+
+export interface ChoicesProps {
+    forms: ChoiceProps[];
+    families: ChoiceProps[];
+    buses: ChoiceProps[];
+    marks: ChoiceProps[];
+    provenances: ChoiceProps[];
+    twoRowForms: string[];
+    fields: ChoiceProps[];
+}
+
+export interface ClaimLineProps {
+    ways: ClaimWayProps[];
+    wall: number | null;
+    least: number | null;
+    wallName: string | null;
+    caption: string | null;
+}
+
+export interface ClaimWayProps {
+    way: string;
+    runs: number[];
+    median: number | null;
+    claim: number | null;
+    floor: number | null;
+    floorMark: string | null;
+    struck: string | null;
+    untold: string | null;
+    leftOut: number | null;
+}
+
+export interface ClassProps {
+    class: BlockClass;
+    bytes: number;
+    size: string;
+    meaning: string;
+}
+
+export interface CopyCheckProps {
+    laps: LapProps[];
+    bound: string | null;
+    trouble: string | null;
+}
+
+export interface CopyProps {
+    id: number;
+    title: string;
+    what: string;
+    laps: LapProps[];
+    bound: string;
+    notes: string[];
+    struck: boolean;
+}
+
+export interface CopySlotProps {
     id: number;
     name: string;
-    host: string;
-    here: boolean;
-    away: boolean;
-    state: string;
-    left: number;
-    slots: BenchSlotProps[];
-    ports: PlaceProps[];
+    path: string;
+    refusal: string | null;
 }
 
-export interface BenchSlotProps {
+export interface CoreProps {
+    size: number;
+    label: number;
+    capacity: number;
+    wrap: number | null;
+    condition: Condition;
+    patches: PatchProps[];
+    classes: ClassProps[];
+    grain: number;
+    summary: string;
+    caption: string;
+    trace: TraceProps | null;
+    wrapFrom: number | null;
+    exact: boolean;
+    points: number | null;
+    means: string[];
+    proves: string;
+    leaves: string[];
+    alarmAt: number | null;
+    peg: string;
+    isLoose: boolean;
+    upTo: string | null;
+    behind: string | null;
+    really: string | null;
+}
+
+export interface CourseProps {
+    size: number;
+    points: [number, number][];
+    floor: number | null;
+    floorFrom: number;
+    floorTo: number;
+    plateaus: [number, number, number][];
+    cliffs: number[];
+    classes: [string, number][];
+    markFloor: number | null;
+    mark: string | null;
+    caption: string;
+    summary: string;
+    heat: [number, number][];
+    noted: [number, number][];
+}
+
+export interface ErasureProps {
+    id: number;
+    on: string;
+    what: string;
+    device: string;
+    size: string;
+    person: string;
+    station: string;
+    why: string | null;
+    tag: string | null;
+}
+
+export interface FactProps {
+    label: string;
+    words: string;
+}
+
+export interface FieldProps {
+    field: string;
+    value: string;
+    from: string;
+}
+
+export interface FitModeProps {
+    id: number;
+    camera: string;
+    name: string;
+    writes: string;
+    rate: number;
+    need: number;
+    lasts: string;
+    isCalibrated: boolean;
+    may: boolean;
+    words: string;
+    least: string | null;
+    schools: SchoolWordProps[];
+}
+
+export interface FoldersProps {
+    folders: string[];
+}
+
+export interface FootageActProps {
+    id: number;
+    what: string;
+    on: string;
+    person: string;
+    note: string | null;
+}
+
+export interface FootageProps {
+    now: string | null;
+    secured: string | null;
+    acts: FootageActProps[];
+}
+
+export interface HeatProps {
+    at: string;
+    temperature: string;
+    by: string | null;
+}
+
+export interface IntakeProps {
+    tag: string;
+    name: string;
+    form: string;
+    capacity: string;
+    family: string;
+    bus: string;
+    marks: string[];
+    read: string;
+    write: string;
+    sustained: string;
+    times: string;
+    contact_rows: string;
+    footage: string;
+    serial: string;
+    back_code: string;
+    price: string;
+    seller: string;
+    order_no: string;
+    lot: string;
+    bought_on: string;
+    provenance: string;
+    label_line: string;
+    count: string;
+    serials: string;
+}
+
+export interface LapProps {
+    words: string;
+    seconds: number;
+    time: string;
+    rate: string;
+}
+
+export interface LiesProps {
+    device: string;
+    token: string | null;
+    on: string[];
+}
+
+export interface LineProps {
+    line: string;
+    fields: FieldProps[];
+    marks: string[];
+    marksFrom: string | null;
+    notes: string[];
+    unknown: string[];
+}
+
+export interface LinkProps {
+    name: string;
+    rate: number;
+    source: string;
+    pinch: boolean;
+}
+
+export interface MarginProps {
+    verdict: VerdictKind;
+    reasons: ReasonProps[];
+    cautions: CautionProps[];
+    next: StepProps;
+    tag: string;
+    person: string;
+    overrule: OverruleProps | null;
+}
+
+export interface OrderProps {
+    slots: SlotProps[];
+    shelf: StandInProps[];
+    last: number | null;
+    asksReinserted: boolean;
+    unsecured: string | null;
+}
+
+export interface OverruleProps {
+    verdict: VerdictKind;
+    reason: string;
+    by: string;
+    on: string;
+}
+
+export interface PatchProps {
+    class: BlockClass;
+    offset: number;
+    length: number;
+    source: number | null;
+}
+
+export interface PhotoProps {
+    side: string;
+    url: string;
+    width: number;
+    height: number;
+}
+
+export interface PreviewProps {
+    line: LineProps | null;
+    promises: PromiseProps[];
+    silent: string[];
+    findings: ReasonProps[];
+    market: string;
+    reach: ReachProps[];
+}
+
+export interface ProgressProps {
+    phase: string;
+    run: number;
+    at: number;
+    of: number;
+    share: number;
+    rate: number | null;
+    left: string | null;
+}
+
+export interface PromiseProps {
+    mark: string;
+    megabytes: string;
+    megabits: string;
+}
+
+export interface ProvingWayProps {
+    expected: string;
+    writes: string;
+    proves: string;
+    leaves: string;
+}
+
+export interface ProvingWaysProps {
+    proof: ProvingWayProps;
+    screen: ProvingWayProps;
+    recommended: string;
+    reason: string;
+}
+
+export interface QuestionProps {
+    key: string;
+    asks: string;
+    how: string;
+    source: string;
+    inReader: boolean;
+    answers: AnswerProps[];
+    given: string | null;
+    seen: string | null;
+    trouble: boolean;
+    code: string;
+}
+
+export interface ReachProps {
+    reader: string;
+    rate: string | null;
+    why: string;
+}
+
+export interface RouteProps {
+    reader: string;
+    host: string;
+    drive: string;
+    links: LinkProps[];
+    pinch: string;
+    rate: number;
+    copy: string;
+    verify: string;
+    total: string;
+    seconds: number;
+}
+
+export interface RunProps {
+    id: number;
+    kind: RunKind;
+    name: string;
+    state: RunState;
+    chain: string;
+    region: string;
+    write: number | null;
+    read: number | null;
+    variation: number | null;
+    note: string;
+    struck: boolean;
+}
+
+export interface RunSheetProps {
+    id: number;
+    title: string;
+    tag: string;
+    counts: boolean;
+    going: boolean;
+    facts: FactProps[];
+    ways: WayProps[];
+    words: string[];
+    course: CourseProps | null;
+    copy: CopyProps | null;
+    heat: HeatProps[];
+    heatLimits: string;
+    voids: VoidProps[];
+    void: VoidProps | null;
+}
+
+export interface RunningProps {
+    id: number;
+    kind: string;
+    waiting: boolean;
+    stopping: boolean;
+    runs: number;
+    progress: ProgressProps | null;
+    away: string | null;
+}
+
+export interface SchoolProps {
+    key: string;
+    label: string;
+    detail: string;
+    may: number;
+    of: number;
+}
+
+export interface SchoolWordProps {
+    school: string;
+    may: boolean;
+    words: string;
+    evidence: string;
+}
+
+export interface SlotProps {
     id: number;
     name: string;
     kind: SlotKind;
-    path: string;
-    reader: number;
-    port: number;
-    seen: string;
-    usable: boolean;
-    run: string | null;
+    lies: LiesProps | null;
+    refusal: string | null;
+    chain: string;
+    pinch: string;
+    plain: string | null;
+    expected: string | null;
 }
 
-export interface KnownStationProps {
-    id: number;
-    name: string;
-    key: string;
-    runs: number;
-    revoked: string | null;
-}
-
-export interface PlaceProps {
-    id: number;
-    label: string;
-}
-
-export interface BookProps {
+export interface StandInProps {
     key: string;
     words: string;
-    columns: string[];
+}
+
+export interface StepProps {
+    words: string;
+    detail: string;
+    href: string | null;
+}
+
+export interface StopProps {
+    id: number;
+    camera: string;
+    mode: string | null;
+    cause: string;
+    isTheCards: boolean;
+    after: string | null;
+    by: string;
+    on: string;
+}
+
+export interface TheirsProps {
+    id: number;
+    verdict: VerdictKind;
+    runs: number;
+    madeAt: string;
+    by: string;
+    readIn: string;
+}
+
+export interface TraceProps {
+    size: number;
+    write: [number, number][];
+    read: [number, number][];
+}
+
+export interface TypedCheckProps {
+    rate: string | null;
+    sentence: string | null;
+    wrong: boolean;
+}
+
+export interface UnfinishedProofProps {
+    run: number;
+    where: string;
+    again: boolean;
+}
+
+export interface VoidProps {
+    reason: string;
+    by: string;
+    on: string;
+    withdrawn: string | null;
+}
+
+export interface WallProps {
+    name: string;
+    rate: number;
+}
+
+export interface WayProps {
+    way: string;
+    rates: number[];
+    apart: number[];
+    mean: number;
+    median: number;
+    deviation: number | null;
+    margin: number | null;
+    variation: number | null;
+    notes: string[];
+    suspicion: string | null;
 }
 
 export interface CompareProps {
@@ -166,69 +780,79 @@ export interface TwinProps {
     runs: number;
 }
 
-export interface CopyCheckProps {
-    laps: LapProps[];
-    bound: string | null;
-    trouble: string | null;
+export interface BadCellProps {
+    row: number;
+    column: string;
+    sentence: string;
 }
 
-export interface CopyProps {
-    id: number;
-    title: string;
-    what: string;
-    laps: LapProps[];
-    bound: string;
-    notes: string[];
-    struck: boolean;
-}
-
-export interface CopySlotProps {
+export interface BenchProps {
     id: number;
     name: string;
+    host: string;
+    here: boolean;
+    away: boolean;
+    state: string;
+    left: number;
+    slots: BenchSlotProps[];
+    ports: PlaceProps[];
+}
+
+export interface BenchSlotProps {
+    id: number;
+    name: string;
+    kind: SlotKind;
     path: string;
-    refusal: string | null;
+    reader: number;
+    port: number;
+    seen: string;
+    usable: boolean;
+    run: string | null;
 }
 
-export interface LapProps {
-    words: string;
-    seconds: number;
-    time: string;
-    rate: string;
-}
-
-export interface ErasureProps {
+export interface BookLineProps {
     id: number;
     on: string;
+    who: string;
+    did: string;
     what: string;
-    device: string;
-    size: string;
-    person: string;
-    station: string;
-    why: string | null;
-    tag: string | null;
+    changes: ChangeProps[];
 }
 
-export interface BodyProps {
-    camera: string;
-    name: string;
-    says: string;
-    own: BurstProps[];
-    others: BurstProps[];
+export interface BookProps {
+    key: string;
+    words: string;
+    columns: string[];
 }
 
-export interface BurstProps {
-    id: number;
-    camera: string;
+export interface ChangeProps {
+    column: string;
+    was: string | null;
+    is: string;
+}
+
+export interface ChangedVerdictProps {
     card: string;
-    frames: number;
-    frame: string;
-    perSecond: number;
-    lasts: number;
-    clear: number;
-    drain: number;
-    buffer: string;
-    by: string;
-    on: string;
+    before: VerdictKind | null;
+    verdict: VerdictKind | null;
+    why: string;
+}
+
+export interface ColumnProps {
+    heading: string;
+    field: string;
+    sample: string;
+}
+
+export interface DueRulesProps {
+    proveMonths: string;
+    measureMonths: string;
+    fills: string;
+    afterIncident: string;
+    shootDays: string;
+    shootMonths: string;
+    retireYears: string;
+    retireFills: string;
 }
 
 export interface FitCardProps {
@@ -244,197 +868,55 @@ export interface FitCardProps {
     schools: SchoolWordProps[];
 }
 
-export interface FitModeProps {
-    id: number;
-    camera: string;
-    name: string;
-    writes: string;
-    rate: number;
-    need: number;
-    lasts: string;
-    isCalibrated: boolean;
-    may: boolean;
-    words: string;
-    least: string | null;
-    schools: SchoolWordProps[];
+export interface FitCellProps {
+    rate: number | null;
+    why: string;
+    origin: string;
+    isOwn: boolean;
 }
 
-export interface SchoolProps {
+export interface FitRowProps {
     key: string;
-    label: string;
-    detail: string;
-    may: number;
-    of: number;
+    name: string;
+    cells: FitCellProps[];
 }
 
-export interface SchoolWordProps {
+export interface FitRulesProps {
     school: string;
-    may: boolean;
-    words: string;
-    evidence: string;
+    spare: string;
+    usable: string;
 }
 
-export interface StopProps {
-    id: number;
-    camera: string;
-    mode: string | null;
-    cause: string;
-    isTheCards: boolean;
-    after: string | null;
-    by: string;
-    on: string;
+export interface FitSheetProps {
+    card: string | null;
+    caption: string;
+    columns: string[];
+    rows: FitRowProps[];
 }
 
-export interface WallProps {
+export interface ForSaleProps {
+    tag: string;
+    perGigabyte: number;
+    severity: string | null;
+}
+
+export interface GivenPasswordProps {
     name: string;
-    rate: number;
+    password: string;
 }
 
-export interface DriveCopyProps {
-    drive: string;
-    copied: number;
-    verified: number;
-    mark: string;
-    words: string;
-    since: string;
-}
-
-export interface FoldersProps {
-    folders: string[];
-}
-
-export interface FollowLaneProps {
+export interface GoodRowProps {
+    row: number;
+    tag: string;
     name: string;
-    passages: PassageProps[];
-}
-
-export interface FollowNowProps {
-    state: string;
-    now: number;
-    done: number;
-    safeAt: string;
-    amount: string;
-    hands: HandProps[];
-    next: string;
-    lanes: FollowLaneProps[];
-    swaps: SwapProps[];
-    cards: HomeCardProps[];
-    reasons: string[];
-    wrong: WrongCopyProps[];
-    notes: string[];
-    secured: number;
-    clear: string;
-    maySearchAnew: boolean;
-}
-
-export interface HandProps {
-    card: number;
-    tag: string;
-    words: string;
-    detail: string;
-    waits: number;
-    choices: string[];
-    isSwap: boolean;
-    refused: string | null;
-    said: string | null;
-}
-
-export interface HomeCardProps {
-    tag: string;
-    amount: string;
-    files: string;
-    folder: string;
-    copies: DriveCopyProps[];
-    clear: string;
-    mayBeCleared: boolean;
-    isCleared: boolean;
-}
-
-export interface MountedProps {
-    thing: string;
-    folder: string;
-}
-
-export interface OffloadProps {
-    id: number;
-    name: string;
-    began: string;
-    cards: number;
-    secured: number;
-    isOver: boolean;
-}
-
-export interface PassageProps {
-    kind: string;
-    tag: string;
-    words: string;
-    from: number;
-    to: number;
-    began: number | null;
-    until: number | null;
-    isOver: boolean;
-}
-
-export interface SwapProps {
-    words: string;
-    at: number;
-    isDone: boolean;
-}
-
-export interface WrongCopyProps {
-    copy: number;
-    drive: string;
-    lead: string;
-    found: string[];
-    stay: string;
-    hangs: boolean;
-    drives: string[];
-    isReal: boolean;
-    grown: number | null;
-}
-
-export interface FrameProps {
-    station: string;
-    worker: boolean;
-    going: number;
-    stages: StageProps[];
-    cards: number;
-    unproven: number;
-    due: number;
-}
-
-export interface PulseProps {
-    frame: FrameProps;
-    tray: TagProps[];
-    anew: boolean;
-    mark: string;
-    running: RunningProps | null;
-}
-
-export interface StageProps {
-    key: string;
-    label: string;
-    waiting: number;
-}
-
-export interface TagProps {
-    tag: string;
     line: string;
-    verdict: VerdictKind;
-    overruled: VerdictKind | null;
-    runs: number;
-    going: boolean;
-    badLot: string | null;
-    footage: string | null;
-    due: boolean;
-    retired: boolean;
+    rest: string;
 }
 
-export interface WhoProps {
-    name: string | null;
-    role: string;
-    may: Ability[];
-    welcome: string | null;
+export interface HandTimesProps {
+    swap: string;
+    first: string;
+    overhead: string;
 }
 
 export interface HandbookRowProps {
@@ -449,26 +931,6 @@ export interface HandbookSectionProps {
     rows: HandbookRowProps[];
 }
 
-export interface BadCellProps {
-    row: number;
-    column: string;
-    sentence: string;
-}
-
-export interface ColumnProps {
-    heading: string;
-    field: string;
-    sample: string;
-}
-
-export interface GoodRowProps {
-    row: number;
-    tag: string;
-    name: string;
-    line: string;
-    rest: string;
-}
-
 export interface ImportProps {
     id: string;
     name: string;
@@ -479,23 +941,101 @@ export interface ImportProps {
     bad: BadCellProps[];
 }
 
-export interface AnswerProps {
-    key: string;
-    words: string;
-    asksCode: boolean;
+export interface JudgeRulesProps {
+    full: string;
+    near: string;
+    short: string;
+    above: string;
 }
 
-export interface QuestionProps {
+export interface KnownStationProps {
+    id: number;
+    name: string;
     key: string;
-    asks: string;
-    how: string;
+    runs: number;
+    revoked: string | null;
+}
+
+export interface OpinionProps {
+    name: string;
+    label: string;
+    verdict: VerdictKind;
+    next: string;
+    reasons: ReasonProps[];
+    differs: string[];
+    because: string;
+}
+
+export interface OpinionsProps {
+    file: string;
+    cases: OpinionProps[];
+    count: number;
+    expected: number | null;
+    differing: number;
+}
+
+export interface PersonProps {
+    id: number;
+    name: string;
+    role: Role;
+    disabled: boolean;
+    mustChange: boolean;
+    since: string;
+}
+
+export interface PlaceProps {
+    id: number;
+    label: string;
+}
+
+export interface QuoteProps {
+    id: number;
+    kind: string;
+    capacity: string;
+    price: string;
+    perGigabyte: string;
+    on: string;
     source: string;
-    inReader: boolean;
-    answers: AnswerProps[];
-    given: string | null;
-    seen: string | null;
-    trouble: boolean;
-    code: string;
+}
+
+export interface ReferenceProps {
+    form: string;
+    tier: string;
+    currency: string;
+    median: number;
+    words: string;
+    quotes: number[];
+    cards: ForSaleProps[];
+}
+
+export interface RoleProps {
+    role: Role;
+    may: string;
+}
+
+export interface RuleChangeProps {
+    tag: string;
+    from: VerdictKind;
+    to: VerdictKind;
+}
+
+export interface RuleDraftProps {
+    id: number;
+    words: string;
+    why: string;
+    cards: number;
+    looked: number;
+    isDone: boolean;
+    changes: RuleChangeProps[];
+}
+
+export interface RuleProps {
+    key: string;
+    name: string;
+    value: string;
+    standard: string;
+    source: string;
+    changed: string;
 }
 
 export interface SeenProps {
@@ -510,116 +1050,6 @@ export interface SeenProps {
     withdrawn: string | null;
 }
 
-export interface CeilingProps {
-    link: string;
-    nominal: number;
-    least: number | null;
-    usable: number;
-    origin: string;
-    source: string;
-    isOwn: boolean;
-}
-
-export interface DriveCareProps {
-    gone: string | null;
-    leaning: number;
-    folder: string;
-    checks: DriveCheckProps[];
-    person: string;
-}
-
-export interface DriveCheckProps {
-    id: number;
-    folder: string;
-    by: string;
-    on: string;
-    state: string;
-    isOver: boolean;
-    share: number;
-    message: string;
-    lines: string[];
-}
-
-export interface DriveFindingProps {
-    id: number;
-    card: string;
-    file: string;
-    what: string;
-    offload: number;
-    shoot: string;
-    isMadeUp: boolean;
-    by: string;
-    on: string;
-}
-
-export interface FitCellProps {
-    rate: number | null;
-    why: string;
-    origin: string;
-    isOwn: boolean;
-}
-
-export interface FitRowProps {
-    key: string;
-    name: string;
-    cells: FitCellProps[];
-}
-
-export interface FitSheetProps {
-    card: string | null;
-    caption: string;
-    columns: string[];
-    rows: FitRowProps[];
-}
-
-export interface KitFieldProps {
-    name: string;
-    label: string;
-    control: string;
-    values: string[];
-    choices: ChoiceProps[];
-    placeholder: string;
-    none: string | null;
-}
-
-export interface KitFormProps {
-    kind: string;
-    one: string;
-    key: string | null;
-    title: string;
-    fields: KitFieldProps[];
-    parts: KitPartsProps | null;
-}
-
-export interface KitItemProps {
-    key: string;
-    tag: string;
-    name: string;
-    lines: string[];
-    ceilings: CeilingProps[];
-    trouble: string | null;
-}
-
-export interface KitListProps {
-    kind: string;
-    title: string;
-    one: string;
-    items: KitItemProps[];
-}
-
-export interface KitPartsProps {
-    name: string;
-    title: string;
-    one: string;
-    blank: KitFieldProps[];
-    rows: KitRowProps[];
-}
-
-export interface KitRowProps {
-    id: number;
-    fields: KitFieldProps[];
-}
-
 export interface SightingProps {
     card: string;
     run: string;
@@ -628,113 +1058,38 @@ export interface SightingProps {
     region: string;
 }
 
-export interface CardProps {
-    tag: string;
+export interface SignInProps {
+    id: number;
+    on: string;
     name: string;
-    line: string;
-    capacity: number;
-    footage: number;
-    isMicro: boolean;
-}
-
-export interface ChoiceProps {
-    key: string;
-    label: string;
-    forms: string[];
-}
-
-export interface ChoicesProps {
-    forms: ChoiceProps[];
-    families: ChoiceProps[];
-    buses: ChoiceProps[];
-    marks: ChoiceProps[];
-    provenances: ChoiceProps[];
-    twoRowForms: string[];
-    fields: ChoiceProps[];
-}
-
-export interface FieldProps {
-    field: string;
-    value: string;
+    outcome: string;
     from: string;
 }
 
-export interface FootageActProps {
-    id: number;
-    what: string;
-    on: string;
-    person: string;
-    note: string | null;
-}
-
-export interface FootageProps {
-    now: string | null;
-    secured: string | null;
-    acts: FootageActProps[];
-}
-
-export interface IntakeProps {
-    tag: string;
-    name: string;
-    form: string;
-    capacity: string;
-    family: string;
-    bus: string;
-    marks: string[];
-    read: string;
-    write: string;
-    sustained: string;
-    times: string;
-    contact_rows: string;
-    footage: string;
-    serial: string;
-    back_code: string;
-    price: string;
-    seller: string;
-    order_no: string;
-    lot: string;
-    bought_on: string;
-    provenance: string;
-    label_line: string;
-    count: string;
-    serials: string;
-}
-
-export interface LineProps {
-    line: string;
-    fields: FieldProps[];
-    marks: string[];
-    marksFrom: string | null;
-    notes: string[];
+export interface TagSheetProps {
+    cards: string;
+    tags: string[];
     unknown: string[];
+    sheet: string;
+    columns: number;
+    rows: number;
+    begin: number;
+    href: string | null;
 }
 
-export interface PhotoProps {
-    side: string;
-    url: string;
-    width: number;
-    height: number;
+export interface UpdateProps {
+    id: number;
+    on: string;
+    changes: number;
+    backup: string;
+    verdicts: ChangedVerdictProps[];
 }
 
-export interface PreviewProps {
-    line: LineProps | null;
-    promises: PromiseProps[];
-    silent: string[];
-    findings: ReasonProps[];
-    market: string;
-    reach: ReachProps[];
-}
-
-export interface PromiseProps {
-    mark: string;
-    megabytes: string;
-    megabits: string;
-}
-
-export interface ReachProps {
-    reader: string;
-    rate: string | null;
-    why: string;
+export interface WhoProps {
+    name: string | null;
+    role: string;
+    may: Ability[];
+    welcome: string | null;
 }
 
 export interface BuyAskedProps {
@@ -817,6 +1172,35 @@ export interface PickProps {
     sentence: string;
 }
 
+export interface PurchaseProps {
+    id: number;
+    tag: string;
+    name: string;
+    on: string;
+    price: string;
+    hoped: string;
+    saved: string;
+    share: number;
+    words: string;
+    open: number;
+}
+
+export interface ReportProps {
+    id: number;
+    title: string;
+    steps: number;
+    taken: number;
+    isDone: boolean;
+    parts: ReportRowsProps[];
+    struck: StruckProps[];
+    how: string;
+}
+
+export interface ReportRowsProps {
+    title: string;
+    rows: FactProps[];
+}
+
 export interface RetiredProps {
     on: string;
     why: string;
@@ -833,156 +1217,16 @@ export interface SellerProps {
     tags: string[];
 }
 
-export interface SpareProps {
-    shoot: number;
+export interface StruckProps {
+    tag: string;
     name: string;
-    begins: string;
-    what: string;
-    card: string;
-    trouble: string;
+    verdict: VerdictKind;
+    why: string;
 }
 
 export interface VerdictCountProps {
     kind: VerdictKind;
     cards: number;
-}
-
-export interface CautionProps {
-    lead: string;
-    rest: string;
-}
-
-export interface MarginProps {
-    verdict: VerdictKind;
-    reasons: ReasonProps[];
-    cautions: CautionProps[];
-    next: StepProps;
-    tag: string;
-    person: string;
-    overrule: OverruleProps | null;
-}
-
-export interface OverruleProps {
-    verdict: VerdictKind;
-    reason: string;
-    by: string;
-    on: string;
-}
-
-export interface ReasonProps {
-    bearing: VerdictKind | null;
-    lead: string;
-    rest: string;
-    evidence: string;
-    look: string | null;
-}
-
-export interface StepProps {
-    words: string;
-    detail: string;
-    href: string | null;
-}
-
-export interface ClaimLineProps {
-    ways: ClaimWayProps[];
-    wall: number | null;
-    least: number | null;
-    wallName: string | null;
-    caption: string | null;
-}
-
-export interface ClaimWayProps {
-    way: string;
-    runs: number[];
-    median: number | null;
-    claim: number | null;
-    floor: number | null;
-    floorMark: string | null;
-    struck: string | null;
-    untold: string | null;
-    leftOut: number | null;
-}
-
-export interface CourseProps {
-    size: number;
-    points: [number, number][];
-    floor: number | null;
-    floorFrom: number;
-    floorTo: number;
-    plateaus: [number, number, number][];
-    cliffs: number[];
-    classes: [string, number][];
-    markFloor: number | null;
-    mark: string | null;
-    caption: string;
-    summary: string;
-    heat: [number, number][];
-    noted: [number, number][];
-}
-
-export interface LinkProps {
-    name: string;
-    rate: number;
-    source: string;
-    pinch: boolean;
-}
-
-export interface RouteProps {
-    reader: string;
-    host: string;
-    drive: string;
-    links: LinkProps[];
-    pinch: string;
-    rate: number;
-    copy: string;
-    verify: string;
-    total: string;
-    seconds: number;
-}
-
-export interface OpinionProps {
-    name: string;
-    label: string;
-    verdict: VerdictKind;
-    next: string;
-    reasons: ReasonProps[];
-    differs: string[];
-    because: string;
-}
-
-export interface OpinionsProps {
-    file: string;
-    cases: OpinionProps[];
-    count: number;
-    expected: number | null;
-    differing: number;
-}
-
-export interface GivenPasswordProps {
-    name: string;
-    password: string;
-}
-
-export interface PersonProps {
-    id: number;
-    name: string;
-    role: Role;
-    disabled: boolean;
-    mustChange: boolean;
-    since: string;
-}
-
-export interface RoleProps {
-    role: Role;
-    may: string;
-}
-
-export interface SignInProps {
-    id: number;
-    on: string;
-    name: string;
-    outcome: string;
-    from: string;
 }
 
 export interface BarProps {
@@ -1013,6 +1257,15 @@ export interface ChangedRateProps {
     how: string;
 }
 
+export interface DriveCopyProps {
+    drive: string;
+    copied: number;
+    verified: number;
+    mark: string;
+    words: string;
+    since: string;
+}
+
 export interface FiguresProps {
     done: number;
     free: number;
@@ -1028,6 +1281,53 @@ export interface FlowProps {
     isPinch: boolean;
 }
 
+export interface FollowLaneProps {
+    name: string;
+    passages: PassageProps[];
+}
+
+export interface FollowNowProps {
+    state: string;
+    now: number;
+    done: number;
+    safeAt: string;
+    amount: string;
+    hands: HandProps[];
+    next: string;
+    lanes: FollowLaneProps[];
+    swaps: SwapProps[];
+    cards: HomeCardProps[];
+    reasons: string[];
+    wrong: WrongCopyProps[];
+    notes: string[];
+    secured: number;
+    clear: string;
+    maySearchAnew: boolean;
+}
+
+export interface HandProps {
+    card: number;
+    tag: string;
+    words: string;
+    detail: string;
+    waits: number;
+    choices: string[];
+    isSwap: boolean;
+    refused: string | null;
+    said: string | null;
+}
+
+export interface HomeCardProps {
+    tag: string;
+    amount: string;
+    files: string;
+    folder: string;
+    copies: DriveCopyProps[];
+    clear: string;
+    mayBeCleared: boolean;
+    isCleared: boolean;
+}
+
 export interface LaneProps {
     name: string;
     bars: BarProps[];
@@ -1037,6 +1337,20 @@ export interface LoadProps {
     name: string;
     share: number;
     kind: string;
+}
+
+export interface MountedProps {
+    thing: string;
+    folder: string;
+}
+
+export interface OffloadProps {
+    id: number;
+    name: string;
+    began: string;
+    cards: number;
+    secured: number;
+    isOver: boolean;
 }
 
 export interface OtherPlanProps {
@@ -1056,6 +1370,17 @@ export interface OutcomeProps {
     note: string;
     took: number | null;
     words: string | null;
+}
+
+export interface PassageProps {
+    kind: string;
+    tag: string;
+    words: string;
+    from: number;
+    to: number;
+    began: number | null;
+    until: number | null;
+    isOver: boolean;
 }
 
 export interface PlanPictureProps {
@@ -1124,11 +1449,29 @@ export interface ShownPlanProps {
     hands: number;
 }
 
+export interface SwapProps {
+    words: string;
+    at: number;
+    isDone: boolean;
+}
+
 export interface WhatIfProps {
     words: string;
     saves: number;
     isBought: boolean;
     worth: string | null;
+}
+
+export interface WrongCopyProps {
+    copy: number;
+    drive: string;
+    lead: string;
+    found: string[];
+    stay: string;
+    hangs: boolean;
+    drives: string[];
+    isReal: boolean;
+    grown: number | null;
 }
 
 export interface MistakeProps {
@@ -1177,311 +1520,6 @@ export interface PracticeRoundProps {
     was: string;
     wrong: string;
     on: string;
-}
-
-export interface ForSaleProps {
-    tag: string;
-    perGigabyte: number;
-    severity: string | null;
-}
-
-export interface QuoteProps {
-    id: number;
-    kind: string;
-    capacity: string;
-    price: string;
-    perGigabyte: string;
-    on: string;
-    source: string;
-}
-
-export interface ReferenceProps {
-    form: string;
-    tier: string;
-    currency: string;
-    median: number;
-    words: string;
-    quotes: number[];
-    cards: ForSaleProps[];
-}
-
-export interface ClassProps {
-    class: BlockClass;
-    bytes: number;
-    size: string;
-    meaning: string;
-}
-
-export interface CoreProps {
-    size: number;
-    label: number;
-    capacity: number;
-    wrap: number | null;
-    condition: Condition;
-    patches: PatchProps[];
-    classes: ClassProps[];
-    grain: number;
-    summary: string;
-    caption: string;
-    trace: TraceProps | null;
-    wrapFrom: number | null;
-    exact: boolean;
-    points: number | null;
-    means: string[];
-    proves: string;
-    leaves: string[];
-    alarmAt: number | null;
-    peg: string;
-    isLoose: boolean;
-    upTo: string | null;
-    behind: string | null;
-    really: string | null;
-}
-
-export interface PatchProps {
-    class: BlockClass;
-    offset: number;
-    length: number;
-    source: number | null;
-}
-
-export interface ProvingWayProps {
-    expected: string;
-    writes: string;
-    proves: string;
-    leaves: string;
-}
-
-export interface ProvingWaysProps {
-    proof: ProvingWayProps;
-    screen: ProvingWayProps;
-    recommended: string;
-    reason: string;
-}
-
-export interface TheirsProps {
-    id: number;
-    verdict: VerdictKind;
-    runs: number;
-    madeAt: string;
-    by: string;
-    readIn: string;
-}
-
-export interface TraceProps {
-    size: number;
-    write: [number, number][];
-    read: [number, number][];
-}
-
-export interface UnfinishedProofProps {
-    run: number;
-    where: string;
-    again: boolean;
-}
-
-export interface PurchaseProps {
-    id: number;
-    tag: string;
-    name: string;
-    on: string;
-    price: string;
-    hoped: string;
-    saved: string;
-    share: number;
-    words: string;
-    open: number;
-}
-
-export interface ReportProps {
-    id: number;
-    title: string;
-    steps: number;
-    taken: number;
-    isDone: boolean;
-    parts: ReportRowsProps[];
-    struck: StruckProps[];
-    how: string;
-}
-
-export interface ReportRowsProps {
-    title: string;
-    rows: FactProps[];
-}
-
-export interface StruckProps {
-    tag: string;
-    name: string;
-    verdict: VerdictKind;
-    why: string;
-}
-
-export interface DueRulesProps {
-    proveMonths: string;
-    measureMonths: string;
-    fills: string;
-    afterIncident: string;
-    shootDays: string;
-    shootMonths: string;
-    retireYears: string;
-    retireFills: string;
-}
-
-export interface FitRulesProps {
-    school: string;
-    spare: string;
-    usable: string;
-}
-
-export interface HandTimesProps {
-    swap: string;
-    first: string;
-    overhead: string;
-}
-
-export interface JudgeRulesProps {
-    full: string;
-    near: string;
-    short: string;
-    above: string;
-}
-
-export interface RuleChangeProps {
-    tag: string;
-    from: VerdictKind;
-    to: VerdictKind;
-}
-
-export interface RuleDraftProps {
-    id: number;
-    words: string;
-    why: string;
-    cards: number;
-    looked: number;
-    isDone: boolean;
-    changes: RuleChangeProps[];
-}
-
-export interface RuleProps {
-    key: string;
-    name: string;
-    value: string;
-    standard: string;
-    source: string;
-    changed: string;
-}
-
-export interface FactProps {
-    label: string;
-    words: string;
-}
-
-export interface HeatProps {
-    at: string;
-    temperature: string;
-    by: string | null;
-}
-
-export interface LiesProps {
-    device: string;
-    token: string | null;
-    on: string[];
-}
-
-export interface OrderProps {
-    slots: SlotProps[];
-    shelf: StandInProps[];
-    last: number | null;
-    asksReinserted: boolean;
-    unsecured: string | null;
-}
-
-export interface ProgressProps {
-    phase: string;
-    run: number;
-    at: number;
-    of: number;
-    share: number;
-    rate: number | null;
-    left: string | null;
-}
-
-export interface RunProps {
-    id: number;
-    kind: RunKind;
-    name: string;
-    state: RunState;
-    chain: string;
-    region: string;
-    write: number | null;
-    read: number | null;
-    variation: number | null;
-    note: string;
-    struck: boolean;
-}
-
-export interface RunSheetProps {
-    id: number;
-    title: string;
-    tag: string;
-    counts: boolean;
-    going: boolean;
-    facts: FactProps[];
-    ways: WayProps[];
-    words: string[];
-    course: CourseProps | null;
-    copy: CopyProps | null;
-    heat: HeatProps[];
-    heatLimits: string;
-    voids: VoidProps[];
-    void: VoidProps | null;
-}
-
-export interface RunningProps {
-    id: number;
-    kind: string;
-    waiting: boolean;
-    stopping: boolean;
-    runs: number;
-    progress: ProgressProps | null;
-    away: string | null;
-}
-
-export interface SlotProps {
-    id: number;
-    name: string;
-    kind: SlotKind;
-    lies: LiesProps | null;
-    refusal: string | null;
-    chain: string;
-    pinch: string;
-    plain: string | null;
-    expected: string | null;
-}
-
-export interface StandInProps {
-    key: string;
-    words: string;
-}
-
-export interface VoidProps {
-    reason: string;
-    by: string;
-    on: string;
-    withdrawn: string | null;
-}
-
-export interface WayProps {
-    way: string;
-    rates: number[];
-    apart: number[];
-    mean: number;
-    median: number;
-    deviation: number | null;
-    margin: number | null;
-    variation: number | null;
-    notes: string[];
-    suspicion: string | null;
 }
 
 export interface EveningCardProps {
@@ -1539,44 +1577,6 @@ export interface WantedProps {
     daily: string;
     days: string;
     spare: boolean;
-}
-
-export interface TagSheetProps {
-    cards: string;
-    tags: string[];
-    unknown: string[];
-    sheet: string;
-    columns: number;
-    rows: number;
-    begin: number;
-    href: string | null;
-}
-
-export interface ChainChoicesProps {
-    readers: ChoiceProps[];
-    ports: ChoiceProps[];
-    drives: ChoiceProps[];
-}
-
-export interface TypedCheckProps {
-    rate: string | null;
-    sentence: string | null;
-    wrong: boolean;
-}
-
-export interface ChangedVerdictProps {
-    card: string;
-    before: VerdictKind | null;
-    verdict: VerdictKind | null;
-    why: string;
-}
-
-export interface UpdateProps {
-    id: number;
-    on: string;
-    changes: number;
-    backup: string;
-    verdicts: ChangedVerdictProps[];
 }
 
 export interface CopyPage {
