@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\User;
+use App\Models\People\User;
 
 return [
     'defaults' => ['guard' => 'web', 'passwords' => 'users'],

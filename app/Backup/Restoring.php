@@ -6,9 +6,9 @@ namespace App\Backup;
 
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadState;
+use App\Models\People\Role;
 use App\Models\Runs\Run;
-use App\People\Role;
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use Closure;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;

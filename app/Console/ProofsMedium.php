@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Models\Runs\RunState;
 use App\Runs\Conducting\LaidMedium;
-use App\Runs\RunState;
 use Tally\Evidence\Evidence;
 use Tally\Evidence\ProofEvidence;
 use Tally\Evidence\Source;

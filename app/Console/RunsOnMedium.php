@@ -6,10 +6,10 @@ namespace App\Console;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Runs\Conducting\LaidMedium;
 use App\Runs\Filing\Outcome;
 use App\Runs\Filing\UnfiledResult;
-use App\Runs\RunState;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;

@@ -6,7 +6,6 @@ namespace App\Evidence;
 
 use App\Gear\ReaderReach;
 use App\Gear\Rig;
-use App\Ledger\DueBook;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\EvidenceFile;
 
-use App\Pages\Card\CorePicture;
+use App\Evidence\ProofWords;
 use App\Print\Paper;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
@@ -38,7 +38,7 @@ final readonly class CoreStrip
                 $paper,
                 $x($record->diagnosis->capacity->count),
                 $y,
-                CorePicture::peg($record),
+                ProofWords::peg($record),
                 [30, 35, 32],
                 self::HEIGHT + 5.2,
             );

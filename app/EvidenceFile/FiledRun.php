@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\EvidenceFile;
 
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use DateTimeImmutable;
 use DateTimeZone;
 use Tally\Evidence\Source;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Rules\Day;
 use App\Rules\MarkList;
 use Illuminate\Support\Facades\Validator;
 use Tally\Buying\Price;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Runs\Conducting\RunConductor;
-use App\Runs\RunState;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Queue\InteractsWithQueue;

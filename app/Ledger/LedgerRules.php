@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
+use App\Evidence\DueBook;
 use App\Models\HouseRule;
 use Tally\Ledger\DueRules;
 

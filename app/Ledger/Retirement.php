@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
+use App\Evidence\DueBook;
 use App\Models\Cards\Card;
 
 /** A card that is taken out of service keeps its history and leaves every plan. */

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Ledger\BookLine;
-use App\People\House;
+use App\Models\People\User;
+use Illuminate\Support\Facades\Auth;
 
 /**
  * Every change of such a row is a line of the books. What is derived from others is no change of its own: a model names it in
@@ -89,7 +90,7 @@ trait WritesBookLines
     private function whoOfLine(array $is): ?string
     {
         $signed = array_values(array_intersect_key($is, array_flip(['recorded_by', 'by', 'seen_by', 'retired_by'])));
-        $who = House::person()->name ?? $signed[0] ?? null;
+        $who = (Auth::user() instanceof User ? Auth::user()->name : null) ?? $signed[0] ?? null;
 
         return is_string($who) && $who !== '' ? mb_substr($who, 0, 80) : null;
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Offload;
 
-use App\Gear\CardSource;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use Illuminate\Support\Collection;

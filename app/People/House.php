@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\User;
+use App\Models\People\Ability;
+use App\Models\People\Role;
+use App\Models\People\User;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;

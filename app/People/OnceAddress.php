@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\User;
+use App\Models\People\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 

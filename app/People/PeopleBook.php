@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\SignIn;
-use App\Models\User;
+use App\Models\People\Role;
+use App\Models\People\SignIn;
+use App\Models\People\SignInOutcome;
+use App\Models\People\User;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 

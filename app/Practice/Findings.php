@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Practice;
 
-use App\Pages\Card\CorePicture;
+use App\Evidence\ProofWords;
 use Tally\Evidence\LongWriteEvidence;
 use Tally\Evidence\ProofEvidence;
 use Tally\Evidence\SpeedEvidence;
@@ -49,7 +49,7 @@ final readonly class Findings
         $read = $proof->readRate();
         $floor = $proof->longWrite()?->course->floor;
 
-        return CorePicture::of($proof->record, $label, '')->summary.
+        return ProofWords::summary($proof->record).
             ($read === null ? '' : " Read back at {$read->print()}").
             ($read === null || $floor === null ? '' : ", written at {$floor->printDown()} at the lowest").
             ($read === null ? '' : '.');

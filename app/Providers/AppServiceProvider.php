@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Evidence\JudgeRules;
-use App\Models\User;
+use App\Models\People\Ability;
+use App\Models\People\User;
 use App\Offload\Carrying\RealCopies;
-use App\People\Ability;
 use App\People\House;
 use App\Rules\HouseValidator;
 use App\Runs\Conducting\RunConductor;

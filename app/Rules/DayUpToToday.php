@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Rules;
 
-use App\Intake\Day;
 use DateTimeImmutable;
 
 /** A calendar day as people write it, that is not still to come. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shoot;
 
-use App\Ledger\DueBook;
+use App\Evidence\DueBook;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Shoot\Shoot;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Stations;
 
+use App\Models\Runs\RunState;
 use App\Models\Stations\Slot;
 use App\Models\Stations\Station;
-use App\Runs\RunState;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -6,10 +6,10 @@ namespace App\Stations;
 
 use App\Jobs\ConductRun;
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
 use App\Runs\Filing\ResultFiling;
-use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
 use Tally\Record\CopyParameters;
 

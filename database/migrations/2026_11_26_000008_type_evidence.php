@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Casts\Json;
+use App\Models\Casts\Json;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;

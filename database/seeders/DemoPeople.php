@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Models\People\Role;
 use App\People\PeopleBook;
-use App\People\Role;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
 

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Evidence\CardEvidence;
-use App\Ledger\DueBook;
+use App\Evidence\DueBook;
 use App\Ledger\IncidentBook;
 use App\Ledger\Retirement;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Report\PurchaseBook;
 use App\Report\ReportBook;
-use App\Runs\RunState;
 use App\Shoot\ShootBook;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\People\Ability;
+use App\Models\People\Role;
+use App\Models\People\SignIn;
+use App\Models\People\User;
 use App\Models\Runs\Run;
-use App\Models\SignIn;
-use App\Models\User;
-use App\People\Ability;
 use App\People\PeopleBook;
-use App\People\Role;
 use Illuminate\Support\Facades\Route;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;

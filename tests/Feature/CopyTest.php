@@ -8,7 +8,7 @@ use App\Models\Cards\Card;
 use App\Models\Kit\Drive;
 use App\Models\Kit\Port;
 use App\Models\Runs\Run;
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use Illuminate\Testing\TestResponse;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;

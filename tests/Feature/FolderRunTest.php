@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Artisan;
 use Inertia\Testing\AssertableInertia;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Ledger\DueBook;
+use App\Evidence\DueBook;
 use App\Ledger\IncidentBook;
 use App\Ledger\LedgerRules;
 use App\Models\Cards\Card;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
+use App\Evidence\DueBook;
 use App\Ledger\CardLife;
-use App\Ledger\DueBook;
 use App\Ledger\Fading;
 use App\Ledger\IncidentBook;
 use App\Ledger\LifeEvent;

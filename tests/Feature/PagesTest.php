@@ -8,7 +8,7 @@ use App\Evidence\CardEvidence;
 use App\Models\Cards\Card;
 use App\Models\Offload\SavedPlan;
 use App\Models\Runs\Run;
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Pages\Around\Tray;
-use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
 use Tally\Measured\Chain;
 use Tally\Record\RunKind;

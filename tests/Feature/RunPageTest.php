@@ -6,8 +6,8 @@ namespace Tests\Feature;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Models\Runs\RunVoid;
-use App\Runs\RunState;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tally\Verdict\VerdictKind;

@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use App\Evidence\CardEvidence;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use Illuminate\Support\Facades\Process;
 use PHPUnit\Framework\Attributes\DataProviderExternal;
 use Tally\Probe\SpeedPlan;

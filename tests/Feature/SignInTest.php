@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\SignIn;
-use App\Models\User;
+use App\Models\People\Role;
+use App\Models\People\SignIn;
+use App\Models\People\SignInOutcome;
+use App\Models\People\User;
 use App\People\PeopleBook;
-use App\People\Role;
-use App\People\SignInOutcome;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;

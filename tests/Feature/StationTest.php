@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Jobs\ConductRun;
 use App\Models\Runs\Run;
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use App\Stations\Lane;
 use App\Stations\Lease;
 use Illuminate\Queue\CallQueuedHandler;

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\RunSample;
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use Inertia\Testing\AssertableInertia;
 use Tally\Verdict\VerdictKind;
 use Tests\TestCase;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Intake;
 
 use App\Intake\CardEntry;
-use App\Intake\Day;
 use App\Intake\TagSeries;
+use App\Rules\Day;
 use InvalidArgumentException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tally\Label\Bus;

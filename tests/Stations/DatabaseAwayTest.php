@@ -6,8 +6,8 @@ namespace Tests\Stations;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Runs\Filing\UnfiledResult;
-use App\Runs\RunState;
 use Database\Seeders\DemoGear;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;

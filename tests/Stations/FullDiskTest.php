@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Stations;
 
 use App\Http\ErrorPage;
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use ErrorException;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Log;

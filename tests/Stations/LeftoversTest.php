@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Stations;
 
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Runs\Ordering\RunDesk;
-use App\Runs\RunState;
 
 /** What a run that died has left: kept where it can go on, told as it is where it cannot. */
 final class LeftoversTest extends StationTestCase

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Stations;
 
 use App\Models\Runs\Run;
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use App\Stations\Lane;
 use Symfony\Component\Process\Process;
 

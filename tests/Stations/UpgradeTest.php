@@ -6,9 +6,9 @@ namespace Tests\Stations;
 
 use App\Backup\LaidOut;
 use App\Models\Cards\Card;
+use App\Models\People\User;
 use App\Models\Runs\Run;
 use App\Models\Update;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
 use Symfony\Component\Process\Process;

@@ -6,12 +6,12 @@ namespace Tools\Trial;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Models\Stations\Slot;
 use App\Models\Stations\Station;
 use App\Runs\Filing\UnfiledResult;
 use App\Runs\Ordering\RunDesk;
 use App\Runs\Ordering\RunOrder;
-use App\Runs\RunState;
 use Illuminate\Support\Facades\DB;
 use Random\Randomizer;
 use RuntimeException;

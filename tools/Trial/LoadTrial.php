@@ -6,11 +6,11 @@ namespace Tools\Trial;
 
 use App\Intake\CardBook;
 use App\Models\Cards\Card;
+use App\Models\People\Role;
 use App\Models\Runs\Run;
 use App\Models\Stations\Slot;
 use App\Models\Stations\Station;
 use App\People\PeopleBook;
-use App\People\Role;
 use App\Runs\Ordering\RunDesk;
 use App\Runs\Ordering\RunOrder;
 use Database\Seeders\DemoGear;

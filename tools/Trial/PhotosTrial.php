@@ -7,8 +7,8 @@ namespace Tools\Trial;
 use App\Intake\CardBook;
 use App\Models\Cards\Card;
 use App\Models\Cards\Photo;
+use App\Models\People\Role;
 use App\People\PeopleBook;
-use App\People\Role;
 use Database\Seeders\DemoGear;
 use Symfony\Component\Process\Process;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\User;
+use App\Models\People\Role;
+use App\Models\People\User;
 use App\People\PeopleBook;
-use App\People\Role;
 use Illuminate\Console\Command;
 
 /** The way in for a house where nobody can get in: whoever is at its terminal makes a lead, or gives one a new password. */

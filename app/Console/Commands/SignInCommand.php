@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\User;
+use App\Models\People\Role;
+use App\Models\People\User;
 use App\People\OnceAddress;
-use App\People\Role;
 use Illuminate\Console\Command;
 
 /** For whoever is at the terminal of the house: an address that signs somebody in, once. */

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Taken;
-use App\Models\User;
+use App\Models\People\Role;
+use App\Models\People\User;
 use App\Pages\House\GivenPasswordProps;
 use App\Pages\House\PeoplePage;
 use App\Pages\Page;
 use App\People\PeopleBook;
-use App\People\Role;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;

@@ -6,7 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Http\KnownBrowser;
 use App\Http\Middleware\SignedIn;
-use App\Models\User;
+use App\Models\People\SignInOutcome;
+use App\Models\People\User;
 use App\Pages\House\PasswordPage;
 use App\Pages\House\SignInPage;
 use App\Pages\Page;
@@ -14,7 +15,6 @@ use App\People\House;
 use App\People\OnceAddress;
 use App\People\Passwords;
 use App\People\PeopleBook;
-use App\People\SignInOutcome;
 use App\People\Tries;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\People\Ability;
+use App\Models\People\Ability;
 use App\People\House;
 use Closure;
 use Illuminate\Http\Request;

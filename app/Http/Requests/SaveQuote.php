@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Intake\Day;
+use App\Rules\Day;
 use App\Rules\DayUpToToday;
 use App\Rules\PriceText;
 use App\Rules\Quantity;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models\Runs;
 
-use App\Casts\AsIdentity;
 use App\Models\Cards\Card;
+use App\Models\Casts\AsIdentity;
 use App\Models\Row;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models\Runs;
 
-use App\Casts\AsChain;
-use App\Casts\AsIdentity;
-use App\Casts\AsParameters;
-use App\Casts\AsResult;
-use App\Casts\Json;
-use App\Evidence\JudgeRules;
 use App\Models\Cards\Card;
+use App\Models\Casts\AsChain;
+use App\Models\Casts\AsIdentity;
+use App\Models\Casts\AsParameters;
+use App\Models\Casts\AsResult;
+use App\Models\Casts\Json;
 use App\Models\Kit\Cable;
 use App\Models\Kit\Drive;
 use App\Models\Kit\Port;
@@ -19,7 +18,6 @@ use App\Models\Row;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
-use App\Runs\RunState;
 use Closure;
 use Illuminate\Database\Eloquent\Casts\AsFluent;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -35,6 +33,7 @@ use Tally\Evidence\SpeedReading;
 use Tally\Label\Label;
 use Tally\Measured\Chain;
 use Tally\Measured\Reached;
+use Tally\Reading\Thresholds;
 use Tally\Record\CopyRecord;
 use Tally\Record\Parameters;
 use Tally\Record\ProofRecord;
@@ -249,7 +248,7 @@ final class Run extends Row
 
         return $speeds === null
             ? null
-            : SpeedReading::of($speeds, $this->chain, $label ?? $this->card->label(), $this->isTyped(), $reached, JudgeRules::now());
+            : SpeedReading::of($speeds, $this->chain, $label ?? $this->card->label(), $this->isTyped(), $reached, app(Thresholds::class));
     }
 
     /** Whether somebody typed its figures, here or where it was read in from. */

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models\Stations;
 
-use App\Casts\AsSeen;
+use App\Models\Casts\AsSeen;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
 use App\Models\Row;
 use App\Models\Runs\Run;
-use App\Stations\Seen;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Pages\Around;
 
+use App\Models\Runs\RunState;
 use App\Models\Stations\Station;
-use App\Runs\RunState;
 use Illuminate\Database\Eloquent\Builder;
 use Tally\Verdict\Step;
 

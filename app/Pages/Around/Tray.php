@@ -6,8 +6,8 @@ namespace App\Pages\Around;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Offload\Carrying\Secured;
-use App\Runs\RunState;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

@@ -8,7 +8,7 @@ use App\Models\Cards\Card;
 use App\Models\Runs\HeatReading;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use Illuminate\Support\Collection;
 use Tally\Label\Mark;
 use Tally\Quantity\Bytes;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Pages\Card;
 
-use App\Gear\CardSource;
 use App\Gear\Rig;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
+use App\Offload\CardSource;
 use App\Pages\Page;
 use Illuminate\Support\Collection;
 use Tally\Chain\Link;

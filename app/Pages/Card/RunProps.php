@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Card;
 
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use Tally\Record\RunKind;
 
 /** A row of the table of runs. Speeds in MB/s. */

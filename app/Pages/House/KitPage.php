@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Pages\House;
 
 use App\Evidence\CardEvidence;
-use App\Gear\CardSource;
 use App\Gear\Rig;
 use App\Kit\KitListProps;
 use App\Models\Cards\Card;
 use App\Models\Cards\Inspection;
 use App\Models\Kit\Reader;
 use App\Models\Runs\Run;
+use App\Offload\CardSource;
 use App\Pages\Card\InspectPage;
 use App\Pages\Page;
 use Illuminate\Support\Collection;

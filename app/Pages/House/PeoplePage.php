@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
-use App\Models\SignIn;
-use App\Models\User;
+use App\Models\People\Ability;
+use App\Models\People\Role;
+use App\Models\People\SignIn;
+use App\Models\People\User;
 use App\Pages\Page;
-use App\People\Ability;
 use App\People\House;
-use App\People\Role;
 
 /** Who is here, who may what, and who signed in when. */
 final readonly class PeoplePage extends Page

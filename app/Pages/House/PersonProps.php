@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
-use App\People\Role;
+use App\Models\People\Role;
 
 /** Somebody who signs in here. */
 final readonly class PersonProps

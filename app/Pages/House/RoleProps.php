@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
-use App\People\Role;
+use App\Models\People\Role;
 
 /** A role, and what it may. */
 final readonly class RoleProps

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
-use App\People\Ability;
+use App\Models\People\Ability;
 
 /** Who is at the page. */
 final readonly class WhoProps

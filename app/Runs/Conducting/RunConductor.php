@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Runs\Conducting;
 
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Models\Stations\SlotKind;
 use App\Runs\Filing\Outcome;
 use App\Runs\Filing\UnfiledResult;
-use App\Runs\RunState;
 use App\Stations\BenchEngine;
 use Closure;
 use Illuminate\Database\QueryException;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Runs\Conducting;
 
-use App\Casts\Json;
+use App\Models\Casts\Json;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
 use Closure;

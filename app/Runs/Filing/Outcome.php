@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Runs\Filing;
 
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use Tally\Record\Result;
 
 /** What came of a run, before it is in any book. */

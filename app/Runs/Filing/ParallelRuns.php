@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Runs\Filing;
 
 use App\Models\Runs\Run;
+use App\Models\Runs\RunState;
 use App\Models\Stations\SlotKind;
-use App\Runs\RunState;
 use Illuminate\Contracts\Database\Eloquent\Builder;
 
 /** What else was written or read on the same host while a run went on. Stand-ins keep their own time and disturb nobody. */

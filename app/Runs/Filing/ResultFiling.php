@@ -9,7 +9,7 @@ use App\Gear\OwnMeasurement;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
-use App\Runs\RunState;
+use App\Models\Runs\RunState;
 use DateTimeInterface;
 use Illuminate\Support\Facades\DB;
 use Tally\Record\Result;

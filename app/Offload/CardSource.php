@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Gear;
+namespace App\Offload;
 
 use App\Evidence\CardEvidence;
 use App\Models\Cards\Card;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Casts;
+namespace App\Models\Casts;
 
-use App\Stations\Seen;
+use App\Models\Stations\Seen;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\Models\People;
 
 /** What not everybody may do. Looking is open to whoever is signed in. */
 enum Ability: string

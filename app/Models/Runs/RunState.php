@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs;
+namespace App\Models\Runs;
 
 /** Where a run is in its life. */
 enum RunState: string

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Models;
+namespace App\Models\People;
 
-use App\People\SignInOutcome;
+use App\Models\Row;
 use Illuminate\Support\Carbon;
 
 /**

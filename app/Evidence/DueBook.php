@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Ledger;
+namespace App\Evidence;
 
-use App\Evidence\CardEvidence;
+use App\Ledger\LedgerRules;
+use App\Ledger\Written;
 use App\Models\Cards\Card;
 use App\Models\Ledger\CardIncident;
 use App\Models\Runs\Run;

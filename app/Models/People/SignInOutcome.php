@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\People;
+namespace App\Models\People;
 
 /** What came of a try to sign in. */
 enum SignInOutcome: string
