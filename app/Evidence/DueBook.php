@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Evidence;
 
-use App\Ledger\LedgerRules;
-use App\Ledger\Written;
 use App\Models\Cards\Card;
 use App\Models\Ledger\CardIncident;
 use App\Models\Runs\Run;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
-use App\Jobs\VerifyDrive;
 use App\Models\Kit\Drive;
 use App\Models\Kit\DriveCheck;
 use App\Models\Kit\DriveCheckState;

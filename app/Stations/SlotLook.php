@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Stations;
 
 use App\Models\Runs\RunState;
+use App\Models\Stations\Contents;
 use App\Models\Stations\Seen;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
-use App\Runs\Conducting\OneAtATime;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Tally\Device\AllowedFolders;

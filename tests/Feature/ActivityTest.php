@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
+use App\Evidence\LedgerRules;
 use App\Intake\CardBook;
-use App\Ledger\LedgerRules;
 use App\Models\Ledger\BookLine;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Ledger\LedgerRules;
+use App\Evidence\LedgerRules;
 use Database\Seeders\DemoCards;
 use Inertia\Testing\AssertableInertia;
 use Tally\Label\Bus;

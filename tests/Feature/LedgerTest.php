@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Evidence\DueBook;
+use App\Evidence\LedgerRules;
 use App\Ledger\IncidentBook;
-use App\Ledger\LedgerRules;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Ledger\CardIncident;

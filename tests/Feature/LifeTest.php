@@ -6,12 +6,12 @@ namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
 use App\Evidence\DueBook;
+use App\Evidence\Written;
 use App\Ledger\CardLife;
 use App\Ledger\Fading;
 use App\Ledger\IncidentBook;
 use App\Ledger\LifeEvent;
 use App\Ledger\LifeFigures;
-use App\Ledger\Written;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Runs\Run;

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
 use App\Evidence\JudgeRules;
-use App\Ledger\LedgerRules;
+use App\Evidence\LedgerRules;
 use App\Models\Cards\Card;
 use App\Models\HouseRule;
 use App\Models\Ledger\BookLine;

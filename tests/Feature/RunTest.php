@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
-use App\Jobs\ConductRun;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunState;
 use App\Models\Stations\Slot;
+use App\Runs\Conducting\ConductRun;
 use App\Runs\Conducting\RunConductor;
 use App\Runs\Conducting\RunObserver;
 use Illuminate\Database\Events\QueryExecuted;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Jobs\ConductRun;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunState;
+use App\Runs\Conducting\ConductRun;
 use App\Stations\Lane;
 use App\Stations\Lease;
 use Illuminate\Queue\CallQueuedHandler;

@@ -8,7 +8,7 @@ use App\Models\Stations\Station;
 use App\Runs\Filing\DatabaseAway;
 use App\Stations\Lane;
 use App\Stations\Lease;
-use App\Stations\Shift;
+use App\Worker\Shift;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -13,7 +13,7 @@ use App\Pages\House\BenchPage;
 use App\Pages\Page;
 use App\Stations\BenchBook;
 use App\Stations\SlotLook;
-use App\Stations\VanishedBench;
+use App\Worker\VanishedBench;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Evidence\LedgerRules;
 use App\Evidence\RuleDrafts;
 use App\Http\Person;
 use App\Http\Requests\KeepDueRules;
 use App\Http\Requests\KeepPlanRules;
 use App\Http\Requests\TryJudgement;
-use App\Ledger\LedgerRules;
 use App\Models\RuleDraft;
 use App\Offload\PlanRules;
 use App\Pages\House\RulesPage;

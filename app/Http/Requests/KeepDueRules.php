@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Ledger\LedgerRules;
+use App\Evidence\LedgerRules;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** When cards are tested again, and why that is changed. */

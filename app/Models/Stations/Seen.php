@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models\Stations;
 
-use App\Stations\Part;
 use Tally\Device\Identity;
 
 /** What a station saw when it looked into a slot. */

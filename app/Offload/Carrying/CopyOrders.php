@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Offload\Carrying;
 
-use App\Jobs\CarryCopies;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;

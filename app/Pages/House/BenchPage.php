@@ -15,7 +15,7 @@ use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
 use App\Pages\Page;
 use App\Stations\SlotLook;
-use App\Stations\VanishedBench;
+use App\Worker\VanishedBench;
 use Illuminate\Support\Collection;
 
 /** The benches of the house: which are at work, and what lies in their slots. */

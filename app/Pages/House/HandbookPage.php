@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
-use App\Ledger\LedgerRules;
+use App\Evidence\LedgerRules;
 use App\Pages\Page;
 use App\Shoot\FitRules;
 use Tally\Chain\Ceiling;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Pages\House;
 
 use App\Evidence\JudgeRules;
+use App\Evidence\LedgerRules;
 use App\Evidence\RuleDrafts;
-use App\Ledger\LedgerRules;
 use App\Models\Cards\Card;
 use App\Models\HouseRule;
 use App\Offload\PlanRules;

@@ -6,14 +6,14 @@ namespace App\Pages\Ledger;
 
 use App\Evidence\CardEvidence;
 use App\Evidence\DueBook;
+use App\Evidence\LedgerRules;
+use App\Evidence\Written;
 use App\Ledger\CardLife;
 use App\Ledger\Fading;
 use App\Ledger\IncidentBook;
-use App\Ledger\LedgerRules;
 use App\Ledger\LifeEvent;
 use App\Ledger\LifeFigures;
 use App\Ledger\Retirement;
-use App\Ledger\Written;
 use App\Models\Cards\Card;
 use App\Models\Ledger\CardIncident;
 use App\Models\Runs\Run;

@@ -6,7 +6,6 @@ namespace App\Runs\Ordering;
 
 use App\Erasing\Permit;
 use App\Gear\Rig;
-use App\Jobs\ConductRun;
 use App\Models\Cards\Card;
 use App\Models\People\Ability;
 use App\Models\Runs\Run;
@@ -15,6 +14,7 @@ use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
 use App\People\House;
+use App\Runs\Conducting\ConductRun;
 use App\Stations\SlotLook;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Support\Facades\DB;

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Jobs;
+namespace App\Runs\Conducting;
 
 use App\Models\Runs\Run;
 use App\Models\Runs\RunState;
-use App\Runs\Conducting\RunConductor;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Queue\InteractsWithQueue;

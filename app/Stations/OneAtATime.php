@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Runs\Conducting;
+namespace App\Stations;
 
 use Closure;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Stations;
+namespace App\Models\Stations;
 
 use Symfony\Component\Process\Process;
 use Tally\Device\Identity;

@@ -2,12 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Jobs;
+namespace App\Offload\Carrying;
 
 use App\Models\Offload\CopyState;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
-use App\Offload\Carrying\RealCopies;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Queue\InteractsWithQueue;

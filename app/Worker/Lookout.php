@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Stations;
+namespace App\Worker;
 
 use App\Kit\DriveChecks;
 use App\Models\Offload\Offload;
@@ -13,6 +13,8 @@ use App\Offload\Carrying\LeftCopies;
 use App\Offload\Carrying\StandInPlay;
 use App\Runs\Filing\DatabaseAway;
 use App\Runs\Filing\UnfiledResult;
+use App\Stations\BenchSight;
+use App\Stations\SlotLook;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use Throwable;

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Jobs;
+namespace App\Kit;
 
-use App\Kit\DriveChecks;
 use App\Models\Kit\DriveCheck;
 use App\Models\Kit\DriveCheckState;
 use Illuminate\Bus\Queueable;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Ledger;
+namespace App\Evidence;
 
 use App\Models\Cards\Card;
 use App\Models\Cards\FootageAct;

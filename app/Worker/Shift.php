@@ -2,15 +2,18 @@
 
 declare(strict_types=1);
 
-namespace App\Stations;
+namespace App\Worker;
 
-use App\Jobs\CarryCopies;
-use App\Jobs\ConductRun;
-use App\Jobs\VerifyDrive;
+use App\Kit\VerifyDrive;
 use App\Models\Stations\Station;
+use App\Offload\Carrying\CarryCopies;
 use App\Offload\Carrying\LeftCopies;
+use App\Runs\Conducting\ConductRun;
 use App\Runs\Filing\DatabaseAway;
 use App\Runs\Filing\UnfiledResult;
+use App\Stations\BenchEngine;
+use App\Stations\Lane;
+use App\Stations\Lease;
 use Closure;
 use Illuminate\Queue\CallQueuedHandler;
 use Illuminate\Queue\Events\JobProcessing;

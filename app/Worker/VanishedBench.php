@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Stations;
+namespace App\Worker;
 
 use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;

@@ -2,14 +2,15 @@
 
 declare(strict_types=1);
 
-namespace App\Stations;
+namespace App\Worker;
 
-use App\Jobs\ConductRun;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunState;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
+use App\Runs\Conducting\ConductRun;
 use App\Runs\Filing\ResultFiling;
+use App\Stations\Lane;
 use Illuminate\Support\Facades\DB;
 use Tally\Record\CopyParameters;
 

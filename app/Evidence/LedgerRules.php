@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Ledger;
+namespace App\Evidence;
 
-use App\Evidence\DueBook;
 use App\Models\HouseRule;
 use Tally\Ledger\DueRules;
 

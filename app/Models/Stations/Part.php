@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Stations;
+namespace App\Models\Stations;
 
 /** A file system that lies on a raw medium, and what is in it. */
 final readonly class Part
