@@ -9,8 +9,8 @@ use Inertia\Inertia;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * All that a page shows: what its class is made of, to the letter. `ProvePage` is that of resources/js/pages/Prove.tsx, and TypeScript knows
- * it by the same name.
+ * All that a page shows: what its class is made of, to the letter. `ProvePage` is that of resources/js/pages/Prove.tsx, and TypeScript
+ * knows it by the same name.
  */
 abstract readonly class Page implements Responsable
 {
