@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Evidence;
 
+use App\Gear\ChainBuilder;
 use App\Gear\ReaderReach;
-use App\Gear\Rig;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
@@ -49,7 +49,7 @@ final readonly class CardEvidence
             new House(
                 [...(new HouseKnowledge())->findings($card), ...StopFindings::of($card->stopped)],
                 $reached,
-                fn (): array => Rig::reaches($card->label(), $reached()),
+                fn (): array => ChainBuilder::reaches($card->label(), $reached()),
                 $by ?? JudgeRules::now(),
             ),
         );

@@ -30,7 +30,7 @@ final readonly class SlotPath
                 ->orderBy('id')
                 ->get() as $slot
         ) {
-            $paths[] = new self($slot, Rig::path($label, $slot));
+            $paths[] = new self($slot, ChainBuilder::path($label, $slot));
         }
         usort($paths, fn (self $a, self $b): int => $b->rate() <=> $a->rate());
 

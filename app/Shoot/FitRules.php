@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Shoot;
 
 use App\Models\HouseRule;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\MayIt;
-use Tally\Shoot\School;
 
 /** By which school the house decides what a card may record, and with how much to spare. */
 final readonly class FitRules
@@ -25,7 +25,7 @@ final readonly class FitRules
      * @param  float  $margin  so many times its rate must the lowest window be
      * @param  float  $usable  share of a card that a recording may take
      */
-    private function __construct(public School $school, public float $margin, public float $usable) {}
+    private function __construct(public FitCriterion $school, public float $margin, public float $usable) {}
 
     public static function now(): self
     {
@@ -36,17 +36,17 @@ final readonly class FitRules
         $school = $kept[self::SCHOOL] ?? null;
 
         return new self(
-            School::tryFrom(is_string($school) ? $school : '') ?? School::Measured,
+            FitCriterion::tryFrom(is_string($school) ? $school : '') ?? FitCriterion::Measured,
             $number(self::MARGIN, MayIt::MARGIN),
             $number(self::USABLE, 1.0),
         );
     }
 
-    public static function keep(School $school, float $margin, float $usable, string $by, ?string $why = null): void
+    public static function keep(FitCriterion $school, float $margin, float $usable, string $by, ?string $why = null): void
     {
         HouseRule::keep(
             [self::SCHOOL => $school->value, self::MARGIN => (string) $margin, self::USABLE => (string) $usable],
-            [self::SCHOOL => School::Measured->value, self::MARGIN => (string) MayIt::MARGIN, self::USABLE => '1'],
+            [self::SCHOOL => FitCriterion::Measured->value, self::MARGIN => (string) MayIt::MARGIN, self::USABLE => '1'],
             $by,
             $why,
         );

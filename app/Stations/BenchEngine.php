@@ -8,7 +8,7 @@ use App\Models\Stations\Station;
 use Closure;
 use Tally\Device\HostLoad;
 use Tally\Measured\Instrument;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\EngineGauge;
 use Tally\Quantity\Bytes;
 
@@ -43,10 +43,10 @@ final readonly class BenchEngine
      */
     public static function inBlocks(?Bytes $block, ?Instrument $usual): ?Instrument
     {
-        return $block === null || $block->count <= Imprint::BLOCK ? $usual : self::gauge($block->count);
+        return $block === null || $block->count <= TestPattern::BLOCK ? $usual : self::gauge($block->count);
     }
 
-    private static function gauge(int $block = Imprint::BLOCK): Instrument
+    private static function gauge(int $block = TestPattern::BLOCK): Instrument
     {
         $before = HostLoad::now();
         $gives = EngineGauge::onMemory($block);

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Tally\CaseFile;
 
 use Tally\Pattern\BlockClass;
-use Tally\Pattern\Imprint;
 use Tally\Pattern\Patch;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\Screen\ScreenPlan;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Passage;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
+use Tally\Reading\BlockMap;
 use Tally\Reading\Condition;
-use Tally\Reading\CoreSample;
 use Tally\Reading\Diagnosis;
 use Tally\Reading\Nature;
 use Tally\Record\Extent;
@@ -78,7 +78,7 @@ final readonly class ProofReader
             $core->bad() > 0 || $of->condition === Condition::Refuses
                 ? Diagnosis::found($of->condition, $of->capacity, $of->wrap, $of->wrapFrom, false)
                 : Diagnosis::found(Condition::Whole, $shown, null, null, false);
-        $stamped = $points * Imprint::BLOCK;
+        $stamped = $points * TestPattern::BLOCK;
         $classes = array_map(fn (int $bytes): int => (int) round(($stamped * $bytes) / max(1, $shown->count)), $core->bytesByClass());
 
         return new ProofRecord(
@@ -114,7 +114,7 @@ final readonly class ProofReader
         return new Passage($bytes, $rate === null || $bytes->isZero() ? Span::seconds(0) : $rate->timeFor($bytes));
     }
 
-    private static function diagnosis(Fields $run, CoreSample $core, Bytes $shown): Diagnosis
+    private static function diagnosis(Fields $run, BlockMap $core, Bytes $shown): Diagnosis
     {
         $of = Diagnosis::of($core, $shown, $shown);
         $at = self::refusedAt($run);
@@ -139,9 +139,9 @@ final readonly class ProofReader
     }
 
     /** @throws NotUsable */
-    private static function core(Fields $run, int $covered): CoreSample
+    private static function core(Fields $run, int $covered): BlockMap
     {
-        $core = new CoreSample();
+        $core = new BlockMap();
         $at = 0;
         $patches = array_map(
             fn (Fields $row): array => [$row->choice('0', BlockClass::class), $row->size('1')->count, $row->size('2')->count, $row],

@@ -7,15 +7,15 @@ namespace Tally\Device;
 use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Fault\CannotResume;
 use Tally\Device\Fault\CannotWrite;
+use Tally\Device\Fault\HostErrorMapper;
 use Tally\Device\Fault\HostRefused;
-use Tally\Device\Fault\Told;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
 use Tally\Device\Host\OpenFile;
 use Tally\Device\Turns\Turns;
 use Tally\Pattern\Data;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 
 /**
@@ -34,7 +34,7 @@ final class FolderDevice implements Device
     private const RESERVE_SHARE = 100;
 
     /** How far the kernel works ahead of reading. */
-    private const AHEAD = 16 * Imprint::BLOCK;
+    private const AHEAD = 16 * TestPattern::BLOCK;
 
     private ?OpenFile $open = null;
 
@@ -132,7 +132,7 @@ final class FolderDevice implements Device
 
     public function stretch(): int
     {
-        return Imprint::BLOCK;
+        return TestPattern::BLOCK;
     }
 
     public function write(int $offset, Data $data): void
@@ -141,7 +141,7 @@ final class FolderDevice implements Device
         try {
             $this->turns->write($this->file($number), $offset - $within, $within, $data);
         } catch (HostError $error) {
-            throw Told::writing($error, $offset + $error->moved, $this->card->given, $this->folder->isThere());
+            throw HostErrorMapper::writing($error, $offset + $error->moved, $this->card->given, $this->folder->isThere());
         }
         $this->unsettled[$number] = true;
         $this->pushOut($this->file($number), $within + $data->length());
@@ -155,7 +155,7 @@ final class FolderDevice implements Device
             $this->fetchAhead($file, $within);
             $data = $this->turns->read($file, $offset - $within, $within, $length);
         } catch (HostError $error) {
-            throw Told::reading($error, $offset, $length, $this->card->given, $this->folder->isThere());
+            throw HostErrorMapper::reading($error, $offset, $length, $this->card->given, $this->folder->isThere());
         }
 
         return $data->length() === $length ? $data : throw HostRefused::changed($this->card->given);
@@ -168,7 +168,7 @@ final class FolderDevice implements Device
             try {
                 $this->file($number)->sync();
             } catch (HostError $error) {
-                throw Told::settling($error, $number * $this->perFile, $this->card->given, $this->folder->isThere());
+                throw HostErrorMapper::settling($error, $number * $this->perFile, $this->card->given, $this->folder->isThere());
             }
         }
         $this->unsettled = [];
@@ -212,7 +212,7 @@ final class FolderDevice implements Device
     /** Every few blocks, have the kernel begin to write. */
     private function pushOut(OpenFile $file, int $upTo): void
     {
-        if ($upTo - $this->pushed >= 8 * Imprint::BLOCK && ! $this->card->mount->isInMemory()) {
+        if ($upTo - $this->pushed >= 8 * TestPattern::BLOCK && ! $this->card->mount->isInMemory()) {
             $file->startWriting($this->pushed, $upTo - $this->pushed);
             $this->pushed = $upTo;
         }

@@ -6,7 +6,7 @@ namespace Tally\Evidence;
 
 use Closure;
 use Tally\Label\Label;
-use Tally\Measured\Blame;
+use Tally\Measured\Attribution;
 use Tally\Measured\Chain;
 use Tally\Measured\Reached;
 use Tally\Measured\Way;
@@ -20,8 +20,8 @@ use Tally\Record\SpeedRecord;
 /** What one speed run says about a card with this label, on the chain it was measured on. */
 final readonly class SpeedReading
 {
-    /** @param  Blame  $blame  of writing; of reading ask it for that */
-    private function __construct(public ?WayReading $write, public ?WayReading $read, public Blame $blame) {}
+    /** @param  Attribution  $blame  of writing; of reading ask it for that */
+    private function __construct(public ?WayReading $write, public ?WayReading $read, public Attribution $blame) {}
 
     /**
      * @param  bool  $isTyped  whether somebody typed the figures
@@ -38,7 +38,7 @@ final readonly class SpeedReading
         array $seen = [],
     ): self {
         $paper = $chain->mostOnPaper($label)->nominal;
-        $blame = new Blame($chain, $label, $reached, $by);
+        $blame = new Attribution($chain, $label, $reached, $by);
         $way = fn (string $name): bool => in_array($name, $record->disagree, true);
         $writes = $record->writes === [] ? null : Rate::bytesPerSecond(Summary::of($record->writes)->median);
         $slip = fn (?Rate $claim, Way $way): ?Closure => $isTyped
@@ -80,7 +80,7 @@ final readonly class SpeedReading
         );
     }
 
-    public function blame(Way $way): Blame
+    public function blame(Way $way): Attribution
     {
         return $this->blame->of($way);
     }

@@ -171,7 +171,7 @@ final readonly class SpeedClaims
             return [];
         }
         if ($read === null && $write === null && $sustained === null) {
-            return [Finding::doubt('no-speed', 'No speed is printed at all; a maker proud of a speed prints it.', self::PRACTICE)];
+            return [Finding::doubt('no-speed', 'No speed is printed at all; a card that is fast usually says how fast.', self::PRACTICE)];
         }
 
         return array_values(

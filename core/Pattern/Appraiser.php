@@ -13,7 +13,7 @@ final class Appraiser
     /** @var array{int, int, string}|null address, length and bytes of what was last made for an echo: many may repeat one place */
     private ?array $made = null;
 
-    public function __construct(private readonly Imprint $imprint) {}
+    public function __construct(private readonly TestPattern $imprint) {}
 
     /**
      * @param  Data  $read  what came back from `$offset`, a multiple of the sector; whole blocks of the pattern are checked fastest
@@ -25,12 +25,12 @@ final class Appraiser
             return $this->described($read, $offset);
         }
         $bytes = $read->bytes();
-        if (strlen($bytes) <= Imprint::BLOCK) {
+        if (strlen($bytes) <= TestPattern::BLOCK) {
             return $this->block($bytes, $offset);
         }
         $patches = [];
-        foreach (str_split($bytes, Imprint::BLOCK) as $i => $block) {
-            $patches = [...$patches, ...$this->block($block, $offset + $i * Imprint::BLOCK)];
+        foreach (str_split($bytes, TestPattern::BLOCK) as $i => $block) {
+            $patches = [...$patches, ...$this->block($block, $offset + $i * TestPattern::BLOCK)];
         }
 
         return $patches;

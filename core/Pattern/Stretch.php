@@ -7,7 +7,7 @@ namespace Tally\Pattern;
 /** A piece of an imprint, as described; its bytes are made when asked for. */
 final readonly class Stretch implements Data
 {
-    public function __construct(public Imprint $imprint, public int $address, private int $length) {}
+    public function __construct(public TestPattern $imprint, public int $address, private int $length) {}
 
     public function length(): int
     {
@@ -31,9 +31,9 @@ final readonly class Stretch implements Data
     public function bytes(): string
     {
         $whole =
-            $this->address % Imprint::BLOCK === 0 &&
-            ($this->length === Imprint::BLOCK ||
-                ($this->address + $this->length === $this->imprint->size->count && $this->length < Imprint::BLOCK));
+            $this->address % TestPattern::BLOCK === 0 &&
+            ($this->length === TestPattern::BLOCK ||
+                ($this->address + $this->length === $this->imprint->size->count && $this->length < TestPattern::BLOCK));
 
         return $whole ? $this->imprint->block($this->address) : $this->imprint->range($this->address, $this->length);
     }

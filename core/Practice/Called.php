@@ -7,7 +7,7 @@ namespace Tally\Practice;
 use Tally\Evidence\Evidence;
 use Tally\Evidence\ProofEvidence;
 use Tally\Evidence\SpeedEvidence;
-use Tally\Measured\Blame;
+use Tally\Measured\Attribution;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Reading\Summary;
@@ -83,7 +83,7 @@ final readonly class Called
 
         return match (true) {
             max([0.0, ...$elsewhere]) > self::MORE => $exercise->first->pinch($label),
-            $claim !== null && (new Blame($exercise->first->chain(), $label))->isTheCards($first, $claim) => Holds::Card,
+            $claim !== null && (new Attribution($exercise->first->chain(), $label))->isTheCards($first, $claim) => Holds::Card,
             default => null,
         };
     }

@@ -13,7 +13,7 @@ use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
@@ -36,9 +36,9 @@ final readonly class EngineGauge
      * @param  int  $block  how much is moved in one call, in bytes
      * @return array{write: float, verify: float} seconds
      */
-    public static function on(Device $device, Bytes $size, Clock $clock, int $from = 0, int $block = Imprint::BLOCK): array
+    public static function on(Device $device, Bytes $size, Clock $clock, int $from = 0, int $block = TestPattern::BLOCK): array
     {
-        $imprint = Imprint::random($size);
+        $imprint = TestPattern::random($size);
         $until = $clock->now() + ($from > 0 ? self::WARM_SECONDS : 0);
         for ($offset = 0; $clock->now() < $until; $offset = ($offset + $block) % $from) {
             $device->write($offset, $imprint->stretch($offset, $block));
@@ -65,7 +65,7 @@ final readonly class EngineGauge
      * @param  int  $block  how much is moved in one call, in bytes
      * @return array{write: Rate, read: Rate}|null null where there is no memory to write to
      */
-    public static function onMemory(int $block = Imprint::BLOCK, string $folder = '/dev/shm'): ?array
+    public static function onMemory(int $block = TestPattern::BLOCK, string $folder = '/dev/shm'): ?array
     {
         $size = Bytes::of(self::SIZE);
         $best = ['write' => INF, 'verify' => INF];

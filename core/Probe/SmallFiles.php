@@ -11,7 +11,7 @@ use Tally\Device\Fault\DeviceFault;
 use Tally\Device\Files\FileStore;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Pacemaker;
 use Tally\Probe\Observing\Phase;
@@ -52,7 +52,7 @@ final class SmallFiles
             $rounds < 1 ||
             $rounds > SpeedPlan::MOST_RUNS ||
             $each < 512 ||
-            $each > Imprint::BLOCK ||
+            $each > TestPattern::BLOCK ||
             $each % 512 !== 0
         ) {
             throw new InvalidArgumentException(
@@ -97,7 +97,7 @@ final class SmallFiles
     private function round(FileStore $store, Clock $clock, Pacemaker $beat, int $round): ?SmallFilesRound
     {
         $whole = $this->files * $this->each;
-        $imprint = Imprint::random(Bytes::of($whole));
+        $imprint = TestPattern::random(Bytes::of($whole));
         $passages = [];
         // The large file goes by the number after the small ones.
         foreach (
@@ -129,7 +129,7 @@ final class SmallFiles
     }
 
     /** @throws DeviceFault */
-    private function put(FileStore $store, Clock $clock, Imprint $imprint, int $number, int $at, int $length): float
+    private function put(FileStore $store, Clock $clock, TestPattern $imprint, int $number, int $at, int $length): float
     {
         $began = $clock->now();
         $store->put($number, $imprint->stretch($at, $length));
@@ -138,7 +138,7 @@ final class SmallFiles
     }
 
     /** @throws DeviceFault */
-    private function get(FileStore $store, Clock $clock, Imprint $imprint, int $number, int $at, int $length): float
+    private function get(FileStore $store, Clock $clock, TestPattern $imprint, int $number, int $at, int $length): float
     {
         $began = $clock->now();
         try {

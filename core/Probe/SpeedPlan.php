@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Probe;
 
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 
@@ -37,11 +37,11 @@ final readonly class SpeedPlan
         public int $warmUps,
         public Span $pause,
     ) {
-        $blocks = array_map(fn (int $power): int => Imprint::BLOCK << $power, range(0, 6));
+        $blocks = array_map(fn (int $power): int => TestPattern::BLOCK << $power, range(0, 6));
         $wrong = match (true) {
             $region->isZero() => [PlanPart::Size, 'A speed run writes some bytes; 0 B were given.'],
             $runs < 1 || $runs > self::MOST_RUNS => [PlanPart::Runs, "A speed run has 1 to 50 runs; {$runs} were given."],
-            $from->count % Imprint::BLOCK !== 0 => [PlanPart::From, "A region begins at a whole MiB; {$from->exact()} was given."],
+            $from->count % TestPattern::BLOCK !== 0 => [PlanPart::From, "A region begins at a whole MiB; {$from->exact()} was given."],
             $block !== null && ! in_array($block->count, $blocks, true) => [
                 PlanPart::Block,
                 "A block is 1, 2, 4, 8, 16, 32 or 64 MiB; {$block->exact()} was given.",

@@ -12,7 +12,7 @@ use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Pacemaker;
 use Tally\Probe\Observing\Phase;
@@ -58,7 +58,7 @@ final readonly class SpeedRun
     private function alternate(Device $device, Clock $clock, Pacemaker $beat, SpeedCourse $course): bool
     {
         for ($run = 1; $run <= $this->plan->passages(); $run++) {
-            $imprint = Imprint::random($course->region);
+            $imprint = TestPattern::random($course->region);
             if (
                 ! $this->write($device, $clock, $beat, $imprint, $course, $run) ||
                 ! $this->read($device, $clock, $beat, $imprint, $course, $run) ||
@@ -74,9 +74,9 @@ final readonly class SpeedRun
     /** @return bool false when it was stopped */
     private function writesFirst(Device $device, Clock $clock, Pacemaker $beat, SpeedCourse $course): bool
     {
-        $imprint = Imprint::random($course->region);
+        $imprint = TestPattern::random($course->region);
         for ($run = 1; $run <= $this->plan->passages(); $run++) {
-            $imprint = Imprint::random($course->region);
+            $imprint = TestPattern::random($course->region);
             if (! $this->write($device, $clock, $beat, $imprint, $course, $run) || ! $this->cool($clock, $beat, 1)) {
                 return false;
             }
@@ -106,7 +106,7 @@ final readonly class SpeedRun
     }
 
     /** @return bool false when it was stopped */
-    private function write(Device $device, Clock $clock, Pacemaker $beat, Imprint $imprint, SpeedCourse $course, int $run): bool
+    private function write(Device $device, Clock $clock, Pacemaker $beat, TestPattern $imprint, SpeedCourse $course, int $run): bool
     {
         $size = $imprint->size->count;
         $block = $this->plan->block->count ?? $device->stretch();
@@ -130,7 +130,7 @@ final readonly class SpeedRun
     }
 
     /** @return bool false when it was stopped */
-    private function read(Device $device, Clock $clock, Pacemaker $beat, Imprint $imprint, SpeedCourse $course, int $run): bool
+    private function read(Device $device, Clock $clock, Pacemaker $beat, TestPattern $imprint, SpeedCourse $course, int $run): bool
     {
         $forgot = $device->forget();
         $appraiser = new Appraiser($imprint);

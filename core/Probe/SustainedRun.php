@@ -10,7 +10,7 @@ use Tally\Device\Device;
 use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\EndsRun;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Pacemaker;
 use Tally\Probe\Observing\Phase;
@@ -45,7 +45,7 @@ final readonly class SustainedRun
     public function on(Device $device, Clock $clock, Observer $observer = new Unobserved(), ?ProgressSaver $saver = null): SustainedResult
     {
         $size = min($this->region->count ?? PHP_INT_MAX, $device->size()->count);
-        $imprint = Imprint::random(Bytes::of($size));
+        $imprint = TestPattern::random(Bytes::of($size));
         $beat = new Pacemaker($clock, $observer, $size);
         $trace = new Trace($device->stretch());
         $lowest = new LowestWindow();

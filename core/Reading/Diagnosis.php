@@ -6,8 +6,8 @@ namespace Tally\Reading;
 
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
-use Tally\Pattern\Imprint;
 use Tally\Pattern\Patch;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 
 /** What a core sample means: how much the medium truly has, and whether it lies or is ill. */
@@ -67,7 +67,7 @@ final readonly class Diagnosis
      * @param  Bytes|null  $size  how much there was to read back; null where all of it was
      * @param  Bytes|null  $medium  how much the medium has, where only a part of it was to be read back
      */
-    public static function of(CoreSample $core, ?Bytes $size = null, ?Bytes $medium = null): self
+    public static function of(BlockMap $core, ?Bytes $size = null, ?Bytes $medium = null): self
     {
         $holds = Bytes::of($core->bytes(BlockClass::Holds));
         $whole = $size === null || $core->covered() >= $size->count;
@@ -112,7 +112,7 @@ final readonly class Diagnosis
      * what holds is as long as the spared part and one lap. On one whose first lap stays, what is behind it echoes. Both
      * sums are allowed a little, for a medium that also has bad spots.
      */
-    private static function wraps(CoreSample $core, bool $whole): ?self
+    private static function wraps(BlockMap $core, bool $whole): ?self
     {
         [$lap, $from, $echoes] = [$core->lap(), $core->firstEcho(), $core->bytes(BlockClass::Echoes)];
         if ($lap === null || $from === null || $echoes < 0.2 * $core->bad() || $core->inLaps() < self::ONE_LAP * $echoes) {
@@ -121,7 +121,7 @@ final readonly class Diagnosis
         $holds = $core->bytes(BlockClass::Holds);
         $expected = $core->laterWins() ? $from + $lap : $from;
         // A misplaced block near the end is no lap: it would have to be half of what that lap foretells.
-        $slack = min(max(2 * Imprint::BLOCK, intdiv($core->covered(), 100)), intdiv(max(0, $core->covered() - $expected), 2));
+        $slack = min(max(2 * TestPattern::BLOCK, intdiv($core->covered(), 100)), intdiv(max(0, $core->covered() - $expected), 2));
         // A reading that was broken off has not come to the lap that holds.
         $fits = $whole ? $holds <= $expected + $slack && $holds >= 0.5 * $expected - $slack : $echoes >= 0.9 * $core->bad();
         if (! $fits) {
@@ -143,7 +143,7 @@ final readonly class Diagnosis
     }
 
     /** What comes back belongs to other addresses, but not in laps: what is left of the size is what holds. */
-    private static function aliases(CoreSample $core, bool $whole): ?self
+    private static function aliases(BlockMap $core, bool $whole): ?self
     {
         if (! $whole || ! self::isMuch($core->bad(), $core->covered()) || 2 * $core->bytes(BlockClass::Echoes) < $core->bad()) {
             return null;
@@ -168,7 +168,7 @@ final readonly class Diagnosis
      * Up to one address next to everything holds, from there on next to nothing, but for what a cache may answer at the very
      * end. Only where that is the end of the medium is it an end: in a part it is a bad spot.
      */
-    private static function ends(CoreSample $core, bool $toTheEnd): ?self
+    private static function ends(BlockMap $core, bool $toTheEnd): ?self
     {
         [$edge, $badBefore, $badBehind] = self::edge($core);
         $behind = $core->covered() - $edge;
@@ -187,7 +187,7 @@ final readonly class Diagnosis
             $also[] = Bytes::of($badBefore)->decimal().' of the part it has came back wrong too: it is also faulty.';
         }
         $answered = $behind - $badBehind;
-        if ($answered >= Imprint::BLOCK) {
+        if ($answered >= TestPattern::BLOCK) {
             $also[] =
                 Bytes::of($answered)->decimal().
                 ' behind its end came back right: from a cache inside it, or from memory that it has there. Take it out, put it '.
@@ -242,7 +242,7 @@ final readonly class Diagnosis
     }
 
     /** @return array{int, int, int} the address that parts good from bad best, bad bytes before it, bad bytes behind it */
-    private static function edge(CoreSample $core): array
+    private static function edge(BlockMap $core): array
     {
         [$bad, $good] = [0, 0];
         [$edge, $least, $before] = [0, PHP_INT_MAX, 0];

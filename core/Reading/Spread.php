@@ -27,7 +27,7 @@ final readonly class Spread
         public ?float $wrongBits,
     ) {}
 
-    public static function of(CoreSample $core): self
+    public static function of(BlockMap $core): self
     {
         $runs = [];
         foreach ($core->patches() as $patch) {
@@ -75,7 +75,7 @@ final readonly class Spread
     }
 
     /** @param  list<array{int, int}>  $runs  from, to */
-    private static function clustered(array $runs, CoreSample $core): bool
+    private static function clustered(array $runs, BlockMap $core): bool
     {
         $patches = $core->patches();
         $whole = $patches === [] ? 0 : $patches[array_key_last($patches)]->end();

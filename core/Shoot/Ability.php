@@ -6,7 +6,7 @@ namespace Tally\Shoot;
 
 use Tally\Evidence\Evidence;
 use Tally\Label\Label;
-use Tally\Measured\Blame;
+use Tally\Measured\Attribution;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Verdict\Judge;
@@ -60,7 +60,7 @@ final readonly class Ability
     public function isToBlame(CardFloor $floor, Rate $need): bool
     {
         return $this->evidence !== null &&
-            (new Blame($floor->write->chain, $this->label, $this->evidence->house->reached(...), $this->evidence->house->by))
+            (new Attribution($floor->write->chain, $this->label, $this->evidence->house->reached(...), $this->evidence->house->by))
                 ->isTheCards($floor->rate, $need);
     }
 

@@ -20,7 +20,7 @@ final readonly class Answer
      * @param  string  $evidence  what it rests on
      */
     public function __construct(
-        public School $school,
+        public FitCriterion $school,
         public ?Word $word,
         public ?Rate $figure = null,
         public string $asked = '',

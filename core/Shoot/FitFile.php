@@ -26,7 +26,7 @@ final readonly class FitFile
      * @param  Fields|null  $shoot  what a whole shoot asks for; null where the file asks for none
      */
     private function __construct(
-        public School $school,
+        public FitCriterion $school,
         public float $margin,
         public float $usable,
         public array $cameras,
@@ -65,7 +65,7 @@ final readonly class FitFile
         }
 
         $read = new self(
-            $file->has('school') ? $file->choice('school', School::class) : School::Measured,
+            $file->has('school') ? $file->choice('school', FitCriterion::class) : FitCriterion::Measured,
             $margin,
             $usable,
             array_map(ModeFile::camera(...), $file->rows('cameras')),
@@ -78,7 +78,7 @@ final readonly class FitFile
     }
 
     /** @throws NotUsable with the field, what was given and what would do */
-    public function question(?School $school = null): ?Question
+    public function question(?FitCriterion $school = null): ?Question
     {
         return $this->shoot === null ? null : ShootFile::read($this->shoot, $this, $school);
     }
@@ -88,7 +88,7 @@ final readonly class FitFile
      *
      * @return list<array<string, mixed>> as docs/fit.md says
      */
-    public function answers(?School $school = null): array
+    public function answers(?FitCriterion $school = null): array
     {
         $decides = ($school ?? $this->school)->value;
         $rows = [];

@@ -32,23 +32,23 @@ final readonly class MayIt
     public function all(Ability $card): array
     {
         $answers = [];
-        foreach (School::cases() as $school) {
+        foreach (FitCriterion::cases() as $school) {
             $answers[$school->value] = $this->by($school, $card);
         }
 
         return $answers;
     }
 
-    public function by(School $school, Ability $card): Answer
+    public function by(FitCriterion $school, Ability $card): Answer
     {
         return $this->outright($school, $card) ?? match ($school) {
-            School::Mark => $this->promised($school, $card, $this->marksOver($card->label)),
-            School::Guaranteed => $this->promised(
+            FitCriterion::Mark => $this->promised($school, $card, $this->marksOver($card->label)),
+            FitCriterion::Guaranteed => $this->promised(
                 $school,
                 $card,
                 array_values(array_filter($this->marksOver($card->label), fn (Mark $mark): bool => $mark->isGuarantee())),
             ),
-            School::Measured => $this->measured($card),
+            FitCriterion::Measured => $this->measured($card),
         };
     }
 
@@ -58,7 +58,7 @@ final readonly class MayIt
         return Rate::bytesPerSecond($this->mode->fill->rate->bytesPerSecond * $this->margin);
     }
 
-    private function outright(School $school, Ability $card): ?Answer
+    private function outright(FitCriterion $school, Ability $card): ?Answer
     {
         $bus = $card->label->settleIn($this->slot);
 
@@ -95,7 +95,7 @@ final readonly class MayIt
     }
 
     /** @param  list<Mark>  $marks */
-    private function promised(School $school, Ability $card, array $marks): Answer
+    private function promised(FitCriterion $school, Ability $card, array $marks): Answer
     {
         $top = $missed = $printed = null;
         foreach ($marks as $mark) {
@@ -116,7 +116,7 @@ final readonly class MayIt
         $top ??= $printed;
 
         return match (true) {
-            $top === null && $school === School::Guaranteed => new Answer($school, Word::NotGuaranteed),
+            $top === null && $school === FitCriterion::Guaranteed => new Answer($school, Word::NotGuaranteed),
             $top === null => new Answer(
                 $school,
                 Word::NoMark,
@@ -160,9 +160,9 @@ final readonly class MayIt
         }
 
         return match (true) {
-            $kept !== null => $this->yes(School::Measured, $card, $kept->write->describe()),
-            $open !== null => new Answer(School::Measured, Word::AtLeast, $open->rate, evidence: $open->write->describe()),
-            default => new Answer(School::Measured, Word::NotMeasured, evidence: 'a sustained run or a full proof would tell'),
+            $kept !== null => $this->yes(FitCriterion::Measured, $card, $kept->write->describe()),
+            $open !== null => new Answer(FitCriterion::Measured, Word::AtLeast, $open->rate, evidence: $open->write->describe()),
+            default => new Answer(FitCriterion::Measured, Word::NotMeasured, evidence: 'a sustained run or a full proof would tell'),
         };
     }
 
@@ -174,11 +174,11 @@ final readonly class MayIt
         $safe = $safe->seconds > 0 ? $safe : null;
 
         return $clip !== null && $safe !== null && $clip->seconds <= $safe->seconds
-            ? $this->yes(School::Measured, $card, $floor->write->describe(), $safe)
-            : new Answer(School::Measured, Word::FallsTo, $floor->rate, safe: $safe, evidence: $floor->write->describe());
+            ? $this->yes(FitCriterion::Measured, $card, $floor->write->describe(), $safe)
+            : new Answer(FitCriterion::Measured, Word::FallsTo, $floor->rate, safe: $safe, evidence: $floor->write->describe());
     }
 
-    private function yes(School $school, Ability $card, string $evidence, ?Span $safe = null): Answer
+    private function yes(FitCriterion $school, Ability $card, string $evidence, ?Span $safe = null): Answer
     {
         return new Answer(
             $school,

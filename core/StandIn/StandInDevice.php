@@ -14,10 +14,10 @@ use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Thermometer;
 use Tally\Pattern\Blank;
 use Tally\Pattern\Data;
-use Tally\Pattern\Imprint;
 use Tally\Pattern\Mosaic;
 use Tally\Pattern\Noise;
 use Tally\Pattern\Stretch;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Temperature;
@@ -69,7 +69,7 @@ final class StandInDevice implements Addressed, Thermometer
     /** About a thousand calls for the whole medium, so that a terabyte takes no longer than a gigabyte. */
     public function stretch(): int
     {
-        return max(1, intdiv($this->medium->shown->count, 1000 * Imprint::BLOCK)) * Imprint::BLOCK;
+        return max(1, intdiv($this->medium->shown->count, 1000 * TestPattern::BLOCK)) * TestPattern::BLOCK;
     }
 
     public function write(int $offset, Data $data): void

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Tally\StandIn;
 
 use Tally\Pattern\Blank;
-use Tally\Pattern\Imprint;
 use Tally\Pattern\Stretch;
+use Tally\Pattern\TestPattern;
 
 /** What lies where on a made-up medium, kept as a short list of ranges instead of bytes. */
 final class WrittenRanges
 {
-    /** @var list<array{from: int, to: int, address: int, imprint: Imprint}> in order, without overlap */
+    /** @var list<array{from: int, to: int, address: int, imprint: TestPattern}> in order, without overlap */
     private array $entries = [];
 
     /** Puts `$length` bytes of an imprint, from `$address` on, at the physical place `$at`. */
-    public function put(int $at, int $length, int $address, Imprint $imprint): void
+    public function put(int $at, int $length, int $address, TestPattern $imprint): void
     {
         $end = $at + $length;
         $fresh = ['from' => $at, 'to' => $end, 'address' => $address, 'imprint' => $imprint];

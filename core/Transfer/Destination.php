@@ -8,7 +8,7 @@ use InvalidArgumentException;
 use Tally\Device\Fault\CannotCopy;
 use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Fault\CannotWrite;
-use Tally\Device\Fault\Told;
+use Tally\Device\Fault\HostErrorMapper;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\HeldFolder;
 use Tally\Device\Host\Beneath;
@@ -487,7 +487,7 @@ final class Destination
             $error->errno === HostError::EEXIST => CannotCopy::taken($this->shown($error->path)),
             $error->leadsOut() => CannotCopy::leadsOut($this->shown($error->path), $error->getMessage()),
             $error->isAboutTheName() => CannotCopy::cannotBeNamed(FilePath::shown($error->path), $this->given, $error->getMessage()),
-            default => Told::writing($error, $at, $this->given, $this->held->isThere()),
+            default => HostErrorMapper::writing($error, $at, $this->given, $this->held->isThere()),
         };
 
         return $fault->getMessage();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tally\Transfer;
 
 use Generator;
-use Tally\Device\Fault\Told;
+use Tally\Device\Fault\HostErrorMapper;
 use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
 use Tally\Device\Host\OpenFile;
@@ -136,7 +136,7 @@ final class ReadBackPass
     private function unreadable(ListedFile $file, HostError $error): bool
     {
         if (! $this->drive->held->isThere() || $error->isGone()) {
-            $this->drive->close(Told::reading($error, 0, $file->size, $this->drive->given, false)->getMessage());
+            $this->drive->close(HostErrorMapper::reading($error, 0, $file->size, $this->drive->given, false)->getMessage());
 
             return false;
         }

@@ -6,7 +6,7 @@ namespace Tally\Verdict;
 
 use Tally\Evidence\Evidence;
 use Tally\Evidence\SpeedEvidence;
-use Tally\Measured\Blame;
+use Tally\Measured\Attribution;
 use Tally\Measured\Way;
 use Tally\Quantity\Rate;
 use Tally\Reading\Standing;
@@ -141,7 +141,7 @@ final readonly class ClaimJudge
         $passes = $way === Way::Write ? LongFigures::written($this->evidence) : LongFigures::readBack($this->evidence);
         foreach ($passes as [$rate, $source, $chain, $evidence]) {
             if (! $chain->mostOnPaper($label)->nominal->isBelow($rate) && $this->repeats->stands($source, $way->value, $rate)) {
-                $blame = new Blame($chain, $label, $this->evidence->house->reached(...), $this->evidence->house->by, $way);
+                $blame = new Attribution($chain, $label, $this->evidence->house->reached(...), $this->evidence->house->by, $way);
                 $figures[] = new Figure($rate, false, $blame, $evidence);
             }
         }

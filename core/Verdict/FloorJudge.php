@@ -8,7 +8,7 @@ use Tally\Evidence\Evidence;
 use Tally\Evidence\LongWriteEvidence;
 use Tally\Evidence\SpeedEvidence;
 use Tally\Label\Mark;
-use Tally\Measured\Blame;
+use Tally\Measured\Attribution;
 use Tally\Measured\Chain;
 use Tally\Measured\Way;
 use Tally\Quantity\Rate;
@@ -256,9 +256,9 @@ final readonly class FloorJudge
         return $bus === null || $mark->isDefinedOver($bus);
     }
 
-    private function blame(Chain $chain): Blame
+    private function blame(Chain $chain): Attribution
     {
-        return new Blame($chain, $this->evidence->label, $this->evidence->house->reached(...), $this->evidence->house->by);
+        return new Attribution($chain, $this->evidence->label, $this->evidence->house->reached(...), $this->evidence->house->by);
     }
 
     /** @return list<array{SpeedEvidence, WayReading}> what speed runs wrote, uneven or not, the slowest first */

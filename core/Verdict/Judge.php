@@ -28,7 +28,7 @@ final readonly class Judge
             ...(new FloorJudge($evidence, $repeats))->judge(),
             ...(new ClaimJudge($evidence, $repeats))->judge(),
             ...self::changed($evidence->speeds),
-            ...Struck::notes($evidence),
+            ...ExcludedFigures::notes($evidence),
         ];
         $reasons = array_values(array_filter($all, fn (Reason $reason): bool => $reason->bearing !== null));
         $notes = array_values(array_filter($all, fn (Reason $reason): bool => $reason->bearing === null));

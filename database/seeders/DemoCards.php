@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Gear\Rig;
+use App\Gear\ChainBuilder;
 use App\Intake\FootageBook;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
@@ -430,7 +430,7 @@ final class DemoCards extends Seeder
             ->with(['reader.slots', 'reader.cable', 'port.host'])
             ->where('name', $slotName)
             ->firstOrFail();
-        $chain = Rig::chain($card->label(), $slot) ?? throw new LogicException("{$card->tag} does not fit {$slotName}.");
+        $chain = ChainBuilder::chain($card->label(), $slot) ?? throw new LogicException("{$card->tag} does not fit {$slotName}.");
         $run = Run::query()->create([
             'card_id' => $card->id,
             'station_id' => Station::here()?->id,

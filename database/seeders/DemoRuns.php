@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Gear\Rig;
+use App\Gear\ChainBuilder;
 use App\Models\Cards\Card;
 use App\Models\Kit\Drive;
 use App\Models\Kit\Port;
@@ -81,7 +81,7 @@ final class DemoRuns extends Seeder
         RunBook::stopwatch(
             $card,
             $copy,
-            Rig::chainAt($card->label(), $reader, $port) ?? Chain::unnamed(),
+            ChainBuilder::chainAt($card->label(), $reader, $port) ?? Chain::unnamed(),
             $reader,
             $port,
             Drive::query()->where('tag', $drive)->first(),
@@ -107,7 +107,7 @@ final class DemoRuns extends Seeder
             fn (array $row): TypedReading => TypedReading::parse(array_combine(['way', 'size', 'time', 'speed'], $row)),
             $rows,
         );
-        $chain = $reader === null || $port === null ? null : Rig::chainAt($card->label(), $reader, $port);
+        $chain = $reader === null || $port === null ? null : ChainBuilder::chainAt($card->label(), $reader, $port);
         RunBook::typed(
             $card,
             $readings,

@@ -120,7 +120,7 @@ test('rules of judgement are tried on every card, listed, and left as they were'
 
 test('a report of the house is gathered, and goes out as PDF', async ({ page }) => {
     await page.goto('/ledger/reports');
-    await page.getByRole('button', { name: 'Gather it' }).focus();
+    await page.getByRole('button', { name: 'Make the report' }).focus();
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Report, ');
     const pdf = page.getByRole('link', { name: 'Take it as PDF' });
@@ -140,7 +140,7 @@ test('books go out whole or in part, and what was bought is held against what it
     await expect(page.getByRole('table', { name: 'What stands in them' }).getByRole('row')).toHaveCount(2);
     await page.getByRole('radio', { name: /^CSV/ }).focus();
     await page.keyboard.press('Space');
-    const take = page.getByRole('link', { name: 'Take them out' });
+    const take = page.getByRole('link', { name: 'Download' });
     await expect(take).toHaveAttribute('href', '/books/out?format=csv&books%5B%5D=readers');
     const table = await page.request.get((await take.getAttribute('href')) ?? '');
     expect(await table.text()).toContain('tag,name,uplink');

@@ -108,7 +108,7 @@ final class FitCommandTest extends TestCase
     {
         $this->command('tally:fit', ['file' => '/nowhere'])->expectsOutputToContain('no file that can be read')->assertExitCode(2);
         $this->command('tally:fit', ['file' => base_path('docs/examples/fit.json'), '--school' => 'x'])
-            ->expectsOutputToContain('is no school')
+            ->expectsOutputToContain('is nothing that decides')
             ->assertExitCode(2);
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Gear\Rig;
+use App\Gear\ChainBuilder;
 use App\Kit\Hosts;
 use App\Kit\KitItemProps;
 use App\Models\Cards\Card;
@@ -68,7 +68,7 @@ final class InstrumentTest extends TestCase
 
     public function test_it_is_kept_with_what_was_measured_there_and_read_back(): void
     {
-        $chain = Rig::chainAt($this->card()->label(), $this->reader('R3'), $this->port('port 3'));
+        $chain = ChainBuilder::chainAt($this->card()->label(), $this->reader('R3'), $this->port('port 3'));
         self::assertNotNull($chain);
         $instrument = new Instrument(Rate::megabytesPerSecond(1300), Rate::megabytesPerSecond(2600), true, new Load(0.9, 0.6, 2));
         $packed = json_decode((string) json_encode(ChainRecord::pack($chain->at($instrument)->matching())), true);
@@ -122,7 +122,7 @@ final class InstrumentTest extends TestCase
         $of = function (string $name) use ($reader): bool {
             $card = $this->card(['tag' => 'T-'.strtoupper(substr(md5($name.microtime()), 0, 6)), 'name' => $name]);
 
-            return Rig::chainOf($card, $reader, $this->port('port 3'))?->isMatch === true;
+            return ChainBuilder::chainOf($card, $reader, $this->port('port 3'))?->isMatch === true;
         };
         self::assertFalse($of('Tindle Classic'));
         $reader->slots()->update(['matches' => 'Tindle']);

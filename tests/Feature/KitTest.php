@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Gear\Rig;
+use App\Gear\ChainBuilder;
 use App\Kit\KitKind;
 use App\Models\Kit\Cable;
 use App\Models\Kit\Camera;
@@ -73,7 +73,7 @@ final class KitTest extends TestCase
             ->with(['reader.slots', 'reader.cable', 'port.host'])
             ->where('name', 'Tray 1')
             ->firstOrFail();
-        self::assertSame('UHS-I bus', Rig::path($this->card(['bus' => 'uhs-ii'])->label(), $slot)?->links[0]->name);
+        self::assertSame('UHS-I bus', ChainBuilder::path($this->card(['bus' => 'uhs-ii'])->label(), $slot)?->links[0]->name);
     }
 
     public function test_every_other_kind_is_entered_and_opened_again_the_same(): void

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Gear\ChainBuilder;
 use App\Gear\OwnMeasurement;
-use App\Gear\Rig;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
 use App\Models\Runs\Run;
@@ -13,7 +13,7 @@ use App\Models\Runs\RunState;
 use App\Models\Stations\Slot;
 use App\Runs\Filing\RunBook;
 use Tally\Chain\CeilingOrigin;
-use Tally\Measured\Blame;
+use Tally\Measured\Attribution;
 use Tally\Probe\SpeedPlan;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
@@ -31,7 +31,7 @@ final class MeasuredLinksTest extends TestCase
             ->where('name', 'Bay 1')
             ->firstOrFail();
         $card = $this->card(['bus' => 'uhs-iii', 'capacity' => 128_000_000_000, 'family' => 'SDXC', 'tag' => 'M-'.Run::query()->count()]);
-        $chain = Rig::chain($card->label(), $slot) ?? self::fail('it does not fit');
+        $chain = ChainBuilder::chain($card->label(), $slot) ?? self::fail('it does not fit');
 
         return Run::query()
             ->create([
@@ -130,9 +130,9 @@ final class MeasuredLinksTest extends TestCase
         self::assertEqualsWithDelta(65, $reader->asLink()->ceiling->usable()->megabytes(), 1e-9);
         $port = Port::query()->with('host')->where('name', 'port 2')->firstOrFail();
         $card = $this->card(['bus' => 'uhs-ii', 'read' => 250e6]);
-        $chain = Rig::chainAt($card->label(), $reader, $port);
+        $chain = ChainBuilder::chainAt($card->label(), $reader, $port);
         self::assertTrue($chain?->isCamera);
-        self::assertFalse((new Blame($chain, $card->label()))->isTheCards(Rate::megabytesPerSecond(30), Rate::megabytesPerSecond(250)));
+        self::assertFalse((new Attribution($chain, $card->label()))->isTheCards(Rate::megabytesPerSecond(30), Rate::megabytesPerSecond(250)));
         self::assertStringContainsString('a camera on USB 10 Gb/s', $chain->describe());
         $reader->forceFill(['measured' => 180e6, 'measured_how' => 'five runs'])->save();
         self::assertEqualsWithDelta(180, $reader->asLink()->ceiling->usable()->megabytes(), 1e-9);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Gear\Rig;
+use App\Gear\ChainBuilder;
 use App\Models\Cards\Card;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
@@ -47,7 +47,7 @@ final class VerdictsFollowTest extends TestCase
             ->where('tag', $reader)
             ->firstOrFail();
         $port = Port::query()->with('host')->where('name', $port)->firstOrFail();
-        $chain = Rig::chainAt($card->label(), $reader, $port);
+        $chain = ChainBuilder::chainAt($card->label(), $reader, $port);
         self::assertNotNull($chain);
 
         return RunBook::typed(

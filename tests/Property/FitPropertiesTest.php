@@ -24,11 +24,11 @@ use Tally\Record\LongWrite;
 use Tally\Record\RunSource;
 use Tally\Shoot\Ability;
 use Tally\Shoot\Demand;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\LeastMark;
 use Tally\Shoot\MayIt;
 use Tally\Shoot\Mode;
 use Tally\Shoot\ModeKind;
-use Tally\Shoot\School;
 use Tally\Shoot\Word;
 use Tally\Verdict\VerdictKind;
 
@@ -75,7 +75,7 @@ final class FitPropertiesTest extends TestCase
         return Ability::of(new Evidence($label, sustained: $pieces === [] ? [] : [$write]), $verdict);
     }
 
-    private function may(School $school, Mode $mode, Ability $card, float $margin = MayIt::MARGIN): bool
+    private function may(FitCriterion $school, Mode $mode, Ability $card, float $margin = MayIt::MARGIN): bool
     {
         return (new MayIt($mode, [Bus::UhsII], $margin))->by($school, $card)->isYes();
     }
@@ -90,7 +90,7 @@ final class FitPropertiesTest extends TestCase
             $mark = self::MARKS[$this->chance->getInt(0, count(self::MARKS) - 1)];
             $card = $this->card([[20, $first], [30, $then]], mark: $mark);
             $slower = $this->card([[20, $first], [30, max(1, $then - 7)]], mark: $mark);
-            foreach (School::cases() as $school) {
+            foreach (FitCriterion::cases() as $school) {
                 $may = $this->may($school, $this->mode($rate), $card);
                 $may ? $yes++ : $no++;
                 if (! $may) {
@@ -108,13 +108,13 @@ final class FitPropertiesTest extends TestCase
         for ($i = 0; $i < 60; $i++) {
             $mode = $this->mode($this->chance->getInt(1, 20));
             $asks = $this->mode(1, new Demand(Mark::V90));
-            foreach (School::cases() as $school) {
+            foreach (FitCriterion::cases() as $school) {
                 foreach ([VerdictKind::Sham, VerdictKind::Shaky] as $kind) {
                     self::assertFalse($this->may($school, $mode, $this->card([[50, 200]], $kind, Mark::V90)));
                 }
                 self::assertFalse($this->may($school, $asks, $this->card([[50, 200]], mark: Mark::V60)));
             }
-            self::assertTrue($this->may(School::Measured, $mode, $this->card([[50, 200]])));
+            self::assertTrue($this->may(FitCriterion::Measured, $mode, $this->card([[50, 200]])));
         }
     }
 
@@ -124,15 +124,15 @@ final class FitPropertiesTest extends TestCase
             $rate = $this->chance->getInt(20, 60);
             $fast = $this->chance->getInt(5, 60);
             $card = $this->card([[$fast, 120], [50, 15]]);
-            $answer = (new MayIt($this->mode($rate), [Bus::UhsII]))->by(School::Measured, $card);
+            $answer = (new MayIt($this->mode($rate), [Bus::UhsII]))->by(FitCriterion::Measured, $card);
             self::assertSame(Word::FallsTo, $answer->word);
             self::assertNotNull($answer->safe);
             // The window that is lowest begins where the fast part ends, or a window before.
             self::assertLessThanOrEqual(($fast * 1e3) / $rate + 1, $answer->safe->seconds);
             self::assertGreaterThan((($fast - 1) * 1e3) / $rate - 1, $answer->safe->seconds);
             $short = (int) floor($answer->safe->seconds);
-            self::assertTrue($this->may(School::Measured, $this->mode($rate, clip: $short), $card));
-            self::assertFalse($this->may(School::Measured, $this->mode($rate, clip: $short + 2), $card));
+            self::assertTrue($this->may(FitCriterion::Measured, $this->mode($rate, clip: $short), $card));
+            self::assertFalse($this->may(FitCriterion::Measured, $this->mode($rate, clip: $short + 2), $card));
         }
     }
 
@@ -142,9 +142,9 @@ final class FitPropertiesTest extends TestCase
             // USB 2.0 gives 30 to 40: what came over it then may be all that it gave.
             $floor = $this->chance->getInt(28, 38);
             $card = $this->card([[60, $floor]], link: HostLink::Usb2);
-            $answer = (new MayIt($this->mode($floor + 5), [Bus::UhsII]))->by(School::Measured, $card);
+            $answer = (new MayIt($this->mode($floor + 5), [Bus::UhsII]))->by(FitCriterion::Measured, $card);
             self::assertSame(Word::AtLeast, $answer->word, "{$floor} MB/s");
-            self::assertTrue($this->may(School::Measured, $this->mode($floor / MayIt::MARGIN - 0.5), $card));
+            self::assertTrue($this->may(FitCriterion::Measured, $this->mode($floor / MayIt::MARGIN - 0.5), $card));
         }
     }
 
@@ -155,10 +155,10 @@ final class FitPropertiesTest extends TestCase
             $mode = $this->mode($this->chance->getInt(1, 90));
             $least = LeastMark::of($mode, [Bus::UhsII]);
             self::assertNotNull($least);
-            self::assertTrue($this->may(School::Mark, $mode, $this->card([], mark: $least)));
+            self::assertTrue($this->may(FitCriterion::Mark, $mode, $this->card([], mark: $least)));
             $below = (int) array_search($least, $sold, true) - 1;
             if ($below >= 0) {
-                self::assertFalse($this->may(School::Mark, $mode, $this->card([], mark: $sold[$below])));
+                self::assertFalse($this->may(FitCriterion::Mark, $mode, $this->card([], mark: $sold[$below])));
             }
         }
     }

@@ -10,15 +10,15 @@ use PHPUnit\Framework\TestCase;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Cipher;
-use Tally\Pattern\Imprint;
 use Tally\Pattern\Literal;
 use Tally\Pattern\Patch;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\Proof\FullProof;
 use Tally\Probe\Proof\Refused;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
+use Tally\Reading\BlockMap;
 use Tally\Reading\Condition;
-use Tally\Reading\CoreSample;
 use Tally\Reading\Shifts;
 use Tally\StandIn\Behaviour;
 use Tally\StandIn\Medium;
@@ -30,7 +30,7 @@ final class PatternPropertiesTest extends TestCase
 {
     use TestTrait;
 
-    private const MIB = Imprint::BLOCK;
+    private const MIB = TestPattern::BLOCK;
 
     protected function setUp(): void
     {
@@ -58,7 +58,7 @@ final class PatternPropertiesTest extends TestCase
 
     public function test_a_range_is_the_same_however_it_is_asked_for(): void
     {
-        $imprint = new Imprint(77, Bytes::of(3 * self::MIB + 1000));
+        $imprint = new TestPattern(77, Bytes::of(3 * self::MIB + 1000));
         $whole = $imprint->range(0, 3 * self::MIB + 1000);
         $this->forAll(Generators::choose(0, 3 * self::MIB + 999), Generators::choose(1, 2 * self::MIB))->then(function (
             int $offset,
@@ -70,7 +70,7 @@ final class PatternPropertiesTest extends TestCase
 
     public function test_patches_have_no_gaps_and_name_the_sectors_that_were_changed(): void
     {
-        $imprint = new Imprint(5, Bytes::of(4 * self::MIB));
+        $imprint = new TestPattern(5, Bytes::of(4 * self::MIB));
         $block = $imprint->block(self::MIB);
         $this->forAll(Generators::seq(Generators::choose(0, self::MIB - 1)))->then(function (array $drawn) use ($imprint, $block): void {
             $places = self::numbers($drawn);
@@ -98,7 +98,7 @@ final class PatternPropertiesTest extends TestCase
 
     public function test_a_block_of_another_address_is_an_echo_of_it_to_the_sector(): void
     {
-        $imprint = new Imprint(5, Bytes::of(64 * self::MIB));
+        $imprint = new TestPattern(5, Bytes::of(64 * self::MIB));
         $this->forAll(Generators::choose(0, 63 * 2048), Generators::choose(1, 62), Generators::choose(1, 2048))->then(function (
             int $source,
             int $there,
@@ -165,7 +165,7 @@ final class PatternPropertiesTest extends TestCase
         $this->forAll(
             Generators::seq(Generators::tuple(Generators::elements(...BlockClass::cases()), Generators::choose(1, 100_000))),
         )->then(function (array $rows): void {
-            $core = new CoreSample();
+            $core = new BlockMap();
             $at = 0;
             $sums = [];
             foreach ($rows as $row) {
@@ -190,7 +190,7 @@ final class PatternPropertiesTest extends TestCase
             self::assertSame($at, array_sum(array_map(fn (Patch $patch): int => $patch->length, $core->patches())));
             $packed = json_decode((string) json_encode($core->pack()), true);
             self::assertIsArray($packed);
-            self::assertEquals($core, CoreSample::unpack($packed));
+            self::assertEquals($core, BlockMap::unpack($packed));
         });
     }
 

@@ -6,7 +6,7 @@ namespace Tests\Stations;
 
 use App\Models\Runs\Run;
 use App\Models\Runs\RunState;
-use App\Runs\Ordering\RunDesk;
+use App\Runs\Ordering\OrderRun;
 
 /** What a run that died has left: kept where it can go on, told as it is where it cannot. */
 final class LeftoversTest extends StationTestCase
@@ -44,7 +44,7 @@ final class LeftoversTest extends StationTestCase
         ])->assertSessionHasNoErrors();
         $this->worker()->wait();
         self::assertStringContainsString('a proof that can go on keeps the rest of the card', (string) $this->newest()->message);
-        app(RunDesk::class)->goOn($proof->refresh());
+        app(OrderRun::class)->goOn($proof->refresh());
         $this->worker()->wait();
         self::assertSame([RunState::Done, 300_000_000], [$proof->refresh()->state, $proof->proof()?->read->bytes->count]);
         self::assertSame(['lost+found'], self::everything($point));

@@ -17,10 +17,10 @@ use Tally\Shoot\Ability;
 use Tally\Shoot\Camera;
 use Tally\Shoot\CameraSlot;
 use Tally\Shoot\FitCard;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\Mode;
 use Tally\Shoot\ModeKind;
 use Tally\Shoot\Recording;
-use Tally\Shoot\School;
 use Tally\Shoot\Whole\Question;
 use Tally\Shoot\Whole\Wanted;
 use Tally\Verdict\VerdictKind;
@@ -59,6 +59,6 @@ final readonly class RandomShoot
             $wanted[] = new Wanted(new Camera("C{$place}", '', $slots, [$mode]), $mode, $daily, [1], $chance->getInt(0, 3) === 0);
         }
 
-        return new Question(1, 1, 0.1, $wanted, $house, School::Mark);
+        return new Question(1, 1, 0.1, $wanted, $house, FitCriterion::Mark);
     }
 }

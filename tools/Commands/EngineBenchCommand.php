@@ -13,7 +13,7 @@ use Tally\Device\HostCache;
 use Tally\Device\HostClock;
 use Tally\Device\Raw\Guard;
 use Tally\Device\Raw\RawDevice;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\EngineGauge;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Summary;
@@ -44,7 +44,7 @@ final class EngineBenchCommand extends Command
                     ? $at
                     : throw new InvalidArgumentException('--at: there is no folder “'.(is_string($at) ? $at : '').'”.');
             $size = Bytes::parse(is_string($size) ? $size : '');
-            $size = Bytes::of(max(1, intdiv($size->count, Imprint::BLOCK)) * Imprint::BLOCK);
+            $size = Bytes::of(max(1, intdiv($size->count, TestPattern::BLOCK)) * TestPattern::BLOCK);
             $rounds = max(1, (int) $this->option('rounds'));
             $ratios = $speeds = ['write' => [], 'verify' => []];
             for ($round = 0; $round < $rounds; $round++) {
@@ -131,7 +131,7 @@ final class EngineBenchCommand extends Command
     private function dd(string $at, Bytes $size): array
     {
         $file = escapeshellarg($path = "{$at}/gritty-tally-bench-".getmypid());
-        $count = intdiv($size->count, Imprint::BLOCK);
+        $count = intdiv($size->count, TestPattern::BLOCK);
         try {
             [$out, $in] = ['', ''];
             if ($this->option('raw') === true) {

@@ -10,7 +10,7 @@ use App\Models\Runs\RunState;
 use App\Models\Stations\Slot;
 use App\Models\Stations\Station;
 use App\Runs\Filing\UnfiledResult;
-use App\Runs\Ordering\RunDesk;
+use App\Runs\Ordering\OrderRun;
 use App\Runs\Ordering\RunOrder;
 use Illuminate\Support\Facades\DB;
 use Random\Randomizer;
@@ -146,7 +146,7 @@ final class FaultTrial
             default => new SizeParameters(Bytes::of(360_000_000)),
         };
 
-        return app(RunDesk::class)->order($card, $station, new RunOrder($slot, $kind, $parameters, by: 'the trial'));
+        return app(OrderRun::class)->order($card, $station, new RunOrder($slot, $kind, $parameters, by: 'the trial'));
     }
 
     private function ended(Run $run): RunState
@@ -204,7 +204,7 @@ final class FaultTrial
         if ($state === RunState::Done || ! $run->refresh()->canContinue()) {
             return false;
         }
-        app(RunDesk::class)->goOn($run);
+        app(OrderRun::class)->goOn($run);
 
         return true;
     }

@@ -14,7 +14,7 @@ use App\Models\Offload\WhyRefused;
 use App\Models\Stations\Station;
 use App\Offload\BooksQuestion;
 use App\Offload\Carrying\Clearing;
-use App\Offload\Carrying\HandsDesk;
+use App\Offload\Carrying\ConfirmSwap;
 use App\Offload\Carrying\OffloadStart;
 use App\Offload\Carrying\RealCopies;
 use App\Offload\Carrying\SecondTry;
@@ -382,7 +382,7 @@ final class HomeTrial
             $card = $this->only($offload->refresh());
             $card->setRelation('offload', $offload->load('station', 'cards.card', 'cards.copies'));
             // Whoever is told that there is more on it than was marked looks, and says that it is the card.
-            HandsDesk::isIn($card, null, 'the trial', $isSaid);
+            ConfirmSwap::isIn($card, null, 'the trial', $isSaid);
         } catch (ValidationException) {
             // It says what is wrong; that is what it is for.
         }

@@ -11,7 +11,7 @@ use App\Models\Runs\Run;
 use App\Models\Stations\Slot;
 use App\Models\Stations\Station;
 use App\People\PeopleBook;
-use App\Runs\Ordering\RunDesk;
+use App\Runs\Ordering\OrderRun;
 use App\Runs\Ordering\RunOrder;
 use Database\Seeders\DemoGear;
 use Illuminate\Support\Facades\DB;
@@ -229,7 +229,7 @@ final class LoadTrial
     {
         $station = Station::mustBeHere();
         $card = Card::query()->where('tag', 'L-00001')->firstOrFail();
-        $this->run = app(RunDesk::class)->order(
+        $this->run = app(OrderRun::class)->order(
             $card,
             $station,
             new RunOrder(

@@ -9,8 +9,8 @@ use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Tally\Record\Fields;
 use Tally\Record\NotUsable;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\FitFile;
-use Tally\Shoot\School;
 use Tally\Shoot\Whole\PackedCard;
 use Tally\Shoot\Whole\PackedPlace;
 use Tally\Shoot\Whole\Packing;
@@ -21,17 +21,17 @@ final class FitCommand extends Command
 {
     protected $signature = 'tally:fit
         {file : Cameras, modes and cards (docs/fit.schema.json); read without the database}
-        {--school= : Which school decides: mark, measured or guaranteed; without it the one of the file}
+        {--school= : What decides: mark, measured or guaranteed; without it what the file says}
         {--json : Print the answers as JSON}';
 
-    protected $description = 'Which card may record which mode, by three schools, and for how long';
+    protected $description = 'Which card may record which mode, by the mark, as measured and on guaranteed media, and for how long';
 
     public function handle(): int
     {
         $asked = $this->option('school');
-        $school = is_string($asked) ? School::tryFrom($asked) : null;
+        $school = is_string($asked) ? FitCriterion::tryFrom($asked) : null;
         if (is_string($asked) && $school === null) {
-            return $this->refuse("“{$asked}” is no school. mark, measured or guaranteed would do.");
+            return $this->refuse("“{$asked}” is nothing that decides. Say mark, measured or guaranteed.");
         }
         $path = $this->argument('file');
         $json = is_file($path) ? @file_get_contents($path) : false;

@@ -12,7 +12,7 @@ use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
 use App\Models\Offload\OffloadState;
 use App\Models\Stations\Station;
-use App\Offload\Carrying\HandsDesk;
+use App\Offload\Carrying\ConfirmSwap;
 use App\Offload\Carrying\HungCopies;
 use App\Offload\Carrying\OffloadStart;
 use App\Offload\Carrying\PlanAnew;
@@ -92,7 +92,7 @@ final readonly class CarryController
         $by = trim($request->string('by')->value());
         Person::remember($by);
         $card->setRelation('offload', $offload);
-        HandsDesk::isIn($card, $request->has('found') ? $request->string('found')->value() : null, $by, $request->boolean('less'));
+        ConfirmSwap::isIn($card, $request->has('found') ? $request->string('found')->value() : null, $by, $request->boolean('less'));
 
         return back();
     }

@@ -13,7 +13,7 @@ use App\Models\Stations\Station;
 use App\Pages\Card\CopyPage;
 use App\Pages\Page;
 use App\Runs\Filing\RunBook;
-use App\Runs\Ordering\RunDesk;
+use App\Runs\Ordering\OrderRun;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -29,7 +29,7 @@ final readonly class CopyController
         return CopyPage::of($card, $runs, Station::here(), Person::of($request));
     }
 
-    public function order(OrderCopy $request, Card $card, RunDesk $desk): RedirectResponse
+    public function order(OrderCopy $request, Card $card, OrderRun $desk): RedirectResponse
     {
         $station = Station::mustBeHere();
         $desk->order($card, $station, $request->ordered($station, Person::of($request)));

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Evidence\CardEvidence;
 use App\Http\Person;
-use App\Http\Requests\OrderRun;
+use App\Http\Requests\AskRun;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunState;
@@ -14,7 +14,7 @@ use App\Models\Stations\Station;
 use App\Pages\Card\Orders;
 use App\Pages\Card\RunPage;
 use App\Pages\Page;
-use App\Runs\Ordering\RunDesk;
+use App\Runs\Ordering\OrderRun;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,7 +26,7 @@ final readonly class RunController
         return RunPage::of($run, Person::of($request));
     }
 
-    public function store(OrderRun $request, Card $card, RunDesk $desk): RedirectResponse
+    public function store(AskRun $request, Card $card, OrderRun $desk): RedirectResponse
     {
         $station = Station::mustBeHere();
         $desk->order($card, $station, $request->ordered($station, Person::of($request)));
@@ -35,7 +35,7 @@ final readonly class RunController
     }
 
     /** How long a run would take, while it is still being chosen; keeps nothing. */
-    public function forecast(OrderRun $request, Card $card): JsonResponse
+    public function forecast(AskRun $request, Card $card): JsonResponse
     {
         $order = $request->ordered(Station::mustBeHere(), null);
 
@@ -43,7 +43,7 @@ final readonly class RunController
     }
 
     /** Takes a proof up again, from where it was left; or reads what it wrote once more. */
-    public function goOn(Request $request, Run $run, RunDesk $desk): RedirectResponse
+    public function goOn(Request $request, Run $run, OrderRun $desk): RedirectResponse
     {
         $desk->goOn($run, $request->boolean('again'));
 

@@ -8,7 +8,7 @@ use App\Rules\Text;
 use App\Shoot\FitRules;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
-use Tally\Shoot\School;
+use Tally\Shoot\FitCriterion;
 
 /** By which school the house goes, and with how much to spare. */
 final class KeepFitRules extends FormRequest
@@ -17,7 +17,7 @@ final class KeepFitRules extends FormRequest
     public function rules(): array
     {
         return [
-            'school' => ['bail', 'required', Rule::enum(School::class)],
+            'school' => ['bail', 'required', Rule::enum(FitCriterion::class)],
             'spare' => ['bail', 'required', 'numeric', 'min:1', 'max:'.FitRules::MOST_MARGIN],
             'usable' => ['bail', 'required', 'numeric', 'min:'.FitRules::LEAST_USABLE, 'max:1'],
             'why' => ['bail', 'nullable', 'string', Text::upTo(200)],
@@ -37,9 +37,9 @@ final class KeepFitRules extends FormRequest
         ];
     }
 
-    public function school(): School
+    public function school(): FitCriterion
     {
-        return School::from($this->string('school')->value());
+        return FitCriterion::from($this->string('school')->value());
     }
 
     /** @return string|null null where it was switched at Fit, where nobody asks why */

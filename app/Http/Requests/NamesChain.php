@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Gear\Rig;
+use App\Gear\ChainBuilder;
 use App\Models\Cards\Card;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
@@ -70,7 +70,7 @@ trait NamesChain
         [$card, $reader, $port] = [$this->route('card'), $this->reader(), $this->port()];
 
         return $card instanceof Card && $reader !== null && $port !== null
-            ? Rig::chainOf($card, $reader, $port)
+            ? ChainBuilder::chainOf($card, $reader, $port)
             : Chain::unnamed();
     }
 }

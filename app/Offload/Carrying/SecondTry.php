@@ -145,7 +145,7 @@ final readonly class SecondTry
                 ->save();
             $offload->forceFill(['state' => OffloadState::Going, 'ended_at' => null])->save();
         });
-        HandsDesk::isIn($card->setRelation('offload', $card->offload->refresh()), null, $by);
+        ConfirmSwap::isIn($card->setRelation('offload', $card->offload->refresh()), null, $by);
     }
 
     public static function silent(Offload $offload, string $path): string

@@ -6,7 +6,7 @@ namespace App\Pages\Card;
 
 use Tally\Evidence\SpeedReading;
 use Tally\Label\Label;
-use Tally\Measured\Blame;
+use Tally\Measured\Attribution;
 use Tally\Quantity\Rate;
 use Tally\Reading\Standing;
 use Tally\Reading\WayReading;
@@ -53,7 +53,7 @@ final readonly class ClaimPicture
         ?array $rates,
         ?Rate $floor,
         ?string $mark,
-        ?Blame $blame,
+        ?Attribution $blame,
     ): ClaimWayProps {
         return new ClaimWayProps(
             $way,
@@ -69,7 +69,7 @@ final readonly class ClaimPicture
     }
 
     /** Why it cannot be told here whose fault a shortfall is; null where nothing falls short, or it is the card's. */
-    private static function untold(WayReading $reading, ?Rate $claim, ?Rate $floor, Blame $blame): ?string
+    private static function untold(WayReading $reading, ?Rate $claim, ?Rate $floor, Attribution $blame): ?string
     {
         $isClaim = $claim !== null && $reading->standing === Standing::NotJudgedHere;
         $isFloor = $floor !== null && $reading->median()->isBelow($floor) && ! $blame->isTheCards($reading->median(), $floor);

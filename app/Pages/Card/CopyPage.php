@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Card;
 
 use App\Evidence\CardEvidence;
-use App\Gear\Rig;
+use App\Gear\ChainBuilder;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunState;
@@ -197,7 +197,7 @@ final readonly class CopyPage extends Page
                 $slot->id,
                 $slot->name.(Orders::plain($card, $slot) === null ? '' : ', a folder on this computer, not a card'),
                 $slot->path ?? '',
-                Rig::chain($label, $slot) === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
+                ChainBuilder::chain($label, $slot) === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
             ),
             array_values($slots),
         );

@@ -23,10 +23,10 @@ use Tally\Quantity\Span;
 use Tally\Shoot\Ability;
 use Tally\Shoot\Answer;
 use Tally\Shoot\BodyAnswer;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\LeastMark;
 use Tally\Shoot\MayIt;
 use Tally\Shoot\Mode;
-use Tally\Shoot\School;
 use Tally\Shoot\StopCause;
 use Tally\Shoot\Word;
 use Tally\Verdict\VerdictKind;
@@ -122,10 +122,10 @@ final readonly class FitPage extends Page
     ): self {
         $rules = FitRules::now();
         // Nothing of a label alone was measured: its marks are all there is to go by.
-        $deciding = $card === null && $rules->school === School::Measured ? School::Mark : $rules->school;
+        $deciding = $card === null && $rules->school === FitCriterion::Measured ? FitCriterion::Mark : $rules->school;
         $cameras = Camera::query()->with(['slots', 'modes.calibrations'])->orderBy('tag')->get();
         $modes = $leasts = [];
-        $may = array_fill_keys(array_column(School::cases(), 'value'), 0);
+        $may = array_fill_keys(array_column(FitCriterion::cases(), 'value'), 0);
         $falls = null;
         foreach ($cameras as $camera) {
             if ($ability === null) {
@@ -139,8 +139,8 @@ final readonly class FitPage extends Page
                     $may[$school] += $answer->isYes() ? 1 : 0;
                 }
                 $decides = $answers[$deciding->value];
-                $falls ??= $answers[School::Measured->value]->word === Word::FallsTo
-                    ? self::falls($camera->tag, $all[$at], $answers[School::Measured->value])
+                $falls ??= $answers[FitCriterion::Measured->value]->word === Word::FallsTo
+                    ? self::falls($camera->tag, $all[$at], $answers[FitCriterion::Measured->value])
                     : null;
                 $modes[] = new FitModeProps(
                     $mode->id,
@@ -182,8 +182,8 @@ final readonly class FitPage extends Page
             modes: $modes,
             cameras: Cameras::choices(),
             schools: array_map(
-                fn (School $school): SchoolProps => self::school($school, $rules, $may[$school->value], count($modes)),
-                School::cases(),
+                fn (FitCriterion $school): SchoolProps => self::school($school, $rules, $may[$school->value], count($modes)),
+                FitCriterion::cases(),
             ),
             decides: $rules->school->value,
             spare: (string) $rules->margin,
@@ -233,15 +233,15 @@ final readonly class FitPage extends Page
         );
     }
 
-    public static function school(School $school, FitRules $rules, int $may, int $of): SchoolProps
+    public static function school(FitCriterion $school, FitRules $rules, int $may, int $of): SchoolProps
     {
         return new SchoolProps(
             $school->value,
             $school->label(),
             match ($school) {
-                School::Mark => 'the class on the label, as the camera asks',
-                School::Measured => "lowest window ≥ rate × {$rules->margin}",
-                School::Guaranteed => 'paid work: a VPG or E mark',
+                FitCriterion::Mark => 'the class on the label, as the camera asks',
+                FitCriterion::Measured => "lowest window ≥ rate × {$rules->margin}",
+                FitCriterion::Guaranteed => 'paid work: a VPG or E mark',
             },
             $may,
             $of,

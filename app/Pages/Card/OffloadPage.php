@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Card;
 
-use App\Gear\Rig;
+use App\Gear\ChainBuilder;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Offload\CardSource;
@@ -36,7 +36,7 @@ final readonly class OffloadPage extends Page
     /** @param  Collection<int, Run>  $runs */
     public static function routes(Card $card, Collection $runs, Bytes $amount): Routes
     {
-        return Rig::routes()->find(CardSource::of($card, $runs, $amount));
+        return ChainBuilder::routes()->find(CardSource::of($card, $runs, $amount));
     }
 
     /** @return list<RouteProps> */

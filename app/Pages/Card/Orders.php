@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Card;
 
 use App\Evidence\CardEvidence;
-use App\Gear\Rig;
+use App\Gear\ChainBuilder;
 use App\Gear\SlotPath;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
@@ -115,7 +115,7 @@ final readonly class Orders
     public static function expected(Card $card, Collection $before, RunOrder $order): ?string
     {
         $label = $card->label();
-        $path = Rig::path($label, $order->slot);
+        $path = ChainBuilder::path($label, $order->slot);
         if ($path === null) {
             return null;
         }

@@ -13,9 +13,9 @@ use App\Shoot\Abilities;
 use App\Shoot\FitRules;
 use App\Shoot\ModeWords;
 use Illuminate\Database\Eloquent\Builder;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\LeastMark;
 use Tally\Shoot\MayIt;
-use Tally\Shoot\School;
 
 /** What can be put into a camera for a mode: every card of the house. */
 final readonly class FitModePage extends Page
@@ -61,7 +61,7 @@ final readonly class FitModePage extends Page
             $cards = $cards->concat($cards->count() < self::CARDS ? $others->limit(self::CARDS - $cards->count())->get() : []);
         }
         $abilities = Abilities::of($cards);
-        $may = array_fill_keys(array_column(School::cases(), 'value'), 0);
+        $may = array_fill_keys(array_column(FitCriterion::cases(), 'value'), 0);
         $rows = [];
         foreach ($cards as $card) {
             $ability = $abilities[$card->id];
@@ -95,8 +95,8 @@ final readonly class FitModePage extends Page
             cards: $rows,
             more: max(0, Card::query()->whereNull('retired_on')->count() - count($rows)),
             schools: array_map(
-                fn (School $school): SchoolProps => FitPage::school($school, $rules, $may[$school->value], count($rows)),
-                School::cases(),
+                fn (FitCriterion $school): SchoolProps => FitPage::school($school, $rules, $may[$school->value], count($rows)),
+                FitCriterion::cases(),
             ),
             decides: $rules->school->value,
             least: LeastMark::of($one, $slot)?->value,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\House;
 
 use App\Evidence\CardEvidence;
-use App\Gear\Rig;
+use App\Gear\ChainBuilder;
 use App\Kit\KitListProps;
 use App\Models\Cards\Card;
 use App\Models\Cards\Inspection;
@@ -43,7 +43,7 @@ final readonly class KitPage extends Page
     public static function ofCard(Card $card): FitSheetProps
     {
         $source = CardSource::of($card, CardEvidence::runs($card), $card->capacity);
-        $ports = Rig::ports();
+        $ports = ChainBuilder::ports();
         $names = Reader::query()->pluck('name', 'tag');
         $rows = array_map(
             fn (ReaderGear $reader): FitRowProps => new FitRowProps(
@@ -51,7 +51,7 @@ final readonly class KitPage extends Page
                 "{$reader->name} ".(is_string($names[$reader->name] ?? null) ? $names[$reader->name] : ''),
                 array_map(fn (array $of): FitCellProps => self::cell($source, $reader, $of, false), array_values($ports)),
             ),
-            Rig::readers(),
+            ChainBuilder::readers(),
         );
 
         return self::sheet($card->tag, 'best port of each host', array_keys($ports), $rows);
@@ -72,8 +72,8 @@ final readonly class KitPage extends Page
             ->get()
             ->toBase()
             ->groupBy('card_id');
-        $readers = Rig::readers();
-        $ports = array_merge(...array_values(Rig::ports()));
+        $readers = ChainBuilder::readers();
+        $ports = array_merge(...array_values(ChainBuilder::ports()));
         $rows = array_values(
             $cards
                 ->map(function (Card $card) use ($runs, $readers, $ports): FitRowProps {

@@ -19,8 +19,8 @@ use Tally\Ledger\SuspectReader;
 use Tally\Offload\Question\Rules;
 use Tally\Reading\Course\SustainedFloor;
 use Tally\Reading\Thresholds;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\MayIt;
-use Tally\Shoot\School;
 use Tally\Verdict\VerdictKind;
 
 /** Every threshold in one place: as it is, as it would be, where that is from, and who changed it. */
@@ -168,7 +168,7 @@ final readonly class RulesPage extends Page
         $rule = self::maker($kept, self::HANDBOOK);
 
         return [
-            $rule('fit.school', 'What a card may record is decided', lcfirst($fit->school->label()), lcfirst(School::Measured->label())),
+            $rule('fit.school', 'What a card may record is decided', lcfirst($fit->school->label()), lcfirst(FitCriterion::Measured->label())),
             $rule('fit.margin', 'Margin on what was measured', "{$fit->margin} times", MayIt::MARGIN.' times'),
             $rule('fit.usable', 'Usable share of a card', round(100 * $fit->usable).' %', '100 %'),
         ];

@@ -11,7 +11,7 @@ use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
 use App\Models\Offload\OffloadState;
 use App\Models\Offload\WhyRefused;
-use App\Offload\Carrying\HandsDesk;
+use App\Offload\Carrying\ConfirmSwap;
 use App\Offload\Carrying\HowItGoes;
 use App\Offload\Carrying\Secured;
 use App\Offload\Carrying\Standing;
@@ -107,7 +107,7 @@ final readonly class FollowPage extends Page
         $tags = array_values($offload->cards->map(fn (OffloadCard $card): string => $card->card->tag)->all());
 
         return array_map(function (OffloadCard $card) use ($offload, $now, $tags): HandProps {
-            $before = HandsDesk::before($card);
+            $before = ConfirmSwap::before($card);
             $since = $before?->free_at === null ? 0.0 : $offload->seconds($before->free_at);
             $tag = $card->card->tag;
 
@@ -131,7 +131,7 @@ final readonly class FollowPage extends Page
                     default => null,
                 },
             );
-        }, HandsDesk::now($offload));
+        }, ConfirmSwap::now($offload));
     }
 
     private static function next(Offload $offload, HowItGoes $goes): string

@@ -13,7 +13,7 @@ use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Device\Raw\Guard;
 use Tally\Device\Raw\RawDevice;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Quantity\Bytes;
 use Tally\Record\Extent;
@@ -78,7 +78,7 @@ final readonly class LaidMedium
     {
         $clock = new StandInClock();
         $device = new StandInDevice($medium, $clock, $chain?->usable());
-        $imprint = $kept === null ? null : new Imprint($kept->imprint, $kept->size);
+        $imprint = $kept === null ? null : new TestPattern($kept->imprint, $kept->size);
         for ($at = 0; $imprint !== null && $at < $kept->written; $at += $device->stretch()) {
             $device->write($at, $imprint->stretch($at, min($device->stretch(), $kept->written - $at)));
         }

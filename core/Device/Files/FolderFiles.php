@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tally\Device\Files;
 
 use Tally\Device\Fault\CannotWrite;
+use Tally\Device\Fault\HostErrorMapper;
 use Tally\Device\Fault\HostRefused;
-use Tally\Device\Fault\Told;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\HeldFolder;
 use Tally\Device\Host\Calls;
@@ -46,12 +46,12 @@ final class FolderFiles implements FileStore
             $file = OpenFile::at($this->folder->file($number), Calls::WRITE | Calls::CREATE | Calls::TRUNCATE);
             $file->write(0, $bytes);
         } catch (HostError $error) {
-            throw Told::writing($error, $at + $error->moved, $this->card->given, $this->folder->isThere());
+            throw HostErrorMapper::writing($error, $at + $error->moved, $this->card->given, $this->folder->isThere());
         }
         try {
             $file->sync();
         } catch (HostError $error) {
-            throw Told::settling($error, $at, $this->card->given, $this->folder->isThere());
+            throw HostErrorMapper::settling($error, $at, $this->card->given, $this->folder->isThere());
         }
         $file->close();
     }
@@ -63,7 +63,7 @@ final class FolderFiles implements FileStore
             $bytes = $file->read(0, $length);
             $file->close();
         } catch (HostError $error) {
-            throw Told::reading($error, $number * $length, $length, $this->card->given, $this->folder->isThere());
+            throw HostErrorMapper::reading($error, $number * $length, $length, $this->card->given, $this->folder->isThere());
         }
 
         return strlen($bytes) === $length ? new Literal($bytes) : throw HostRefused::changed($this->card->given);

@@ -7,8 +7,8 @@ namespace Tally\Device\Raw;
 use Tally\Device\Addressed;
 use Tally\Device\DeviceFacts;
 use Tally\Device\Fault\CannotOpen;
+use Tally\Device\Fault\HostErrorMapper;
 use Tally\Device\Fault\MediumGone;
-use Tally\Device\Fault\Told;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
@@ -17,7 +17,7 @@ use Tally\Device\Identity;
 use Tally\Device\Mount;
 use Tally\Device\Turns\Turns;
 use Tally\Pattern\Data;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 
 /**
@@ -28,7 +28,7 @@ use Tally\Quantity\Bytes;
  */
 final class RawDevice implements Addressed
 {
-    private const STRETCH = Imprint::BLOCK;
+    private const STRETCH = TestPattern::BLOCK;
 
     private readonly Turns $turns;
 
@@ -109,7 +109,7 @@ final class RawDevice implements Addressed
         try {
             $this->turns->write($this->file, 0, $offset, $data);
         } catch (HostError $error) {
-            throw Told::writing($error, $offset, $this->given, $this->isThere());
+            throw HostErrorMapper::writing($error, $offset, $this->given, $this->isThere());
         }
     }
 
@@ -122,7 +122,7 @@ final class RawDevice implements Addressed
                 throw new HostError(HostError::EIO, 'read', $this->given, $data->length());
             }
         } catch (HostError $error) {
-            throw Told::reading($error, $offset, $length, $this->given, $this->isThere());
+            throw HostErrorMapper::reading($error, $offset, $length, $this->given, $this->isThere());
         }
 
         return $data;
@@ -134,7 +134,7 @@ final class RawDevice implements Addressed
             $this->file->settle();
         } catch (HostError $error) {
             $this->mustBeThere();
-            throw Told::settling($error, 0, $this->given, true);
+            throw HostErrorMapper::settling($error, 0, $this->given, true);
         }
     }
 

@@ -10,7 +10,7 @@ use Tally\Device\Host\HostFile;
 use Tally\Device\Host\OpenFile;
 use Tally\Device\Host\ProcessBeside;
 use Tally\Device\Raw\DirectFile;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 
 /**
@@ -36,7 +36,7 @@ final class Beside
 
     private ?HostFile $file = null;
 
-    private ?Imprint $imprint = null;
+    private ?TestPattern $imprint = null;
 
     private ?string $made = null;
 
@@ -110,10 +110,10 @@ final class Beside
         fwrite(STDOUT, $this->imprint($run, $size)->holds($bytes, $address) ? self::HOLDS." {$many}\n" : "came {$many}\n{$bytes}");
     }
 
-    private function imprint(int $run, int $size): Imprint
+    private function imprint(int $run, int $size): TestPattern
     {
         if ($this->imprint?->run !== $run || $this->imprint->size->count !== $size) {
-            $this->imprint = new Imprint($run, Bytes::of($size));
+            $this->imprint = new TestPattern($run, Bytes::of($size));
         }
 
         return $this->imprint;

@@ -10,8 +10,8 @@ use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\DeviceFault;
+use Tally\Device\Fault\HostErrorMapper;
 use Tally\Device\Fault\MediumGone;
-use Tally\Device\Fault\Told;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\HeldFolder;
 use Tally\Device\Host\Calls;
@@ -250,8 +250,8 @@ final class TimedCopy
                     $beat->beat(Phase::Reading, 1, 0, $file['size'], strlen($bytes));
                 }
             } catch (HostError $error) {
-                if (! Told::isOfTheMedium($error->errno) || ! $this->drive->isThere()) {
-                    throw Told::reading($error, 0, $file['size'], $this->shown($from), $this->drive->isThere());
+                if (! HostErrorMapper::isOfTheMedium($error->errno) || ! $this->drive->isThere()) {
+                    throw HostErrorMapper::reading($error, 0, $file['size'], $this->shown($from), $this->drive->isThere());
                 }
                 // A spot that cannot be read is a copy that is not alike.
                 $sum = null;
@@ -312,6 +312,6 @@ final class TimedCopy
     {
         return $error->isAboutTheName()
             ? CannotCopy::cannotBeNamed(FileTree::word(basename($to)), $this->drive->path, $error->getMessage())
-            : Told::writing($error, $at, $this->shown($to), $this->drive->isThere());
+            : HostErrorMapper::writing($error, $at, $this->shown($to), $this->drive->isThere());
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tally\Probe\Narrowing;
 
-use Tally\Pattern\Imprint;
-use Tally\Probe\LookBack\Sample;
-use Tally\Probe\LookBack\Spots;
+use Tally\Pattern\TestPattern;
+use Tally\Probe\EarlyCheck\Sample;
+use Tally\Probe\EarlyCheck\Spots;
 
 /**
  * Questions about single blocks, past a cache inside the medium.
@@ -16,7 +16,7 @@ use Tally\Probe\LookBack\Spots;
  */
 final class Asking
 {
-    public const BLOCK = Imprint::BLOCK;
+    public const BLOCK = TestPattern::BLOCK;
 
     /** The most that is written to push a cache aside. */
     public const MOST_PADDING = 512;

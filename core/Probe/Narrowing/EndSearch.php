@@ -7,7 +7,7 @@ namespace Tally\Probe\Narrowing;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
-use Tally\Probe\LookBack\Sample;
+use Tally\Probe\EarlyCheck\Sample;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
 use Tally\Reading\Diagnosis;

@@ -7,7 +7,7 @@ namespace Tally\Probe\Narrowing;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\Pattern\Patch;
-use Tally\Probe\LookBack\Sample;
+use Tally\Probe\EarlyCheck\Sample;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
 use Tally\Reading\Diagnosis;

@@ -6,9 +6,9 @@ namespace Tally\Probe\Narrowing;
 
 use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\BlockClass;
-use Tally\Probe\LookBack\Alarm;
-use Tally\Probe\LookBack\Sample;
-use Tally\Probe\LookBack\Spots;
+use Tally\Probe\EarlyCheck\Alarm;
+use Tally\Probe\EarlyCheck\Sample;
+use Tally\Probe\EarlyCheck\Spots;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
 use Tally\Reading\Diagnosis;

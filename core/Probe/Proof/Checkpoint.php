@@ -6,7 +6,7 @@ namespace Tally\Probe\Proof;
 
 use InvalidArgumentException;
 use Tally\Quantity\Bytes;
-use Tally\Reading\CoreSample;
+use Tally\Reading\BlockMap;
 use Tally\Reading\Course\SustainedFloor;
 
 /** Where a proof can be taken up again: what is surely on the medium, and what of it was read back. */
@@ -29,7 +29,7 @@ final readonly class Checkpoint
         public int $written = 0,
         public bool $allWritten = false,
         public int $read = 0,
-        public CoreSample $core = new CoreSample(),
+        public BlockMap $core = new BlockMap(),
         public array $refused = [],
         public array $writeTrace = [],
         public array $readTrace = [],
@@ -93,7 +93,7 @@ final readonly class Checkpoint
             $number('written'),
             ($packed['all_written'] ?? false) === true,
             $number('read'),
-            CoreSample::unpack(is_array($packed['core'] ?? null) ? $packed['core'] : []),
+            BlockMap::unpack(is_array($packed['core'] ?? null) ? $packed['core'] : []),
             $refused,
             self::trace($packed['write_trace'] ?? null),
             self::trace($packed['read_trace'] ?? null),
@@ -113,7 +113,7 @@ final readonly class Checkpoint
             $this->written,
             true,
             0,
-            new CoreSample(),
+            new BlockMap(),
             $this->refused,
             $this->writeTrace,
             [],

@@ -9,8 +9,8 @@ use Tally\Device\Clock;
 use Tally\Device\Device;
 use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
-use Tally\Pattern\Imprint;
-use Tally\Probe\LookBack\Alarm;
+use Tally\Pattern\TestPattern;
+use Tally\Probe\EarlyCheck\Alarm;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Pacemaker;
 use Tally\Probe\Observing\ProgressSaver;
@@ -40,7 +40,7 @@ final class FullProof
         private readonly Device $device,
         Clock $clock,
         private readonly Pacemaker $beat,
-        private readonly Imprint $imprint,
+        private readonly TestPattern $imprint,
         private readonly Checkpoint $from,
         private readonly ?ProgressSaver $saver,
     ) {
@@ -66,7 +66,7 @@ final class FullProof
     ): ProofResult {
         $size = Bytes::of(min($device->size()->count, $upTo->count ?? PHP_INT_MAX));
 
-        return self::from(new Checkpoint(Imprint::random($size)->run, $size, lookBack: $lookBack), $device, $clock, $observer, $saver);
+        return self::from(new Checkpoint(TestPattern::random($size)->run, $size, lookBack: $lookBack), $device, $clock, $observer, $saver);
     }
 
     /**
@@ -81,7 +81,7 @@ final class FullProof
         Observer $observer = new Unobserved(),
         ?ProgressSaver $saver = null,
     ): ProofResult {
-        SameCard::mustBe($device, new Imprint($from->imprint, $from->size), self::written($from));
+        SameCard::mustBe($device, new TestPattern($from->imprint, $from->size), self::written($from));
 
         return self::from($from, $device, $clock, $observer, $saver);
     }
@@ -89,11 +89,11 @@ final class FullProof
     /** @return list<int> addresses that were surely written: the first, the last, and others in between */
     private static function written(Checkpoint $from): array
     {
-        $blocks = intdiv($from->allWritten ? $from->size->count : $from->written, Imprint::BLOCK);
+        $blocks = intdiv($from->allWritten ? $from->size->count : $from->written, TestPattern::BLOCK);
 
         return $blocks === 0
             ? []
-            : array_values(array_unique(array_map(fn (int $i): int => Imprint::BLOCK * intdiv($i * ($blocks - 1), 16), range(0, 16))));
+            : array_values(array_unique(array_map(fn (int $i): int => TestPattern::BLOCK * intdiv($i * ($blocks - 1), 16), range(0, 16))));
     }
 
     /** @param  ProgressSaver<Checkpoint>|null  $saver */
@@ -101,7 +101,7 @@ final class FullProof
     {
         $beat = new Pacemaker($clock, $observer, 2 * $from->size->count, $from->written + $from->read);
 
-        return (new self($device, $clock, $beat, new Imprint($from->imprint, $from->size), $from, $saver))->run();
+        return (new self($device, $clock, $beat, new TestPattern($from->imprint, $from->size), $from, $saver))->run();
     }
 
     private function run(): ProofResult

@@ -7,7 +7,7 @@ namespace Tally\Probe\Proof;
 use Tally\Probe\Screen\ScreenPlan;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Passage;
-use Tally\Reading\CoreSample;
+use Tally\Reading\BlockMap;
 use Tally\Reading\Course\SustainedFloor;
 use Tally\Reading\Diagnosis;
 
@@ -29,7 +29,7 @@ final readonly class ProofResult
     public function __construct(
         public int $imprint,
         public Bytes $size,
-        public CoreSample $core,
+        public BlockMap $core,
         public Diagnosis $diagnosis,
         public Passage $write,
         public Passage $read,

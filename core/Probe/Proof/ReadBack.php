@@ -11,19 +11,19 @@ use Tally\Device\Fault\CannotRead;
 use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
-use Tally\Pattern\Imprint;
 use Tally\Pattern\Patch;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\Observing\Pacemaker;
 use Tally\Probe\Observing\Phase;
 use Tally\Probe\Trace;
-use Tally\Reading\CoreSample;
+use Tally\Reading\BlockMap;
 
 /** The read pass of a full proof: says of every sector what came back. */
 final class ReadBack
 {
     public readonly Trace $trace;
 
-    public readonly CoreSample $core;
+    public readonly BlockMap $core;
 
     /** Bytes that came, whatever they were. */
     public int $read;
@@ -36,7 +36,7 @@ final class ReadBack
         private readonly Device $device,
         private readonly Clock $clock,
         private readonly Pacemaker $beat,
-        Imprint $imprint,
+        TestPattern $imprint,
         private readonly Checkpoint $from,
         private readonly Refused $refused,
     ) {

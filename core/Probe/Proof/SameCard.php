@@ -9,9 +9,9 @@ use Tally\Device\Fault\CannotResume;
 use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Pattern\BlockClass;
-use Tally\Pattern\Imprint;
 use Tally\Pattern\Patch;
-use Tally\Probe\LookBack\Spots;
+use Tally\Pattern\TestPattern;
+use Tally\Probe\EarlyCheck\Spots;
 
 /** Before a proof goes on: whether the card that is in now carries the stamps of its run. */
 final readonly class SameCard
@@ -23,7 +23,7 @@ final readonly class SameCard
      *
      * @throws UnusablePath|EndsRun when it is another, or was written to since
      */
-    public static function mustBe(Device $device, Imprint $imprint, array $places): void
+    public static function mustBe(Device $device, TestPattern $imprint, array $places): void
     {
         if ($device->size()->count < $imprint->size->count) {
             throw CannotResume::otherCard("it has {$device->size()->decimal()}, and the proof was of {$imprint->size->decimal()}");

@@ -12,11 +12,11 @@ use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\EndsRun;
 use Tally\Pattern\Appraiser;
-use Tally\Pattern\Imprint;
-use Tally\Probe\LookBack\Alarm;
-use Tally\Probe\LookBack\LookBack;
-use Tally\Probe\LookBack\Sample;
-use Tally\Probe\LookBack\Spots;
+use Tally\Pattern\TestPattern;
+use Tally\Probe\EarlyCheck\Alarm;
+use Tally\Probe\EarlyCheck\EarlyCheck;
+use Tally\Probe\EarlyCheck\Sample;
+use Tally\Probe\EarlyCheck\Spots;
 use Tally\Probe\Narrowing\Narrowing;
 use Tally\Probe\Observing\Pacemaker;
 use Tally\Probe\Observing\Phase;
@@ -72,13 +72,13 @@ final class WritePass
 
     private readonly Budget $budget;
 
-    private readonly ?LookBack $lookBack;
+    private readonly ?EarlyCheck $lookBack;
 
     public function __construct(
         private readonly Device $device,
         private readonly Clock $clock,
         private readonly Pacemaker $beat,
-        private readonly Imprint $imprint,
+        private readonly TestPattern $imprint,
         private readonly Checkpoint $from,
     ) {
         $this->trace = Trace::continued($from->writeTrace, $device->stretch());
@@ -86,7 +86,7 @@ final class WritePass
         $this->lowest = new LowestWindow();
         $this->refused = new Refused($from->refused);
         $this->budget = new Budget($clock->now());
-        $this->lookBack = $from->lookBack ? new LookBack(new Spots($device, $imprint)) : null;
+        $this->lookBack = $from->lookBack ? new EarlyCheck(new Spots($device, $imprint)) : null;
     }
 
     /**

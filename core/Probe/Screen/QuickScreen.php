@@ -10,10 +10,10 @@ use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Device\Fault\EndsRun;
 use Tally\Device\Fault\UnusablePath;
-use Tally\Pattern\Imprint;
-use Tally\Probe\LookBack\Alarm;
-use Tally\Probe\LookBack\Sample;
-use Tally\Probe\LookBack\Spots;
+use Tally\Pattern\TestPattern;
+use Tally\Probe\EarlyCheck\Alarm;
+use Tally\Probe\EarlyCheck\Sample;
+use Tally\Probe\EarlyCheck\Spots;
 use Tally\Probe\Narrowing\Narrowing;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Pacemaker;
@@ -24,8 +24,8 @@ use Tally\Probe\Proof\SameCard;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
+use Tally\Reading\BlockMap;
 use Tally\Reading\Condition;
-use Tally\Reading\CoreSample;
 use Tally\Reading\Diagnosis;
 
 /**
@@ -56,7 +56,7 @@ final class QuickScreen
         private readonly Clock $clock,
         private readonly Pacemaker $beat,
         private readonly ScreenPlan $plan,
-        private readonly Imprint $imprint,
+        private readonly TestPattern $imprint,
     ) {
         $this->spots = new Spots($device, $imprint);
     }
@@ -67,7 +67,7 @@ final class QuickScreen
         Observer $observer = new Unobserved(),
         int $points = ScreenPlan::POINTS,
     ): ProofResult {
-        $imprint = Imprint::random($device->size());
+        $imprint = TestPattern::random($device->size());
         $plan = new ScreenPlan($device->size(), $points, $imprint->run);
 
         return (new self($device, $clock, new Pacemaker($clock, $observer, 2 * $plan->total()->count), $plan, $imprint))->run(true);
@@ -81,7 +81,7 @@ final class QuickScreen
      */
     public static function again(ScreenPlan $plan, Device $device, Clock $clock, Observer $observer = new Unobserved()): ProofResult
     {
-        $imprint = new Imprint($plan->seed, $plan->size);
+        $imprint = new TestPattern($plan->seed, $plan->size);
         SameCard::mustBe($device, $imprint, array_slice($plan->drawn(), 0, 16));
 
         return (new self($device, $clock, new Pacemaker($clock, $observer, $plan->total()->count), $plan, $imprint))->run(false);
@@ -122,7 +122,7 @@ final class QuickScreen
     }
 
     /** Of a screen that was broken off only that something is wrong can be told; of a whole one, that nothing was met. */
-    private function sofar(CoreSample $core, bool $stopped): Diagnosis
+    private function sofar(BlockMap $core, bool $stopped): Diagnosis
     {
         $of = Diagnosis::of($core);
 
@@ -202,8 +202,8 @@ final class QuickScreen
         foreach ($this->plan->places() as $place) {
             yield [$place, min($this->plan->length(), $this->plan->size->count - $place)];
         }
-        for ($at = $this->plan->denseFrom(); $at < $this->plan->size->count; $at += Imprint::BLOCK) {
-            yield [$at, min(Imprint::BLOCK, $this->plan->size->count - $at)];
+        for ($at = $this->plan->denseFrom(); $at < $this->plan->size->count; $at += TestPattern::BLOCK) {
+            yield [$at, min(TestPattern::BLOCK, $this->plan->size->count - $at)];
         }
     }
 }

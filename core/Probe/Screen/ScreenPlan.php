@@ -7,7 +7,7 @@ namespace Tally\Probe\Screen;
 use InvalidArgumentException;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 
 /**
@@ -26,7 +26,7 @@ final readonly class ScreenPlan
     public const MOST = 4096;
 
     /** A rung costs about as much as this many bytes of the dense stretch, so the two are balanced. */
-    private const BALANCE = Imprint::BLOCK;
+    private const BALANCE = TestPattern::BLOCK;
 
     /** Reached at 8 TB; beyond it the dense stretch grows instead, so that a plan of any size is made in the same time. */
     private const MOST_RUNGS = 4096;
@@ -44,7 +44,7 @@ final readonly class ScreenPlan
     /** Bytes of a place: whole blocks of the pattern, less on a medium so small that they would fill it. */
     public function length(): int
     {
-        $length = Imprint::BLOCK;
+        $length = TestPattern::BLOCK;
         while ($length > 4096 && $length * $this->points * 4 > $this->size->count) {
             $length = intdiv($length, 4);
         }
@@ -92,7 +92,7 @@ final readonly class ScreenPlan
     {
         $from = max(0, $this->size->count - $this->dense());
 
-        return $from - ($from % Imprint::BLOCK);
+        return $from - ($from % TestPattern::BLOCK);
     }
 
     /** @return int bytes to the end that are written without a gap, or a little more */
@@ -100,7 +100,7 @@ final readonly class ScreenPlan
     {
         $even = 2 * (int) sqrt(($this->size->count / 2) * (float) self::BALANCE);
 
-        return min($this->size->count, max(2 * Imprint::BLOCK, $even, intdiv(2 * $this->size->count, self::MOST_RUNGS)));
+        return min($this->size->count, max(2 * TestPattern::BLOCK, $even, intdiv(2 * $this->size->count, self::MOST_RUNGS)));
     }
 
     /** Bytes that are written, and read back, in all. */

@@ -6,8 +6,8 @@ namespace Tally\Shoot\Whole;
 
 use Tally\Quantity\Rate;
 use Tally\Shoot\FitCard;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\Handout\Task;
-use Tally\Shoot\School;
 
 /**
  * What each card gives to each place and costs it, and which cards are alike in all of them. A card costs 1, and 1 for every step of
@@ -82,7 +82,7 @@ final readonly class Kinds
 
     private function cost(FitCard $card, Place $place): int
     {
-        $isMeasured = $this->question->school === School::Measured;
+        $isMeasured = $this->question->school === FitCriterion::Measured;
         $need = $isMeasured ? $place->asks($this->question->margin)->need() : $place->rate();
         $above = Ladder::above($card->ability, $need);
         $doubt = $card->ability->proven === null ? $this->hardness($place->rate()) : 0;

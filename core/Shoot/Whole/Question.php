@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tally\Shoot\Whole;
 
 use Tally\Shoot\FitCard;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\MayIt;
-use Tally\Shoot\School;
 
 /** A whole shoot: what is recorded on which days, how often cards come home, and the cards there are. */
 final readonly class Question
@@ -32,7 +32,7 @@ final readonly class Question
         public float $extra,
         public array $wanted,
         public array $cards,
-        public School $school = School::Measured,
+        public FitCriterion $school = FitCriterion::Measured,
         public float $margin = MayIt::MARGIN,
         public float $usable = 1.0,
     ) {}

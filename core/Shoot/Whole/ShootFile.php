@@ -12,17 +12,17 @@ use Tally\Record\Fields;
 use Tally\Record\NotUsable;
 use Tally\Shoot\Camera;
 use Tally\Shoot\FitCard;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\FitFile;
 use Tally\Shoot\Mode;
 use Tally\Shoot\ModeFile;
 use Tally\Shoot\Recording;
-use Tally\Shoot\School;
 
 /** A whole shoot as an open file has it: the part `shoot` of docs/fit.schema.json; and its packing for JSON. */
 final readonly class ShootFile
 {
     /** @throws NotUsable with the field, what was given and what would do */
-    public static function read(Fields $shoot, FitFile $file, ?School $school = null): Question
+    public static function read(Fields $shoot, FitFile $file, ?FitCriterion $school = null): Question
     {
         Spelling::check($shoot, 'days', 'home', 'extra', 'wanted');
         $days = $shoot->integer('days');

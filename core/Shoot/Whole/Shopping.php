@@ -7,11 +7,11 @@ namespace Tally\Shoot\Whole;
 use Tally\Label\Mark;
 use Tally\Quantity\Bytes;
 use Tally\Shoot\Demand;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\Handout\Search;
 use Tally\Shoot\Handout\Task;
 use Tally\Shoot\LeastMark;
 use Tally\Shoot\Mode;
-use Tally\Shoot\School;
 
 /** The least that would have to be bought: the fewest cards, of them those of the least marks; the house’s own may move for it. */
 final readonly class Shopping
@@ -81,11 +81,11 @@ final readonly class Shopping
     }
 
     /** By guarantee, only a guarantee will do. */
-    private static function asked(School $school, Mode $mode): Mode
+    private static function asked(FitCriterion $school, Mode $mode): Mode
     {
         $asks = $mode->demand;
 
-        return $school === School::Guaranteed ? $mode->asking(new Demand($asks->mark, true, $asks->form, true)) : $mode;
+        return $school === FitCriterion::Guaranteed ? $mode->asking(new Demand($asks->mark, true, $asks->form, true)) : $mode;
     }
 
     /** The size that most cards of the house have which go into that slot; of two, the greater. */

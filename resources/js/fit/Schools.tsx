@@ -38,7 +38,7 @@ export function Schools({
     return (
         <>
             <Options
-                label="Which school decides?"
+                label="What decides?"
                 error={errors['school']}
                 value={decides}
                 options={schools.map((one) => ({

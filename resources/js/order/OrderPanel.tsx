@@ -27,7 +27,7 @@ const Row = styled.div`
 `;
 
 export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; order: OrderProps; state: Order }) {
-    const what = kind === 'proof' ? state.school : (PRESETS.find((one) => one.key === state.preset)?.kind ?? 'speed');
+    const what = kind === 'proof' ? state.way : (PRESETS.find((one) => one.key === state.preset)?.kind ?? 'speed');
     return (
         <Sheet title="Test settings">
             <Row>

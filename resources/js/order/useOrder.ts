@@ -4,7 +4,7 @@ import { useAsk } from '../parts/useAsk';
 import type { OrderProps, SlotProps } from '../types/generated/props';
 import { PLAIN, PRESETS, type More, type Preset } from './presets';
 
-export type School = 'proof' | 'screen';
+export type ProvingWay = 'proof' | 'screen';
 
 /** What erasing a raw card takes besides: its tag typed, a name, and why a card of another size is meant after all. */
 export interface Erasing {
@@ -14,7 +14,7 @@ export interface Erasing {
 }
 
 export interface Order {
-    school: School;
+    way: ProvingWay;
     points: string;
     wholeMap: boolean;
     /** Whether the card was out since the proof before; asked where that one ended in errors. */
@@ -24,7 +24,7 @@ export interface Order {
     lost: string;
     asksLost: boolean;
     setLost: (why: string) => void;
-    setSchool: (school: School) => void;
+    setWay: (way: ProvingWay) => void;
     setPoints: (text: string) => void;
     setWholeMap: (on: boolean) => void;
     setReinserted: (on: boolean) => void;
@@ -53,7 +53,7 @@ export function useOrder(
     tag: string,
     kind: 'speed' | 'proof',
     order: OrderProps,
-    usualSchool: School = 'proof',
+    usualWay: ProvingWay = 'proof',
     by = '',
 ): Order {
     const possible = order.slots.filter((slot) => slot.refusal === null);
@@ -70,7 +70,7 @@ export function useOrder(
     const [standIn, setStandIn] = useState('honest');
     const [preset, choose] = useState<Preset>('house');
     const [more, change] = useState<More>(PLAIN);
-    const [school, setSchool] = useState<School>(usualSchool);
+    const [way, setWay] = useState<ProvingWay>(usualWay);
     const [points, setPoints] = useState('256');
     const [wholeMap, setWholeMap] = useState(false);
     const [reinserted, setReinserted] = useState(false);
@@ -79,7 +79,7 @@ export function useOrder(
     const form = useForm({});
     const slot = possible.find((entry) => String(entry.id) === chosen) ?? usual;
     const entry = PRESETS.find((one) => one.key === preset);
-    const what = kind === 'proof' ? school : (entry?.kind ?? 'speed');
+    const what = kind === 'proof' ? way : (entry?.kind ?? 'speed');
     const asked = {
         kind: what,
         slot: slot?.id ?? null,
@@ -102,14 +102,14 @@ export function useOrder(
     };
     const isUsual =
         kind === 'proof'
-            ? sizeText === '' && school === 'proof'
+            ? sizeText === '' && way === 'proof'
             : preset === 'house' && sizeText === '1 GB' && runsText === '5';
     const answer = useAsk(`/cards/${tag}/runs/forecast`, slot === undefined ? null : asked) as {
         expected: string | null;
     } | null;
 
     return {
-        school,
+        way,
         points,
         wholeMap,
         reinserted,
@@ -117,7 +117,7 @@ export function useOrder(
         lost,
         asksLost: order.unsecured !== null && slot?.kind === 'folder',
         setLost,
-        setSchool,
+        setWay,
         setPoints,
         setWholeMap,
         setReinserted,

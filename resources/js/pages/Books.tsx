@@ -82,7 +82,7 @@ export default function Books({ books, formats, verdicts }: BooksPage) {
                     </Fields>
                     <p style={{ margin: '14px 0 4px' }}>
                         <Take href={`/books/out?${query.toString()}`} data-main="">
-                            Take them out
+                            Download
                         </Take>
                     </p>
                 </Sheet>

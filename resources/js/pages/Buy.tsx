@@ -75,7 +75,7 @@ function Surface(props: BuyPage) {
                 {props.spares.length === 0 ? null : <Spares spares={props.spares} />}
             </main>
             <MarginLook>
-                <h2 style={{ fontSize: 22 }}>Three schools</h2>
+                <h2 style={{ fontSize: 22 }}>By three rules</h2>
                 {picks.map((pick) => (
                     <p key={pick.school} style={{ borderTop: '1px solid var(--rule)', paddingTop: 8, fontSize: 13.2 }}>
                         <b style={{ display: 'block' }}>{pick.school.charAt(0).toUpperCase() + pick.school.slice(1)}</b>

@@ -132,7 +132,7 @@ function AskLabel({ asked, complaint }: { asked: string; complaint: string }) {
                 />
             </div>
             <Button type="submit" quiet data-main="">
-                Ask its label
+                Check this label
             </Button>
         </ServerForm>
     );
@@ -158,7 +158,7 @@ function Bursts({ body, card }: { body: BodyProps; card: string }) {
 /** The three schools side by side, with what each rests on. */
 function BySchool({ modes }: { modes: readonly FitModeProps[] }) {
     return (
-        <Ruled aria-label="The three schools">
+        <Ruled aria-label="By the mark, as measured, on guaranteed media">
             <thead>
                 <tr>
                     <th>Mode</th>

@@ -2,7 +2,7 @@ import { Head, Link, router, useForm } from '@inertiajs/react';
 import { useRef } from 'react';
 import styled from 'styled-components';
 import { ClaimLine } from '../charts/ClaimLine';
-import { CoreSample } from '../charts/CoreSample';
+import { BlockMap } from '../charts/BlockMap';
 import { MarginLook, Reasons } from '../frame/Margin';
 import { useSurfaceKeys } from '../frame/useKeys';
 import { Button, buttonLook } from '../parts/Button';
@@ -99,7 +99,7 @@ export default function PracticeRound(props: PracticeRoundPage) {
                 </Sheet>
                 {core === null ? null : (
                     <Sheet title="Core sample" caption={core.caption}>
-                        <CoreSample core={core} />
+                        <BlockMap core={core} />
                     </Sheet>
                 )}
                 <Ruled aria-label="What was done">

@@ -1,6 +1,6 @@
 import { Head } from '@inertiajs/react';
 import styled from 'styled-components';
-import { CoreSample } from '../charts/CoreSample';
+import { BlockMap } from '../charts/BlockMap';
 import { Trace } from '../charts/Trace';
 import { binarySize, grouped, size } from '../format';
 import { Margin } from '../frame/Margin';
@@ -36,7 +36,7 @@ function Surface({ card, core, unfinished, ways, erasures, theirs, by, running, 
     const state = useOrder(card.tag, 'proof', order, usual, by);
     const now = useFollow(running, ['core', 'order', 'unfinished', 'ways', 'erasures']);
     const { expected } = state;
-    const words = WORDS[state.school];
+    const words = WORDS[state.way];
 
     return (
         <>
@@ -72,7 +72,7 @@ function Surface({ card, core, unfinished, ways, erasures, theirs, by, running, 
                     <UnfinishedProofSheet unfinished={unfinished} />
                 ) : null}
                 {running === null && ways !== null ? (
-                    <ProvingWaysSheet ways={ways} school={state.school} setSchool={state.setSchool} />
+                    <ProvingWaysSheet ways={ways} way={state.way} setWay={state.setWay} />
                 ) : null}
                 {running === null ? <OrderPanel kind="proof" order={order} state={state} /> : null}
                 <ErasureRows erasures={erasures} />
@@ -104,7 +104,7 @@ function Core({ core, tag }: { core: CoreProps; tag: string }) {
                 }
                 aside={core.grain === 0 ? '' : `patches under ${grouped(core.grain)} bytes are drawn together`}
             >
-                <CoreSample core={core} />
+                <BlockMap core={core} />
             </Sheet>
             <Ruled aria-label="What came back">
                 <thead>

@@ -54,7 +54,7 @@ export default function Report({ from, to, report, person }: ReportPage) {
                                     data-main={report === null ? '' : undefined}
                                     isDisabled={form.processing}
                                 >
-                                    Gather it
+                                    Make the report
                                 </Button>
                             </div>
                         </Fields>

@@ -1,7 +1,7 @@
 import { RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { Sheet } from '../parts/Sheet';
-import type { School } from '../order/useOrder';
+import type { ProvingWay } from '../order/useOrder';
 import type { ProvingWayProps, ProvingWaysProps } from '../types/generated/props';
 
 const Pair = styled(RadioGroup)`
@@ -64,24 +64,24 @@ const NAMES = { proof: 'Full proof', screen: 'Quick screen' } as const;
 /** Both ways of proving a card, with what each takes, proves and leaves open. */
 export function ProvingWaysSheet({
     ways,
-    school,
-    setSchool,
+    way,
+    setWay,
 }: {
     ways: ProvingWaysProps;
-    school: School;
-    setSchool: (school: School) => void;
+    way: ProvingWay;
+    setWay: (way: ProvingWay) => void;
 }) {
     return (
         <Sheet title="Full proof or quick screen" caption={ways.reason}>
             <Pair
                 aria-label="How to prove it"
-                value={school}
+                value={way}
                 onChange={(key) => {
-                    setSchool(key as School);
+                    setWay(key as ProvingWay);
                 }}
             >
-                <Way value="proof" way={ways.proof} chosen={school} recommended={ways.recommended} />
-                <Way value="screen" way={ways.screen} chosen={school} recommended={ways.recommended} />
+                <Way value="proof" way={ways.proof} chosen={way} recommended={ways.recommended} />
+                <Way value="screen" way={ways.screen} chosen={way} recommended={ways.recommended} />
             </Pair>
         </Sheet>
     );
@@ -93,9 +93,9 @@ function Way({
     chosen,
     recommended,
 }: {
-    value: School;
+    value: ProvingWay;
     way: ProvingWayProps;
-    chosen: School;
+    chosen: ProvingWay;
     recommended: string;
 }) {
     return (

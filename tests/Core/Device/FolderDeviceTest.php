@@ -13,8 +13,8 @@ use Tally\Device\HeldFolder;
 use Tally\Device\Mount;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
-use Tally\Pattern\Imprint;
 use Tally\Pattern\Literal;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 use Tests\Support\TemporaryFolder;
 
@@ -26,12 +26,12 @@ final class FolderDeviceTest extends TestCase
     {
         $folder = $this->folder();
         file_put_contents($folder.'/holiday.jpg', 'mine');
-        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(3 * Imprint::BLOCK));
-        $device->write(0, new Literal(str_repeat('a', Imprint::BLOCK)));
-        $device->write(Imprint::BLOCK, new Literal(str_repeat('b', Imprint::BLOCK)));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(3 * TestPattern::BLOCK));
+        $device->write(0, new Literal(str_repeat('a', TestPattern::BLOCK)));
+        $device->write(TestPattern::BLOCK, new Literal(str_repeat('b', TestPattern::BLOCK)));
         $device->settle();
         $device->forget();
-        self::assertSame('ab', $device->read(Imprint::BLOCK - 1, 2)->bytes());
+        self::assertSame('ab', $device->read(TestPattern::BLOCK - 1, 2)->bytes());
         $device->close();
         self::assertSame(['holiday.jpg'], self::everything($folder));
         self::assertSame('mine', file_get_contents($folder.'/holiday.jpg'));
@@ -40,11 +40,11 @@ final class FolderDeviceTest extends TestCase
     public function test_a_long_run_finds_the_very_sectors_that_were_spoilt(): void
     {
         $folder = $this->folder();
-        $size = Bytes::of(200 * Imprint::BLOCK);
+        $size = Bytes::of(200 * TestPattern::BLOCK);
         $device = FolderDevice::open(HeldFolder::at($folder), $size);
-        $imprint = Imprint::random($size);
-        for ($at = 0; $at < $size->count; $at += Imprint::BLOCK) {
-            $device->write($at, $imprint->stretch($at, Imprint::BLOCK));
+        $imprint = TestPattern::random($size);
+        for ($at = 0; $at < $size->count; $at += TestPattern::BLOCK) {
+            $device->write($at, $imprint->stretch($at, TestPattern::BLOCK));
         }
         $device->settle();
         $files = array_filter(self::everything($folder), fn (string $name): bool => (int) @filesize("{$folder}/{$name}") >= $size->count);
@@ -52,7 +52,7 @@ final class FolderDeviceTest extends TestCase
         assert($file !== false);
         $spoilt = [];
         foreach ([3, 99, 100, 150, 199] as $block) {
-            fseek($file, $at = $block * Imprint::BLOCK + 5 * Appraiser::SECTOR);
+            fseek($file, $at = $block * TestPattern::BLOCK + 5 * Appraiser::SECTOR);
             fwrite($file, str_repeat("\0", Appraiser::SECTOR));
             $spoilt[] = [$at, Appraiser::SECTOR];
         }
@@ -60,8 +60,8 @@ final class FolderDeviceTest extends TestCase
         $device->forget();
         $found = [];
         $appraiser = new Appraiser($imprint);
-        for ($at = 0; $at < $size->count; $at += Imprint::BLOCK) {
-            foreach ($appraiser->appraise($device->read($at, Imprint::BLOCK), $at) as $patch) {
+        for ($at = 0; $at < $size->count; $at += TestPattern::BLOCK) {
+            foreach ($appraiser->appraise($device->read($at, TestPattern::BLOCK), $at) as $patch) {
                 if ($patch->class !== BlockClass::Holds) {
                     $found[] = [$patch->offset, $patch->length];
                 }
@@ -74,9 +74,9 @@ final class FolderDeviceTest extends TestCase
     public function test_files_are_cut_at_one_gibibyte(): void
     {
         $folder = $this->folder();
-        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(1_073_741_824 + Imprint::BLOCK));
-        $device->write(1_073_741_824 - Imprint::BLOCK, new Literal(str_repeat('x', Imprint::BLOCK)));
-        $device->write(1_073_741_824, new Literal(str_repeat('y', Imprint::BLOCK)));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(1_073_741_824 + TestPattern::BLOCK));
+        $device->write(1_073_741_824 - TestPattern::BLOCK, new Literal(str_repeat('x', TestPattern::BLOCK)));
+        $device->write(1_073_741_824, new Literal(str_repeat('y', TestPattern::BLOCK)));
         $device->settle();
         self::assertSame('x', $device->read(1_073_741_824 - 1, 1)->bytes());
         self::assertSame('y', $device->read(1_073_741_824, 1)->bytes());
@@ -97,14 +97,14 @@ final class FolderDeviceTest extends TestCase
     public function test_what_a_dead_run_left_is_removed_and_nothing_else(): void
     {
         $folder = $this->folder();
-        $dead = FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK));
+        $dead = FolderDevice::open(HeldFolder::at($folder), Bytes::of(TestPattern::BLOCK));
         $dead->write(0, new Literal('left behind'));
         $left = glob($folder.'/gritty-tally-*');
         self::assertIsArray($left);
         file_put_contents($left[0].'/notes.txt', 'somebody put this here');
         unset($dead);
 
-        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->close();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(TestPattern::BLOCK))->close();
         self::assertSame([basename($left[0]), basename($left[0]).'/notes.txt'], self::everything($folder));
     }
 
@@ -112,7 +112,7 @@ final class FolderDeviceTest extends TestCase
     {
         $folder = $this->folder();
         mkdir($folder.'/gritty-tally-0123456789ab');
-        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->close();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(TestPattern::BLOCK))->close();
         self::assertSame([], self::everything($folder));
     }
 
@@ -124,7 +124,7 @@ final class FolderDeviceTest extends TestCase
         mkdir($folder.'/gritty-tally-notes');
         symlink('/etc', $folder.'/gritty-tally-ba9876543210');
         $before = self::everything($folder);
-        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->close();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(TestPattern::BLOCK))->close();
         self::assertSame($before, self::everything($folder));
     }
 
@@ -135,16 +135,16 @@ final class FolderDeviceTest extends TestCase
         file_put_contents($folder.'/gritty-tally-0123456789ab/about-this-folder.txt', "My own notes\n");
         file_put_contents($folder.'/gritty-tally-0123456789ab/000000.tally', 'mine');
         $before = self::everything($folder);
-        FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK))->close();
+        FolderDevice::open(HeldFolder::at($folder), Bytes::of(TestPattern::BLOCK))->close();
         self::assertSame($before, self::everything($folder));
     }
 
     public function test_two_runs_in_one_folder_are_refused(): void
     {
         $folder = $this->folder();
-        $first = FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK));
+        $first = FolderDevice::open(HeldFolder::at($folder), Bytes::of(TestPattern::BLOCK));
         try {
-            FolderDevice::open(HeldFolder::at($folder), Bytes::of(Imprint::BLOCK));
+            FolderDevice::open(HeldFolder::at($folder), Bytes::of(TestPattern::BLOCK));
             self::fail('The second run was let in.');
         } catch (UnusablePath $fault) {
             self::assertStringContainsString('Another run is using', $fault->getMessage());
@@ -156,23 +156,23 @@ final class FolderDeviceTest extends TestCase
     public function test_a_folder_that_vanishes_is_named_as_gone(): void
     {
         $folder = $this->folder();
-        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(2 * Imprint::BLOCK));
-        $device->write(0, new Literal(str_repeat('a', Imprint::BLOCK)));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(2 * TestPattern::BLOCK));
+        $device->write(0, new Literal(str_repeat('a', TestPattern::BLOCK)));
         $device->settle();
         self::removeAll($folder);
         $this->expectException(MediumGone::class);
         $this->expectExceptionMessage('is gone');
         $device->forget();
-        $device->read(0, Imprint::BLOCK);
+        $device->read(0, TestPattern::BLOCK);
     }
 
     public function test_a_file_that_was_cut_short_by_something_else_is_not_held_against_the_card(): void
     {
-        $device = FolderDevice::open(HeldFolder::at($this->folder()), Bytes::of(2 * Imprint::BLOCK));
+        $device = FolderDevice::open(HeldFolder::at($this->folder()), Bytes::of(2 * TestPattern::BLOCK));
         $device->write(0, new Literal('short'));
         try {
             $this->expectException(HostRefused::class);
-            $device->read(0, Imprint::BLOCK);
+            $device->read(0, TestPattern::BLOCK);
         } finally {
             $device->close();
         }
@@ -210,7 +210,7 @@ final class FolderDeviceTest extends TestCase
         if (! Mount::of('/dev/shm')->isInMemory()) {
             self::markTestSkipped('/dev/shm is no file system in memory here.');
         }
-        $device = FolderDevice::open(HeldFolder::at($this->folder('/dev/shm')), Bytes::of(Imprint::BLOCK));
+        $device = FolderDevice::open(HeldFolder::at($this->folder('/dev/shm')), Bytes::of(TestPattern::BLOCK));
         $device->write(0, new Literal('x'));
         self::assertFalse($device->forget());
         $device->close();

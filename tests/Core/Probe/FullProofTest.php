@@ -10,7 +10,7 @@ use Tally\Device\FolderDevice;
 use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
 use Tally\Pattern\BlockClass;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\Observing\Phase;
 use Tally\Probe\Proof\FullProof;
 use Tally\Probe\Proof\ProofResult;
@@ -177,17 +177,17 @@ final class FullProofTest extends TestCase
     public function test_on_a_real_folder_everything_holds_and_nothing_stays(): void
     {
         $folder = $this->folder();
-        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(20 * Imprint::BLOCK + 777));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(20 * TestPattern::BLOCK + 777));
         $result = FullProof::on($device, new HostClock());
         $device->close();
-        self::assertSame(20 * Imprint::BLOCK + 777, $result->core->bytes(BlockClass::Holds));
+        self::assertSame(20 * TestPattern::BLOCK + 777, $result->core->bytes(BlockClass::Holds));
         self::assertSame([], self::everything($folder));
     }
 
     /** @return iterable<string, array{int}> */
     public static function places(): iterable
     {
-        foreach ([0, 511, 512, Imprint::BLOCK - 1, Imprint::BLOCK, 5 * Imprint::BLOCK + 123_456, 8 * Imprint::BLOCK + 99] as $at) {
+        foreach ([0, 511, 512, TestPattern::BLOCK - 1, TestPattern::BLOCK, 5 * TestPattern::BLOCK + 123_456, 8 * TestPattern::BLOCK + 99] as $at) {
             yield "byte {$at}" => [$at];
         }
     }
@@ -196,7 +196,7 @@ final class FullProofTest extends TestCase
     public function test_a_single_byte_flipped_between_the_passes_is_found_in_its_sector(int $at): void
     {
         $folder = $this->folder();
-        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(8 * Imprint::BLOCK + 100));
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(8 * TestPattern::BLOCK + 100));
         $troubled = new TroubledDevice($device);
         $troubled->betweenPasses = function () use ($folder, $at): void {
             $files = glob($folder.'/gritty-tally-*/*.tally');
@@ -213,7 +213,7 @@ final class FullProofTest extends TestCase
         $device->close();
         self::assertSame($at - ($at % 512), $result->core->firstBad());
         self::assertSame(1, $result->core->wrongBits());
-        self::assertSame(min(512, 8 * Imprint::BLOCK + 100 - ($at - ($at % 512))), $result->core->bytes(BlockClass::Scrambled));
+        self::assertSame(min(512, 8 * TestPattern::BLOCK + 100 - ($at - ($at % 512))), $result->core->bytes(BlockClass::Scrambled));
     }
 
     private static function troubled(string $medium = 'honest,size=64MB'): TroubledDevice
@@ -234,19 +234,19 @@ final class FullProofTest extends TestCase
     public function test_places_that_cannot_be_written_count_as_unreadable_and_the_proof_goes_on(): void
     {
         $device = self::troubled();
-        $device->unwritable = [[3 * Imprint::BLOCK, 4 * Imprint::BLOCK]];
+        $device->unwritable = [[3 * TestPattern::BLOCK, 4 * TestPattern::BLOCK]];
         $result = FullProof::on($device, new HostClock());
-        self::assertSame(Imprint::BLOCK, $result->core->bytes(BlockClass::Unreadable));
-        self::assertSame(64_000_000 - Imprint::BLOCK, $result->write->bytes->count);
+        self::assertSame(TestPattern::BLOCK, $result->core->bytes(BlockClass::Unreadable));
+        self::assertSame(64_000_000 - TestPattern::BLOCK, $result->write->bytes->count);
         self::assertSame(Condition::Faulty, $result->diagnosis->condition);
     }
 
     public function test_a_disk_that_fills_up_ends_the_writing_and_what_was_written_is_proven(): void
     {
         $device = self::troubled();
-        $device->fullAt = 20 * Imprint::BLOCK;
+        $device->fullAt = 20 * TestPattern::BLOCK;
         $result = FullProof::on($device, new HostClock());
-        self::assertSame(20 * Imprint::BLOCK, $result->core->bytes(BlockClass::Holds));
+        self::assertSame(20 * TestPattern::BLOCK, $result->core->bytes(BlockClass::Holds));
         self::assertFalse($result->isComplete());
         self::assertFalse($result->stopped);
         self::assertStringContainsString('was full after', (string) $result->note);
@@ -264,7 +264,7 @@ final class FullProofTest extends TestCase
     public function test_a_card_pulled_out_while_writing_proves_nothing(): void
     {
         $device = self::troubled();
-        $device->goneAtWrite = 10 * Imprint::BLOCK;
+        $device->goneAtWrite = 10 * TestPattern::BLOCK;
         $result = FullProof::on($device, new HostClock());
         self::assertSame(0, $result->core->covered());
         self::assertSame(Condition::Unknown, $result->diagnosis->condition);
@@ -274,9 +274,9 @@ final class FullProofTest extends TestCase
     public function test_a_card_pulled_out_while_reading_keeps_what_was_read(): void
     {
         $device = self::troubled();
-        $device->goneAtRead = 10 * Imprint::BLOCK;
+        $device->goneAtRead = 10 * TestPattern::BLOCK;
         $result = FullProof::on($device, new HostClock());
-        self::assertSame(10 * Imprint::BLOCK, $result->core->bytes(BlockClass::Holds));
+        self::assertSame(10 * TestPattern::BLOCK, $result->core->bytes(BlockClass::Holds));
         self::assertTrue($result->stopped);
         self::assertNotNull($result->cutShort);
     }
@@ -311,7 +311,7 @@ final class FullProofTest extends TestCase
     public function test_memory_does_not_grow_with_the_size(): void
     {
         $peak = function (int $blocks): int {
-            $device = FolderDevice::open(HeldFolder::at($this->folder()), Bytes::of($blocks * Imprint::BLOCK));
+            $device = FolderDevice::open(HeldFolder::at($this->folder()), Bytes::of($blocks * TestPattern::BLOCK));
             memory_reset_peak_usage();
             $before = memory_get_usage();
             FullProof::on($device, new HostClock());

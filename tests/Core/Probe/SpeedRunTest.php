@@ -12,7 +12,7 @@ use Tally\Device\Device;
 use Tally\Device\FolderDevice;
 use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Phase;
 use Tally\Probe\Observing\Progress;
@@ -143,8 +143,8 @@ final class SpeedRunTest extends TestCase
     public function test_on_a_real_folder(): void
     {
         $folder = $this->folder();
-        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(8 * Imprint::BLOCK));
-        $result = (new SpeedRun(SpeedPlan::plain(Bytes::of(8 * Imprint::BLOCK), 3)))->on($device, new HostClock());
+        $device = FolderDevice::open(HeldFolder::at($folder), Bytes::of(8 * TestPattern::BLOCK));
+        $result = (new SpeedRun(SpeedPlan::plain(Bytes::of(8 * TestPattern::BLOCK), 3)))->on($device, new HostClock());
         $device->close();
         self::assertCount(3, $result->writeRates());
         self::assertCount(3, $result->readRates());
@@ -163,8 +163,8 @@ final class SpeedRunTest extends TestCase
         yield 'too many runs' => [1, 51, 0, null, 0, 0, '51 were given'];
         yield 'from a byte' => [1, 1, 1, null, 0, 0, 'whole MiB; 1 B was given'];
         yield 'an odd block' => [1, 1, 0, 1_000_000, 0, 0, 'or 64 MiB; 1 MB was given'];
-        yield 'a block that does not fit the files' => [1, 1, 0, 3 * Imprint::BLOCK, 0, 0, 'A block is 1, 2, 4, 8, 16, 32 or 64 MiB'];
-        yield 'a large block' => [1, 1, 0, 65 * Imprint::BLOCK, 0, 0, 'A block is 1, 2, 4'];
+        yield 'a block that does not fit the files' => [1, 1, 0, 3 * TestPattern::BLOCK, 0, 0, 'A block is 1, 2, 4, 8, 16, 32 or 64 MiB'];
+        yield 'a large block' => [1, 1, 0, 65 * TestPattern::BLOCK, 0, 0, 'A block is 1, 2, 4'];
         yield 'many warm-ups' => [1, 1, 0, null, 6, 0, '0 to 5 warm-up runs; 6 were given'];
         yield 'a long pause' => [1, 1, 0, null, 0, 3601, 'an hour at most'];
     }
@@ -260,17 +260,17 @@ final class SpeedRunTest extends TestCase
         // The first 2 GB hold and the rest is dropped: only a region beyond comes back wrong.
         $device = fn (): StandInDevice => new StandInDevice(Medium::parse('drops,size=8GB,true=2147483648B'), $clock);
         $plan = fn (int $from): SpeedPlan => new SpeedPlan(
-            Bytes::of(64 * Imprint::BLOCK),
+            Bytes::of(64 * TestPattern::BLOCK),
             1,
             Bytes::of($from),
-            Bytes::of(4 * Imprint::BLOCK),
+            Bytes::of(4 * TestPattern::BLOCK),
             PassOrder::Alternating,
             0,
             Span::seconds(0),
         );
         self::assertSame(0, self::planned($device(), $clock, $plan(0))->wrong);
-        self::assertSame(64 * Imprint::BLOCK, self::planned($device(), $clock, $plan(2_147_483_648))->wrong);
-        self::assertSame('67.11 MB from 2.15 GB on', SpeedPlan::covering(Bytes::of(64 * Imprint::BLOCK), Bytes::of(2_147_483_648)));
+        self::assertSame(64 * TestPattern::BLOCK, self::planned($device(), $clock, $plan(2_147_483_648))->wrong);
+        self::assertSame('67.11 MB from 2.15 GB on', SpeedPlan::covering(Bytes::of(64 * TestPattern::BLOCK), Bytes::of(2_147_483_648)));
     }
 
     public function test_a_trace_keeps_its_length_however_long_the_run(): void

@@ -17,11 +17,11 @@ use Tally\Record\Fields;
 use Tally\Shoot\Ability;
 use Tally\Shoot\Answer;
 use Tally\Shoot\Demand;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\LeastMark;
 use Tally\Shoot\MayIt;
 use Tally\Shoot\Mode;
 use Tally\Shoot\ModeKind;
-use Tally\Shoot\School;
 use Tally\Shoot\Word;
 
 /** May this card record that? Three schools side by side: handbook § 7, evidence as in § 6. */
@@ -102,29 +102,29 @@ final class MayItTest extends TestCase
         self::assertSame('yes', self::all($card, self::mode('400 Mb/s'))['measured']);
         self::assertSame('falls-to', self::all($card, self::mode('401 Mb/s'))['measured']);
         self::assertSame('yes', self::all($card, self::mode('480 Mb/s'))['mark']);
-        self::assertTrue((new MayIt(self::mode('480 Mb/s'), [Bus::UhsII], 1.0))->by(School::Measured, $card)->isYes());
+        self::assertTrue((new MayIt(self::mode('480 Mb/s'), [Bus::UhsII], 1.0))->by(FitCriterion::Measured, $card)->isYes());
     }
 
     public function test_a_slower_chain_only_says_at_least(): void
     {
         $card = self::card('128GB SDXC II U3 V60', [['127.87 GB', '34 MB/s']], self::SLOW);
-        $answer = (new MayIt(self::mode('400 Mb/s'), [Bus::UhsII]))->by(School::Measured, $card);
+        $answer = (new MayIt(self::mode('400 Mb/s'), [Bus::UhsII]))->by(FitCriterion::Measured, $card);
         self::assertSame([Word::AtLeast, 'at least 34 MB/s'], [$answer->word, $answer->words()]);
         // What was kept up was kept up, over whatever chain.
-        self::assertTrue((new MayIt(self::mode('200 Mb/s'), [Bus::UhsII]))->by(School::Measured, $card)->isYes());
+        self::assertTrue((new MayIt(self::mode('200 Mb/s'), [Bus::UhsII]))->by(FitCriterion::Measured, $card)->isYes());
     }
 
     public function test_where_it_falls_later_than_a_take_lasts_it_will_do_and_says_for_how_long(): void
     {
         $card = self::card('128GB SDXC II U3 V60', [['31 GB', '90 MB/s'], ['96.87 GB', '40.8 MB/s']]);
-        $may = fn (?string $clip): Answer => (new MayIt(self::mode('400 Mb/s', clip: $clip), [Bus::UhsII]))->by(School::Measured, $card);
+        $may = fn (?string $clip): Answer => (new MayIt(self::mode('400 Mb/s', clip: $clip), [Bus::UhsII]))->by(FitCriterion::Measured, $card);
         // 31 GB at the 50 MB/s of the camera: ten minutes in. 31e9 ÷ 50e6.
         self::assertEqualsWithDelta(620.0, (float) $may(null)->safe?->seconds, 1.0);
         self::assertSame(['falls to 40.8 MB/s', 'up to 10 min 20 s a take'], [$may(null)->words(), $may('10 min')->words()]);
         self::assertFalse($may('11 min')->isYes());
         // Slow from the start: no take is safe.
         $slow = self::card('128GB SDXC II U3 V60', [['127.87 GB', '40.8 MB/s']]);
-        self::assertNull((new MayIt(self::mode('400 Mb/s', clip: '1 min'), [Bus::UhsII]))->by(School::Measured, $slow)->safe);
+        self::assertNull((new MayIt(self::mode('400 Mb/s', clip: '1 min'), [Bus::UhsII]))->by(FitCriterion::Measured, $slow)->safe);
     }
 
     public function test_what_the_camera_refuses_it_refuses_whatever_the_card_can_do(): void
@@ -132,11 +132,11 @@ final class MayItTest extends TestCase
         $card = self::card('128GB SDXC II U3 V60', [['127.87 GB', '120 MB/s']]);
         $v90 = self::mode('200 Mb/s', new Demand(Mark::V90));
         self::assertSame(['mark' => 'asks-for', 'measured' => 'asks-for', 'guaranteed' => 'asks-for'], self::all($card, $v90));
-        self::assertSame('asks for V90', (new MayIt($v90, [Bus::UhsII]))->by(School::Measured, $card)->words());
-        $warned = (new MayIt(self::mode('200 Mb/s', new Demand(Mark::V90, refuses: false)), [Bus::UhsII]))->by(School::Measured, $card);
+        self::assertSame('asks for V90', (new MayIt($v90, [Bus::UhsII]))->by(FitCriterion::Measured, $card)->words());
+        $warned = (new MayIt(self::mode('200 Mb/s', new Demand(Mark::V90, refuses: false)), [Bus::UhsII]))->by(FitCriterion::Measured, $card);
         self::assertSame([true, true, 'with a warning'], [$warned->isYes(), $warned->warns, $warned->words()]);
         $medium = self::mode('200 Mb/s', new Demand(isGuaranteed: true));
-        self::assertSame('asks for a guaranteed medium', (new MayIt($medium, [Bus::UhsII]))->by(School::Mark, $card)->words());
+        self::assertSame('asks for a guaranteed medium', (new MayIt($medium, [Bus::UhsII]))->by(FitCriterion::Mark, $card)->words());
         self::assertSame('yes', self::all($card, self::mode('200 Mb/s', new Demand(Mark::U3)))['mark']);
     }
 
@@ -148,10 +148,10 @@ final class MayItTest extends TestCase
         self::assertSame('yes', $answers['mark']);
         self::assertSame('promises-less', self::all($card, self::mode('280 Mb/s'), Bus::UhsI)['mark']);
         $v60 = self::card('128GB SDXC II V60', [['127.87 GB', '120 MB/s']]);
-        $over = (new MayIt(self::mode('200 Mb/s'), [Bus::UhsI]))->by(School::Mark, $v60);
+        $over = (new MayIt(self::mode('200 Mb/s'), [Bus::UhsI]))->by(FitCriterion::Mark, $v60);
         self::assertSame([Word::NoMark, 'no mark over UHS-I'], [$over->word, $over->words()]);
         self::assertSame('bus-too-slow', self::all($card, self::mode('900 Mb/s'), Bus::UhsI)['measured']);
-        $answer = (new MayIt(self::mode('200 Mb/s'), [Bus::CFexpress2B]))->by(School::Mark, $card);
+        $answer = (new MayIt(self::mode('200 Mb/s'), [Bus::CFexpress2B]))->by(FitCriterion::Mark, $card);
         self::assertSame('slot does not take SD', $answer->words());
     }
 
@@ -161,7 +161,7 @@ final class MayItTest extends TestCase
         $sham = self::card('128GB SDXC I U3 V60', [['127.87 GB', '90 MB/s']]);
         self::assertSame(['mark' => 'sham', 'measured' => 'sham', 'guaranteed' => 'sham'], self::all($sham, self::mode('100 Mb/s')));
         $unproven = self::card('128GB SDXC II U3 V60');
-        $answer = (new MayIt(self::mode('400 Mb/s'), [Bus::UhsII]))->by(School::Mark, $unproven);
+        $answer = (new MayIt(self::mode('400 Mb/s'), [Bus::UhsII]))->by(FitCriterion::Mark, $unproven);
         self::assertSame([true, 'Unproven'], [$answer->isYes(), $answer->words()]);
         self::assertNull($unproven->proven);
         self::assertSame('128 GB', $unproven->capacity()->decimal());

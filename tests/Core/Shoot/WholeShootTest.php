@@ -16,10 +16,10 @@ use Tally\Shoot\Ability;
 use Tally\Shoot\Camera;
 use Tally\Shoot\CameraSlot;
 use Tally\Shoot\FitCard;
+use Tally\Shoot\FitCriterion;
 use Tally\Shoot\Mode;
 use Tally\Shoot\ModeKind;
 use Tally\Shoot\Recording;
-use Tally\Shoot\School;
 use Tally\Shoot\Whole\Evening;
 use Tally\Shoot\Whole\PackedCard;
 use Tally\Shoot\Whole\PackedPlace;
@@ -71,7 +71,7 @@ final class WholeShootTest extends TestCase
      * @param  list<Wanted>  $wanted
      * @param  list<FitCard>  $cards
      */
-    private static function packed(array $wanted, array $cards, int $days = 1, int $home = 1, School $school = School::Mark): Packing
+    private static function packed(array $wanted, array $cards, int $days = 1, int $home = 1, FitCriterion $school = FitCriterion::Mark): Packing
     {
         return Packing::of(new Question($days, $home, 0.0, $wanted, $cards, $school));
     }
@@ -211,7 +211,7 @@ final class WholeShootTest extends TestCase
             $packing->buys[0]->mark?->value === 'V30' ? 'V30' : $packing->buys[0]->mark?->value,
             $packing->buys[0]->cards,
         ]);
-        $guaranteed = self::packed([self::wanted('C1', 200, 60)], [], school: School::Guaranteed);
+        $guaranteed = self::packed([self::wanted('C1', 200, 60)], [], school: FitCriterion::Guaranteed);
         self::assertSame([null, 0], [$guaranteed->buys[0]->mark, $guaranteed->buys[0]->cards]);
     }
 

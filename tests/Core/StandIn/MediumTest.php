@@ -13,9 +13,9 @@ use Tally\Label\Form;
 use Tally\Label\Label;
 use Tally\Label\Mark;
 use Tally\Pattern\Appraiser;
-use Tally\Pattern\Imprint;
 use Tally\Pattern\Literal;
 use Tally\Pattern\Patch;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\StandIn\Behaviour;
@@ -82,13 +82,13 @@ final class MediumTest extends TestCase
     {
         $device = new StandInDevice(Medium::parse($line), new StandInClock());
         $size = $device->size();
-        $imprint = new Imprint(77, $size);
+        $imprint = new TestPattern(77, $size);
         $appraiser = new Appraiser($imprint);
-        for ($at = 0; $at < $size->count; $at += Imprint::BLOCK) {
-            $device->write($at, $imprint->stretch($at, Imprint::BLOCK));
+        for ($at = 0; $at < $size->count; $at += TestPattern::BLOCK) {
+            $device->write($at, $imprint->stretch($at, TestPattern::BLOCK));
         }
-        for ($at = 0; $at < $size->count; $at += Imprint::BLOCK) {
-            $data = $device->read($at, min(Imprint::BLOCK, $size->count - $at));
+        for ($at = 0; $at < $size->count; $at += TestPattern::BLOCK) {
+            $data = $device->read($at, min(TestPattern::BLOCK, $size->count - $at));
             self::assertSame(
                 self::story($appraiser->appraise($data, $at)),
                 self::story($appraiser->appraise(new Literal($data->bytes()), $at)),
@@ -132,7 +132,7 @@ final class MediumTest extends TestCase
 
     public function test_books_keep_what_was_written_last(): void
     {
-        $imprint = new Imprint(5, Bytes::of(1_000_000));
+        $imprint = new TestPattern(5, Bytes::of(1_000_000));
         $books = new WrittenRanges();
         $books->put(0, 4096, 0, $imprint);
         $books->put(1024, 1024, 500_224, $imprint);
@@ -148,7 +148,7 @@ final class MediumTest extends TestCase
         $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse('honest,size=1GB,write=50MB/s'), $clock);
         self::assertSame(0.0, $clock->now());
-        $device->write(0, (new Imprint(1, $device->size()))->stretch(0, 500 * Imprint::BLOCK));
+        $device->write(0, (new TestPattern(1, $device->size()))->stretch(0, 500 * TestPattern::BLOCK));
         self::assertEqualsWithDelta((500 * 1.048576) / 50, $clock->now(), 0.3);
     }
 

@@ -12,7 +12,7 @@ use App\Models\Runs\Run;
 use App\Models\Runs\RunState;
 use App\Models\Stations\Station;
 use App\People\PeopleBook;
-use App\Runs\Ordering\RunDesk;
+use App\Runs\Ordering\OrderRun;
 use App\Runs\Ordering\RunOrder;
 use App\Stations\BenchBook;
 use Illuminate\Support\Facades\DB;
@@ -171,7 +171,7 @@ final class ScaleTrial
         $what = new SpeedParameters(SpeedPlan::plain(Bytes::of(64_000_000)));
         foreach ($this->stations as $i => $station) {
             config(['tally.station' => $station->name]);
-            $runs[] = app(RunDesk::class)->order(
+            $runs[] = app(OrderRun::class)->order(
                 Card::query()->where('tag', sprintf('H-%05d', $i + 1))->firstOrFail(),
                 $station,
                 new RunOrder($station->slots()->firstOrFail(), RunKind::Speed, $what, by: 'person 0'),

@@ -279,7 +279,7 @@ final class GuardTest extends TestCase
         unlink($name);
         symlink($wrong, $name);
         try {
-            $device->write(0, (new \Tally\Pattern\Imprint(3, Bytes::of(2_097_152)))->stretch(0, 1_048_576));
+            $device->write(0, (new \Tally\Pattern\TestPattern(3, Bytes::of(2_097_152)))->stretch(0, 1_048_576));
             self::fail('It was written to.');
         } catch (MediumGone $gone) {
             self::assertStringContainsString('leads to another medium', $gone->getMessage());

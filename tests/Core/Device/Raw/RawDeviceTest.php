@@ -11,7 +11,7 @@ use Tally\Device\Fault\UnusablePath;
 use Tally\Device\HostClock;
 use Tally\Device\Raw\Guard;
 use Tally\Device\Raw\RawDevice;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Probe\Proof\FullProof;
 use Tally\Quantity\Bytes;
 use Tests\Support\TemporaryFolder;
@@ -34,10 +34,10 @@ final class RawDeviceTest extends TestCase
     /** @return iterable<string, array{int, string}> bytes, under which folder */
     public static function sizes(): iterable
     {
-        yield 'whole blocks' => [24 * Imprint::BLOCK, '/tmp'];
-        yield 'a tail of sectors' => [20 * Imprint::BLOCK + 7 * 512, '/tmp'];
-        yield 'a tail that is no sector' => [20 * Imprint::BLOCK + 777, '/tmp'];
-        yield 'in memory, where nothing goes past the cache' => [24 * Imprint::BLOCK, '/dev/shm'];
+        yield 'whole blocks' => [24 * TestPattern::BLOCK, '/tmp'];
+        yield 'a tail of sectors' => [20 * TestPattern::BLOCK + 7 * 512, '/tmp'];
+        yield 'a tail that is no sector' => [20 * TestPattern::BLOCK + 777, '/tmp'];
+        yield 'in memory, where nothing goes past the cache' => [24 * TestPattern::BLOCK, '/dev/shm'];
     }
 
     #[DataProvider('sizes')]
@@ -53,13 +53,13 @@ final class RawDeviceTest extends TestCase
 
     public function test_what_is_on_the_medium_is_what_was_written(): void
     {
-        $path = $this->image(8 * Imprint::BLOCK);
+        $path = $this->image(8 * TestPattern::BLOCK);
         $device = RawDevice::open($path, new Guard([]));
-        $imprint = new Imprint(5, Bytes::of(8 * Imprint::BLOCK));
-        $device->write(2 * Imprint::BLOCK, $imprint->stretch(2 * Imprint::BLOCK, Imprint::BLOCK));
+        $imprint = new TestPattern(5, Bytes::of(8 * TestPattern::BLOCK));
+        $device->write(2 * TestPattern::BLOCK, $imprint->stretch(2 * TestPattern::BLOCK, TestPattern::BLOCK));
         $device->write(512, $imprint->stretch(512, 1024));
         $device->settle();
-        self::assertSame($imprint->block(2 * Imprint::BLOCK), file_get_contents($path, false, null, 2 * Imprint::BLOCK, Imprint::BLOCK));
+        self::assertSame($imprint->block(2 * TestPattern::BLOCK), file_get_contents($path, false, null, 2 * TestPattern::BLOCK, TestPattern::BLOCK));
         self::assertSame($imprint->range(512, 1024), file_get_contents($path, false, null, 512, 1024));
         self::assertSame(
             str_repeat("\0", 512),
@@ -70,36 +70,36 @@ final class RawDeviceTest extends TestCase
 
     public function test_what_was_fetched_ahead_is_not_served_after_it_was_changed(): void
     {
-        $path = $this->image(8 * Imprint::BLOCK);
+        $path = $this->image(8 * TestPattern::BLOCK);
         $device = RawDevice::open($path, new Guard([]));
-        $imprint = new Imprint(5, Bytes::of(8 * Imprint::BLOCK));
-        $device->read(0, Imprint::BLOCK);
-        $device->read(Imprint::BLOCK, Imprint::BLOCK);
-        $device->write(2 * Imprint::BLOCK, $imprint->stretch(2 * Imprint::BLOCK, Imprint::BLOCK));
-        self::assertSame($imprint->block(2 * Imprint::BLOCK), $device->read(2 * Imprint::BLOCK, Imprint::BLOCK)->bytes());
+        $imprint = new TestPattern(5, Bytes::of(8 * TestPattern::BLOCK));
+        $device->read(0, TestPattern::BLOCK);
+        $device->read(TestPattern::BLOCK, TestPattern::BLOCK);
+        $device->write(2 * TestPattern::BLOCK, $imprint->stretch(2 * TestPattern::BLOCK, TestPattern::BLOCK));
+        self::assertSame($imprint->block(2 * TestPattern::BLOCK), $device->read(2 * TestPattern::BLOCK, TestPattern::BLOCK)->bytes());
         // And after the host was made to forget, what somebody else wrote is seen.
-        $device->read(3 * Imprint::BLOCK, Imprint::BLOCK);
-        $device->read(4 * Imprint::BLOCK, Imprint::BLOCK);
+        $device->read(3 * TestPattern::BLOCK, TestPattern::BLOCK);
+        $device->read(4 * TestPattern::BLOCK, TestPattern::BLOCK);
         $device->forget();
         $handle = fopen($path, 'r+');
         self::assertNotFalse($handle);
-        fseek($handle, 5 * Imprint::BLOCK);
+        fseek($handle, 5 * TestPattern::BLOCK);
         fwrite($handle, 'changed');
         fclose($handle);
-        self::assertStringStartsWith('changed', $device->read(5 * Imprint::BLOCK, Imprint::BLOCK)->bytes());
+        self::assertStringStartsWith('changed', $device->read(5 * TestPattern::BLOCK, TestPattern::BLOCK)->bytes());
     }
 
     public function test_a_path_that_leads_elsewhere_ends_the_run_and_nothing_is_written_there(): void
     {
-        $path = $this->image(8 * Imprint::BLOCK);
+        $path = $this->image(8 * TestPattern::BLOCK);
         $device = RawDevice::open($path, new Guard([]));
-        $imprint = new Imprint(5, Bytes::of(8 * Imprint::BLOCK));
-        $device->write(0, $imprint->stretch(0, Imprint::BLOCK));
+        $imprint = new TestPattern(5, Bytes::of(8 * TestPattern::BLOCK));
+        $device->write(0, $imprint->stretch(0, TestPattern::BLOCK));
         rename($path, "{$path}.away");
         $other = str_repeat('footage ', 200_000);
         file_put_contents($path, $other);
         try {
-            $device->write(Imprint::BLOCK, $imprint->stretch(Imprint::BLOCK, Imprint::BLOCK));
+            $device->write(TestPattern::BLOCK, $imprint->stretch(TestPattern::BLOCK, TestPattern::BLOCK));
             self::fail('it went on');
         } catch (MediumGone $gone) {
             self::assertStringContainsString('leads to another medium', $gone->getMessage());
@@ -108,12 +108,12 @@ final class RawDeviceTest extends TestCase
         unlink($path);
         $this->expectException(MediumGone::class);
         $this->expectExceptionMessage('is gone');
-        $device->read(0, Imprint::BLOCK);
+        $device->read(0, TestPattern::BLOCK);
     }
 
     public function test_a_proof_whose_medium_is_swapped_in_mid_run_keeps_what_it_has(): void
     {
-        $path = $this->image(64 * Imprint::BLOCK);
+        $path = $this->image(64 * TestPattern::BLOCK);
         $device = RawDevice::open($path, new Guard([]));
         rename($path, "{$path}.away");
         $result = FullProof::on($device, new HostClock());
@@ -133,7 +133,7 @@ final class RawDeviceTest extends TestCase
             $result = FullProof::on($device, new HostClock());
             $device->close();
             self::assertStringContainsString('was full after', (string) $result->note);
-            self::assertLessThanOrEqual(9 * Imprint::BLOCK, $result->write->bytes->count);
+            self::assertLessThanOrEqual(9 * TestPattern::BLOCK, $result->write->bytes->count);
         } finally {
             exec('umount '.escapeshellarg($folder));
         }
@@ -141,7 +141,7 @@ final class RawDeviceTest extends TestCase
 
     public function test_two_runs_at_once_on_one_medium_are_refused(): void
     {
-        $path = $this->image(8 * Imprint::BLOCK);
+        $path = $this->image(8 * TestPattern::BLOCK);
         $first = RawDevice::open($path, new Guard([]));
         try {
             RawDevice::open($path, new Guard([]));
@@ -152,7 +152,7 @@ final class RawDeviceTest extends TestCase
         }
         $first->close();
         $again = RawDevice::open($path, new Guard([]));
-        self::assertSame(8 * Imprint::BLOCK, $again->size()->count);
+        self::assertSame(8 * TestPattern::BLOCK, $again->size()->count);
         $again->close();
     }
 
@@ -160,7 +160,7 @@ final class RawDeviceTest extends TestCase
     {
         $peaks = [];
         foreach ([8, 96] as $blocks) {
-            $device = RawDevice::open($this->image($blocks * Imprint::BLOCK), new Guard([]));
+            $device = RawDevice::open($this->image($blocks * TestPattern::BLOCK), new Guard([]));
             memory_reset_peak_usage();
             FullProof::on($device, new HostClock());
             $device->close();

@@ -8,8 +8,8 @@ use PHPUnit\Framework\TestCase;
 use Tally\Device\Host\HostError;
 use Tally\Device\Host\Processors;
 use Tally\Device\Turns\Turns;
-use Tally\Pattern\Imprint;
 use Tally\Pattern\Mosaic;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 use Tests\Support\TemporaryFolder;
 
@@ -20,7 +20,7 @@ final class TurnsTest extends TestCase
         tearDown as private removeFolders;
     }
 
-    private const STRETCH = Imprint::BLOCK;
+    private const STRETCH = TestPattern::BLOCK;
 
     private const COUNT = 40;
 
@@ -29,7 +29,7 @@ final class TurnsTest extends TestCase
 
     private Turns $turns;
 
-    private Imprint $imprint;
+    private TestPattern $imprint;
 
     protected function setUp(): void
     {
@@ -37,7 +37,7 @@ final class TurnsTest extends TestCase
             self::markTestSkipped('With one processor there is no process beside.');
         }
         $this->turns = Turns::over(1 << 30);
-        $this->imprint = new Imprint(7, Bytes::of(self::COUNT * self::STRETCH));
+        $this->imprint = new TestPattern(7, Bytes::of(self::COUNT * self::STRETCH));
     }
 
     protected function tearDown(): void
@@ -85,7 +85,7 @@ final class TurnsTest extends TestCase
 
     public function test_a_file_begins_anywhere_on_the_medium(): void
     {
-        $this->imprint = new Imprint(7, Bytes::of(3 * self::COUNT * self::STRETCH));
+        $this->imprint = new TestPattern(7, Bytes::of(3 * self::COUNT * self::STRETCH));
         $first = $this->shared();
         $second = new CountedFile($this->folder().'/second');
         $start = 30 * self::STRETCH;

@@ -28,7 +28,7 @@ use Tally\Record\SpeedParameters;
 use Tally\StandIn\StandInChoice;
 
 /** A run as ordered on a page. */
-final class OrderRun extends FormRequest
+final class AskRun extends FormRequest
 {
     /** The least that is proven or written at length. Bytes. */
     private const LEAST = 1_000_000;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\LookBack;
+namespace Tally\Probe\EarlyCheck;
 
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 
 /**
@@ -16,18 +16,18 @@ use Tally\Quantity\Bytes;
 final readonly class Ladder
 {
     /** One block in so many bytes: a five-hundredth of the time. */
-    private const EVERY = 512 * Imprint::BLOCK;
+    private const EVERY = 512 * TestPattern::BLOCK;
 
     private const MOST = 1024;
 
     /** @return list<int> addresses of blocks, ascending; none on a medium too small to need them */
     public static function of(Bytes $size): array
     {
-        $blocks = intdiv($size->count, Imprint::BLOCK);
+        $blocks = intdiv($size->count, TestPattern::BLOCK);
         $rungs = min(self::MOST, intdiv($size->count, self::EVERY));
         $places = [];
         for ($i = 1; $i <= $rungs; $i++) {
-            $places[] = Imprint::BLOCK * (intdiv($i * $blocks, $rungs) - 1);
+            $places[] = TestPattern::BLOCK * (intdiv($i * $blocks, $rungs) - 1);
         }
 
         return $places;

@@ -13,7 +13,7 @@ use Tally\Pattern\Patch;
  * Neighbours that tell the same are joined. When faults are so many that the list grows long, neighbours shorter than a
  * grain are joined under the gravest class of them: sums stay exact and no bad sector is ever shown as good.
  */
-final class CoreSample
+final class BlockMap
 {
     private const MOST = 4096;
 

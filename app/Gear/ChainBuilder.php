@@ -14,7 +14,7 @@ use Tally\Chain\Link;
 use Tally\Chain\Path;
 use Tally\Evidence\Reach;
 use Tally\Label\Label;
-use Tally\Measured\Blame;
+use Tally\Measured\Attribution;
 use Tally\Measured\Chain;
 use Tally\Measured\Reached;
 use Tally\Offload\OneCard\DriveGear;
@@ -23,7 +23,7 @@ use Tally\Offload\OneCard\ReaderGear;
 use Tally\Offload\OneCard\RouteFinder;
 
 /** The gear in the books, in the terms of the core. */
-final readonly class Rig
+final readonly class ChainBuilder
 {
     /** What a card stands on in a slot, as it is kept with a run; null when it does not fit there. */
     public static function chain(Label $label, Slot $slot): ?Chain
@@ -84,7 +84,7 @@ final readonly class Rig
                 $usable = $chain?->surest($label)->usable()->bytesPerSecond ?? 0.0;
                 if ($chain !== null && ($best === null || $best[1] < $usable)) {
                     $best = [
-                        new Reach("{$reader->tag} {$reader->name} on {$port->host->name}", $chain, new Blame($chain, $label, $reached)),
+                        new Reach("{$reader->tag} {$reader->name} on {$port->host->name}", $chain, new Attribution($chain, $label, $reached)),
                         $usable,
                     ];
                 }

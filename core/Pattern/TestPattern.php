@@ -16,7 +16,7 @@ use Tally\Quantity\Bytes;
  * A block is checked by its first stamp and its seal, with nothing made again; one that fails is made again and compared
  * bit by bit.
  */
-final readonly class Imprint
+final readonly class TestPattern
 {
     public const BLOCK = 1_048_576;
 

@@ -11,7 +11,7 @@ use Tally\Verdict\VerdictKind;
 use Tests\Support\JudgesCases;
 
 /** Whose fault a shortfall is: handbook § 6 rules 3, 4, 5 and 12, house rules, each on both sides of its edge. */
-final class BlameRulesTest extends TestCase
+final class AttributionTest extends TestCase
 {
     use JudgesCases;
 

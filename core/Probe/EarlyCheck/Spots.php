@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\LookBack;
+namespace Tally\Probe\EarlyCheck;
 
 use Tally\Device\Device;
 use Tally\Device\Fault\CannotRead;
@@ -10,8 +10,8 @@ use Tally\Device\Fault\CannotSettle;
 use Tally\Device\Fault\CannotWrite;
 use Tally\Pattern\Appraiser;
 use Tally\Pattern\BlockClass;
-use Tally\Pattern\Imprint;
 use Tally\Pattern\Patch;
+use Tally\Pattern\TestPattern;
 
 /**
  * Single places of a medium, written and looked at outside of any order.
@@ -22,7 +22,7 @@ final readonly class Spots
 {
     private Appraiser $appraiser;
 
-    public function __construct(public Device $device, public Imprint $imprint)
+    public function __construct(public Device $device, public TestPattern $imprint)
     {
         $this->appraiser = new Appraiser($imprint);
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tally\Shoot;
 
 /** By what a house decides whether a card may record a mode. Practitioners hold to one of the three: handbook § 7. */
-enum School: string
+enum FitCriterion: string
 {
     case Mark = 'mark';
     case Measured = 'measured';

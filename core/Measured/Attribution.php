@@ -16,7 +16,7 @@ use Tally\Reading\Thresholds;
  * Whose fault a shortfall is: a figure that falls short of a promise is the card's only where the chain cannot be what held
  * it. Handbook § 6 rules 3 and 5; house rules.
  */
-final readonly class Blame
+final readonly class Attribution
 {
     /** A link that gives at least so many times the promise was not what held it. */
     private const CLEAR = 1.1;

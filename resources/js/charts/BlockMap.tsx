@@ -47,7 +47,7 @@ const Tools = styled.div`
 `;
 
 /** A card as one ribbon, like a drilled core: the whole of it, or any stretch. */
-export function CoreSample({ core }: { core: CoreProps }) {
+export function BlockMap({ core }: { core: CoreProps }) {
     const [ref, width] = useWidth<HTMLDivElement>(660);
     const frame = useRef<HTMLDivElement>(null);
     const whole = Math.max(core.size, core.label);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Runs\Ordering;
 
 use App\Erasing\Permit;
-use App\Gear\Rig;
+use App\Gear\ChainBuilder;
 use App\Models\Cards\Card;
 use App\Models\People\Ability;
 use App\Models\Runs\Run;
@@ -30,7 +30,7 @@ use Tally\Record\SpeedParameters;
 use Tally\StandIn\StandInChoice;
 
 /** Takes orders for runs: checks that they can be carried out, and puts them on the station's queue. */
-final readonly class RunDesk
+final readonly class OrderRun
 {
     public function __construct(private AllowedFolders $allowed, private Dispatcher $queue, private SlotLook $look) {}
 
@@ -39,7 +39,7 @@ final readonly class RunDesk
     {
         $slot = $order->slot;
         $chain =
-            Rig::chainOf($card, $slot->reader, $slot->port) ??
+            ChainBuilder::chainOf($card, $slot->reader, $slot->port) ??
             throw $this->refuse('slot', "{$slot->reader->tag} does not take {$card->label()->connection()}: choose another slot.");
         $this->check($card, $order);
         $medium = $this->medium($order);

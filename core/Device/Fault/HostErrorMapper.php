@@ -10,7 +10,7 @@ use Tally\Device\Host\HostError;
  * Tells an error of the host as the fault it is. Only what the medium itself answered is held against the medium; full, gone,
  * read-only and refused never are.
  */
-final readonly class Told
+final readonly class HostErrorMapper
 {
     /**
      * What a block device answers of a spot of its own: input/output, no data, checksum, timed out, remote input/output, needs

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\LookBack;
+namespace Tally\Probe\EarlyCheck;
 
-use Tally\Reading\CoreSample;
+use Tally\Reading\BlockMap;
 use Tally\Reading\Diagnosis;
 
 /** Why a write pass was ended early: some places that were written before have changed. */
@@ -17,16 +17,16 @@ final readonly class Alarm
     public function __construct(public int $at, public array $samples, public Diagnosis $diagnosis) {}
 
     /** What was seen, as a core sample with everything else open. */
-    public function core(): CoreSample
+    public function core(): BlockMap
     {
         return self::sample($this->samples);
     }
 
     /** @param  list<Sample>  $samples */
-    public static function sample(array $samples): CoreSample
+    public static function sample(array $samples): BlockMap
     {
         usort($samples, fn (Sample $a, Sample $b): int => $a->offset() <=> $b->offset());
-        $core = new CoreSample();
+        $core = new BlockMap();
         $end = 0;
         foreach ($samples as $sample) {
             foreach ($sample->patches as $patch) {

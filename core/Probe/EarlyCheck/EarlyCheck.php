@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\LookBack;
+namespace Tally\Probe\EarlyCheck;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\Device\Addressed;
 use Tally\Device\Fault\EndsRun;
-use Tally\Pattern\Imprint;
+use Tally\Pattern\TestPattern;
 
 /**
  * Looks now and then at a few places that were written before, so that a fake ends a proof of days in its first hour.
@@ -16,7 +16,7 @@ use Tally\Pattern\Imprint;
  * Which: the first ones, which a medium that starts over writes over first; powers of two; what was written just now and a
  * while ago, which a medium that drops has lost; the rungs ahead; and some at random.
  */
-final class LookBack
+final class EarlyCheck
 {
     /** A stamp and enough of what follows to see what became of it. */
     private const LENGTH = 16384;
@@ -47,7 +47,7 @@ final class LookBack
             $this->rungs = $this->chance->shuffleArray(Ladder::of($this->spots->imprint->size));
             $inOrder = $this->rungs;
             sort($inOrder);
-            $this->spots->write($inOrder, Imprint::BLOCK);
+            $this->spots->write($inOrder, TestPattern::BLOCK);
         }
     }
 
@@ -84,7 +84,7 @@ final class LookBack
     /** @return list<int> */
     private function places(int $written): array
     {
-        $block = Imprint::BLOCK;
+        $block = TestPattern::BLOCK;
         $blocks = intdiv($written, $block);
         $last = max(0, $blocks - 1);
         $places = [0, 1, $last, max(0, $last - 64), max(0, $last - 512), $this->nextPower];
@@ -109,10 +109,10 @@ final class LookBack
     private function more(int $written, array $seen): array
     {
         $already = array_map(fn (Sample $sample): int => $sample->offset(), $seen);
-        $blocks = max(1, intdiv($written, Imprint::BLOCK));
+        $blocks = max(1, intdiv($written, TestPattern::BLOCK));
         $places = $this->rungs === [] ? [] : array_slice($this->rungs, 0, 128);
         for ($i = 0; $i < 64; $i++) {
-            $places[] = Imprint::BLOCK * intdiv($i * $blocks, 64);
+            $places[] = TestPattern::BLOCK * intdiv($i * $blocks, 64);
         }
 
         return array_map($this->at(...), array_values(array_diff(array_unique($places), $already)));

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\LookBack;
+namespace Tally\Probe\EarlyCheck;
 
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;

@@ -8,7 +8,7 @@ use Tally\Evidence\Evidence;
 use Tally\Reading\Suspicion;
 
 /** Names what was struck out or left out, and why: nothing disappears unsaid. Handbook § 6 rules 9 and 10. */
-final readonly class Struck
+final readonly class ExcludedFigures
 {
     /** @return list<Reason> notes */
     public static function notes(Evidence $evidence): array

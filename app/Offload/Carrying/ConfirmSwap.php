@@ -17,7 +17,7 @@ use Tally\Device\Identity;
 use Tally\Transfer\CardSight;
 
 /** What hands are to do now, and what they say that they have done. */
-final readonly class HandsDesk
+final readonly class ConfirmSwap
 {
     /**
      * Cards that can be put in just now, the one that the plan wants first first.
