@@ -84,7 +84,11 @@ final readonly class ChainBuilder
                 $usable = $chain?->surest($label)->usable()->bytesPerSecond ?? 0.0;
                 if ($chain !== null && ($best === null || $best[1] < $usable)) {
                     $best = [
-                        new Reach("{$reader->tag} {$reader->name} on {$port->host->name}", $chain, new Attribution($chain, $label, $reached)),
+                        new Reach(
+                            "{$reader->tag} {$reader->name} on {$port->host->name}",
+                            $chain,
+                            new Attribution($chain, $label, $reached),
+                        ),
                         $usable,
                     ];
                 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\People\House;
+use App\People\Workspace;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cookie;
 
@@ -17,8 +17,8 @@ final readonly class Person
 
     public static function of(Request $request): ?string
     {
-        if (! House::isOpen()) {
-            return House::person()?->name;
+        if (! Workspace::isOpen()) {
+            return Workspace::person()?->name;
         }
         $name = $request->cookie(self::COOKIE);
 
@@ -27,7 +27,7 @@ final readonly class Person
 
     public static function remember(string $name): void
     {
-        if (House::isOpen()) {
+        if (Workspace::isOpen()) {
             Cookie::queue(self::COOKIE, $name, self::DAYS * 24 * 60);
         }
     }

@@ -8,7 +8,7 @@ use App\Evidence\JudgeRules;
 use App\Models\People\Ability;
 use App\Models\People\User;
 use App\Offload\Carrying\RealCopies;
-use App\People\House;
+use App\People\Workspace;
 use App\Rules\HouseValidator;
 use App\Runs\Conducting\RunConductor;
 use App\Stations\StationFolders;
@@ -59,7 +59,7 @@ final class AppServiceProvider extends ServiceProvider
             Gate::define(
                 $ability,
                 fn (?User $user): bool => $user === null
-                    ? House::isOpen()
+                    ? Workspace::isOpen()
                     : $user->disabled_at === null && in_array($ability, $user->role->abilities(), true),
             );
         }

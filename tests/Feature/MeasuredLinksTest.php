@@ -132,7 +132,8 @@ final class MeasuredLinksTest extends TestCase
         $card = $this->card(['bus' => 'uhs-ii', 'read' => 250e6]);
         $chain = ChainBuilder::chainAt($card->label(), $reader, $port);
         self::assertTrue($chain?->isCamera);
-        self::assertFalse((new Attribution($chain, $card->label()))->isTheCards(Rate::megabytesPerSecond(30), Rate::megabytesPerSecond(250)));
+        $attribution = new Attribution($chain, $card->label());
+        self::assertFalse($attribution->isTheCards(Rate::megabytesPerSecond(30), Rate::megabytesPerSecond(250)));
         self::assertStringContainsString('a camera on USB 10 Gb/s', $chain->describe());
         $reader->forceFill(['measured' => 180e6, 'measured_how' => 'five runs'])->save();
         self::assertEqualsWithDelta(180, $reader->asLink()->ceiling->usable()->megabytes(), 1e-9);

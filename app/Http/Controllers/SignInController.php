@@ -11,11 +11,11 @@ use App\Models\People\User;
 use App\Pages\House\PasswordPage;
 use App\Pages\House\SignInPage;
 use App\Pages\Page;
-use App\People\House;
 use App\People\OnceAddress;
 use App\People\Passwords;
 use App\People\PeopleBook;
 use App\People\Tries;
+use App\People\Workspace;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -29,7 +29,7 @@ final readonly class SignInController
 {
     public function show(Request $request): Page|RedirectResponse
     {
-        return House::isOpen() || Auth::check()
+        return Workspace::isOpen() || Auth::check()
             ? redirect('/intake')
             : new SignInPage(to: self::to($request->query('to')));
     }
@@ -108,14 +108,14 @@ final readonly class SignInController
     /** Somebody has read what their role may do. */
     public function welcomed(): RedirectResponse
     {
-        House::person()?->forceFill(['welcomed_at' => now()])->save();
+        Workspace::person()?->forceFill(['welcomed_at' => now()])->save();
 
         return redirect()->back(303);
     }
 
     public function out(Request $request): RedirectResponse
     {
-        $person = House::person();
+        $person = Workspace::person();
         if ($person !== null) {
             self::note($request, $person->name, SignInOutcome::Out);
         }
@@ -128,7 +128,7 @@ final readonly class SignInController
 
     public function password(): Page|RedirectResponse
     {
-        $person = House::person();
+        $person = Workspace::person();
 
         return $person === null
             ? redirect('/intake')
@@ -139,7 +139,7 @@ final readonly class SignInController
 
     public function change(Request $request): RedirectResponse
     {
-        $person = House::person();
+        $person = Workspace::person();
         if ($person === null) {
             return redirect('/sign-in');
         }

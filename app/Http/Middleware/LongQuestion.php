@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\People\House;
+use App\People\Workspace;
 use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
@@ -26,7 +26,7 @@ final class LongQuestion
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        $person = House::person()->id ?? 0;
+        $person = Workspace::person()->id ?? 0;
         $mine = DB::table('long_questions')->insertGetId(['person' => $person, 'asked_at' => now()]);
         $newest = DB::table('long_questions')
             ->where('person', $person)

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\People\Ability;
-use App\People\House;
+use App\People\Authorisation;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -16,7 +16,7 @@ final class May
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next, string $ability): Response
     {
-        House::must(Ability::from($ability));
+        Authorisation::must(Ability::from($ability));
 
         return $next($request);
     }

@@ -9,7 +9,7 @@ use App\Pages\Around\Frame;
 use App\Pages\Around\FrameProps;
 use App\Pages\House\PeoplePage;
 use App\Pages\House\WhoProps;
-use App\People\House;
+use App\People\Workspace;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
 
@@ -25,7 +25,7 @@ final class ShareFrame extends Middleware
             ...parent::share($request),
             'who' => fn (): WhoProps => PeoplePage::who(),
             // Whoever is not signed in is told nothing of the house.
-            'frame' => fn (): ?FrameProps => House::isOpen() || House::person() !== null ? Frame::now() : null,
+            'frame' => fn (): ?FrameProps => Workspace::isOpen() || Workspace::person() !== null ? Frame::now() : null,
             // What of it a save has to have seen, as it goes back in a header.
             'seen' => fn (): string => http_build_query(Seen::on($request)),
         ];

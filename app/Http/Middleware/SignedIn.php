@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\People\Ability;
-use App\People\House;
+use App\People\Authorisation;
+use App\People\Workspace;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -43,10 +44,10 @@ final class SignedIn
         if ($request->is('sign-in', 'sign-in/once/*')) {
             return $next($request);
         }
-        if (House::isOpen()) {
+        if (Workspace::isOpen()) {
             return $next($request);
         }
-        $person = House::person();
+        $person = Workspace::person();
         $since = $request->session()->get(self::SINCE);
         if (
             $person === null ||
@@ -71,7 +72,7 @@ final class SignedIn
         }
         if (! $request->isMethodSafe()) {
             if (! $request->is(...self::ASKING, ...self::WITHOUT)) {
-                House::must(Ability::Write);
+                Authorisation::must(Ability::Write);
             }
             $request->merge(['by' => $person->name]);
         }

@@ -9,7 +9,7 @@ use App\Models\People\Role;
 use App\Models\People\SignIn;
 use App\Models\People\User;
 use App\Pages\Page;
-use App\People\House;
+use App\People\Workspace;
 
 /** Who is here, who may what, and who signed in when. */
 final readonly class PeoplePage extends Page
@@ -88,8 +88,8 @@ final readonly class PeoplePage extends Page
 
     public static function who(): WhoProps
     {
-        $isOpen = House::isOpen();
-        $person = $isOpen ? null : House::person();
+        $isOpen = Workspace::isOpen();
+        $person = $isOpen ? null : Workspace::person();
         $role = $person?->role;
 
         return new WhoProps(

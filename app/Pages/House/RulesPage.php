@@ -168,7 +168,12 @@ final readonly class RulesPage extends Page
         $rule = self::maker($kept, self::HANDBOOK);
 
         return [
-            $rule('fit.school', 'What a card may record is decided', lcfirst($fit->school->label()), lcfirst(FitCriterion::Measured->label())),
+            $rule(
+                'fit.school',
+                'What a card may record is decided',
+                lcfirst($fit->school->label()),
+                lcfirst(FitCriterion::Measured->label()),
+            ),
             $rule('fit.margin', 'Margin on what was measured', "{$fit->margin} times", MayIt::MARGIN.' times'),
             $rule('fit.usable', 'Usable share of a card', round(100 * $fit->usable).' %', '100 %'),
         ];

@@ -13,7 +13,7 @@ use App\Models\Runs\RunState;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
-use App\People\House;
+use App\People\Authorisation;
 use App\Runs\Conducting\ConductRun;
 use App\Stations\SlotLook;
 use Illuminate\Contracts\Bus\Dispatcher;
@@ -210,7 +210,7 @@ final readonly class OrderRun
             return;
         }
         if ($order->slot->kind === SlotKind::Raw) {
-            House::must(Ability::Erase);
+            Authorisation::must(Ability::Erase);
             $this->checkRaw($card, $order);
 
             return;

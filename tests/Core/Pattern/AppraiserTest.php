@@ -62,7 +62,11 @@ final class AppraiserTest extends TestCase
         $patches = self::appraise($block);
         $at = 700_001 - (700_001 % 512);
         self::assertPatches(
-            [[BlockClass::Holds, 0, $at], [BlockClass::Scrambled, $at, 512], [BlockClass::Holds, $at + 512, TestPattern::BLOCK - $at - 512]],
+            [
+                [BlockClass::Holds, 0, $at],
+                [BlockClass::Scrambled, $at, 512],
+                [BlockClass::Holds, $at + 512, TestPattern::BLOCK - $at - 512],
+            ],
             $patches,
         );
         self::assertSame(2, $patches[1]->wrongBits);
@@ -100,7 +104,8 @@ final class AppraiserTest extends TestCase
     {
         $half = 262_144;
         $bytes = self::imprint()->range(0, $half).self::imprint()->range(4 * TestPattern::BLOCK + $half, TestPattern::BLOCK - $half);
-        self::assertPatches([[BlockClass::Holds, 0, $half], [BlockClass::Echoes, $half, TestPattern::BLOCK - $half]], self::appraise($bytes));
+        $halves = [[BlockClass::Holds, 0, $half], [BlockClass::Echoes, $half, TestPattern::BLOCK - $half]];
+        self::assertPatches($halves, self::appraise($bytes));
     }
 
     public function test_blanks_of_both_kinds(): void

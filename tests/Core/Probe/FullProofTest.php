@@ -187,7 +187,8 @@ final class FullProofTest extends TestCase
     /** @return iterable<string, array{int}> */
     public static function places(): iterable
     {
-        foreach ([0, 511, 512, TestPattern::BLOCK - 1, TestPattern::BLOCK, 5 * TestPattern::BLOCK + 123_456, 8 * TestPattern::BLOCK + 99] as $at) {
+        $block = TestPattern::BLOCK;
+        foreach ([0, 511, 512, $block - 1, $block, 5 * $block + 123_456, 8 * $block + 99] as $at) {
             yield "byte {$at}" => [$at];
         }
     }

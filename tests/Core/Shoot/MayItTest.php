@@ -117,7 +117,8 @@ final class MayItTest extends TestCase
     public function test_where_it_falls_later_than_a_take_lasts_it_will_do_and_says_for_how_long(): void
     {
         $card = self::card('128GB SDXC II U3 V60', [['31 GB', '90 MB/s'], ['96.87 GB', '40.8 MB/s']]);
-        $may = fn (?string $clip): Answer => (new MayIt(self::mode('400 Mb/s', clip: $clip), [Bus::UhsII]))->by(FitCriterion::Measured, $card);
+        $asked = fn (?string $clip): MayIt => new MayIt(self::mode('400 Mb/s', clip: $clip), [Bus::UhsII]);
+        $may = fn (?string $clip): Answer => $asked($clip)->by(FitCriterion::Measured, $card);
         // 31 GB at the 50 MB/s of the camera: ten minutes in. 31e9 ÷ 50e6.
         self::assertEqualsWithDelta(620.0, (float) $may(null)->safe?->seconds, 1.0);
         self::assertSame(['falls to 40.8 MB/s', 'up to 10 min 20 s a take'], [$may(null)->words(), $may('10 min')->words()]);
@@ -133,7 +134,8 @@ final class MayItTest extends TestCase
         $v90 = self::mode('200 Mb/s', new Demand(Mark::V90));
         self::assertSame(['mark' => 'asks-for', 'measured' => 'asks-for', 'guaranteed' => 'asks-for'], self::all($card, $v90));
         self::assertSame('asks for V90', (new MayIt($v90, [Bus::UhsII]))->by(FitCriterion::Measured, $card)->words());
-        $warned = (new MayIt(self::mode('200 Mb/s', new Demand(Mark::V90, refuses: false)), [Bus::UhsII]))->by(FitCriterion::Measured, $card);
+        $warns = self::mode('200 Mb/s', new Demand(Mark::V90, refuses: false));
+        $warned = (new MayIt($warns, [Bus::UhsII]))->by(FitCriterion::Measured, $card);
         self::assertSame([true, true, 'with a warning'], [$warned->isYes(), $warned->warns, $warned->words()]);
         $medium = self::mode('200 Mb/s', new Demand(isGuaranteed: true));
         self::assertSame('asks for a guaranteed medium', (new MayIt($medium, [Bus::UhsII]))->by(FitCriterion::Mark, $card)->words());

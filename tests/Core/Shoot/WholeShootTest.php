@@ -71,8 +71,13 @@ final class WholeShootTest extends TestCase
      * @param  list<Wanted>  $wanted
      * @param  list<FitCard>  $cards
      */
-    private static function packed(array $wanted, array $cards, int $days = 1, int $home = 1, FitCriterion $school = FitCriterion::Mark): Packing
-    {
+    private static function packed(
+        array $wanted,
+        array $cards,
+        int $days = 1,
+        int $home = 1,
+        FitCriterion $school = FitCriterion::Mark,
+    ): Packing {
         return Packing::of(new Question($days, $home, 0.0, $wanted, $cards, $school));
     }
 

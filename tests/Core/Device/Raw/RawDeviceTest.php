@@ -59,7 +59,8 @@ final class RawDeviceTest extends TestCase
         $device->write(2 * TestPattern::BLOCK, $imprint->stretch(2 * TestPattern::BLOCK, TestPattern::BLOCK));
         $device->write(512, $imprint->stretch(512, 1024));
         $device->settle();
-        self::assertSame($imprint->block(2 * TestPattern::BLOCK), file_get_contents($path, false, null, 2 * TestPattern::BLOCK, TestPattern::BLOCK));
+        $there = file_get_contents($path, false, null, 2 * TestPattern::BLOCK, TestPattern::BLOCK);
+        self::assertSame($imprint->block(2 * TestPattern::BLOCK), $there);
         self::assertSame($imprint->range(512, 1024), file_get_contents($path, false, null, 512, 1024));
         self::assertSame(
             str_repeat("\0", 512),

@@ -4,18 +4,14 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\People\Ability;
-use App\Models\People\Role;
 use App\Models\People\User;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\ValidationException;
 
 /**
- * Who may do what. On a machine that nobody else reaches, with one person at most in the books, the house is open: nobody
+ * Who is at it. On a machine that nobody else reaches, with one person at most in the books, the house is open: nobody
  * signs in, and every page says so. Anywhere else everybody signs in.
  */
-final readonly class House
+final readonly class Workspace
 {
     public static function isOpen(): bool
     {
@@ -50,29 +46,5 @@ final readonly class House
         $user = Auth::user();
 
         return $user instanceof User ? $user : null;
-    }
-
-    public static function may(Ability $ability): bool
-    {
-        return Gate::allows($ability);
-    }
-
-    /** @throws ValidationException with who may */
-    public static function must(Ability $ability): void
-    {
-        if (! self::may($ability)) {
-            $person = self::person();
-            $who = implode(
-                ' and ',
-                array_map(
-                    fn (Role $role): string => "{$role->value}s",
-                    array_filter(Role::cases(), fn (Role $role): bool => in_array($ability, $role->abilities(), true)),
-                ),
-            );
-            throw ValidationException::withMessages([
-                'may' => ($person === null ? 'Nobody is signed in' : "{$person->name} is here as {$person->role->value}").
-                    ", and only {$who} may {$ability->words()}. Nothing was changed.",
-            ]);
-        }
     }
 }
