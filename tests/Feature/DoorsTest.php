@@ -172,6 +172,9 @@ final class DoorsTest extends TestCase
         $ask = function () use (&$answers): void {
             $answers[] = $this->get('/long')->getStatusCode();
         };
+        $askBeside = function () use (&$answers): void {
+            $answers[] = $this->getJson('/long')->getStatusCode();
+        };
         $ask();
         $meanwhile = [$ask];
         $ask();
@@ -179,6 +182,9 @@ final class DoorsTest extends TestCase
         [$answers, $meanwhile] = [[], [$ask, $ask]];
         $ask();
         self::assertSame([200, 200, 503], $answers, 'the oldest of three');
+        [$answers, $meanwhile] = [[], [$askBeside, $askBeside]];
+        $ask();
+        self::assertSame([200, 503, 200], $answers, 'of what stands beside the page the older one, and never the page');
         self::assertSame(0, DB::table('long_questions')->count());
     }
 

@@ -14,7 +14,8 @@ use Tally\Offload\Search\Wanted;
 
 /**
  * What takes more than a moment: searches, tables, reports. They have workers of their own (bin/site), so that no page and no stop button
- * waits for them. Of one person so many go on at once; a newer one ends the oldest, and one whose page has gone away ends too.
+ * waits for them. Of one person so many go on at once; a newer one ends the oldest, and one whose page has gone away ends too. What a
+ * page asks for besides never ends the page itself.
  */
 final class LongQuestion
 {
@@ -27,9 +28,11 @@ final class LongQuestion
     public function handle(Request $request, Closure $next): Response
     {
         $person = Workspace::person()->id ?? 0;
-        $mine = DB::table('long_questions')->insertGetId(['person' => $person, 'asked_at' => now()]);
+        $isPage = ! $request->expectsJson() || $request->hasHeader('X-Inertia');
+        $mine = DB::table('long_questions')->insertGetId(['person' => $person, 'asked_at' => now(), 'is_page' => $isPage]);
         $newest = DB::table('long_questions')
             ->where('person', $person)
+            ->orderByDesc('is_page')
             ->orderByDesc('id')
             ->limit(self::AT_ONCE)
             ->pluck('id');
@@ -37,7 +40,7 @@ final class LongQuestion
             ->where(fn (Builder $old): Builder => $old->where('person', $person)->whereNotIn('id', $newest))
             ->orWhere('asked_at', '<', now()->subMinutes(self::LONGEST))
             ->delete();
-        $isJson = $request->expectsJson() && ! $request->hasHeader('X-Inertia') && PHP_SAPI === 'fpm-fcgi';
+        $isJson = ! $isPage && PHP_SAPI === 'fpm-fcgi';
         app()->instance(Wanted::class, new Wanted(function () use ($mine, $isJson): bool {
             if ($isJson) {
                 self::listen();
