@@ -17,7 +17,7 @@ test('a card that the page does not hold is found by what is typed, opened with 
     await page.goto('/compare');
     const tray = page.getByRole('listbox', { name: 'Cards' });
     await expect(tray.getByRole('option')).toHaveCount(3);
-    await expect(page.getByText(/are shown here\. Type to find any of/)).toBeVisible();
+    await expect(page.getByText(/^3 are shown here\. Type to find any of/)).toBeVisible();
     await page.keyboard.press('/');
     await page.keyboard.type('qs-039');
     await expect(tray.getByRole('option', { name: /QS-039/ })).toBeVisible();

@@ -47,6 +47,7 @@ final class ArchitectureTest extends TestCase
             }
         }
         self::assertSame([], $foreign);
+        self::assertSame([], array_diff(array_keys($core->classes), array_keys($core->strict)), 'all of core declares strict types');
         self::assertSame([], $core->breaches('Tally', self::CORE));
     }
 

@@ -23,6 +23,9 @@ final class ParsedCode extends NodeVisitorAbstract
     /** @var array<string, array<string, true>> file → functions that it calls */
     public array $calls = [];
 
+    /** @var array<string, true> files that declare strict types */
+    public array $strict = [];
+
     private string $file = '';
 
     private function __construct() {}
@@ -52,6 +55,11 @@ final class ParsedCode extends NodeVisitorAbstract
             $this->calls[$this->file][$node->name->toLowerString()] = true;
         } elseif ($node instanceof Node\Name\FullyQualified) {
             $this->classes[$this->file][$node->toString()] = true;
+        } elseif ($node instanceof Node\UseItem) {
+            // Also what only a docblock speaks of.
+            $this->classes[$this->file][$node->name->toString()] = true;
+        } elseif ($node instanceof Node\DeclareItem && $node->key->toString() === 'strict_types') {
+            $this->strict[$this->file] = true;
         }
 
         return null;

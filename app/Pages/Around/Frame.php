@@ -7,6 +7,7 @@ namespace App\Pages\Around;
 use App\Models\Runs\RunState;
 use App\Models\Stations\Station;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 use Tally\Verdict\Step;
 
 /** The line and the station. */
@@ -16,9 +17,11 @@ final readonly class Frame
     {
         $station = Station::query()
             ->where('name', config('tally.station'))
+            ->select('stations.*')
+            ->selectRaw(LineCounts::MARK)
             ->withCount(['runs as going' => fn (Builder $runs): Builder => $runs->whereIn('state', RunState::going())])
             ->first();
-        $counts = LineCounts::now();
+        $counts = LineCounts::marked($station?->getAttributes() ?? (array) DB::selectOne('SELECT '.LineCounts::MARK));
 
         return new FrameProps(
             $station->name ?? 'No station',

@@ -6,8 +6,6 @@ namespace App\Pages\Around;
 
 use App\Models\Cards\Card;
 use Illuminate\Support\Facades\Cache;
-use Illuminate\Support\Facades\DB;
-use stdClass;
 use Tally\Verdict\Step;
 use Tally\Verdict\VerdictKind;
 
@@ -23,17 +21,16 @@ final readonly class LineCounts
     /** @param  array<mixed>  $counts  the step, or what is counted → how many */
     private function __construct(private array $counts) {}
 
-    public static function now(): self
+    /** By which is known whether a card changed since; to be selected along with another row, as every page asks for it. */
+    public const MARK = '(SELECT MAX(changed_at) FROM cards) AS line_changed, UNIX_TIMESTAMP() AS line_now, '.
+        'COALESCE((SELECT MAX(changed_at) FROM cards) < NOW() - INTERVAL '.Tray::LATE.' SECOND, 0) AS line_settled';
+
+    /** @param  array<mixed>  $row  with what MARK selects */
+    public static function marked(array $row): self
     {
-        $row = DB::selectOne(
-            'SELECT MAX(changed_at) AS changed, UNIX_TIMESTAMP() AS now, '.
-                'COALESCE(MAX(changed_at) < NOW() - INTERVAL ? SECOND, 0) AS settled FROM cards',
-            [Tray::LATE],
-        );
-        assert($row instanceof stdClass);
         $today = now()->format('Y-m-d');
-        $mark = json_encode([$row->changed, $today], JSON_THROW_ON_ERROR);
-        $now = is_numeric($row->now) ? (int) $row->now : 0;
+        $mark = json_encode([$row['line_changed'] ?? null, $today], JSON_THROW_ON_ERROR);
+        $now = is_numeric($row['line_now'] ?? null) ? (int) $row['line_now'] : 0;
         $kept = Cache::get('line');
         if (
             is_array($kept) &&
@@ -44,7 +41,7 @@ final readonly class LineCounts
             return new self($kept['counts']);
         }
         $counts = self::counted($today);
-        $settled = $row->settled === 1;
+        $settled = is_numeric($row['line_settled'] ?? null) && (int) $row['line_settled'] === 1;
         Cache::put('line', ['mark' => $mark, 'until' => $now + self::UNSETTLED, 'settled' => $settled, 'counts' => $counts], 86_400);
 
         return new self($counts);
