@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Backup;
 
 use Generator;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
+use Tally\Value\NotUsable;
+use Tally\Value\Values;
 use ZipArchive;
 
 /** A backup that is read: row by row and file by file, never whole. */
@@ -19,8 +19,7 @@ final readonly class Archive
 
     private const LARGEST_MANIFEST = 64 << 20;
 
-    /** @param  array<string, array{sha256: string, columns: list<string>, files: array<string, string>}>  $tables */
-    private function __construct(private ZipArchive $zip, private Fields $manifest, private int $version, private array $tables) {}
+    private function __construct(private ZipArchive $zip, private Manifest $manifest) {}
 
     /** @throws NotABackup */
     public static function open(string $path): self
@@ -32,57 +31,30 @@ final readonly class Archive
         $size = $zip->statName(BackupFile::MANIFEST)['size'] ?? 0;
         $json = $size <= self::LARGEST_MANIFEST ? (string) $zip->getFromName(BackupFile::MANIFEST) : '';
         $manifest = json_decode($json, true, 32);
-        $fields = new Fields(is_array($manifest) ? $manifest : []);
         try {
-            $version = $fields->text('format', '') === BackupFile::FORMAT ? $fields->integer('version', 0) : 0;
+            $said = Values::read(Manifest::class, is_array($manifest) ? $manifest : []);
         } catch (NotUsable) {
-            $version = 0;
+            throw NotABackup::damaged(BackupFile::MANIFEST);
         }
 
-        return $version < 1 || $version > BackupFile::VERSION
-            ? throw NotABackup::otherKind($path)
-            : new self($zip, $fields, $version, self::read(is_array($manifest) ? $manifest['tables'] ?? null : null));
-    }
-
-    /** @return array<string, array{sha256: string, columns: list<string>, files: array<string, string>}> */
-    private static function read(mixed $given): array
-    {
-        $tables = [];
-        foreach (is_array($given) ? $given : [] as $name => $table) {
-            if (is_string($name) && is_array($table)) {
-                $files = is_array($table['files'] ?? null) ? array_filter($table['files'], is_string(...)) : [];
-                $tables[$name] = [
-                    'sha256' => is_string($table['sha256'] ?? null) ? $table['sha256'] : '',
-                    'columns' => array_values(
-                        array_filter(is_array($table['columns'] ?? null) ? $table['columns'] : [], is_string(...)),
-                    ),
-                    'files' => array_filter($files, is_string(...), ARRAY_FILTER_USE_KEY),
-                ];
-            }
-        }
-
-        return $tables;
+        return $said->isKnown() ? new self($zip, $said) : throw NotABackup::otherKind($path);
     }
 
     public function madeAt(): string
     {
-        return $this->manifest->text('made_at', '');
+        return $this->manifest->madeAt;
     }
 
     /** @return list<string> that its books had been through */
     public function changes(): array
     {
-        try {
-            return $this->manifest->texts('changes');
-        } catch (NotUsable) {
-            throw NotABackup::damaged(BackupFile::MANIFEST);
-        }
+        return $this->manifest->changes;
     }
 
     /** @return list<string> */
     public function tables(): array
     {
-        return array_keys($this->tables);
+        return array_keys($this->manifest->tables);
     }
 
     /**
@@ -92,9 +64,9 @@ final readonly class Archive
      */
     public function check(): void
     {
-        foreach ($this->tables as $table => $of) {
-            $this->mustBe("tables/{$table}.jsonl", $table, $of['sha256']);
-            foreach ($of['files'] as $name => $sum) {
+        foreach ($this->manifest->tables as $table => $of) {
+            $this->mustBe("tables/{$table}.jsonl", $table, $of->sha256);
+            foreach ($of->files as $name => $sum) {
                 $this->mustBe($name, $name, $sum);
             }
         }
@@ -103,7 +75,7 @@ final readonly class Archive
     /** @return list<string>|null null in a backup of before, whose rows are in the order of the table itself */
     public function columns(string $table): ?array
     {
-        return $this->version === 1 ? null : $this->tables[$table]['columns'] ?? [];
+        return $this->manifest->version === 1 ? null : $this->manifest->tables[$table]->columns ?? [];
     }
 
     /**
@@ -136,11 +108,11 @@ final readonly class Archive
 
     private function bytes(string $table, int $number, string $column, string $value): string
     {
-        if ($this->version === 1) {
+        if ($this->manifest->version === 1) {
             $bytes = base64_decode($value, true);
         } else {
             // Only what belongs to this table, whatever the row says.
-            $size = isset($this->tables[$table]['files'][$value]) ? $this->zip->statName($value)['size'] ?? null : null;
+            $size = isset($this->manifest->tables[$table]->files[$value]) ? $this->zip->statName($value)['size'] ?? null : null;
             $bytes = $size !== null && $size <= self::LARGEST_FILE ? $this->zip->getFromName($value) : false;
         }
 

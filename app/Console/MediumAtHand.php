@@ -10,9 +10,9 @@ use App\Erasing\RightMedium;
 use App\Models\Cards\Card;
 use App\Runs\Conducting\CheckpointFile;
 use App\Runs\Conducting\LaidMedium;
+use App\Runs\Conducting\LeftOnMedium;
 use App\Stations\StationFolders;
 use Illuminate\Database\QueryException;
-use Illuminate\Support\Fluent;
 use InvalidArgumentException;
 use LogicException;
 use Symfony\Component\Console\Input\InputInterface;
@@ -89,16 +89,14 @@ final readonly class MediumAtHand
     /**
      * The medium of a proof that is to go on.
      *
-     * @param  Fluent<string, mixed>  $kept
-     *
      * @throws \Tally\Device\Fault\DeviceFault|InvalidArgumentException
      */
-    public function layOutAgain(Checkpoint $from, Fluent $kept): LaidMedium
+    public function layOutAgain(Checkpoint $from, LeftOnMedium $kept): LaidMedium
     {
         return match (true) {
             $this->isStandIn() => LaidMedium::standIn($this->medium(), null, $from),
             $this->isRaw => $this->erased('full proof, continued'),
-            default => LaidMedium::folderContinued($this->folder(), $kept->string('folder')->value(), $from->size),
+            default => LaidMedium::folderContinued($this->folder(), $kept->folder ?? '', $from->size),
         };
     }
 

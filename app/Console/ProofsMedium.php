@@ -16,6 +16,7 @@ use Tally\Quantity\Bytes;
 use Tally\Record\ProofParameters;
 use Tally\Record\ProofRecord;
 use Tally\Record\RunKind;
+use Tally\Value\Values;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Reason;
 use Tally\Verdict\Verdict;
@@ -32,9 +33,9 @@ abstract class ProofsMedium extends RunsOnMedium
         if ($this->option('json') === true) {
             $this->json([
                 'kind' => $kind->value,
-                ...$record->pack(),
+                ...Values::write($record),
                 'verdict' => $verdict->kind->value,
-                'reasons' => array_map(fn (Reason $reason): array => $reason->pack(), $verdict->reasons),
+                'reasons' => $verdict->reasons,
                 'proves' => $record->proves(),
                 'leaves_open' => $record->leavesOpen(),
                 'reinsert' => $record->asksForReinsert(),

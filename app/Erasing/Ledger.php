@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use PDOException;
 use RuntimeException;
 use Tally\Device\Identity;
+use Tally\Value\Values;
 
 /**
  * Writes down what is about to be destroyed, before the first byte is. Where the books cannot be reached, into a file that
@@ -34,7 +35,7 @@ final readonly class Ledger
             'run_id' => $run?->id,
             'what' => mb_substr($what, 0, 200),
             'path' => mb_substr($path, 0, 500),
-            'medium' => json_encode($medium->pack(), JSON_THROW_ON_ERROR),
+            'medium' => Values::json($medium),
             'bytes' => $medium->bytes->count,
             'person' => mb_substr($person, 0, 80),
             'station' => mb_substr(is_string($station) ? $station : '', 0, 80),
@@ -87,7 +88,7 @@ final readonly class Ledger
     private static function add(array $line): void
     {
         $medium = is_string($line['medium'] ?? null) ? json_decode($line['medium'], true) : null;
-        Erasure::query()->create([...$line, 'medium' => is_array($medium) ? Identity::unpack($medium) : null]);
+        Erasure::query()->create([...$line, 'medium' => is_array($medium) ? Values::read(Identity::class, $medium) : null]);
     }
 
     /** Of these books alone. */

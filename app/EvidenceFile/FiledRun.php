@@ -5,70 +5,95 @@ declare(strict_types=1);
 namespace App\EvidenceFile;
 
 use App\Models\Runs\RunState;
+use App\Models\Runs\Traces;
 use DateTimeImmutable;
-use DateTimeZone;
 use Tally\Evidence\Source;
+use Tally\Label\Form;
 use Tally\Measured\Chain;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
+use Tally\Record\Before;
 use Tally\Record\Parameters;
 use Tally\Record\Result;
 use Tally\Record\RunKind;
 use Tally\Record\RunSource;
+use Tally\Value\NotUsable;
+use Tally\Value\Values;
 
 /** A run as a result file tells it. */
 final readonly class FiledRun
 {
     /**
-     * @param  array<mixed>  $raw  the result to the letter, as it was hashed
-     * @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}|null  $traces
+     * @param  array<string, mixed>  $chain  as it was kept, perhaps by an earlier version
+     * @param  array<string, mixed>  $parameters
+     * @param  array<string, mixed>|null  $result  to the letter, as it was hashed
+     * @param  string|null  $void  why it counts no longer
+     * @param  string|null  $beside  what else was going on
      */
     public function __construct(
-        public int $id,
         public RunKind $kind,
         public RunState $state,
-        public RunSource $source,
-        public Chain $chain,
-        public Parameters $parameters,
-        public Result $result,
-        public array $raw,
-        public string $hash,
-        public ?string $beside,
-        public ?array $traces,
-        public ?DateTimeImmutable $startedAt,
-        public ?DateTimeImmutable $endedAt,
+        public int $id = 0,
+        public RunSource $source = RunSource::Device,
+        public array $chain = [],
+        public array $parameters = [],
+        public ?array $result = null,
+        public string $hash = '',
+        public ?string $void = null,
+        public ?string $beside = null,
+        public ?Traces $traces = null,
+        public ?DateTimeImmutable $startedAt = null,
+        public ?DateTimeImmutable $endedAt = null,
     ) {}
+
+    /** Whether it has something to tell, and counted where the file was made. */
+    public function counted(): bool
+    {
+        return $this->result !== null && $this->void === null;
+    }
 
     public function asSource(): Source
     {
         return new Source("run {$this->id}", $this->endedAt?->format('Y-m-d\TH:i:s\Z'), $this->source, $this->source === RunSource::Typed);
     }
 
-    /**
-     * @return array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}|null
-     *
-     * @throws NotUsable
-     */
-    public static function traces(Fields $run): ?array
+    /** @throws NotUsable */
+    public function result(string $at = 'result'): Result
     {
-        if (! $run->has('traces')) {
-            return null;
-        }
-        $traces = $run->fields('traces');
-        $points = fn (string $way): array => array_map(
-            fn (Fields $point): array => [$point->number('0'), $point->number('1')],
-            $traces->rows($way),
-        );
-
-        return ['write' => $points('write'), 'read' => $points('read'), ...$traces->has('heat') ? ['heat' => $points('heat')] : []];
+        return $this->kind->result($this->result ?? [], $this->parameters, $at);
     }
 
     /** @throws NotUsable */
-    public static function moment(Fields $run, string $key): ?DateTimeImmutable
+    public function parameters(string $at = 'parameters'): Parameters
     {
-        $given = $run->textOrNull($key);
-        $moment = $given === null ? null : DateTimeImmutable::createFromFormat('!Y-m-d\TH:i:s\Z', $given, new DateTimeZone('UTC'));
+        return $this->kind->parameters($this->parameters, $at);
+    }
 
-        return $moment === false ? throw $run->wrong($key, 'write the moment as 2026-11-01T18:30:00Z.') : $moment;
+    /**
+     * @param  Form  $form  of the card
+     *
+     * @throws NotUsable
+     */
+    public function chain(Form $form, string $at = 'chain'): Chain
+    {
+        return Values::read(Chain::class, Before::chain($this->chain, $form), $at);
+    }
+
+    /**
+     * Whether all of it is what a run that has ended can be.
+     *
+     * @param  string  $at  where it stands in its file
+     *
+     * @throws NotAResult|NotUsable
+     */
+    public function mustHold(Form $form, string $at): void
+    {
+        if (Canonical::hash($this->result ?? []) !== $this->hash) {
+            throw NotAResult::because('the hash of a result in it does not fit.');
+        }
+        if ($this->state->isGoing()) {
+            throw NotUsable::field("{$at}.state", $this->state->value, 'a run in a result file has ended.');
+        }
+        $this->chain($form, "{$at}.chain");
+        $this->parameters("{$at}.parameters");
+        $this->result("{$at}.result");
     }
 }

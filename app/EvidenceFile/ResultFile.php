@@ -12,7 +12,7 @@ use App\Models\Runs\Erasure;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
 use Tally\Label\Mark;
-use Tally\Record\ChainRecord;
+use Tally\Value\Values;
 use Tally\Verdict\Judge;
 
 /** Everything that is known of a card, as one open file with a hash. Its schema is docs/result.schema.json. */
@@ -36,7 +36,7 @@ final readonly class ResultFile
             'inspection' => self::inspection($card),
             'runs' => array_values($runs->reject(fn (Run $run): bool => $run->state->isGoing())->map(self::run(...))->all()),
             'erasures' => self::erasures($card),
-            'verdict' => ['kind' => $verdict->kind->value, ...array_diff_key($verdict->pack(), ['verdict' => true])],
+            'verdict' => ['kind' => $verdict->kind->value, ...array_diff_key((array) Values::plain($verdict), ['verdict' => true])],
             'overrules' => self::overrules($card),
         ];
 
@@ -142,8 +142,8 @@ final readonly class ResultFile
             'message' => $run->message,
             'started_at' => $run->started_at?->utc()->format('Y-m-d\TH:i:s\Z'),
             'ended_at' => $run->ended_at?->utc()->format('Y-m-d\TH:i:s\Z'),
-            'chain' => ChainRecord::pack($run->chain),
-            'parameters' => $run->parameters->pack(),
+            'chain' => Values::write($run->chain),
+            'parameters' => Values::write($run->parameters),
             'origin' => $run->origin,
             'result' => $result,
             'traces' => $sample?->traces,

@@ -60,7 +60,7 @@ final readonly class DriveRecord
                     ->whereHas('card', fn ($cards) => $cards->where('footage', '>', 0))
                     ->distinct()
                     ->count('card_id'),
-                $last?->offload->places['drives'][$tag] ?? '',
+                $last?->offload->places->drives[$tag] ?? '',
                 DriveChecks::of($tag),
                 $person ?? '',
             );

@@ -42,7 +42,7 @@ final readonly class HandoverSheet
             if ($marked !== null) {
                 $paper->pair('Marked', self::amount($marked->bytes, $marked->files));
             }
-            $found = $card->contents();
+            $found = $card->found;
             $paper->pair(
                 'Found on it',
                 $found === null && ! $offload->is_made_up

@@ -20,9 +20,9 @@ final readonly class PlanBook
         return SavedPlan::query()->create([
             'name' => $name,
             'goal' => $plan->goal,
-            'question' => json_encode(PlanFile::pack($plan->question, $plan->goal), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
-            'decision' => array_intersect_key($plan->pack(), ['links' => true, 'cards' => true]),
-            'rates' => array_map(fn (KnownRate $rate): array => $rate->pack(), $rates),
+            'question' => PlanFile::write($plan->question, $plan->goal),
+            'decision' => $plan->decision,
+            'rates' => $rates,
             'done' => $plan->course->done,
             'free' => $plan->course->allFree(),
             'hands' => $plan->course->hands,
@@ -46,7 +46,7 @@ final readonly class PlanBook
             $now[$rate->key()] = $rate;
         }
         $changed = [];
-        foreach ($saved->knownRates() as $then) {
+        foreach ($saved->rates as $then) {
             $today = $now[$then->key()] ?? $then;
             if (abs($today->rate / $then->rate - 1) > 1e-6) {
                 $changed[] = [$then, $today];

@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tally\Offload\Basis\KnownRate;
 use Tally\Offload\Decision;
+use Tally\Offload\PlacedCard;
 use Tally\Offload\Plan;
 use Tally\Offload\PlanFile;
 use Tally\Offload\Question\Drive;
@@ -19,7 +20,8 @@ use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Question;
 use Tally\Offload\UnusableDecision;
 use Tally\Quantity\Bytes;
-use Tally\Record\Fields;
+use Tally\Value\Key;
+use Tally\Value\Values;
 
 /**
  * A plan as a page showed it, known by the sum of all that it says: what is begun, kept or printed is that one, and not what a new
@@ -29,23 +31,21 @@ final readonly class ShownPlan
 {
     private const DAYS = 7;
 
-    private const FLAGS = JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION;
-
     /**
      * @param  string  $question  a plan file: all that was asked for, and what was known of it
-     * @param  array<mixed>  $decision
-     * @param  list<array<mixed>>  $rates
+     * @param  list<KnownRate>  $rates  that it rests on
      * @param  list<string>  $tags  of the cards that were ticked
      * @param  list<string>  $holds  `QS-014:64000000000`: what a shoot will leave on them
      */
     private function __construct(
         private string $question,
         private Goal $goal,
-        private array $decision,
-        private array $rates,
+        private Decision $decision,
+        public array $rates,
         private array $tags,
         private array $holds,
-        private bool $withPreviews,
+        #[Key('withPreviews')]
+        private bool $withPreviews = false,
     ) {}
 
     /**
@@ -56,10 +56,10 @@ final readonly class ShownPlan
     public static function keep(Plan $plan, BooksQuestion $asked, array $tags, array $holds, bool $withPreviews): string
     {
         return (new self(
-            self::packed($asked->question, $plan->goal),
+            PlanFile::write($asked->question, $plan->goal),
             $plan->goal,
-            array_intersect_key($plan->pack(), ['links' => true, 'cards' => true]),
-            array_map(fn (KnownRate $rate): array => $rate->pack(), $asked->rates),
+            $plan->decision,
+            $asked->rates,
             $tags,
             $holds,
             $withPreviews,
@@ -72,7 +72,7 @@ final readonly class ShownPlan
         $question = PlanFile::read($saved->question)->question;
 
         return (new self(
-            self::packed($question, $saved->goal),
+            PlanFile::write($question, $saved->goal),
             $saved->goal,
             $saved->decision,
             $saved->rates,
@@ -82,14 +82,9 @@ final readonly class ShownPlan
         ))->put();
     }
 
-    private static function packed(Question $question, Goal $goal): string
-    {
-        return json_encode(PlanFile::pack($question, $goal), self::FLAGS);
-    }
-
     private function put(): string
     {
-        $json = json_encode([...get_object_vars($this), 'goal' => $this->goal->value], self::FLAGS);
+        $json = Values::json($this);
         $key = substr(hash('sha256', $json), 0, 24);
         DB::table('shown_plans')->upsert([['key' => $key, 'plan' => $json, 'shown_at' => now()]], ['key'], ['shown_at']);
         if (random_int(0, 199) === 0) {
@@ -111,18 +106,8 @@ final readonly class ShownPlan
                     : 'The plan that was shown is not kept any more. Look at it again, and begin what is shown then.',
             ]);
         }
-        $fields = new Fields($said);
-        $texts = fn (string $name): array => array_values(array_filter((array) ($said[$name] ?? []), is_string(...)));
 
-        return new self(
-            $fields->text('question'),
-            Goal::from($fields->text('goal')),
-            is_array($said['decision'] ?? null) ? $said['decision'] : [],
-            array_values(array_filter((array) ($said['rates'] ?? []), is_array(...))),
-            $texts('tags'),
-            $texts('holds'),
-            ($said['withPreviews'] ?? false) === true,
-        );
+        return Values::read(self::class, $said, 'plan');
     }
 
     /** As it was shown. */
@@ -134,19 +119,12 @@ final readonly class ShownPlan
     /** @throws UnusableDecision */
     private function decided(Question $question): Plan
     {
-        $decision = Decision::unpack($this->decision);
-        $tags = array_flip(array_map(fn ($card): string => $card->tag, $decision->cards));
+        $tags = array_flip(array_map(fn (PlacedCard $card): string => $card->tag, $this->decision->cards));
         $planned = $question->withCards(
             array_values(array_filter($question->cards, fn (LadenCard $card): bool => isset($tags[$card->tag]))),
         );
 
-        return Plan::decided($planned, $this->goal, $decision);
-    }
-
-    /** @return list<KnownRate> that it rests on */
-    public function rates(): array
-    {
-        return array_map(fn (array $rate): KnownRate => KnownRate::unpack(new Fields($rate)), $this->rates);
+        return Plan::decided($planned, $this->goal, $this->decision);
     }
 
     /** The same question, asked of the books as they are now. */
@@ -191,7 +169,7 @@ final readonly class ShownPlan
     public function toCarryOut(bool $asShown): Plan
     {
         $now = $this->today()->question;
-        if (self::packed($now, $this->goal) === $this->question) {
+        if (PlanFile::write($now, $this->goal) === PlanFile::write(PlanFile::read($this->question)->question, $this->goal)) {
             return $this->plan();
         }
         $changed = implode(' ', $this->changes($now));

@@ -10,8 +10,7 @@ use App\EvidenceFile\ResultReader;
 use JsonException;
 use Tally\CaseFile\CaseOfCard;
 use Tally\CaseFile\CaseReader;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
+use Tally\Value\NotUsable;
 
 /**
  * Figures from anywhere, to be judged without the books: a case, a list of cases, or a result file. The format of a case is
@@ -63,7 +62,7 @@ final readonly class OpinionFile
         try {
             return ($case['format'] ?? null) === ResultFile::FORMAT
                 ? ResultCase::of(ResultReader::of($case))
-                : CaseReader::read(new Fields($case, $at));
+                : CaseReader::read($case, $at);
         } catch (NotUsable|NotAResult $fault) {
             throw NotAnOpinion::because($fault->getMessage());
         }

@@ -9,10 +9,10 @@ use App\Models\Kit\CameraMode;
 use App\Models\Kit\CameraSlot;
 use Illuminate\Support\Facades\DB;
 use Tally\Label\Bus;
-use Tally\Record\NotUsable;
 use Tally\Shoot\Camera as ShootCamera;
 use Tally\Shoot\CameraSlot as ShootSlot;
 use Tally\Shoot\Mode;
+use Tally\Value\NotUsable;
 
 /** Cameras and modes of the books, as an open file has them and back. */
 final readonly class ModeBook

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Shoot;
 
 use Tally\Label\Bus;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
 use Tally\Shoot\Calibration;
 use Tally\Shoot\Camera;
 use Tally\Shoot\CameraSlot;
 use Tally\Shoot\Mode;
-use Tally\Shoot\ModeFile;
+use Tally\Shoot\Written\WrittenCamera;
+use Tally\Shoot\Written\WrittenMode;
+use Tally\Value\NotUsable;
+use Tally\Value\Values;
 
 /** Cameras and their modes as a table: a row for each mode. */
 final readonly class ModeTable
@@ -109,15 +110,15 @@ final readonly class ModeTable
             $key = "camera {$tag}";
             if (! isset($cameras[$key])) {
                 $camera = ['tag' => $tag, 'name' => $cell('Camera name'), 'slots' => self::slots($cell('Slots'))];
-                $cameras[$key] = [new Fields($camera, "row {$number}"), []];
+                $cameras[$key] = [$camera, $number, []];
             }
-            $cameras[$key][1][] = ModeFile::mode(new Fields(self::mode($cell, $number), "row {$number}"));
+            $cameras[$key][2][] = Values::read(WrittenMode::class, self::mode($cell, $number), "row {$number}")->mode;
         }
 
         return array_map(function (array $one): Camera {
-            $camera = ModeFile::camera($one[0]);
+            $camera = Values::read(WrittenCamera::class, $one[0], "row {$one[1]}")->camera();
 
-            return new Camera($camera->tag, $camera->name, $camera->slots, $one[1]);
+            return new Camera($camera->tag, $camera->name, $camera->slots, $one[2]);
         }, array_values($cameras));
     }
 
@@ -149,7 +150,7 @@ final readonly class ModeTable
 
     /**
      * @param  callable(string): string  $cell
-     * @return array<string, mixed> as ModeFile reads it
+     * @return array<string, mixed> as WrittenMode is read
      */
     private static function mode(callable $cell, int $number): array
     {

@@ -17,8 +17,9 @@ use Tally\Shoot\CameraSlot;
 use Tally\Shoot\FitCard;
 use Tally\Shoot\Whole\Packing;
 use Tally\Shoot\Whole\Question;
-use Tally\Shoot\Whole\ShootFile;
 use Tally\Shoot\Whole\Wanted;
+use Tally\Shoot\Written\WrittenFit;
+use Tally\Value\Values;
 
 /** Whole shoots from the books, and those that are kept. */
 final readonly class ShootBook
@@ -86,7 +87,7 @@ final readonly class ShootBook
                 'name' => $name,
                 'begins' => $begins,
                 'days' => $packing->question->days,
-                'question' => ShootFile::packQuestion($packing->question),
+                'question' => Values::write(WrittenFit::of($packing->question)),
                 'recorded_by' => $by,
                 'created_at' => now(),
             ]);
@@ -100,7 +101,7 @@ final readonly class ShootBook
                         'place' => $place,
                         'turn' => $turn,
                         'at' => mb_substr($one->place->name(), 0, 200),
-                        'packed' => $card->pack($one->place->count),
+                        'packed' => $card->kept($one->place->count),
                     ]);
                 }
             }

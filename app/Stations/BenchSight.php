@@ -12,6 +12,7 @@ use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
 use Tally\Transfer\CardSight;
 use Tally\Transfer\Filed\CopySight;
+use Tally\Value\Values;
 
 /**
  * Asks the bench where a medium is plugged in to look at it now. Looking is done by a process of its own there: the one that serves
@@ -29,7 +30,7 @@ final readonly class BenchSight
     {
         $answer = self::ask($station, ['card' => $path]);
 
-        return $answer === null ? null : CardSight::unpack($answer);
+        return $answer === null ? null : Values::read(CardSight::class, $answer);
     }
 
     /**
@@ -42,10 +43,10 @@ final readonly class BenchSight
             'copy' => $drive,
             'folder' => $copy->offloadCard->folder,
             'record' => $copy->record,
-            'place' => $copy->place,
+            'place' => Values::plain($copy->place),
         ]);
 
-        return $answer === null ? null : CopySight::unpack($answer);
+        return $answer === null ? null : Values::read(CopySight::class, $answer);
     }
 
     /**

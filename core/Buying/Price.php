@@ -10,13 +10,14 @@ use Brick\Math\RoundingMode;
 use NumberFormatter;
 use ResourceBundle;
 use Tally\Quantity\Bytes;
+use Tally\Value\OwnJson;
 
 /**
  * An amount of money in the smallest unit of its currency, exact.
  *
  * Source of currencies and their minor units: ISO 4217, as shipped with ICU.
  */
-final readonly class Price
+final readonly class Price implements OwnJson
 {
     private const SYMBOLS = ['€' => 'EUR', '£' => 'GBP', '¥' => 'JPY', '₹' => 'INR', '₩' => 'KRW'];
 
@@ -33,6 +34,17 @@ final readonly class Price
             $minor > self::MOST => throw NotAPrice::tooLarge((string) $minor),
             default => new self($minor, $currency),
         };
+    }
+
+    /** @param  mixed  $given  an amount and its currency; without one, EUR */
+    public static function fromJson(mixed $given): static
+    {
+        return self::parse(is_string($given) ? $given : throw NotAPrice::text((string) json_encode($given)), 'EUR');
+    }
+
+    public function jsonSerialize(): string
+    {
+        return $this->print();
     }
 
     /**

@@ -135,6 +135,12 @@ final readonly class GearNames
         return Bus::tryFrom(trim($text)) ?? (self::BUSES[str_replace('type', '', self::key($text))] ?? null);
     }
 
+    /** Whether some card has a bus of that name. */
+    public static function isBus(string $text): bool
+    {
+        return array_filter(Form::cases(), fn (Form $form): bool => self::bus($text, $form) !== null) !== [];
+    }
+
     public static function link(string $text): ?HostLink
     {
         return HostLink::tryFrom(trim($text)) ?? (self::LINKS[self::key($text)] ?? null);

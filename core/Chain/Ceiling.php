@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Chain;
 
 use Tally\Quantity\Rate;
+use Tally\Value\Inline;
 
 /** The most a link carries: on paper, and (where somebody has figures) in practice. */
 final readonly class Ceiling
@@ -15,8 +16,13 @@ final readonly class Ceiling
      * @param  Practice|null  $practice  null where nothing is known but the paper
      * @param  string  $source  where the figures come from
      */
-    public function __construct(public Rate $nominal, public ?Practice $practice, public string $source, ?CeilingOrigin $origin = null)
-    {
+    public function __construct(
+        public Rate $nominal,
+        #[Inline]
+        public ?Practice $practice = null,
+        public string $source = 'not told',
+        ?CeilingOrigin $origin = null,
+    ) {
         $this->origin = $origin ?? ($practice?->high === null ? CeilingOrigin::Standard : CeilingOrigin::Practice);
     }
 

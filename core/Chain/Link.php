@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tally\Chain;
 
+use Tally\Value\Inline;
+
 /** One link of a path, under the name its owner gives it. */
 final readonly class Link
 {
-    public function __construct(public string $name, public Ceiling $ceiling) {}
+    public function __construct(public string $name, #[Inline] public Ceiling $ceiling) {}
 
     /** The slowest of several that stand for one: a device on a cable at a port gives no more than the least of the three. */
     public static function slowest(self $first, self ...$more): self

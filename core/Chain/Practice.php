@@ -13,7 +13,7 @@ use Tally\Quantity\Rate;
 final readonly class Practice
 {
     /** @param  Rate|null  $high  null where nobody has published one */
-    public function __construct(public Rate $low, public ?Rate $high) {}
+    public function __construct(public Rate $low, public ?Rate $high = null) {}
 
     /** @param  float  $low  MB/s */
     public static function megabytes(float $low, ?float $high): self

@@ -8,6 +8,7 @@ use Tally\Device\Host\RealPath;
 use Tally\Device\Raw\Kernel;
 use Tally\Device\Raw\Target;
 use Tally\Quantity\Bytes;
+use Tally\Value\Values;
 
 /**
  * What lies at a place just now: not its path, but the medium itself, as the kernel tells it. A run is ordered for one medium,
@@ -27,10 +28,10 @@ final readonly class Identity
      */
     private function __construct(
         public IdentityKind $kind,
-        public string $real,
-        public string $numbers,
-        public int $file,
-        public Bytes $bytes,
+        public string $real = '',
+        public string $numbers = '',
+        public int $file = 0,
+        public Bytes $bytes = new Bytes(0),
         public ?int $sequence = null,
         public ?string $serial = null,
         public ?string $name = null,
@@ -149,52 +150,12 @@ final readonly class Identity
     /** @return string short, for a page to send back what it showed */
     public function token(): string
     {
-        return substr(hash('sha256', json_encode([...$this->pack(), 'volume' => null], JSON_THROW_ON_ERROR)), 0, 16);
+        return substr(hash('sha256', json_encode([...Values::write($this), 'volume' => null], JSON_THROW_ON_ERROR)), 0, 16);
     }
 
     /** @return string `/dev/sdb (8:16)` */
     public function called(): string
     {
         return ($this->source ?? $this->real)." ({$this->numbers})";
-    }
-
-    /** @return array<string, mixed> for JSON */
-    public function pack(): array
-    {
-        return [
-            'kind' => $this->kind->value,
-            'real' => $this->real,
-            'numbers' => $this->numbers,
-            'file' => $this->file,
-            'bytes' => $this->bytes->count,
-            'sequence' => $this->sequence,
-            'serial' => $this->serial,
-            'name' => $this->name,
-            'source' => $this->source,
-            'volume' => $this->volume,
-        ];
-    }
-
-    /** @param  array<mixed>  $packed */
-    public static function unpack(array $packed): ?self
-    {
-        $kind = is_string($packed['kind'] ?? null) ? IdentityKind::tryFrom($packed['kind']) : null;
-        $text = fn (string $key): ?string => is_string($packed[$key] ?? null) ? $packed[$key] : null;
-        $number = fn (string $key): ?int => is_int($packed[$key] ?? null) ? $packed[$key] : null;
-
-        return $kind === null
-            ? null
-            : new self(
-                $kind,
-                $text('real') ?? '',
-                $text('numbers') ?? '',
-                $number('file') ?? 0,
-                Bytes::of(max(0, $number('bytes') ?? 0)),
-                $number('sequence'),
-                $text('serial'),
-                $text('name'),
-                $text('source'),
-                $text('volume'),
-            );
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Device;
 
-use JsonSerializable;
 use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Host\RealPath;
 use Tally\Device\Raw\Kernel;
@@ -14,7 +13,7 @@ use Tally\Device\Raw\Target;
  * Where a folder lies: on which file system, and on which devices behind it. However its path is spelt, two folders of one device are
  * one place to lose.
  */
-final readonly class Place implements JsonSerializable
+final readonly class Place
 {
     private const OF_MACHINES = ['nfs', 'nfs4', 'cifs', 'smb3', 'smbfs', 'afs', 'ceph', 'fuse.sshfs', 'fuse.rclone', '9p', 'virtiofs'];
 
@@ -26,9 +25,9 @@ final readonly class Place implements JsonSerializable
      */
     private function __construct(
         public PlaceKind $kind,
-        public string $path,
-        public string $numbers,
-        public array $devices,
+        public string $path = '',
+        public string $numbers = '',
+        public array $devices = [],
         public ?string $volume = null,
     ) {}
 
@@ -129,30 +128,6 @@ final readonly class Place implements JsonSerializable
             PlaceKind::Medium, PlaceKind::Network => (string) preg_replace('/ \([\d-]+\)/', '', implode(' and ', $this->devices)),
             default => $this->kind->value,
         };
-    }
-
-    /** @return array<mixed> */
-    public function jsonSerialize(): array
-    {
-        return ['kind' => $this->kind->value, ...array_diff_key(get_object_vars($this), ['kind' => true])];
-    }
-
-    /** @param  array<mixed>  $packed */
-    public static function unpack(array $packed): ?self
-    {
-        $text = fn (string $key): string => is_string($packed[$key] ?? null) ? $packed[$key] : '';
-        $kind = PlaceKind::tryFrom($text('kind'));
-        $devices = is_array($packed['devices'] ?? null) ? $packed['devices'] : [];
-
-        return $kind === null
-            ? null
-            : new self(
-                $kind,
-                $text('path'),
-                $text('numbers'),
-                array_values(array_filter($devices, is_string(...))),
-                $text('volume') === '' ? null : $text('volume'),
-            );
     }
 
     /** Of books that say no more than which drive it was, and of made-up drives. */

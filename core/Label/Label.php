@@ -6,10 +6,13 @@ namespace Tally\Label;
 
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
+use Tally\Value\Alterable;
 
 /** What a card claims of itself in print, and how many rows of contacts somebody counted on its back. */
 final readonly class Label
 {
+    use Alterable;
+
     /** No card is larger than 1 PB; SDUC ends at 128 TB. Bytes. */
     public const MOST = 1_000_000_000_000_000;
 
@@ -53,20 +56,7 @@ final readonly class Label
     /** The same label on a card whose contacts somebody counted. */
     public function withContactRows(?int $rows): self
     {
-        return new self(
-            $this->form,
-            $this->capacity,
-            $this->family,
-            $this->bus,
-            $this->marks,
-            $this->read,
-            $this->write,
-            $this->times,
-            $rows,
-            $this->sustained,
-            $this->inDecimal,
-            $this->hasUnread,
-        );
+        return $this->with(contactRows: $rows);
     }
 
     /** The least that it can mean: the capacity itself, but where its units are in doubt. */

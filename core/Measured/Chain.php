@@ -11,6 +11,8 @@ use Tally\Chain\Path;
 use Tally\Label\Bus;
 use Tally\Label\Label;
 use Tally\Quantity\Rate;
+use Tally\Value\Alterable;
+use Tally\Value\Key;
 
 /**
  * The chain a figure was measured on, as it was: the reader, what its slot speaks, and its way to the host. On which bus
@@ -18,6 +20,8 @@ use Tally\Quantity\Rate;
  */
 final readonly class Chain
 {
+    use Alterable;
+
     /**
      * @param  string|null  $reader  by which it is found again; null where nobody named one
      * @param  list<Bus>  $slot  what the slot of the reader speaks
@@ -27,29 +31,32 @@ final readonly class Chain
      * @param  bool  $isMatch  whether the double rate of its slot is that of the card's own maker
      */
     public function __construct(
-        public ?string $reader,
-        public array $slot,
-        public ?Link $host,
+        public ?string $reader = null,
+        public array $slot = [],
+        public ?Link $host = null,
+        #[Key('camera')]
         public bool $isCamera = false,
+        #[Key('engine')]
         public ?Instrument $instrument = null,
+        #[Key('match')]
         public bool $isMatch = false,
     ) {}
 
     public function at(?Instrument $instrument): self
     {
-        return new self($this->reader, $this->slot, $this->host, $this->isCamera, $instrument, $this->isMatch);
+        return $this->with(instrument: $instrument);
     }
 
     /** Through a slot that speaks the double rate of the card's own maker. */
     public function matching(): self
     {
-        return new self($this->reader, $this->slot, $this->host, $this->isCamera, $this->instrument, true);
+        return $this->with(isMatch: true);
     }
 
     /** Nobody told over what a figure was measured. */
     public static function unnamed(): self
     {
-        return new self(null, [], null);
+        return new self();
     }
 
     public static function over(string $reader, Bus $bus, HostLink $host, bool $isCamera = false): self

@@ -8,6 +8,7 @@ use Tally\Chain\Ceiling;
 use Tally\Chain\Link;
 use Tally\Device\Load;
 use Tally\Quantity\Rate;
+use Tally\Value\Key;
 
 /**
  * The bench as a link of every chain: what its own engine gives on memory, where no card holds it back. Handbook § 6 rule 3.
@@ -22,8 +23,9 @@ final readonly class Instrument
      * @param  Load|null  $load  what they did; null where nobody looked
      */
     public function __construct(
-        public ?Rate $write,
-        public ?Rate $read,
+        public ?Rate $write = null,
+        public ?Rate $read = null,
+        #[Key('busy')]
         public bool $wasBusy = false,
         public ?Load $load = null,
     ) {}

@@ -7,11 +7,8 @@ namespace Tally\Offload;
 use Tally\Offload\Question\Drive;
 use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Question;
-use Tally\Offload\Question\Scheme;
 use Tally\Offload\Reckon\Network;
 use Tally\Offload\Reckon\Placement;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
 
 /** What a plan decides, by name: from it and its question anybody can reckon all times again. */
 final readonly class Decision
@@ -43,32 +40,6 @@ final readonly class Decision
         }
 
         return new self($links, $cards);
-    }
-
-    /**
-     * Of a printed plan, or of a part of it: its links and cards.
-     *
-     * @param  array<mixed>  $packed
-     *
-     * @throws NotUsable
-     */
-    public static function unpack(array $packed): self
-    {
-        $fields = new Fields($packed);
-
-        return new self(
-            PlanFile::links($fields->fields('links')),
-            array_map(
-                fn (Fields $card): PlacedCard => new PlacedCard(
-                    $card->text('tag'),
-                    $card->text('slot'),
-                    $card->count('order'),
-                    $card->texts('drives'),
-                    $card->choice('scheme', Scheme::class),
-                ),
-                $fields->rows('cards'),
-            ),
-        );
     }
 
     public function network(Question $question): Network

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Offload;
 
+use JsonSerializable;
 use Tally\Offload\Question\Goal;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Reckon\Course;
@@ -18,7 +19,7 @@ use Tally\Offload\Search\Sorted;
 use Tally\Offload\Search\Wanted;
 
 /** How cards come home: what is decided, what comes of it, and how much better it could be at the most. */
-final readonly class Plan
+final readonly class Plan implements JsonSerializable
 {
     /** Seconds that a plan which is shown at once may take. */
     public const AT_ONCE = 0.15;
@@ -145,7 +146,7 @@ final readonly class Plan
      *
      * @return array<string, mixed> as docs/plan.md says
      */
-    public function pack(): array
+    public function jsonSerialize(): array
     {
         $round = fn (?float $seconds): ?float => $seconds === null ? null : round($seconds, 3);
         $drives = $this->question->drives;

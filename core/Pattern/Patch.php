@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tally\Pattern;
 
+use Tally\Value\Row;
+
 /** A range of a medium in which everything came back in the same way. */
+#[Row]
 final readonly class Patch
 {
     /**

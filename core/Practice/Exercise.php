@@ -7,14 +7,14 @@ namespace Tally\Practice;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\CaseFile\CaseReader;
-use Tally\CaseFile\RunReader;
+use Tally\CaseFile\WrittenRun;
 use Tally\Chain\HostLink;
 use Tally\Evidence\Evidence;
 use Tally\Evidence\LongWriteEvidence;
 use Tally\Evidence\ProofEvidence;
 use Tally\Evidence\SpeedEvidence;
 use Tally\Label\Bus;
-use Tally\Record\Fields;
+use Tally\Value\Values;
 
 /** A made-up card on a made-up bench, with a first figure and all that can be done next. The same seed always gives the same one. */
 final class Exercise
@@ -90,11 +90,7 @@ final class Exercise
         $runs = $base->speeds;
         foreach ($done as $at => $move) {
             if ($move->run !== null) {
-                $runs[] = $this->runs["{$move->id} {$at}"] ??= RunReader::read(
-                    new Fields(['on' => self::moment($at), ...$move->run]),
-                    'practice',
-                    $base->label->form,
-                );
+                $runs[] = $this->runs["{$move->id} {$at}"] ??= self::run($move->run, $at)->evidence('practice', $base->label->form);
             }
         }
 
@@ -112,7 +108,7 @@ final class Exercise
     /** @param  list<Move>  $looks  the look at it, or none */
     private function base(array $looks): Evidence
     {
-        return $this->bases[count($looks)] ??= CaseReader::read(new Fields($this->case($looks)))->evidence;
+        return $this->bases[count($looks)] ??= CaseReader::read($this->case($looks))->evidence;
     }
 
     /**
@@ -138,6 +134,12 @@ final class Exercise
             ...$this->card->trick === Trick::Cheap ? Bench::CHEAP : [],
             'runs' => $runs,
         ];
+    }
+
+    /** @param  array<string, mixed>  $run */
+    private static function run(array $run, int $at): WrittenRun
+    {
+        return Values::read(WrittenRun::class, ['on' => self::moment($at), ...$run], 'practice');
     }
 
     /** Made up: a case tells its runs apart by their moments. */

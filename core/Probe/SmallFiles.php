@@ -18,7 +18,6 @@ use Tally\Probe\Observing\Phase;
 use Tally\Probe\Observing\ProgressSaver;
 use Tally\Probe\Observing\Unobserved;
 use Tally\Quantity\Bytes;
-use Tally\Quantity\Passage;
 use Tally\Quantity\Span;
 use Tally\Reading\Copy\SmallFilesResult;
 use Tally\Reading\Copy\SmallFilesRound;
@@ -98,7 +97,7 @@ final class SmallFiles
     {
         $whole = $this->files * $this->each;
         $imprint = TestPattern::random(Bytes::of($whole));
-        $passages = [];
+        $took = [];
         // The large file goes by the number after the small ones.
         foreach (
             [
@@ -122,10 +121,10 @@ final class SmallFiles
                         : $this->get($store, $clock, $imprint, $number, $i * $length, $length);
                 $beat->beat($phase, $round, ($i + 1) * $length, $whole, $length);
             }
-            $passages[] = new Passage(Bytes::of($whole), Span::seconds($seconds));
+            $took[] = Span::seconds($seconds);
         }
 
-        return new SmallFilesRound($passages[0], $passages[1], $passages[2], $passages[3]);
+        return new SmallFilesRound(...$took);
     }
 
     /** @throws DeviceFault */

@@ -7,6 +7,7 @@ namespace Tally\Probe;
 use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
+use Tally\Value\Key;
 
 /** How a speed run goes about it. */
 final readonly class SpeedPlan
@@ -29,13 +30,14 @@ final readonly class SpeedPlan
      * @throws UnusablePlan with the part, and a sentence
      */
     public function __construct(
+        #[Key('size')]
         public Bytes $region,
-        public int $runs,
-        public Bytes $from,
-        public ?Bytes $block,
-        public PassOrder $order,
-        public int $warmUps,
-        public Span $pause,
+        public int $runs = 1,
+        public Bytes $from = new Bytes(0),
+        public ?Bytes $block = null,
+        public PassOrder $order = PassOrder::Alternating,
+        public int $warmUps = 0,
+        public Span $pause = new Span(0),
     ) {
         $blocks = array_map(fn (int $power): int => TestPattern::BLOCK << $power, range(0, 6));
         $wrong = match (true) {
@@ -58,7 +60,7 @@ final readonly class SpeedPlan
     /** From the start, one after the other, without a pause. */
     public static function plain(Bytes $region, int $runs = 5): self
     {
-        return new self($region, $runs, Bytes::of(0), null, PassOrder::Alternating, 0, Span::seconds(0));
+        return new self($region, $runs);
     }
 
     /** How much is moved in all, one way: warm-ups too. */

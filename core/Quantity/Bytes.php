@@ -7,24 +7,47 @@ namespace Tally\Quantity;
 use Brick\Math\BigDecimal;
 use Brick\Math\Exception\MathException;
 use Brick\Math\RoundingMode;
+use InvalidArgumentException;
+use Tally\Value\OwnJson;
 
 /**
  * A number of bytes, exact. Decimal units are powers of 1000, binary ones of 1024.
  *
  * Source: IEC 80000-13 (prefixes); makers of storage use the decimal ones.
  */
-final readonly class Bytes
+final readonly class Bytes implements OwnJson
 {
     private const DECIMAL = ['B', 'kB', 'MB', 'GB', 'TB', 'PB', 'EB'];
 
     private const BINARY = ['B', 'KiB', 'MiB', 'GiB', 'TiB', 'PiB', 'EiB'];
 
-    private function __construct(public int $count) {}
+    /** @throws NotAQuantity for a negative count */
+    public function __construct(public int $count)
+    {
+        if ($count < 0) {
+            throw NotAQuantity::notPositive((string) $count);
+        }
+    }
 
     /** @throws NotAQuantity for a negative count */
     public static function of(int $count): self
     {
-        return $count < 0 ? throw NotAQuantity::notPositive((string) $count) : new self($count);
+        return new self($count);
+    }
+
+    /** @param  mixed  $given  a number of bytes, or a size as people write it */
+    public static function fromJson(mixed $given): static
+    {
+        return match (true) {
+            is_string($given) => self::parse($given),
+            is_int($given) || (is_float($given) && floor($given) === $given && $given < 2 ** 62) => self::of((int) $given),
+            default => throw new InvalidArgumentException('write a size, such as 1 GB.'),
+        };
+    }
+
+    public function jsonSerialize(): int
+    {
+        return $this->count;
     }
 
     public static function gigabytes(int $gigabytes): self

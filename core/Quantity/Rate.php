@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Tally\Quantity;
 
+use InvalidArgumentException;
+use Tally\Value\OwnJson;
+
 /**
  * A speed in bytes a second. Cards speak MB/s, cameras and cables Mb/s: 1 MB/s = 8 Mb/s.
  *
  * Source: IEC 80000-13 (prefixes, byte of 8 bits). The ×-rating, 1× = 150 kB/s, is common practice, no source.
  */
-final readonly class Rate
+final readonly class Rate implements OwnJson
 {
     private function __construct(public float $bytesPerSecond) {}
 
@@ -17,6 +20,21 @@ final readonly class Rate
     public static function bytesPerSecond(float $rate): self
     {
         return $rate > 0 && is_finite($rate) ? new self($rate) : throw NotAQuantity::notPositive((string) $rate);
+    }
+
+    /** @param  mixed  $given  bytes a second, or a speed as people write it */
+    public static function fromJson(mixed $given): static
+    {
+        return match (true) {
+            is_string($given) => self::parse($given),
+            is_int($given) || is_float($given) => self::bytesPerSecond((float) $given),
+            default => throw new InvalidArgumentException('write a speed, such as 95 MB/s.'),
+        };
+    }
+
+    public function jsonSerialize(): float
+    {
+        return $this->bytesPerSecond;
     }
 
     public static function megabytesPerSecond(float $rate): self

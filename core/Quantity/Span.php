@@ -4,15 +4,39 @@ declare(strict_types=1);
 
 namespace Tally\Quantity;
 
+use InvalidArgumentException;
+use Tally\Value\OwnJson;
+
 /** A length of time in seconds. */
-final readonly class Span
+final readonly class Span implements OwnJson
 {
-    private function __construct(public float $seconds) {}
+    /** @throws NotAQuantity for negative or endless spans */
+    public function __construct(public float $seconds)
+    {
+        if ($seconds < 0 || ! is_finite($seconds)) {
+            throw NotAQuantity::span((string) $seconds);
+        }
+    }
 
     /** @throws NotAQuantity for negative or endless spans */
     public static function seconds(float $seconds): self
     {
-        return $seconds >= 0 && is_finite($seconds) ? new self($seconds) : throw NotAQuantity::span((string) $seconds);
+        return new self($seconds);
+    }
+
+    /** @param  mixed  $given  seconds, or a length as people write it */
+    public static function fromJson(mixed $given): static
+    {
+        return match (true) {
+            is_string($given) => self::parse($given),
+            is_int($given) || is_float($given) => new self((float) $given),
+            default => throw new InvalidArgumentException('give a length of time, such as 79 min, or seconds.'),
+        };
+    }
+
+    public function jsonSerialize(): float
+    {
+        return $this->seconds;
     }
 
     /**

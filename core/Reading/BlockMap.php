@@ -19,31 +19,23 @@ final class BlockMap
 
     private const COARSEST = 1 << 50;
 
-    /** @var list<Patch> */
-    private array $patches = [];
-
-    /** @var array<string, int> bytes by class */
-    private array $bytes;
-
-    private ?int $firstBad = null;
-
-    private int $lastBadEnd = 0;
-
-    private ?int $firstEcho = null;
-
-    /** Bytes of echoes whose data belonged further on. */
-    private int $fromAhead = 0;
-
-    private Shifts $shifts;
-
-    private int $wrongBits = 0;
-
-    private int $grain = 0;
-
-    public function __construct()
-    {
-        $this->bytes = array_fill_keys(array_map(fn (BlockClass $class): string => $class->value, BlockClass::cases()), 0);
-        $this->shifts = new Shifts();
+    /**
+     * @param  list<Patch>  $patches
+     * @param  array<string, int>  $bytes  by class
+     * @param  int  $fromAhead  bytes of echoes whose data belonged further on
+     */
+    public function __construct(
+        private array $patches = [],
+        private array $bytes = [],
+        private ?int $firstBad = null,
+        private int $lastBadEnd = 0,
+        private ?int $firstEcho = null,
+        private int $fromAhead = 0,
+        private Shifts $shifts = new Shifts(),
+        private int $wrongBits = 0,
+        private int $grain = 0,
+    ) {
+        $this->bytes += array_fill_keys(array_map(fn (BlockClass $class): string => $class->value, BlockClass::cases()), 0);
     }
 
     public function add(Patch $patch): void
@@ -180,57 +172,5 @@ final class BlockMap
             }
             // Single places far from one another are never joined; a screen has no more of them than can be kept.
         } while (count($this->patches) > self::MOST / 2 && $this->grain < self::COARSEST);
-    }
-
-    /** @return array<string, mixed> all of it, for a proof that is to be continued */
-    public function pack(): array
-    {
-        return [
-            'patches' => array_map(
-                fn (Patch $patch): array => [$patch->class->value, $patch->offset, $patch->length, $patch->source, $patch->wrongBits],
-                $this->patches,
-            ),
-            'bytes' => $this->bytes,
-            'first_bad' => $this->firstBad,
-            'last_bad_end' => $this->lastBadEnd,
-            'first_echo' => $this->firstEcho,
-            'from_ahead' => $this->fromAhead,
-            'shifts' => $this->shifts->all(),
-            'wrong_bits' => $this->wrongBits,
-            'grain' => $this->grain,
-        ];
-    }
-
-    /** @param  array<mixed>  $packed  as of pack(), perhaps by way of JSON */
-    public static function unpack(array $packed): self
-    {
-        $number = fn (mixed $value): int => is_numeric($value) ? (int) $value : 0;
-        $maybe = fn (string $key): ?int => is_numeric($packed[$key] ?? null) ? (int) $packed[$key] : null;
-        $rows = fn (string $key): array => is_array($packed[$key] ?? null) ? $packed[$key] : [];
-        $core = new self();
-        foreach ($rows('patches') as $row) {
-            $class = is_array($row) && is_string($row[0] ?? null) ? BlockClass::tryFrom($row[0]) : null;
-            if (is_array($row) && $class !== null) {
-                $core->patches[] = new Patch(
-                    $class,
-                    $number($row[1] ?? 0),
-                    $number($row[2] ?? 0),
-                    is_numeric($row[3] ?? null) ? (int) $row[3] : null,
-                    $number($row[4] ?? 0),
-                );
-            }
-        }
-        foreach ($rows('bytes') as $class => $bytes) {
-            $core->bytes[(string) $class] = $number($bytes);
-        }
-        $shifts = [];
-        foreach ($rows('shifts') as $shift => $bytes) {
-            $shifts[(int) $shift] = $number($bytes);
-        }
-        [$core->firstBad, $core->firstEcho, $core->shifts] = [$maybe('first_bad'), $maybe('first_echo'), new Shifts($shifts)];
-        [$core->lastBadEnd, $core->fromAhead] = [$number($packed['last_bad_end'] ?? 0), $number($packed['from_ahead'] ?? 0)];
-        [$core->wrongBits, $core->grain] = [$number($packed['wrong_bits'] ?? 0), $number($packed['grain'] ?? 0)];
-
-        return $core;
     }
 }

@@ -35,8 +35,8 @@ final readonly class Diagnosis
      */
     public function __construct(
         public Condition $condition,
-        public Bytes $capacity,
-        public ?int $wrap,
+        public Bytes $capacity = new Bytes(0),
+        public ?int $wrap = null,
         public ?int $wrapFrom = null,
         public bool $exact = true,
         public array $also = [],

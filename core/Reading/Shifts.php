@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Tally\Reading;
 
 use Brick\Math\BigInteger;
+use InvalidArgumentException;
+use Tally\Value\OwnJson;
 
 /** How far away the data of echoes belonged, and how many bytes came from each distance. */
-final class Shifts
+final class Shifts implements OwnJson
 {
     /** More distances than this are no laps of anything. */
     private const MOST = 4096;
@@ -50,8 +52,18 @@ final class Shifts
         return array_sum($whole);
     }
 
+    public static function fromJson(mixed $given): static
+    {
+        $bytes = [];
+        foreach (is_array($given) ? $given : [] as $shift => $count) {
+            $bytes[] = is_int($shift) && is_int($count) ? [$shift, $count] : throw new InvalidArgumentException('give bytes by distance.');
+        }
+
+        return new self(array_column($bytes, 1, 0));
+    }
+
     /** @return array<int, int> */
-    public function all(): array
+    public function jsonSerialize(): array
     {
         return $this->bytes;
     }

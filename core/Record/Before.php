@@ -44,14 +44,10 @@ final readonly class Before
      */
     public static function proof(array $result, array $parameters): array
     {
-        $size = $result['size'] ?? null;
-        if (
-            ! array_key_exists('folder', $result) &&
-            ($result['whole'] ?? false) !== true &&
-            ($parameters['size'] ?? null) === 0 &&
-            is_int($size)
-        ) {
-            $result += ['folder' => true, 'shown' => $size];
+        if (! array_key_exists('folder', $result)) {
+            $whole = ($result['whole'] ?? false) === true;
+            $all = ($parameters['size'] ?? null) === 0;
+            $result += ['folder' => ! $whole, 'shown' => $whole || $all ? $result['size'] ?? null : null];
         }
         // An end in errors was called a fake.
         $classes = is_array($result['classes'] ?? null) ? array_filter($result['classes'], is_int(...)) : [];
@@ -61,6 +57,24 @@ final readonly class Before
         }
 
         return $result;
+    }
+
+    /**
+     * Until a part of the medium was told by its absence, all of it was nothing; which screen is read again stood in place of whether.
+     *
+     * @param  array<mixed>  $parameters
+     * @return array<mixed>
+     */
+    public static function parameters(RunKind $kind, array $parameters): array
+    {
+        if (($parameters['size'] ?? 0) === 0) {
+            $parameters['size'] = $kind === RunKind::Speed ? 1 : null;
+        }
+        if (is_int($parameters['again'] ?? null)) {
+            [$parameters['screen'], $parameters['again']] = [$parameters['again'], false];
+        }
+
+        return $parameters;
     }
 
     /**

@@ -24,9 +24,9 @@ final readonly class CopyRecord implements Result
      * @param  string|null  $target  the folder that holds the copy
      */
     public function __construct(
-        public Bytes $bytes,
-        public ?int $files,
-        public array $laps,
+        public Bytes $bytes = new Bytes(0),
+        public ?int $files = null,
+        public array $laps = [],
         public int $differing = 0,
         public array $different = [],
         public int $skipped = 0,
@@ -56,44 +56,6 @@ final readonly class CopyRecord implements Result
     public static function timed(CopyReading $copy): self
     {
         return new self($copy->bytes, $copy->files, array_map(fn (Span $span): float => $span->seconds, $copy->laps));
-    }
-
-    public static function unpack(Fields $record): self
-    {
-        $laps = [];
-        foreach (Lap::cases() as $lap) {
-            $seconds = $record->fields('laps')->numberOrNull($lap->value);
-            if ($seconds !== null) {
-                $laps[$lap->value] = $seconds;
-            }
-        }
-
-        return new self(
-            Bytes::of($record->count('bytes', 0)),
-            $record->countOrNull('files'),
-            $laps,
-            $record->count('differing', 0),
-            $record->texts('different'),
-            $record->count('skipped', 0),
-            $record->textOrNull('overhead'),
-            $record->textOrNull('target'),
-            $record->boolean('forgot', true),
-        );
-    }
-
-    public function pack(): array
-    {
-        return [
-            'bytes' => $this->bytes->count,
-            'files' => $this->files,
-            'laps' => $this->laps,
-            'differing' => $this->differing,
-            'different' => $this->different,
-            'skipped' => $this->skipped,
-            'overhead' => $this->overhead,
-            'target' => $this->target,
-            'forgot' => $this->forgot,
-        ];
     }
 
     /** Null when no whole file was copied. */

@@ -24,7 +24,13 @@ final readonly class LongWrite
      * @param  float  $to  and where it ends
      * @param  list<Plateau>  $plateaus  in order
      */
-    public function __construct(public ?Rate $floor, public float $window, public float $from, public float $to, public array $plateaus) {}
+    public function __construct(
+        public ?Rate $floor = null,
+        public float $window = 0.0,
+        public float $from = 0.0,
+        public float $to = 0.0,
+        public array $plateaus = [],
+    ) {}
 
     public static function of(CourseReading $reading): self
     {
@@ -59,32 +65,6 @@ final readonly class LongWrite
         }
 
         return self::met(SustainedFloor::of(new Course($points)), $plateaus);
-    }
-
-    public static function unpack(Fields $record): self
-    {
-        return new self(
-            $record->has('floor') ? $record->rate('floor') : null,
-            $record->number('window', 0),
-            $record->number('from', 0),
-            $record->number('to', 0),
-            array_map(
-                fn (Fields $row): Plateau => new Plateau($row->number('0'), $row->number('1'), $row->rate('2')),
-                $record->rows('plateaus'),
-            ),
-        );
-    }
-
-    /** @return array{floor: float|null, window: float, from: float, to: float, plateaus: list<array{float, float, float}>} */
-    public function pack(): array
-    {
-        return [
-            'floor' => $this->floor?->bytesPerSecond,
-            'window' => $this->window,
-            'from' => $this->from,
-            'to' => $this->to,
-            'plateaus' => array_map(fn (Plateau $one): array => [$one->from, $one->to, $one->rate->bytesPerSecond], $this->plateaus),
-        ];
     }
 
     /** @return list<float> bytes from the start, where a fast part runs out */

@@ -6,10 +6,13 @@ namespace Tally\Record;
 
 use Tally\Probe\Screen\ScreenPlan;
 use Tally\Quantity\Bytes;
+use Tally\Value\Alterable;
 
 /** How a proof or a quick screen was asked for. */
 final readonly class ProofParameters implements Parameters
 {
+    use Alterable;
+
     /**
      * @param  Bytes|null  $size  null for all there is
      * @param  bool  $wholeMap  whether the write pass goes to its end, whatever looking back meets
@@ -31,39 +34,6 @@ final readonly class ProofParameters implements Parameters
         public ?string $why = null,
     ) {}
 
-    public static function unpack(Fields $record): self
-    {
-        $size = $record->count('size', 0);
-        // Of a proof, whether it is read again; of a screen, which one is.
-        $again = $record->values['again'] ?? false;
-
-        return new self(
-            $size === 0 ? null : Bytes::of($size),
-            $record->boolean('whole_map'),
-            $again === true,
-            $record->count('points', ScreenPlan::POINTS),
-            is_int($again) ? $again : $record->countOrNull('screen'),
-            $record->boolean('reinserted'),
-            $record->textOrNull('tag'),
-            $record->textOrNull('why'),
-        );
-    }
-
-    public function pack(): array
-    {
-        return [
-            'size' => $this->size->count ?? 0,
-            'runs' => 1,
-            'whole_map' => $this->wholeMap,
-            'again' => $this->again,
-            'points' => $this->points,
-            'screen' => $this->screen,
-            'reinserted' => $this->reinserted,
-            'tag' => $this->tag,
-            'why' => $this->why,
-        ];
-    }
-
     /** How often something is done over, for the progress of a run. */
     public function rounds(): int
     {
@@ -73,12 +43,12 @@ final readonly class ProofParameters implements Parameters
     /** The same, the card having been out since the proof before. */
     public function afterReinsertion(): self
     {
-        return new self($this->size, $this->wholeMap, $this->again, $this->points, $this->screen, true, $this->tag, $this->why);
+        return $this->with(reinserted: true);
     }
 
     /** The same once more from its checkpoint. */
     public function goneOnWith(bool $again): self
     {
-        return new self($this->size, $this->wholeMap, $again, $this->points, $this->screen, $this->reinserted, $this->tag, $this->why);
+        return $this->with(again: $again);
     }
 }

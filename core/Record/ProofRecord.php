@@ -17,19 +17,28 @@ use Tally\Reading\Coverage;
 use Tally\Reading\Diagnosis;
 use Tally\Reading\Nature;
 use Tally\Reading\Thresholds;
+use Tally\Value\Alterable;
+use Tally\Value\Inline;
+use Tally\Value\Key;
 
 /** What is kept of a proof or a quick screen. */
 final readonly class ProofRecord implements Result
 {
+    use Alterable;
+
     /** No card is known to answer for more than this from a memory of its own: common practice, no source. */
     private const MOST_CACHE = 1_000_000_000;
 
+    /** Of a quick screen: its places. */
+    public ?ScreenPlan $screen;
+
     /**
+     * @param  int  $imprint  number of the pattern
      * @param  Bytes  $size  what it was to cover
      * @param  array<string, int>  $classes  bytes by class
      * @param  list<Patch>  $patches
      * @param  int|null  $alarmAt  bytes written when a look back ended the proof early
-     * @param  ScreenPlan|null  $screen  of a quick screen
+     * @param  int|null  $places  of a quick screen: how many were asked for
      * @param  Extent  $extent  how much there was: of the medium itself, or of what a file system gave
      * @param  string|null  $how  how the medium was reached
      * @param  LongWrite|null  $course  of the write pass; null where none was kept, or of a screen
@@ -38,23 +47,28 @@ final readonly class ProofRecord implements Result
     public function __construct(
         public int $imprint,
         public Bytes $size,
+        #[Inline]
         public Diagnosis $diagnosis,
-        public ?int $firstBad,
-        public array $classes,
-        public int $wrongBits,
-        public array $patches,
-        public int $grain,
-        public Passage $write,
-        public Passage $read,
-        public bool $forgot,
-        public ?string $note,
+        public ?int $firstBad = null,
+        public array $classes = [],
+        public int $wrongBits = 0,
+        public array $patches = [],
+        public int $grain = 0,
+        public Passage $write = new Passage(),
+        public Passage $read = new Passage(),
+        public bool $forgot = false,
+        public ?string $note = null,
         public ?int $alarmAt = null,
-        public ?ScreenPlan $screen = null,
+        #[Key('points')]
+        public ?int $places = null,
+        #[Inline]
         public Extent $extent = new Extent(null, false),
         public ?string $how = null,
         public ?LongWrite $course = null,
         public bool $reinserted = false,
-    ) {}
+    ) {
+        $this->screen = $places === null ? null : new ScreenPlan($size, $places, $imprint);
+    }
 
     /** @param  Extent  $extent  of what it was found on */
     public static function of(ProofResult $result, Extent $extent, ?string $how = null, bool $reinserted = false): self
@@ -73,7 +87,7 @@ final readonly class ProofRecord implements Result
             $result->forgot,
             $result->note,
             $result->alarmAt,
-            $result->screen,
+            $result->screen?->points,
             $extent,
             $how,
             $result->screen === null ? LongWrite::traced($result->writeTrace, $result->floor) : null,
@@ -103,109 +117,23 @@ final readonly class ProofRecord implements Result
         );
     }
 
-    public static function unpack(Fields $record): self
-    {
-        $passage = fn (Fields $way): Passage => new Passage(Bytes::of($way->count('bytes', 0)), Span::seconds($way->number('seconds', 0)));
-        $size = $record->size('size');
-        $classes = [];
-        foreach (BlockClass::cases() as $class) {
-            $classes[$class->value] = $record->fields('classes')->count($class->value, 0);
-        }
-        $patches = self::patches($record);
-        $imprint = $record->integer('imprint', 1);
-        $points = $record->countOrNull('points');
-
-        return new self(
-            $imprint,
-            $size,
-            (new Diagnosis(
-                $record->choice('condition', Condition::class),
-                Bytes::of($record->count('capacity', 0)),
-                $record->countOrNull('wrap'),
-                $record->countOrNull('wrap_from'),
-                $record->boolean('exact', true),
-                $record->texts('also'),
-            ))->toldAnew($patches),
-            $record->countOrNull('first_bad'),
-            $classes,
-            $record->count('wrong_bits', 0),
-            $patches,
-            $record->count('grain', 0),
-            $passage($record->fields('write')),
-            $passage($record->fields('read')),
-            $record->boolean('forgot'),
-            $record->textOrNull('note'),
-            $record->countOrNull('alarm_at'),
-            $points === null
-                ? null
-                : ($points >= ScreenPlan::LEAST && $points <= ScreenPlan::MOST
-                    ? new ScreenPlan($size, $points, $imprint)
-                    : throw $record->wrong('points', 'give a whole number from '.ScreenPlan::LEAST.' to '.ScreenPlan::MOST.'.')),
-            Extent::unpack($record, $size),
-            $record->textOrNull('how'),
-            $record->has('course') ? LongWrite::unpack($record->fields('course')) : null,
-            $record->boolean('reinserted'),
-        );
-    }
-
-    /** Also the JSON of `tally:prove`, which adds the verdict. */
-    public function pack(): array
-    {
-        return [
-            'size' => $this->size->count,
-            'capacity' => $this->diagnosis->capacity->count,
-            'holds' => $this->classes[BlockClass::Holds->value] ?? 0,
-            'first_bad' => $this->firstBad,
-            'wrap' => $this->diagnosis->wrap,
-            'wrap_from' => $this->diagnosis->wrapFrom,
-            'exact' => $this->diagnosis->exact,
-            'nature' => $this->nature()->value,
-            'also' => $this->diagnosis->also,
-            'alarm_at' => $this->alarmAt,
-            'points' => $this->screen?->points,
-            ...$this->extent->pack($this->size),
-            'reinserted' => $this->reinserted,
-            'how' => $this->how,
-            'classes' => $this->classes,
-            'condition' => $this->diagnosis->condition->value,
-            'write' => self::packPassage($this->write),
-            'read' => self::packPassage($this->read),
-            'course' => $this->course?->pack(),
-            'forgot' => $this->forgot,
-            // Above 2⁵³: a number would be rounded by who reads it in a browser.
-            'imprint' => (string) $this->imprint,
-            'wrong_bits' => $this->wrongBits,
-            'grain' => $this->grain,
-            'patches' => array_map(
-                fn (Patch $patch): array => [$patch->class->value, $patch->offset, $patch->length, $patch->source, $patch->wrongBits],
-                $this->patches,
-            ),
-            'note' => $this->note,
-        ];
-    }
-
     public function withCourse(?LongWrite $course): self
     {
-        return new self(
-            $this->imprint,
-            $this->size,
-            $this->diagnosis,
-            $this->firstBad,
-            $this->classes,
-            $this->wrongBits,
-            $this->patches,
-            $this->grain,
-            $this->write,
-            $this->read,
-            $this->forgot,
-            $this->note,
-            $this->alarmAt,
-            $this->screen,
-            $this->extent,
-            $this->how,
-            $course,
-            $this->reinserted,
-        );
+        return $this->with(course: $course);
+    }
+
+    /** The same, of a record that was kept when less was told apart. */
+    public function toldAnew(): self
+    {
+        $told = $this->diagnosis->toldAnew($this->patches);
+
+        return $told === $this->diagnosis ? $this : $this->with(diagnosis: $told);
+    }
+
+    #[Key('whole')]
+    public function isOfTheMedium(): bool
+    {
+        return $this->extent->isMedium($this->size);
     }
 
     public function covered(): Bytes
@@ -236,6 +164,7 @@ final readonly class ProofRecord implements Result
     }
 
     /** Whether it lies about its size or is ill: what keeps nothing, or nearly all, is no fake. */
+    #[Key('nature')]
     public function nature(): Nature
     {
         $of = ($this->extent->shown ?? $this->size)->count;
@@ -246,6 +175,7 @@ final readonly class ProofRecord implements Result
     }
 
     /** Bytes that came back as written. */
+    #[Key('holds')]
     public function holds(): Bytes
     {
         return Bytes::of($this->classes[BlockClass::Holds->value] ?? 0);
@@ -382,30 +312,5 @@ final readonly class ProofRecord implements Result
             $result->diagnosis->nature() === Nature::Fake => $result->diagnosis->capacity->count,
             default => $result->core->firstBad(),
         };
-    }
-
-    /** @return array{bytes: int, seconds: float, rate: float|null} */
-    private static function packPassage(Passage $passage): array
-    {
-        return ['bytes' => $passage->bytes->count, 'seconds' => $passage->span->seconds, 'rate' => $passage->rate()?->bytesPerSecond];
-    }
-
-    /**
-     * @return list<Patch>
-     *
-     * @throws NotUsable
-     */
-    private static function patches(Fields $record): array
-    {
-        return array_map(
-            fn (Fields $row): Patch => new Patch(
-                $row->choice('0', BlockClass::class),
-                $row->count('1'),
-                $row->count('2'),
-                $row->countOrNull('3'),
-                $row->count('4', 0),
-            ),
-            $record->rows('patches'),
-        );
     }
 }

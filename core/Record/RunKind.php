@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tally\Record;
 
+use Tally\Value\NotUsable;
+use Tally\Value\Values;
+
 /** What a run does to a card. */
 enum RunKind: string
 {
@@ -32,27 +35,36 @@ enum RunKind: string
         return $this === self::Proof || $this === self::Screen;
     }
 
-    /** @throws NotUsable when it is no result of this kind */
-    public function result(Fields $record): Result
+    /**
+     * @param  array<mixed>  $kept  as JSON gives it
+     * @param  array<mixed>  $asked  the parameters kept with it
+     *
+     * @throws NotUsable when it is no result of this kind
+     */
+    public function result(array $kept, array $asked = [], string $at = ''): Result
     {
         return match ($this) {
-            self::Speed => SpeedRecord::unpack($record),
-            self::Sustained => SustainedRecord::unpack($record),
-            self::Files => FilesRecord::unpack($record),
-            self::Copy => CopyRecord::unpack($record),
-            self::Proof, self::Screen => ProofRecord::unpack($record),
+            self::Speed => Values::read(SpeedRecord::class, $kept, $at),
+            self::Sustained => Values::read(SustainedRecord::class, $kept, $at),
+            self::Files => Values::read(FilesRecord::class, $kept, $at),
+            self::Copy => Values::read(CopyRecord::class, $kept, $at),
+            self::Proof, self::Screen => Values::read(ProofRecord::class, Before::proof($kept, $asked), $at)->toldAnew(),
         };
     }
 
-    /** @throws NotUsable when these are no parameters of this kind */
-    public function parameters(Fields $record): Parameters
+    /**
+     * @param  array<mixed>  $kept
+     *
+     * @throws NotUsable when these are no parameters of this kind
+     */
+    public function parameters(array $kept, string $at = ''): Parameters
     {
-        return match ($this) {
-            self::Speed => $record->has('typed') ? TypedParameters::unpack($record) : SpeedParameters::unpack($record),
-            self::Sustained => SizeParameters::unpack($record),
-            self::Files => FilesParameters::unpack($record),
-            self::Copy => CopyParameters::unpack($record),
-            self::Proof, self::Screen => ProofParameters::unpack($record),
-        };
+        return Values::read(match ($this) {
+            self::Speed => isset($kept['typed']) ? TypedParameters::class : SpeedParameters::class,
+            self::Sustained => SizeParameters::class,
+            self::Files => FilesParameters::class,
+            self::Copy => CopyParameters::class,
+            self::Proof, self::Screen => ProofParameters::class,
+        }, Before::parameters($this, $kept), $at);
     }
 }

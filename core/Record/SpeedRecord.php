@@ -7,6 +7,8 @@ namespace Tally\Record;
 use Tally\Probe\SpeedPlan;
 use Tally\Probe\SpeedResult;
 use Tally\Quantity\Bytes;
+use Tally\Quantity\Rate;
+use Tally\Value\In;
 
 /** What is kept of a speed run. */
 final readonly class SpeedRecord implements Result
@@ -20,45 +22,20 @@ final readonly class SpeedRecord implements Result
      * @param  int  $wrong  bytes that did not come back as written
      */
     public function __construct(
-        public Bytes $region,
-        public array $writes,
-        public array $reads,
-        public bool $forgot,
-        public int $wrong,
-        public Bytes $from,
+        public Bytes $region = new Bytes(0),
+        #[In(Rate::class)]
+        public array $writes = [],
+        #[In(Rate::class)]
+        public array $reads = [],
+        public bool $forgot = false,
+        public int $wrong = 0,
+        public Bytes $from = new Bytes(0),
         public array $disagree = [],
     ) {}
 
     public static function of(SpeedResult $result, SpeedPlan $plan): self
     {
         return new self($result->region, $result->writeRates(), $result->readRates(), $result->forgot, $result->wrong, $plan->from);
-    }
-
-    public static function unpack(Fields $record): self
-    {
-        return new self(
-            Bytes::of($record->count('region', 0)),
-            $record->rates('writes'),
-            $record->rates('reads'),
-            $record->boolean('forgot'),
-            $record->count('wrong', 0),
-            Bytes::of($record->count('from', 0)),
-            $record->texts('disagree'),
-        );
-    }
-
-    /** @return array{region: int, writes: list<float>, reads: list<float>, forgot: bool, wrong: int, from: int, disagree: list<string>} */
-    public function pack(): array
-    {
-        return [
-            'region' => $this->region->count,
-            'writes' => $this->writes,
-            'reads' => $this->reads,
-            'forgot' => $this->forgot,
-            'wrong' => $this->wrong,
-            'from' => $this->from->count,
-            'disagree' => $this->disagree,
-        ];
     }
 
     public function hasSpeeds(): bool

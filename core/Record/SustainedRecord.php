@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Tally\Record;
 
 use Tally\Probe\SustainedResult;
-use Tally\Quantity\Bytes;
 use Tally\Quantity\Passage;
-use Tally\Quantity\Span;
 use Tally\Reading\Course\CourseReading;
+use Tally\Value\Inline;
 
 /** What is kept of a sustained run. */
 final readonly class SustainedRecord implements Result
@@ -18,7 +17,9 @@ final readonly class SustainedRecord implements Result
      * @param  float|null  $warmest  °C, where the medium told
      */
     public function __construct(
+        #[Inline]
         public Passage $write,
+        #[Inline]
         public LongWrite $course,
         public ?float $faded = null,
         public ?float $warmest = null,
@@ -34,26 +35,5 @@ final readonly class SustainedRecord implements Result
             $reading->fade?->lost,
             $result->heat === [] ? null : max(array_column($result->heat, 1)),
         );
-    }
-
-    public static function unpack(Fields $record): self
-    {
-        return new self(
-            new Passage(Bytes::of($record->count('bytes', 0)), Span::seconds($record->number('seconds', 0))),
-            LongWrite::unpack($record),
-            $record->numberOrNull('faded'),
-            $record->numberOrNull('warmest'),
-        );
-    }
-
-    public function pack(): array
-    {
-        return [
-            'bytes' => $this->write->bytes->count,
-            'seconds' => $this->write->span->seconds,
-            ...$this->course->pack(),
-            'faded' => $this->faded,
-            'warmest' => $this->warmest,
-        ];
     }
 }

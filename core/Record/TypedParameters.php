@@ -4,25 +4,13 @@ declare(strict_types=1);
 
 namespace Tally\Record;
 
+use Tally\Value\Key;
+
 /** What somebody typed of a speed that was measured elsewhere. */
 final readonly class TypedParameters implements Parameters
 {
     /** @param  list<TypedReading>  $readings */
-    public function __construct(public array $readings) {}
-
-    public static function unpack(Fields $record): self
-    {
-        return new self(array_map(TypedReading::unpack(...), $record->rows('typed')));
-    }
-
-    public function pack(): array
-    {
-        return [
-            'size' => 0,
-            'runs' => count($this->readings),
-            'typed' => array_map(fn (TypedReading $one): array => $one->pack(), $this->readings),
-        ];
-    }
+    public function __construct(#[Key('typed')] public array $readings) {}
 
     public function rounds(): int
     {

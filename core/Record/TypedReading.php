@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Record;
 
+use Tally\Measured\Way;
 use Tally\Quantity\Accord;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\NotAQuantity;
@@ -13,7 +14,12 @@ use Tally\Quantity\Span;
 /** One figure that was measured elsewhere: a speed, or a size and a time, or all three. */
 final readonly class TypedReading
 {
-    public function __construct(public string $way, public ?Bytes $size, public ?Span $time, public ?Rate $speed) {}
+    public function __construct(
+        public Way $way,
+        public ?Bytes $size = null,
+        public ?Span $time = null,
+        public ?Rate $speed = null,
+    ) {}
 
     /**
      * @param  array<mixed>  $row  way, size, time, speed
@@ -25,7 +31,7 @@ final readonly class TypedReading
         $text = fn (string $key): ?string => is_string($row[$key] ?? null) && trim($row[$key]) !== '' ? $row[$key] : null;
 
         return new self(
-            $text('way') === 'write' ? 'write' : 'read',
+            $text('way') === Way::Write->value ? Way::Write : Way::Read,
             $text('size') === null ? null : Bytes::parse($text('size'), 'GB'),
             $text('time') === null ? null : Span::parse($text('time')),
             $text('speed') === null ? null : Rate::parse($text('speed')),
@@ -46,29 +52,5 @@ final readonly class TypedReading
         return $this->size === null || $this->time === null || $this->speed === null
             ? null
             : Accord::of($this->size, $this->time, $this->speed);
-    }
-
-    /** @throws NotUsable */
-    public static function unpack(Fields $row): self
-    {
-        $way = $row->text('way');
-
-        return new self(
-            in_array($way, ['write', 'read'], true) ? $way : throw $row->wrong('way', '“write” or “read” would do.'),
-            $row->has('size') ? Bytes::of($row->count('size')) : null,
-            $row->has('time') ? Span::seconds($row->number('time')) : null,
-            $row->has('speed') ? $row->rate('speed') : null,
-        );
-    }
-
-    /** @return array<string, string|int|float|null> */
-    public function pack(): array
-    {
-        return [
-            'way' => $this->way,
-            'size' => $this->size?->count,
-            'time' => $this->time?->seconds,
-            'speed' => $this->speed?->bytesPerSecond,
-        ];
     }
 }

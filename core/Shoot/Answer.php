@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Tally\Shoot;
 
+use JsonSerializable;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 
 /** Whether a card may record a mode, by one school. */
-final readonly class Answer
+final readonly class Answer implements JsonSerializable
 {
     /**
      * @param  Word|null  $word  that says no; null for yes
@@ -68,7 +69,7 @@ final readonly class Answer
     }
 
     /** @return array<string, mixed> for JSON */
-    public function pack(): array
+    public function jsonSerialize(): array
     {
         return [
             'school' => $this->school->value,

@@ -7,8 +7,11 @@ namespace Tally\Shoot;
 use Tally\Label\Form;
 use Tally\Label\Label;
 use Tally\Label\Mark;
+use Tally\Value\ByHand;
+use Tally\Value\Key;
 
 /** What a camera asks of a card before it lets a mode record: a class, a guaranteed medium, a form; and what it does without. */
+#[ByHand]
 final readonly class Demand
 {
     /**
@@ -18,6 +21,7 @@ final readonly class Demand
      */
     public function __construct(
         public ?Mark $mark = null,
+        #[Key('guaranteed')]
         public bool $isGuaranteed = false,
         public ?Form $form = null,
         public bool $refuses = true,

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tally\Transfer;
 
-use JsonSerializable;
+use Tally\Value\Key;
 
 /** What was found on a card: how much, and by what it is known again. */
-final readonly class Contents implements JsonSerializable
+final readonly class Contents
 {
     /** Names that are left out are named up to so many. */
     private const NAMED = 50;
@@ -17,10 +17,12 @@ final readonly class Contents implements JsonSerializable
      * @param  list<string>  $leftOut  what is no file, or cannot be read, as it can be shown; some of them
      */
     public function __construct(
-        public int $bytes,
-        public int $files,
-        public string $digest,
+        public int $bytes = 0,
+        public int $files = 0,
+        public string $digest = '',
+        #[Key('leftOut')]
         public array $leftOut = [],
+        #[Key('leftOutCount')]
         public int $leftOutCount = 0,
     ) {}
 
@@ -38,26 +40,6 @@ final readonly class Contents implements JsonSerializable
             hash_final($sum),
             array_map(FilePath::shown(...), array_slice($left, 0, self::NAMED)),
             count($left),
-        );
-    }
-
-    /** @return array<mixed> */
-    public function jsonSerialize(): array
-    {
-        return get_object_vars($this);
-    }
-
-    /** @param  array<mixed>  $packed */
-    public static function unpack(array $packed): self
-    {
-        $number = fn (string $key): int => is_int($packed[$key] ?? null) ? $packed[$key] : 0;
-
-        return new self(
-            $number('bytes'),
-            $number('files'),
-            is_string($packed['digest'] ?? null) ? $packed['digest'] : '',
-            array_values(array_filter(is_array($packed['leftOut'] ?? null) ? $packed['leftOut'] : [], is_string(...))),
-            $number('leftOutCount'),
         );
     }
 }

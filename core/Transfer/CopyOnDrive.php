@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Tally\Transfer;
 
+use JsonSerializable;
 use Tally\Device\Place;
 
 /** What came of the copy on one drive. */
-final readonly class CopyOnDrive
+final readonly class CopyOnDrive implements JsonSerializable
 {
     /**
      * @param  string  $drive  as it was given
@@ -43,7 +44,7 @@ final readonly class CopyOnDrive
     }
 
     /** @return array<string, mixed> */
-    public function pack(): array
+    public function jsonSerialize(): array
     {
         return [
             'drive' => $this->drive,

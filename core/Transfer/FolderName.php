@@ -8,9 +8,9 @@ use Tally\Device\Host\Beneath;
 use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
 use Tally\Device\Host\RealPath;
-use Tally\Record\NotUsable;
 use Tally\Transfer\Filed\BesideCopy;
 use Tally\Transfer\Filed\CopyRecord;
+use Tally\Value\NotUsable;
 
 /** A card that was filled anew goes into a folder of its own, beside the one of before. */
 final readonly class FolderName

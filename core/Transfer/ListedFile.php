@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Tally\Transfer;
 
-use InvalidArgumentException;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
+use JsonSerializable;
 
 /** A file as it came from the card, with its checksums. */
-final readonly class ListedFile
+final readonly class ListedFile implements JsonSerializable
 {
     /**
      * @param  string  $path  from the folder of the card
@@ -40,7 +38,7 @@ final readonly class ListedFile
      *
      * @return array<string, string|int>
      */
-    public function pack(): array
+    public function jsonSerialize(): array
     {
         $isText = mb_check_encoding($this->path, 'UTF-8');
 
@@ -52,27 +50,5 @@ final readonly class ListedFile
             'xxh128' => $this->sums->xxh128,
             'sha256' => $this->sums->sha256,
         ];
-    }
-
-    /** @throws NotUsable when a name leads out of the folder, or a field is no such thing */
-    public static function unpack(Fields $packed): self
-    {
-        $path = $packed->has('path64') ? (string) base64_decode($packed->text('path64'), true) : $packed->text('path');
-        try {
-            $path = FilePath::of($path)->path;
-        } catch (InvalidArgumentException $fault) {
-            throw $packed->wrong('path', $fault->getMessage());
-        }
-        [$seconds, $nano] = [...explode('.', $packed->text('changed'), 2), '0'];
-        $xxh128 = $packed->text('xxh128');
-        $sha256 = $packed->text('sha256');
-        if (preg_match('/^[0-9a-f]{32}$/', $xxh128) !== 1) {
-            throw $packed->wrong('xxh128', '32 hexadecimal digits would do.');
-        }
-        if (preg_match('/^[0-9a-f]{64}$/', $sha256) !== 1) {
-            throw $packed->wrong('sha256', '64 hexadecimal digits would do.');
-        }
-
-        return new self($path, $packed->integer('bytes'), (int) $seconds, (int) $nano, new Sums($xxh128, $sha256));
     }
 }

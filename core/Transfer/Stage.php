@@ -11,8 +11,8 @@ use Tally\Device\Host\Beneath;
 use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
 use Tally\Device\Host\OpenFile;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
+use Tally\Value\NotUsable;
+use Tally\Value\Values;
 
 /**
  * A folder of an offload's own on the drive, for as long as it is not finished: files that are not whole yet, under numbers, and
@@ -154,19 +154,19 @@ final class Stage
 
     private function take(string $line): void
     {
-        $said = json_decode($line, true);
-        $fields = new Fields(is_array($said) ? $said : []);
         try {
-            if ($fields->has('file')) {
-                $this->note(ListedFile::unpack($fields->fields('file')), $fields->count('part'));
-            } elseif ($fields->has('verified')) {
-                $path = $this->files[$fields->count('verified')]->path ?? '';
-                $this->verified[$path] = true;
-            } elseif ($fields->has('gone')) {
-                $this->drop($this->files[$fields->count('gone')]->path ?? '');
-            }
+            $said = Values::read(JournalLine::class, json_decode($line, true));
         } catch (NotUsable) {
             // Whatever it was, the file is looked at as one that nobody knows.
+            return;
+        }
+        if ($said->file !== null && $said->part !== null) {
+            $this->note($said->file->file, $said->part);
+        } elseif ($said->verified !== null) {
+            $path = $this->files[$said->verified]->path ?? '';
+            $this->verified[$path] = true;
+        } elseif ($said->gone !== null) {
+            $this->drop($this->files[$said->gone]->path ?? '');
         }
     }
 
@@ -204,7 +204,7 @@ final class Stage
     public function add(ListedFile $file, int $part): void
     {
         $this->note($file, $part);
-        $this->say(['file' => $file->pack(), 'part' => $part]);
+        $this->say(['file' => $file, 'part' => $part]);
     }
 
     public function verified(string $path): void

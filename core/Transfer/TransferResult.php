@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tally\Transfer;
 
+use JsonSerializable;
+
 /** What came of bringing one card home. */
-final readonly class TransferResult
+final readonly class TransferResult implements JsonSerializable
 {
     /**
      * @param  string  $from  the folder of the card
@@ -46,7 +48,7 @@ final readonly class TransferResult
     }
 
     /** @return array<string, mixed> */
-    public function pack(): array
+    public function jsonSerialize(): array
     {
         return [
             'from' => $this->from,
@@ -56,8 +58,8 @@ final readonly class TransferResult
             'copied_after' => round($this->copied, 3),
             'seconds' => round($this->seconds, 3),
             'skipped' => array_map(FilePath::shown(...), $this->skipped),
-            'copies' => array_map(fn (CopyOnDrive $copy): array => $copy->pack(), $this->copies),
-            'troubles' => array_map(fn (Trouble $trouble): array => $trouble->pack(), $this->troubles),
+            'copies' => $this->copies,
+            'troubles' => $this->troubles,
             'stopped' => $this->stopped,
             'cut_short' => $this->cutShort,
             'whole' => $this->isHome(),

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tally\Transfer;
 
+use JsonSerializable;
+
 /** What was wrong with one file. */
-final readonly class Trouble
+final readonly class Trouble implements JsonSerializable
 {
     /**
      * @param  string  $path  from the folder of the card
@@ -34,7 +36,7 @@ final readonly class Trouble
     }
 
     /** @return array<string, string|null> */
-    public function pack(): array
+    public function jsonSerialize(): array
     {
         return [
             'what' => $this->kind->value,

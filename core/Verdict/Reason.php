@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Tally\Verdict;
 
+use JsonSerializable;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 
 /** One thing that speaks for or against a card: data, of which words are made in one place. */
-final readonly class Reason
+final readonly class Reason implements JsonSerializable
 {
     /**
      * @param  VerdictKind|null  $bearing  the verdict it would carry by itself; null for a note, which bears nothing
@@ -70,18 +71,11 @@ final readonly class Reason
 
     /**
      * @return array{id: string, topic: string, bearing: string|null, says: string, evidence: string, figures?: array<string,
-     * int|float|string>} sizes in bytes, speeds in bytes a second
+     * Bytes|Rate|int|float|string>} sizes in bytes, speeds in bytes a second
      */
-    public function pack(): array
+    public function jsonSerialize(): array
     {
-        $figures = array_map(
-            fn (Bytes|Rate|int|float|string $one): int|float|string => match (true) {
-                $one instanceof Bytes => $one->count,
-                $one instanceof Rate => $one->bytesPerSecond,
-                default => $one,
-            },
-            is_string($this->id) ? [] : $this->figures,
-        );
+        $figures = is_string($this->id) ? [] : $this->figures;
 
         return [
             'id' => $this->id(),

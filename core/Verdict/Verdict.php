@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tally\Verdict;
 
+use JsonSerializable;
+
 /** Derived from label and evidence, never typed. */
-final readonly class Verdict
+final readonly class Verdict implements JsonSerializable
 {
     /**
      * @param  non-empty-list<Reason>  $reasons  the ones that carry the verdict first
@@ -13,16 +15,14 @@ final readonly class Verdict
      */
     public function __construct(public VerdictKind $kind, public array $reasons, public array $notes, public Step $next) {}
 
-    /** @return array{verdict: string, next: string, reasons: list<array<string, mixed>>, notes: list<array<string, mixed>>} for JSON */
-    public function pack(): array
+    /** @return array{verdict: string, next: string, reasons: list<Reason>, notes: list<Reason>} for JSON */
+    public function jsonSerialize(): array
     {
-        $pack = fn (Reason $reason): array => $reason->pack();
-
         return [
             'verdict' => $this->kind->value,
             'next' => $this->next->words(),
-            'reasons' => array_map($pack, $this->reasons),
-            'notes' => array_map($pack, $this->notes),
+            'reasons' => $this->reasons,
+            'notes' => $this->notes,
         ];
     }
 

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use App\Models\Casts\Json;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Tally\Label\Form;
 use Tally\Record\Before;
+use Tally\Value\Values;
 
 /** What was kept in words is kept as data, and chains as they were measured, whatever card was in them. */
 return new class extends Migration
@@ -52,14 +52,14 @@ return new class extends Migration
                 foreach ($runs as $run) {
                     $run = (array) $run;
                     $chain = Before::chain(
-                        Json::decode($run['chain'] ?? null),
+                        self::decoded($run['chain'] ?? null),
                         Form::from(is_string($run['form'] ?? null) ? $run['form'] : ''),
                     );
                     if (is_string($run['tag'] ?? null) && $chain['slot'] !== []) {
                         $buses = DB::table('reader_slots')
                             ->where('reader_id', $run['reader_id'])
                             ->pluck('buses')
-                            ->flatMap(fn (mixed $buses): array => Json::decode($buses))
+                            ->flatMap(fn (mixed $buses): array => self::decoded($buses))
                             ->unique()
                             ->values()
                             ->all();
@@ -70,12 +70,18 @@ return new class extends Migration
                             'camera' => (bool) ($run['camera'] ?? false),
                         ];
                     }
-                    $parameters = Json::decode($run['parameters'] ?? null);
+                    $parameters = self::decoded($run['parameters'] ?? null);
                     $origin = $parameters['file'] ?? null;
                     DB::table('runs')
                         ->where('id', $run['id'])
-                        ->update(['chain' => Json::of($chain), ...is_array($origin) ? ['origin' => Json::of($origin)] : []]);
+                        ->update(['chain' => Values::json($chain), ...is_array($origin) ? ['origin' => Values::json($origin)] : []]);
                 }
             });
+    }
+
+    /** @return array<mixed> */
+    private static function decoded(mixed $json): array
+    {
+        return is_string($json) ? (array) json_decode($json, true) : [];
     }
 };

@@ -16,6 +16,7 @@ use Tally\Label\Bus;
 use Tally\Record\ProofRecord;
 use Tally\Record\RunKind;
 use Tally\Record\SpeedRecord;
+use Tally\Value\Values;
 use Tally\Verdict\Judge;
 use Tally\Verdict\VerdictKind;
 use Tests\TestCase;
@@ -122,7 +123,7 @@ final class BooksOfBeforeTest extends TestCase
             'card_id' => $card->id,
             'kind' => RunKind::Speed,
             'state' => 'done',
-            'parameters' => RunKind::Speed->parameters(new \Tally\Record\Fields(['size' => 1_000_000_000, 'runs' => 5])),
+            'parameters' => RunKind::Speed->parameters(['size' => 1_000_000_000, 'runs' => 5]),
             'chain' => \Tally\Measured\Chain::unnamed(),
         ]);
         $old = [
@@ -156,7 +157,7 @@ final class BooksOfBeforeTest extends TestCase
             $run = $this->conduct($card, $kind, 'Tray 3');
             $raw = $run->rawResult();
             self::assertNotNull($raw, $kind);
-            self::assertEquals($raw, Run::query()->findOrFail($run->id)->result?->pack(), $kind);
+            self::assertEquals($raw, Values::plain(Run::query()->findOrFail($run->id)->result), $kind);
         }
         self::assertNotSame(VerdictKind::Sham, Card::query()->findOrFail($card->id)->verdict);
     }

@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Inertia\Testing\AssertableInertia;
 use PDOException;
 use Tally\Device\Identity;
+use Tally\Value\Values;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
 
@@ -52,8 +53,7 @@ final class ErasedTest extends TestCase
 
     private static function medium(string $real, int $bytes): Identity
     {
-        return Identity::unpack(['kind' => 'a device', 'real' => $real, 'numbers' => '8:16', 'bytes' => $bytes]) ??
-            self::fail('no identity');
+        return Values::read(Identity::class, ['kind' => 'a device', 'real' => $real, 'numbers' => '8:16', 'bytes' => $bytes]);
     }
 
     public function test_a_long_ledger_is_turned_page_by_page_and_no_line_is_left_out(): void

@@ -16,9 +16,9 @@ use Illuminate\Support\ViewErrorBag;
 use PDOException;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tally\Label\Bus;
-use Tally\Record\NotUsable;
 use Tally\Shoot\Camera;
 use Tally\Shoot\CameraSlot;
+use Tally\Value\NotUsable;
 use Tests\TestCase;
 
 /** Figures, dates and texts beyond all measure, at every address that takes something: a sentence, and never a fault. */

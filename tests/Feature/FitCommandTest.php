@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Tally\Value\Values;
+use Tally\Shoot\Written\WrittenCamera;
 use Illuminate\Support\Facades\Artisan;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Tally\Record\Fields;
 use Tally\Shoot\FitFile;
-use Tally\Shoot\ModeFile;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
 
@@ -68,11 +68,11 @@ final class FitCommandTest extends TestCase
 
     public function test_cameras_are_written_as_they_are_read(): void
     {
-        $file = FitFile::read(new Fields($this->example()));
+        $file = FitFile::read($this->example());
         foreach ($file->cameras as $camera) {
-            $packed = ModeFile::pack($camera);
-            self::assertEquals($camera, ModeFile::camera(new Fields($packed)));
-            self::assertSame($packed, ModeFile::pack(ModeFile::camera(new Fields($packed))));
+            $packed = Values::write(WrittenCamera::of($camera));
+            self::assertEquals($camera, Values::read(WrittenCamera::class, $packed)->camera());
+            self::assertSame($packed, Values::write(WrittenCamera::of(Values::read(WrittenCamera::class, $packed)->camera())));
         }
     }
 

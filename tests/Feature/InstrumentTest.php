@@ -14,11 +14,11 @@ use App\Models\Runs\Run;
 use App\Stations\BenchEngine;
 use Inertia\Testing\AssertableInertia;
 use Tally\Device\Load;
+use Tally\Measured\Chain;
 use Tally\Measured\Instrument;
 use Tally\Measured\Way;
 use Tally\Quantity\Rate;
-use Tally\Record\ChainRecord;
-use Tally\Record\Fields;
+use Tally\Value\Values;
 use Tests\TestCase;
 
 /** The bench is a link of every chain: it is measured, kept with what was measured there, and shown. */
@@ -71,13 +71,13 @@ final class InstrumentTest extends TestCase
         $chain = ChainBuilder::chainAt($this->card()->label(), $this->reader('R3'), $this->port('port 3'));
         self::assertNotNull($chain);
         $instrument = new Instrument(Rate::megabytesPerSecond(1300), Rate::megabytesPerSecond(2600), true, new Load(0.9, 0.6, 2));
-        $packed = json_decode((string) json_encode(ChainRecord::pack($chain->at($instrument)->matching())), true);
-        $kept = ChainRecord::unpack(new Fields((array) $packed));
+        $packed = json_decode((string) json_encode(Values::write($chain->at($instrument)->matching())), true);
+        $kept = Values::read(Chain::class, (array) $packed);
         self::assertEquals($instrument, $kept->instrument);
         self::assertTrue($kept->isMatch);
         // Chains of before had none.
-        $before = array_diff_key(ChainRecord::pack($chain), ['engine' => 0, 'match' => 0]);
-        self::assertNull(ChainRecord::unpack(new Fields($before))->instrument);
+        $before = array_diff_key(Values::write($chain), ['engine' => 0, 'match' => 0]);
+        self::assertNull(Values::read(Chain::class, $before)->instrument);
     }
 
     public function test_made_up_media_keep_their_own_time(): void

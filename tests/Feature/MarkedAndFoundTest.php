@@ -9,6 +9,7 @@ use App\Models\Offload\WhyRefused;
 use App\Offload\Carrying\CardCheck;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tally\Transfer\CardSight;
+use Tally\Value\Values;
 use Tests\Support\CarriesOffloads;
 use Tests\TestCase;
 
@@ -51,7 +52,7 @@ final class MarkedAndFoundTest extends TestCase
         $this->post('/offloads', [...self::BEGIN, 'plan' => $this->shownPlan(['cards' => ['T-2']])])->assertSessionHasNoErrors();
         $card = OffloadCard::query()->with(['card', 'offload', 'copies'])->sole();
         $card->setRelation('card', $card->card->newQuery()->where('tag', 'T-1')->sole());
-        $seen = CardSight::unpack([
+        $seen = Values::read(CardSight::class, [
             'medium' => ['kind' => 'a mounted medium', 'real' => '/media/left', 'numbers' => '8:17', 'bytes' => 32_000_000_000],
             'place' => ['kind' => 'a medium of its own', 'path' => '/media/left', 'numbers' => '8:17', 'devices' => ['sdb']],
             'contents' => ['bytes' => $bytes, 'files' => $files, 'digest' => 'abc'],
@@ -60,7 +61,7 @@ final class MarkedAndFoundTest extends TestCase
         self::assertSame($said, $complaint?->for, (string) $complaint?->sentence);
         // Whoever was told may say that it is right.
         self::assertNull(CardCheck::complaint($card, $seen, isSaid: true));
-        $nothing = CardSight::unpack(['fault' => 'There is no folder “/media/left”.']);
+        $nothing = Values::read(CardSight::class, ['fault' => 'There is no folder “/media/left”.']);
         self::assertSame(WhyRefused::Nothing, CardCheck::complaint($card, $nothing, isSaid: true)?->for);
     }
 }

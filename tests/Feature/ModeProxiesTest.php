@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Tally\Value\Values;
+use Tally\Shoot\Written\WrittenCamera;
 use App\Kit\KitKind;
 use App\Models\Kit\Camera;
 use App\Models\Kit\CameraMode;
@@ -11,7 +13,6 @@ use App\Shoot\ModeBook;
 use App\Shoot\ModeTable;
 use Illuminate\Http\UploadedFile;
 use Tally\Label\Bus;
-use Tally\Shoot\ModeFile;
 use Tests\Support\Complaints;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
@@ -93,7 +94,7 @@ final class ModeProxiesTest extends TestCase
         $rows = ModeTable::rows($cameras);
         self::assertContains('Proxies write', $rows[0]);
         self::assertEquals($cameras, ModeTable::read($rows));
-        self::assertSame('16 Mb/s', self::megabits(ModeFile::pack($cameras[0])));
+        self::assertSame('16 Mb/s', self::megabits(Values::write(WrittenCamera::of($cameras[0]))));
         $path = "{$this->folder()}/modes.csv";
         $file = fopen($path, 'w');
         self::assertNotFalse($file);

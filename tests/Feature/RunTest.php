@@ -21,6 +21,7 @@ use RuntimeException;
 use Tally\Device\AllowedFolders;
 use Tally\Probe\Observing\Phase;
 use Tally\Probe\Observing\Progress;
+use Tally\Value\Values;
 use Tally\Verdict\VerdictKind;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
@@ -44,7 +45,7 @@ final class RunTest extends TestCase
         $this->post('/cards/'.$this->card()->tag.'/runs', ['kind' => 'speed', 'slot' => $this->slot('Tray 3')->id])->assertRedirect();
         $run = Run::query()->firstOrFail();
         self::assertSame(RunState::Waiting, $run->state);
-        self::assertSame(1_000_000_000, $run->parameters->pack()['size'] ?? null);
+        self::assertSame(1_000_000_000, Values::write($run->parameters)['size'] ?? null);
         Queue::assertPushedOn('station-bench-a', ConductRun::class);
     }
 
@@ -93,7 +94,7 @@ final class RunTest extends TestCase
         $run = $this->conduct($this->card(['stand_in' => 'patchy,size=32GB,patches=4']), 'proof', 'Tray 3');
         self::assertNotNull($run->result);
         $record = $run->proof() ?? self::fail('nothing was proven');
-        self::assertEquals($run->rawResult(), json_decode((string) json_encode($record->pack()), true));
+        self::assertEquals($run->rawResult(), json_decode((string) json_encode(Values::plain($record)), true));
         self::assertGreaterThan(2 ** 53, PHP_INT_MAX);
         self::assertIsString($run->rawResult()['imprint'] ?? null);
     }
@@ -310,7 +311,7 @@ final class RunTest extends TestCase
         }
         $updates = array_filter(DB::getQueryLog(), fn (array $entry): bool => str_contains($entry['query'], 'update `runs`'));
         self::assertLessThanOrEqual(2, count($updates));
-        self::assertSame('writing', $run->refresh()->progress?->get('phase'));
+        self::assertSame('writing', $run->refresh()->progress?->phase->value);
     }
 
     public function test_a_database_that_is_away_for_a_moment_does_not_end_a_run(): void
@@ -327,7 +328,7 @@ final class RunTest extends TestCase
         // Once it is back, the next report comes through.
         usleep(300_000);
         $watch->progress(new Progress(Phase::Reading, 1, 2, 2, 3, 4, 2.0, 5e6));
-        self::assertSame('reading', $run->refresh()->progress?->get('phase'));
+        self::assertSame('reading', $run->refresh()->progress?->phase->value);
     }
 
     public function test_a_job_that_breaks_leaves_a_sentence(): void

@@ -315,7 +315,7 @@ final class SafeOffloadTest extends TestCase
     public function test_another_card_of_the_house_is_known_by_its_file_system(): void
     {
         $this->broughtHome('T-1');
-        $first = self::text($this->only(Offload::query()->firstOrFail())->medium['real'] ?? null);
+        $first = self::text($this->only(Offload::query()->firstOrFail())->medium?->real);
         $this->realCard('T-2');
         Offload::query()->update(['state' => 'ended']);
         $offload = $this->begunOn(['T-2' => $first], rules: ['cards' => ['T-2']]);
@@ -482,7 +482,7 @@ final class SafeOffloadTest extends TestCase
 
             return (array) data_get($this->get("/kit/drives/{$drive}")->viewData('page'), 'props.care.checks.0');
         };
-        $places = $offload->places['drives'];
+        $places = $offload->places->drives;
         $check = $verify($places[$drive]);
         self::assertSame('as listed', $check['state']);
         self::assertSame('3 files in 1 folder are as listed. Entered with 1 copy of the books.', $check['message']);
@@ -503,7 +503,7 @@ final class SafeOffloadTest extends TestCase
         self::assertSame(180_000, CarriedHome::find($key)?->bytes);
         self::assertSame([$key], CarriedHome::since(now()->subDay()));
         // Begun once more with the same footage: that came home already.
-        $again = $this->begunOn(['T-1' => self::text($this->only($offload)->medium['real'] ?? null)], $this->drives);
+        $again = $this->begunOn(['T-1' => self::text($this->only($offload)->medium?->real)], $this->drives);
         $this->in($this->only($again));
         $this->work($again);
         self::assertNull(CarriedHome::find("offload {$again->id}"));

@@ -47,7 +47,7 @@ final class SavedPlanTest extends TestCase
         $plan = $saved->plan();
         self::assertEqualsWithDelta($saved->done, $plan->course->done, 1e-6);
         self::assertSame(212, $plan->question->cards[0]->files);
-        self::assertNotSame([], $saved->knownRates());
+        self::assertNotSame([], $saved->rates);
         $this->get("/offload/plans/{$saved->id}")->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
                 ->component('SavedPlan')

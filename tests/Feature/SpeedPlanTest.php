@@ -14,6 +14,7 @@ use Tally\Probe\SpeedPlan;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 use Tally\Record\SpeedParameters;
+use Tally\Value\Values;
 use Tests\TestCase;
 
 /** How a speed run is asked for, from the page and in the terminal; and how long it will take. */
@@ -44,7 +45,7 @@ final class SpeedPlanTest extends TestCase
         self::assertSame(RunState::Done, $run->state);
         self::assertSame(
             [500_000_000, 3, 17_179_869_184, 4_194_304, 'writes-first', 1],
-            array_map(fn (string $part): mixed => $run->parameters->pack()[$part] ?? null, [
+            array_map(fn (string $part): mixed => Values::write($run->parameters)[$part] ?? null, [
                 'size',
                 'runs',
                 'from',

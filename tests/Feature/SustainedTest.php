@@ -8,6 +8,7 @@ use App\Models\Cards\Card;
 use App\Models\Runs\RunSample;
 use App\Models\Runs\RunState;
 use Inertia\Testing\AssertableInertia;
+use Tally\Value\Values;
 use Tally\Verdict\VerdictKind;
 use Tests\TestCase;
 
@@ -48,7 +49,7 @@ final class SustainedTest extends TestCase
         self::assertNotNull($run->result);
         $record = $run->sustained() ?? self::fail('nothing was kept');
         self::assertSame(20_000_000_000, $record->write->bytes->count);
-        self::assertEquals($run->rawResult(), json_decode((string) json_encode($record->pack()), true));
+        self::assertEquals($run->rawResult(), json_decode((string) json_encode(Values::plain($record)), true));
         $sample = RunSample::query()->findOrFail($run->id);
         self::assertGreaterThan(100, count($sample->traces['write']));
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Tally\CaseFile\CaseReader;
-use Tally\Record\Fields;
 use Tally\StandIn\CardOnPaper;
 use Tally\Verdict\Judge;
 use Tests\TestCase;
@@ -37,14 +36,12 @@ final class VerdictsBenchTest extends TestCase
             self::fail("No {$kind} card.");
         };
         $wholly = fn (array $runs): mixed => Judge::judge(
-            CaseReader::read(
-                new Fields([
-                    'format' => 'gritty-tally-case',
-                    'version' => 1,
-                    'label' => '128GB SDXC II U3 V60 250MB/s read 130MB/s write',
-                    'runs' => $runs,
-                ]),
-            )->evidence,
+            CaseReader::read([
+                'format' => 'gritty-tally-case',
+                'version' => 1,
+                'label' => '128GB SDXC II U3 V60 250MB/s read 130MB/s write',
+                'runs' => $runs,
+            ])->evidence,
         );
         $proof = [
             'kind' => 'proof',

@@ -24,6 +24,7 @@ use Tally\StandIn\Behaviour;
 use Tally\StandIn\Medium;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
+use Tally\Value\Values;
 
 /** What must hold of pattern, wrap and classification whatever the numbers, drawn by eris. */
 final class PatternPropertiesTest extends TestCase
@@ -188,9 +189,9 @@ final class PatternPropertiesTest extends TestCase
                 self::assertSame($bytes, $core->bytesByClass()[$class]);
             }
             self::assertSame($at, array_sum(array_map(fn (Patch $patch): int => $patch->length, $core->patches())));
-            $packed = json_decode((string) json_encode($core->pack()), true);
+            $packed = json_decode((string) json_encode(Values::plain($core)), true);
             self::assertIsArray($packed);
-            self::assertEquals($core, BlockMap::unpack($packed));
+            self::assertEquals($core, Values::read(BlockMap::class, $packed));
         });
     }
 

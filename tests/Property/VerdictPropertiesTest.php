@@ -8,8 +8,8 @@ use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
 use Tally\CaseFile\CaseReader;
-use Tally\Record\Fields;
 use Tally\StandIn\CardOnPaper;
+use Tally\Value\Values;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Verdict;
 use Tally\Verdict\VerdictKind;
@@ -28,7 +28,7 @@ final class VerdictPropertiesTest extends TestCase
     /** @param  array<string, mixed>  $case */
     private static function judged(array $case): Verdict
     {
-        return Judge::judge(CaseReader::read(new Fields($case))->evidence);
+        return Judge::judge(CaseReader::read($case)->evidence);
     }
 
     /**
@@ -67,7 +67,7 @@ final class VerdictPropertiesTest extends TestCase
             $mixed = $runs;
             mt_srand($mix);
             shuffle($mixed);
-            self::assertSame(self::judged([...$case, 'runs' => $runs])->pack(), self::judged([...$case, 'runs' => $mixed])->pack());
+            self::assertSame(Values::json(self::judged([...$case, 'runs' => $runs])), Values::json(self::judged([...$case, 'runs' => $mixed])));
         });
     }
 
@@ -86,7 +86,7 @@ final class VerdictPropertiesTest extends TestCase
                 'write' => [$tooFast, $tooFast, $tooFast],
                 'read' => [$tooFast, $tooFast, $tooFast],
             ];
-            $reasons = fn (array $runs): array => self::judged([...$case, 'runs' => $runs])->pack()['reasons'];
+            $reasons = fn (array $runs): mixed => Values::plain(self::judged([...$case, 'runs' => $runs])->reasons);
             self::assertSame($reasons(self::runs($case)), $reasons([...self::runs($case), $struck]));
         });
     }

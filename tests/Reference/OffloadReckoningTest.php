@@ -11,6 +11,7 @@ use Symfony\Component\Process\Process;
 use Tally\Offload\Plan;
 use Tally\Offload\PlanFile;
 use Tally\Offload\Question\Goal;
+use Tally\Value\Values;
 
 /** Plans against a second program that reckons them from what is printed, written apart from ours. */
 final class OffloadReckoningTest extends TestCase
@@ -22,7 +23,7 @@ final class OffloadReckoningTest extends TestCase
             $file = self::file($seed);
             $plan = Plan::of(PlanFile::read((string) json_encode($file))->question, Goal::cases()[$seed % 3], 0.01);
             $plans[] = $plan;
-            $asked[] = ['question' => $file, ...array_intersect_key($plan->pack(), ['links' => 1, 'cards' => 1])];
+            $asked[] = ['question' => $file, ...array_intersect_key((array) Values::plain($plan), ['links' => 1, 'cards' => 1])];
         }
         $process = new Process(['node', __DIR__.'/node/offload.cjs'], timeout: 60);
         $process->setInput(json_encode($asked, JSON_THROW_ON_ERROR));

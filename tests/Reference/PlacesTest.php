@@ -9,6 +9,7 @@ use Symfony\Component\Process\Process;
 use Tally\Device\Place;
 use Tally\Device\PlaceKind;
 use Tally\Device\Raw\Kernel;
+use Tally\Value\Values;
 use Tests\Support\LoopMount;
 
 /** Places on real file systems: however they are spelt and mounted, copies count by the device behind them. */
@@ -64,11 +65,10 @@ final class PlacesTest extends TestCase
         // Gone with the next power cut: no copy at all.
         self::assertSame(PlaceKind::Memory, Place::of('/dev/shm')->kind);
         self::assertSame(1, self::apart($drive, '/dev/shm'));
-        $unknown = Place::unpack(['kind' => PlaceKind::Unknown->value, 'path' => '/x', 'numbers' => '0:99', 'devices' => []]);
-        self::assertNotNull($unknown);
+        $unknown = Values::read(Place::class, ['kind' => PlaceKind::Unknown->value, 'path' => '/x', 'numbers' => '0:99', 'devices' => []]);
         self::assertSame(1, Place::apart([Place::of($drive), $unknown]));
         self::assertFalse($unknown->isOnDeviceOf(Place::of($drive)));
-        self::assertEquals($unknown, Place::unpack((array) json_decode((string) json_encode($unknown), true)));
+        self::assertEquals($unknown, Values::read(Place::class, (array) json_decode((string) json_encode($unknown), true)));
     }
 
     /**

@@ -24,7 +24,7 @@ final class LeftoversTest extends StationTestCase
         $worker->signal(SIGKILL);
         $this->worker()->wait();
         self::assertSame(RunState::Interrupted, $proof->refresh()->state);
-        $folder = $proof->checkpoint?->string('folder')->value();
+        $folder = $proof->checkpoint?->folder;
         self::assertDirectoryExists("{$point}/{$folder}");
         $this->post("/cards/{$card->tag}/runs", [
             'kind' => 'speed',

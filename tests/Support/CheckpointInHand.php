@@ -7,6 +7,7 @@ namespace Tests\Support;
 use Closure;
 use Tally\Probe\Observing\ProgressSaver;
 use Tally\Probe\Proof\Checkpoint;
+use Tally\Value\Values;
 
 /**
  * Keeps every so-manieth checkpoint, as it would lie in a file.
@@ -24,7 +25,7 @@ final class CheckpointInHand implements ProgressSaver
     public function keep(Closure $soFar): void
     {
         if ($this->asked++ % $this->every === 0) {
-            $this->json = json_encode($soFar()->pack(), JSON_THROW_ON_ERROR);
+            $this->json = json_encode(Values::plain($soFar()), JSON_THROW_ON_ERROR);
         }
     }
 }

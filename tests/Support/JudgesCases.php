@@ -6,7 +6,6 @@ namespace Tests\Support;
 
 use Tally\CaseFile\CaseReader;
 use Tally\Evidence\Evidence;
-use Tally\Record\Fields;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Reason;
 use Tally\Verdict\Topic;
@@ -30,9 +29,7 @@ trait JudgesCases
      */
     private static function evidence(string $label, array $runs = [], array $more = []): Evidence
     {
-        return CaseReader::read(
-            new Fields(['format' => 'gritty-tally-case', 'version' => 1, 'label' => $label, 'runs' => $runs, ...$more]),
-        )->evidence;
+        return CaseReader::read(['format' => 'gritty-tally-case', 'version' => 1, 'label' => $label, 'runs' => $runs, ...$more])->evidence;
     }
 
     /**

@@ -6,7 +6,6 @@ namespace Tools\Commands;
 
 use Illuminate\Console\Command;
 use Tally\CaseFile\CaseReader;
-use Tally\Record\Fields;
 use Tally\StandIn\CardOnPaper;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Verdict;
@@ -37,7 +36,7 @@ final class VerdictsBenchCommand extends Command
         $wrong = [];
         for ($seed = $from; $seed < $from + $seeds; $seed++) {
             $card = CardOnPaper::seeded($seed);
-            $verdict = Judge::judge(CaseReader::read(new Fields($card->case))->evidence);
+            $verdict = Judge::judge(CaseReader::read($card->case)->evidence);
             $row = $card->kind.($card->kind !== 'slow' ? '' : ($card->isShown ? ', shown on a chain that qualifies' : ', not shown'));
             $rows[$row][$verdict->kind->value] = ($rows[$row][$verdict->kind->value] ?? 0) + 1;
             if (! self::isRight($card, $verdict)) {

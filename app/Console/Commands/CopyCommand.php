@@ -16,6 +16,7 @@ use Tally\Probe\Copy\TimedCopy;
 use Tally\Quantity\Span;
 use Tally\Reading\Copy\Lap;
 use Tally\Record\CopyRecord;
+use Tally\Value\Values;
 
 /** Exit codes: 0 copied (and read back alike), 1 a file did not read back as it was, 2 could not run (to the end). */
 final class CopyCommand extends Command
@@ -52,7 +53,7 @@ final class CopyCommand extends Command
             $this->output->writeln(
                 json_encode(
                     [
-                        ...$record->pack(),
+                        ...Values::write($record),
                         'done' => $record->reading()?->done()->value,
                         'rate' => $record->reading()?->rate()?->bytesPerSecond,
                         'stopped' => $result->stopped,

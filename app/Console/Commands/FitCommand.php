@@ -7,14 +7,14 @@ namespace App\Console\Commands;
 use Illuminate\Console\Command;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
 use Tally\Shoot\FitCriterion;
 use Tally\Shoot\FitFile;
 use Tally\Shoot\Whole\PackedCard;
 use Tally\Shoot\Whole\PackedPlace;
 use Tally\Shoot\Whole\Packing;
-use Tally\Shoot\Whole\ShootFile;
+use Tally\Shoot\Whole\PackingFile;
+use Tally\Value\NotUsable;
+use Tally\Value\Values;
 
 /** Exit codes: 0 every card may record every mode, or the shoot that is asked for has all it needs; 1 not; 2 the file cannot be used. */
 final class FitCommand extends Command
@@ -40,7 +40,7 @@ final class FitCommand extends Command
         }
         try {
             $values = json_decode($json, true);
-            $file = FitFile::read(new Fields(is_array($values) ? $values : throw NotUsable::field('file', $values, 'give an object.')));
+            $file = FitFile::read(is_array($values) ? $values : throw NotUsable::field('file', $values, 'give an object.'));
         } catch (NotUsable $fault) {
             return $this->refuse($fault->getMessage());
         }
@@ -50,20 +50,20 @@ final class FitCommand extends Command
         if ($this->option('json') === true) {
             $this->output->writeln(
                 json_encode(
-                    [
-                        'school' => ($school ?? $file->school)->value,
-                        'margin' => $file->margin,
-                        'usable' => $file->usable,
+                    Values::plain([
+                        'school' => ($school ?? $file->written->criterion)->value,
+                        'margin' => $file->written->margin,
+                        'usable' => $file->written->usable,
                         'answers' => $answers,
-                        ...$packing === null ? [] : ['shoot' => ShootFile::pack($packing)],
-                    ],
+                        ...$packing === null ? [] : ['shoot' => PackingFile::of($packing)],
+                    ]),
                     JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
                 ),
                 OutputInterface::OUTPUT_RAW,
             );
         } else {
             $this->table(['Camera', 'Mode', 'Card', 'May it', 'Minutes', 'Least mark'], array_map(self::row(...), $answers));
-            $decided = lcfirst(($school ?? $file->school)->label());
+            $decided = lcfirst(($school ?? $file->written->criterion)->label());
             $this->line("Decided {$decided}. Minutes by what was proven; by the label, marked ~, where nothing was.");
             if ($packing !== null) {
                 $this->packed($packing);

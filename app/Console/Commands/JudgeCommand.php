@@ -13,6 +13,7 @@ use Illuminate\Database\QueryException;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Tally\CaseFile\CaseOfCard;
+use Tally\Value\Values;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Verdict;
 
@@ -53,7 +54,7 @@ final class JudgeCommand extends Command
         $file = OpinionFile::read($json);
         $verdicts = array_map(fn (CaseOfCard $case): Verdict => Judge::judge($case->evidence), $file->cases);
         if ($this->option('json') === true) {
-            $answers = array_map(fn (Verdict $verdict): array => $verdict->pack(), $verdicts);
+            $answers = $verdicts;
             $this->output->writeln(
                 json_encode($file->isList ? $answers : $answers[0], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
                 OutputInterface::OUTPUT_RAW,
@@ -108,7 +109,7 @@ final class JudgeCommand extends Command
                     $verdict = CardEvidence::refresh($card);
                     $count++;
                     if ($verdict->kind !== $before) {
-                        $changed[] = ['card' => $card->tag, 'before' => $before->value, ...$verdict->pack()];
+                        $changed[] = ['card' => $card->tag, 'before' => $before->value, ...Values::write($verdict)];
                         if ($this->option('json') !== true) {
                             $this->line(
                                 "{$card->tag}  {$before->value} → {$verdict->kind->value}: ".

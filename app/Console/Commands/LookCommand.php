@@ -10,6 +10,7 @@ use Tally\Device\HostClock;
 use Tally\Device\Place;
 use Tally\Transfer\CardSight;
 use Tally\Transfer\Filed\CopySight;
+use Tally\Value\Values;
 
 /** Looks at what a page asks about, and answers as JSON: no page touches a medium itself. Takes its question on standard input. */
 final class LookCommand extends Command
@@ -31,7 +32,7 @@ final class LookCommand extends Command
                 $text('copy'),
                 $text('folder') ?? '',
                 $text('record'),
-                is_array($asked['place'] ?? null) ? Place::unpack($asked['place']) : null,
+                is_array($asked['place'] ?? null) ? Values::read(Place::class, $asked['place']) : null,
                 new HostClock(),
             ),
             default => null,
@@ -41,7 +42,7 @@ final class LookCommand extends Command
 
             return self::INVALID;
         }
-        $this->output->writeln(json_encode($sight, JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $this->output->writeln(Values::json($sight), OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
     }

@@ -16,7 +16,6 @@ use Tally\Device\Place;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
-use Tally\Record\NotUsable;
 use Tally\Transfer\CopyOnDrive;
 use Tally\Transfer\CopyPlaces;
 use Tally\Transfer\Filed\Circumstances;
@@ -26,6 +25,7 @@ use Tally\Transfer\FolderName;
 use Tally\Transfer\Source;
 use Tally\Transfer\Transfer;
 use Tally\Transfer\TransferResult;
+use Tally\Value\NotUsable;
 
 /** Exit codes: 0 all copies read back the same, 1 something differs or is missing, 2 could not run. */
 final class OffloadCommand extends Command
@@ -168,7 +168,7 @@ final class OffloadCommand extends Command
                     'devices' => $places->apart(),
                     'doubts' => array_values($places->doubts()),
                     'places' => $places,
-                    'transfers' => array_map(fn (TransferResult $one): array => $one->pack(), $results),
+                    'transfers' => $results,
                 ],
                 JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
             ),

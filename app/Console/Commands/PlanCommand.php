@@ -16,7 +16,7 @@ use Tally\Offload\Question\Goal;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Question\Rules;
 use Tally\Quantity\Span;
-use Tally\Record\NotUsable;
+use Tally\Value\NotUsable;
 
 /** Exit codes: 0 all is planned, 1 something cannot be planned, 2 the question cannot be used. */
 final class PlanCommand extends Command
@@ -53,7 +53,7 @@ final class PlanCommand extends Command
             return self::FAILURE;
         }
         $this->option('json') === true
-            ? $this->line(json_encode($plan->pack(), self::JSON))
+            ? $this->line(json_encode($plan, self::JSON))
             : $this->say($plan);
 
         return $leftOut === [] ? self::SUCCESS : self::FAILURE;

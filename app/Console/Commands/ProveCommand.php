@@ -9,7 +9,7 @@ use App\Console\ProofsMedium;
 use App\Console\TerminalObserver;
 use App\Runs\Conducting\CheckpointFile;
 use App\Runs\Conducting\LaidMedium;
-use Illuminate\Support\Fluent;
+use App\Runs\Conducting\LeftOnMedium;
 use InvalidArgumentException;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
@@ -58,7 +58,7 @@ final class ProveCommand extends ProofsMedium
                 : FullProof::continued($this->from, $laid->device, $laid->clock, $watch, $saver);
         $watch->finish();
         if ($medium->isRaw && $result->checkpoint() !== null) {
-            $medium->checkpointFile($laid)->put(['checkpoint' => $result->checkpoint()->pack()]);
+            $medium->checkpointFile($laid)->put($result->checkpoint());
         }
         if (! $medium->isRaw && $result->stopped && $this->option('keep') === true) {
             $this->complain('Its files stay in the folder. Continue with --resume; the next run there without it removes them.');
@@ -68,13 +68,11 @@ final class ProveCommand extends ProofsMedium
         return $this->conclude($medium, $laid, RunKind::Proof, $result);
     }
 
-    /** @param  Fluent<string, mixed>  $kept */
-    private function checkpoint(Fluent $kept): Checkpoint
+    private function checkpoint(LeftOnMedium $kept): Checkpoint
     {
-        if ($kept->array('checkpoint') === []) {
+        $from =
+            $kept->checkpoint ??
             throw new InvalidArgumentException('The last run on this medium was no full proof: there is nothing to continue.');
-        }
-        $from = Checkpoint::unpack($kept->array('checkpoint'));
         if ($this->option('again') !== true) {
             return $from;
         }

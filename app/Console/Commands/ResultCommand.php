@@ -30,13 +30,14 @@ final class ResultCommand extends Command
         }
         try {
             $result = ResultReader::read($json);
-            $this->line("{$result->tag}, {$result->label}: made {$result->madeAt}, unchanged since. SHA-256 {$result->hash}");
+            [$file, $about] = [$result->file, $result->file->card];
+            $this->line("{$about->tag}, {$about->label}: made {$file->madeAt}, unchanged since. SHA-256 {$file->hash}");
             $this->line(
                 '  '.
                     match (true) {
-                        $result->key === null => 'signed by nobody: it is kept apart when it is read in',
-                        $result->signer() === null => "signed by “{$result->station}” with a key this house does not ".
-                            "know ({$result->key}): it is kept apart when it is read in",
+                        $file->signature === null => 'signed by nobody: it is kept apart when it is read in',
+                        $result->signer() === null => "signed by “{$file->signature->station}” with a key this house does not ".
+                            "know ({$file->signature->key}): it is kept apart when it is read in",
                         default => "signed by {$result->signer()}",
                     },
             );
@@ -45,8 +46,8 @@ final class ResultCommand extends Command
             }
             if ($this->option('take') === true) {
                 $card =
-                    Card::query()->where('tag', $result->tag)->first() ??
-                    throw NotAResult::because("no card is tagged {$result->tag} here. Enter it on the Intake page first.");
+                    Card::query()->where('tag', $about->tag)->first() ??
+                    throw NotAResult::because("no card is tagged {$about->tag} here. Enter it on the Intake page first.");
                 $taken = $result->take($card, MediumAtHand::person());
                 $this->line(
                     $taken->isApart() ? 'Kept apart: no station that this house knows has signed it.' : "{$taken->runs} runs taken over.",

@@ -12,7 +12,6 @@ use App\Runs\Conducting\LaidMedium;
 use InvalidArgumentException;
 use Tally\Probe\Screen\QuickScreen;
 use Tally\Probe\Screen\ScreenPlan;
-use Tally\Quantity\Bytes;
 use Tally\Record\RunKind;
 
 /** Exit codes: 0 all places hold, 1 some do not, 2 could not run (to the end). */
@@ -45,18 +44,14 @@ final class ScreenCommand extends ProofsMedium
     protected function conduct(MediumAtHand $medium, LaidMedium $laid, TerminalObserver $watch): int
     {
         if ($this->option('again') === true) {
-            $kept = CheckpointFile::load($medium->path);
-            if ($kept->get('points') === null) {
+            $plan =
+                CheckpointFile::load($medium->path)->screen ??
                 throw new InvalidArgumentException('The last run on this medium was no quick screen. Run it without --again.');
-            }
-            $plan = new ScreenPlan(Bytes::of($kept->integer('size')), $kept->integer('points'), (int) $kept->string('imprint')->value());
             $result = QuickScreen::again($plan, $laid->device, $laid->clock, $watch);
         } else {
             $result = QuickScreen::on($laid->device, $laid->clock, $watch, $this->points());
             if ($medium->isRaw) {
-                $medium
-                    ->checkpointFile($laid)
-                    ->put(['size' => $result->size->count, 'points' => $this->points(), 'imprint' => (string) $result->imprint]);
+                $medium->checkpointFile($laid)->put(new ScreenPlan($result->size, $this->points(), $result->imprint));
             }
         }
         $watch->finish();

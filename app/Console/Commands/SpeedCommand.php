@@ -32,6 +32,7 @@ use Tally\Record\SizeParameters;
 use Tally\Record\SpeedParameters;
 use Tally\Record\SpeedRecord;
 use Tally\Record\SustainedRecord;
+use Tally\Value\Values;
 
 /** Exit codes: 0 measured, 1 data came back changed, 2 could not run (to the end). */
 final class SpeedCommand extends RunsOnMedium
@@ -85,7 +86,7 @@ final class SpeedCommand extends RunsOnMedium
         $reading = SpeedReading::of($record, Chain::unnamed(), $this->label($medium, $laid));
         if ($this->option('json') === true) {
             $this->json([
-                ...$record->pack(),
+                ...Values::write($record),
                 'stopped' => $result->stopped,
                 'write' => $this->figures(Way::Write, $reading->write, $bench),
                 'read' => $this->figures(Way::Read, $reading->read, $bench),
@@ -122,7 +123,7 @@ final class SpeedCommand extends RunsOnMedium
         $watch->finish();
         $record = SustainedRecord::of($result);
         if ($this->option('json') === true) {
-            $this->json([...$record->pack(), 'cliffs' => $record->course->cliffs(), 'stopped' => $result->stopped]);
+            $this->json([...Values::write($record), 'cliffs' => $record->course->cliffs(), 'stopped' => $result->stopped]);
         } else {
             $this->line(
                 "wrote  {$record->write->bytes->decimal()} in {$record->write->span->print()}".

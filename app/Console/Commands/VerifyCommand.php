@@ -15,6 +15,7 @@ use Tally\Transfer\Filed\FolderFinding;
 use Tally\Transfer\Filed\TreeCheck;
 use Tally\Transfer\Filed\TreeFinding;
 use Tally\Transfer\FilePath;
+use Tally\Value\Values;
 
 /** Exit codes: 0 all as the lists say, 1 something differs or is missing, 2 could not look. */
 final class VerifyCommand extends Command
@@ -46,7 +47,7 @@ final class VerifyCommand extends Command
         if ($this->option('json') === true) {
             $this->output->writeln(
                 json_encode(
-                    [...$finding->pack(), 'entered' => $entered],
+                    [...Values::write($finding), 'entered' => $entered],
                     JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
                 ),
                 OutputInterface::OUTPUT_RAW,

@@ -48,7 +48,7 @@ final readonly class CarryController
         $seconds = config('tally.offload_seconds');
         $offload = OffloadStart::of(
             $plan,
-            $shown->rates(),
+            $shown->rates,
             Station::mustBeHere(),
             trim($request->string('name')->value()),
             $request->folders($plan),

@@ -16,11 +16,11 @@ use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
 use Tally\Shoot\Camera;
 use Tally\Shoot\FitFile;
-use Tally\Shoot\ModeFile;
+use Tally\Shoot\Written\WrittenFit;
+use Tally\Value\NotUsable;
+use Tally\Value\Values;
 
 /** Cameras and their modes, read in and out as a table or as an open file. */
 final readonly class ModesController
@@ -33,12 +33,7 @@ final readonly class ModesController
         $cameras = ModeBook::cameras();
         if ($format === 'json') {
             return response()->json(
-                [
-                    'format' => FitFile::FORMAT,
-                    'version' => FitFile::VERSION,
-                    'cameras' => array_map(ModeFile::pack(...), $cameras),
-                    'cards' => [],
-                ],
+                Values::write(WrittenFit::ofCameras($cameras)),
                 headers: ['Content-Disposition' => 'attachment; filename="modes.json"'],
                 options: JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
             );
@@ -77,9 +72,7 @@ final readonly class ModesController
         }
         $values = json_decode($file->getContent(), true);
 
-        $fields = new Fields(is_array($values) ? $values : throw NotUsable::field('file', $begin, 'it is no whole JSON.'));
-
-        return FitFile::read($fields)->cameras;
+        return FitFile::read(is_array($values) ? $values : throw NotUsable::field('file', $begin, 'it is no whole JSON.'))->cameras;
     }
 
     /** @throws ValidationException */

@@ -43,7 +43,7 @@ final readonly class SavedPlanController
         $shown = ShownPlan::of($request->string('plan')->value());
         $by = trim($request->string('by')->value());
         Person::remember($by);
-        $saved = PlanBook::keep(trim($request->string('name')->value()), $shown->plan(), $shown->rates(), $by);
+        $saved = PlanBook::keep(trim($request->string('name')->value()), $shown->plan(), $shown->rates, $by);
 
         return redirect("/offload/plans/{$saved->id}");
     }

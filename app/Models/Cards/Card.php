@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Cards;
 
-use App\Models\Casts\AsBytes;
-use App\Models\Casts\AsRate;
+use App\Models\AsValue;
 use App\Models\Row;
 use App\Models\Runs\Run;
 use App\Models\WritesBookLines;
@@ -205,18 +204,18 @@ final class Card extends Row
     {
         return [
             'form' => Form::class,
-            'capacity' => AsBytes::class,
+            'capacity' => AsValue::class.':'.Bytes::class,
             'family' => Family::class,
             'bus' => Bus::class,
             'marks' => AsEnumCollection::of(Mark::class),
-            'read' => AsRate::class,
-            'write' => AsRate::class,
-            'sustained' => AsRate::class,
+            'read' => AsValue::class.':'.Rate::class,
+            'write' => AsValue::class.':'.Rate::class,
+            'sustained' => AsValue::class.':'.Rate::class,
             'times' => 'float',
             'contact_rows' => 'integer',
-            'in_decimal' => AsBytes::class,
+            'in_decimal' => AsValue::class.':'.Bytes::class,
             'has_unread' => 'boolean',
-            'footage' => AsBytes::class,
+            'footage' => AsValue::class.':'.Bytes::class,
             'revision' => 'integer',
             'price' => 'integer',
             'bought_on' => 'date',
@@ -224,7 +223,7 @@ final class Card extends Row
             'verdict' => VerdictKind::class,
             'overruled' => VerdictKind::class,
             'next_step' => Step::class,
-            'keeps_up' => AsRate::class,
+            'keeps_up' => AsValue::class.':'.Rate::class,
             'due_on' => 'date',
             'due_test' => DueTest::class,
             'retired_on' => 'date',

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Cards;
 
-use App\Models\Casts\AsBytes;
+use App\Models\AsValue;
 use App\Models\Row;
 use App\Models\WritesBookLines;
 use Illuminate\Support\Carbon;
@@ -37,7 +37,7 @@ final class PriceQuote extends Row
     protected $casts = [
         'form' => Form::class,
         'tier' => 'integer',
-        'capacity' => AsBytes::class,
+        'capacity' => AsValue::class.':'.Bytes::class,
         'price' => 'integer',
         'quoted_on' => 'date',
     ];

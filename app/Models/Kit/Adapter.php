@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Kit;
 
-use App\Models\Casts\AsRate;
+use App\Models\AsValue;
 use App\Models\Row;
 use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
@@ -32,7 +32,7 @@ final class Adapter extends Row
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['buses' => AsEnumCollection::of(Bus::class), 'measured' => AsRate::class];
+        return ['buses' => AsEnumCollection::of(Bus::class), 'measured' => AsValue::class.':'.Rate::class];
     }
 
     /** Of a bus through it: the house's own measurement wins once it exists. */

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models\Kit;
 
-use App\Models\Casts\AsRate;
+use App\Models\AsValue;
 use App\Models\Row;
 use App\Models\WritesBookLines;
 use Tally\Chain\HostLink;
+use Tally\Quantity\Rate;
 
 /**
  * @property int $id
@@ -22,7 +23,7 @@ final class Cable extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['link' => HostLink::class, 'measured' => AsRate::class];
+    protected $casts = ['link' => HostLink::class, 'measured' => AsValue::class.':'.Rate::class];
 
     public function kindOfLink(): HostLink
     {

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Kit;
 
-use App\Models\Casts\AsBytes;
-use App\Models\Casts\AsRate;
+use App\Models\AsValue;
 use App\Models\Row;
 use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -49,8 +48,8 @@ final class CameraMode extends Row
 
     protected $casts = [
         'kind' => ModeKind::class,
-        'writes' => AsRate::class,
-        'shot' => AsBytes::class,
+        'writes' => AsValue::class.':'.Rate::class,
+        'shot' => AsValue::class.':'.Bytes::class,
         'frames' => 'float',
         'clip' => 'float',
         'asks_mark' => Mark::class,
@@ -58,7 +57,7 @@ final class CameraMode extends Row
         'asks_form' => Form::class,
         'refuses' => 'boolean',
         'records' => Recording::class,
-        'proxy_writes' => AsRate::class,
+        'proxy_writes' => AsValue::class.':'.Rate::class,
     ];
 
     /** @return BelongsTo<Camera, $this> */

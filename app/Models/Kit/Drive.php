@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Kit;
 
-use App\Models\Casts\AsBytes;
-use App\Models\Casts\AsRate;
+use App\Models\AsValue;
 use App\Models\Row;
 use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -41,14 +40,14 @@ final class Drive extends Row
 
     protected $casts = [
         'link' => HostLink::class,
-        'measured' => AsRate::class,
-        'write' => AsRate::class,
-        'read' => AsRate::class,
-        'free' => AsBytes::class,
-        'capacity' => AsBytes::class,
+        'measured' => AsValue::class.':'.Rate::class,
+        'write' => AsValue::class.':'.Rate::class,
+        'read' => AsValue::class.':'.Rate::class,
+        'free' => AsValue::class.':'.Bytes::class,
+        'capacity' => AsValue::class.':'.Bytes::class,
         'spinning' => 'boolean',
-        'cache' => AsBytes::class,
-        'cache_write' => AsRate::class,
+        'cache' => AsValue::class.':'.Bytes::class,
+        'cache_write' => AsValue::class.':'.Rate::class,
         'gone_on' => 'date',
     ];
 

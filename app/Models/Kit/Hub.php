@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models\Kit;
 
-use App\Models\Casts\AsRate;
+use App\Models\AsValue;
 use App\Models\Row;
 use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 use Tally\Chain\HostLink;
+use Tally\Quantity\Rate;
 
 /**
  * A hub or dock: its ports share its uplink, and the port of the host that it sits in.
@@ -30,7 +31,7 @@ final class Hub extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['uplink' => HostLink::class, 'measured' => AsRate::class];
+    protected $casts = ['uplink' => HostLink::class, 'measured' => AsValue::class.':'.Rate::class];
 
     /** @return HasMany<HubPort, $this> */
     public function ports(): HasMany

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Kit;
 
-use App\Models\Casts\AsBytes;
+use App\Models\AsValue;
 use App\Models\Row;
 use App\Models\WritesBookLines;
 use Tally\Quantity\Bytes;
@@ -27,7 +27,7 @@ final class ModeCalibration extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['is_clip' => 'boolean', 'bytes' => AsBytes::class, 'seconds' => 'float'];
+    protected $casts = ['is_clip' => 'boolean', 'bytes' => AsValue::class.':'.Bytes::class, 'seconds' => 'float'];
 
     public function asCalibration(): Calibration
     {

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models\Kit;
 
-use App\Models\Casts\AsRate;
+use App\Models\AsValue;
 use App\Models\Row;
 use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Tally\Chain\HostLink;
+use Tally\Quantity\Rate;
 
 /**
  * @property int $id
@@ -25,7 +26,7 @@ final class Port extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['link' => HostLink::class, 'measured' => AsRate::class];
+    protected $casts = ['link' => HostLink::class, 'measured' => AsValue::class.':'.Rate::class];
 
     /** @return BelongsTo<Host, $this> */
     public function host(): BelongsTo

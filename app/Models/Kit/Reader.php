@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models\Kit;
 
+use App\Models\AsValue;
 use App\Models\Cards\Inspection;
-use App\Models\Casts\AsRate;
 use App\Models\Row;
 use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -14,6 +14,7 @@ use Illuminate\Support\Collection;
 use Tally\Chain\HostLink;
 use Tally\Chain\Link;
 use Tally\Label\Bus;
+use Tally\Quantity\Rate;
 
 /**
  * @property int $id
@@ -37,7 +38,7 @@ final class Reader extends Row
 
     protected $attributes = ['camera' => false];
 
-    protected $casts = ['uplink' => HostLink::class, 'measured' => AsRate::class, 'camera' => 'boolean'];
+    protected $casts = ['uplink' => HostLink::class, 'measured' => AsValue::class.':'.Rate::class, 'camera' => 'boolean'];
 
     /** @return HasMany<ReaderSlot, $this> */
     public function slots(): HasMany

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Offload;
 
+use App\Models\AsValue;
 use App\Models\Row;
 use App\Models\Stations\Station;
 use Illuminate\Database\Eloquent\Collection;
@@ -11,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Tally\Device\Place;
+use Tally\Offload\Basis\KnownRate;
 use Tally\Offload\Decision;
 use Tally\Offload\Plan;
 use Tally\Offload\PlanFile;
@@ -24,12 +26,11 @@ use Tally\Offload\Question\Goal;
  * @property string $name
  * @property Goal $goal
  * @property string $question a plan file
- * @property array<string, mixed> $decision links and cards, by name
- * @property list<array<string, mixed>> $rates what it rests on
+ * @property Decision $decision
+ * @property list<KnownRate> $rates what it rests on
  * @property float $planned when it was to be done by the first plan; seconds from its beginning
  * @property int $plans how often it was planned
- * @property array{slots: array<string, string>, drives: array<string, string>, media?: array<string, array<mixed>>} $places folders of
- *     this machine, and what lay at those of the drives when they were chosen
+ * @property OffloadPlaces $places
  * @property bool $is_made_up
  * @property float $pace seconds of its own time in one of ours
  * @property array<string, float> $truth key of a rate → so many times what was reckoned with
@@ -51,9 +52,9 @@ final class Offload extends Row
 
     protected $casts = [
         'goal' => Goal::class,
-        'decision' => 'array',
-        'rates' => 'array',
-        'places' => 'array',
+        'decision' => AsValue::class.':'.Decision::class,
+        'rates' => AsValue::class.':'.KnownRate::class.',list',
+        'places' => AsValue::class.':'.OffloadPlaces::class,
         'truth' => 'array',
         'is_made_up' => 'boolean',
         'planned' => 'float',
@@ -79,14 +80,12 @@ final class Offload extends Row
     /** What lay at the folder of a drive when it was chosen; null where nobody wrote that down. */
     public function medium(string $drive): ?Place
     {
-        $kept = $this->places['media'][$drive] ?? null;
-
-        return $kept === null ? null : Place::unpack($kept);
+        return $this->places->media[$drive] ?? null;
     }
 
     public function plan(): Plan
     {
-        return Plan::decided(PlanFile::read($this->question)->question, $this->goal, Decision::unpack($this->decision), 0.0);
+        return Plan::decided(PlanFile::read($this->question)->question, $this->goal, $this->decision, 0.0);
     }
 
     /** Seconds of its own time from its beginning. */

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models\Offload;
 
+use App\Models\AsValue;
 use App\Models\Cards\Card;
 use App\Models\Row;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Tally\Device\Identity;
 use Tally\Offload\Question\Scheme;
 use Tally\Transfer\Contents;
 
@@ -33,10 +35,10 @@ use Tally\Transfer\Contents;
  * @property Carbon|null $in_at
  * @property Carbon|null $free_at
  * @property Carbon|null $clear_at from when it may be cleared
- * @property array<string, mixed>|null $medium what lay in the slot when it was put in
+ * @property Identity|null $medium what lay in the slot when it was put in
  * @property string|null $confirmed_by
  * @property int|null $footage_act_id the record of footage that lay on it when it was read
- * @property array<string, mixed>|null $found what was found on it before the first byte
+ * @property Contents|null $found what was found on it before the first byte
  * @property Carbon|null $read_at when its first byte was read
  * @property string|null $refused why what lies in the slot was not taken for it
  * @property WhyRefused|null $refused_for
@@ -56,8 +58,8 @@ final class OffloadCard extends Row
     protected $casts = [
         'scheme' => Scheme::class,
         'drives' => 'array',
-        'medium' => 'array',
-        'found' => 'array',
+        'medium' => AsValue::class.':'.Identity::class,
+        'found' => AsValue::class.':'.Contents::class,
         'read_at' => 'datetime:Y-m-d H:i:s.v',
         'refused_for' => WhyRefused::class,
         'bytes' => 'integer',
@@ -85,11 +87,6 @@ final class OffloadCard extends Row
     public function copies(): HasMany
     {
         return $this->hasMany(OffloadCopy::class)->orderBy('nth')->chaperone('offloadCard');
-    }
-
-    public function contents(): ?Contents
-    {
-        return $this->found === null ? null : Contents::unpack($this->found);
     }
 
     /** Whether the next card of its slot was put in after it. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Offload;
 
+use App\Models\AsValue;
 use App\Models\Row;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -28,7 +29,7 @@ use Tally\Transfer\Filed\BesideCopy;
  * @property string|null $message why it failed
  * @property list<array<string, string|null>>|null $troubles files that were wrong
  * @property list<string>|null $lists beside it
- * @property array<string, mixed>|null $place what it lay on when it was read back
+ * @property Place|null $place what it lay on when it was read back
  * @property string|null $record XXH128 of the record beside it
  * @property CopyStanding|null $standing what is known of it since; null before it was read back
  * @property Carbon|null $standing_at
@@ -55,7 +56,7 @@ final class OffloadCopy extends Row
         'planned' => 'array',
         'troubles' => 'array',
         'lists' => 'array',
-        'place' => 'array',
+        'place' => AsValue::class.':'.Place::class,
         'standing' => CopyStanding::class,
         'standing_at' => 'datetime',
         'beat_at' => 'datetime:Y-m-d H:i:s.v',
@@ -74,7 +75,7 @@ final class OffloadCopy extends Row
     /** What it lay on when it was read back; of what is made up, and of books of before, only which drive it was. */
     public function place(): Place
     {
-        return ($this->place === null ? null : Place::unpack($this->place)) ?? Place::ofDrive($this->drive);
+        return $this->place ?? Place::ofDrive($this->drive);
     }
 
     /** Whether a card may be cleared because of it, as far as it was looked at; its drive may be out of service by now. */

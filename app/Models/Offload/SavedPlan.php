@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Offload;
 
+use App\Models\AsValue;
 use App\Models\Row;
 use Illuminate\Support\Carbon;
 use Tally\Offload\Basis\KnownRate;
@@ -11,7 +12,6 @@ use Tally\Offload\Decision;
 use Tally\Offload\Plan;
 use Tally\Offload\PlanFile;
 use Tally\Offload\Question\Goal;
-use Tally\Record\Fields;
 
 /**
  * A plan that is kept with the rates of its day, and what came of it.
@@ -20,8 +20,8 @@ use Tally\Record\Fields;
  * @property string $name
  * @property Goal $goal
  * @property string $question a plan file
- * @property array<string, mixed> $decision links and cards, by name
- * @property list<array<string, mixed>> $rates what it rests on
+ * @property Decision $decision
+ * @property list<KnownRate> $rates what it rests on
  * @property float $done seconds
  * @property float $free seconds
  * @property int $hands
@@ -40,8 +40,8 @@ final class SavedPlan extends Row
 
     protected $casts = [
         'goal' => Goal::class,
-        'decision' => 'array',
-        'rates' => 'array',
+        'decision' => AsValue::class.':'.Decision::class,
+        'rates' => AsValue::class.':'.KnownRate::class.',list',
         'done' => 'float',
         'free' => 'float',
         'created_at' => 'datetime',
@@ -53,13 +53,7 @@ final class SavedPlan extends Row
     /** As it was made: with the rates of its day. */
     public function plan(): Plan
     {
-        return Plan::decided(PlanFile::read($this->question)->question, $this->goal, Decision::unpack($this->decision));
-    }
-
-    /** @return list<KnownRate> of its day */
-    public function knownRates(): array
-    {
-        return array_map(fn (array $packed): KnownRate => KnownRate::unpack(new Fields($packed)), $this->rates);
+        return Plan::decided(PlanFile::read($this->question)->question, $this->goal, $this->decision);
     }
 
     /** Seconds it really took until all was safe; null while nobody has said. */

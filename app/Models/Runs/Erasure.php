@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models\Runs;
 
+use App\Models\AsValue;
 use App\Models\Cards\Card;
-use App\Models\Casts\AsIdentity;
 use App\Models\Row;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -34,7 +34,7 @@ final class Erasure extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['erased_at' => 'datetime', 'bytes' => 'integer', 'medium' => AsIdentity::class];
+    protected $casts = ['erased_at' => 'datetime', 'bytes' => 'integer', 'medium' => AsValue::class.':'.Identity::class];
 
     protected static function booted(): void
     {

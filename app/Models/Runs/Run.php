@@ -4,12 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models\Runs;
 
+use App\Models\AsValue;
 use App\Models\Cards\Card;
-use App\Models\Casts\AsChain;
-use App\Models\Casts\AsIdentity;
-use App\Models\Casts\AsParameters;
-use App\Models\Casts\AsResult;
-use App\Models\Casts\Json;
 use App\Models\Kit\Cable;
 use App\Models\Kit\Drive;
 use App\Models\Kit\Port;
@@ -19,13 +15,12 @@ use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
 use Closure;
-use Illuminate\Database\Eloquent\Casts\AsFluent;
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Fluent;
 use Tally\Device\Identity;
 use Tally\Device\IdentityKind;
 use Tally\Evidence\Source;
@@ -33,6 +28,8 @@ use Tally\Evidence\SpeedReading;
 use Tally\Label\Label;
 use Tally\Measured\Chain;
 use Tally\Measured\Reached;
+use Tally\Probe\Observing\Progress;
+use Tally\Probe\Proof\Checkpoint;
 use Tally\Reading\Thresholds;
 use Tally\Record\CopyRecord;
 use Tally\Record\Parameters;
@@ -42,6 +39,7 @@ use Tally\Record\RunKind;
 use Tally\Record\RunSource;
 use Tally\Record\SpeedRecord;
 use Tally\Record\SustainedRecord;
+use Tally\Value\Values;
 
 /**
  * Something done to a card, and what came of it.
@@ -62,13 +60,13 @@ use Tally\Record\SustainedRecord;
  * @property int|null $drive_id where a timed copy went
  * @property Chain $chain as it was measured over
  * @property Parameters $parameters of its kind
- * @property Fluent<string, mixed>|null $progress see App\Runs\Conducting\ProgressRecord
+ * @property Progress|null $progress
  * @property-read Result|null $result of its kind
  * @property-write Result|array<mixed>|null $result
  * @property float|null $carried what its reader was seen to carry, bytes a second
  * @property float|null $carried_over what the link to the host carries on paper, bytes a second
  * @property array<string, mixed>|null $origin the file it was read in from: run, hash, made_at, source
- * @property Fluent<string, mixed>|null $checkpoint where a proof can be taken up again
+ * @property Checkpoint|null $checkpoint where a proof can be taken up again
  * @property int|null $job_id which job of the queue carries it out
  * @property int|null $lane which worker of the station carries it out
  * @property string|null $message
@@ -95,21 +93,22 @@ final class Run extends Row
 {
     protected $guarded = [];
 
-    protected $attributes = ['source' => RunSource::Device->value];
+    protected $attributes = ['source' => RunSource::Device->value, 'chain' => '{}', 'parameters' => '{}'];
+
+    /** @var array<string, Result> by its JSON */
+    private array $read = [];
 
     protected $casts = [
         'kind' => RunKind::class,
-        'medium' => AsIdentity::class,
+        'medium' => AsValue::class.':'.Identity::class,
         'state' => RunState::class,
         'source' => RunSource::class,
-        'chain' => AsChain::class,
-        'parameters' => AsParameters::class,
-        'progress' => AsFluent::class,
-        'result' => AsResult::class,
+        'chain' => AsValue::class.':'.Chain::class,
+        'progress' => AsValue::class.':'.Progress::class,
         'origin' => 'array',
         'carried' => 'float',
         'carried_over' => 'float',
-        'checkpoint' => AsFluent::class,
+        'checkpoint' => AsValue::class.':'.Checkpoint::class,
         'stop_requested' => 'boolean',
         'started_at' => 'datetime',
         'ended_at' => 'datetime',
@@ -213,7 +212,7 @@ final class Run extends Row
     {
         return $this->kind === RunKind::Proof &&
             $this->state === RunState::Done &&
-            $this->checkpoint?->get('all_written') === true &&
+            $this->checkpoint?->allWritten === true &&
             $this->slot?->kind === SlotKind::Raw;
     }
 
@@ -257,12 +256,43 @@ final class Run extends Row
         return $this->source === RunSource::Typed || ($this->origin['source'] ?? null) === RunSource::Typed->value;
     }
 
+    /** @return Attribute<Parameters, Parameters> how it was asked for */
+    protected function parameters(): Attribute
+    {
+        return Attribute::make(
+            get: fn (mixed $kept): Parameters => $this->kind->parameters(self::decoded($kept), 'parameters'),
+            set: fn (Parameters $parameters): string => Values::json($parameters),
+        );
+    }
+
+    /**
+     * What came of it. One that was read from a file is kept to the letter, so that its hash stays what it was: it may be given as
+     * the array it came as, once it has been read.
+     *
+     * @return Attribute<Result|null, Result|array<mixed>|null>
+     */
+    protected function result(): Attribute
+    {
+        return Attribute::make(
+            get: fn (mixed $kept): ?Result => is_string($kept)
+                ? ($this->read[$kept] ??= $this->kind->result(self::decoded($kept), self::decoded($this->attributes['parameters']), 'result'))
+                : null,
+            set: fn (Result|array|null $result): ?string => $result === null ? null : Values::json($result),
+        )->withoutObjectCaching();
+    }
+
     /** @return array<mixed>|null the result to the letter, as it is hashed */
     public function rawResult(): ?array
     {
         $raw = $this->getRawOriginal('result');
 
-        return is_string($raw) ? Json::decode($raw) : null;
+        return is_string($raw) ? self::decoded($raw) : null;
+    }
+
+    /** @return array<mixed> */
+    private static function decoded(mixed $json): array
+    {
+        return is_string($json) ? (array) json_decode($json, true) : [];
     }
 
     /** As a piece of evidence. */

@@ -24,26 +24,4 @@ final class RunSample extends Row
     protected $guarded = [];
 
     protected $casts = ['traces' => 'array'];
-
-    /**
-     * Traces as they come out of a file.
-     *
-     * @param  array<mixed>  $packed
-     * @return array{write: list<array{float, float}>, read: list<array{float, float}>, heat: list<array{float, float}>}
-     */
-    public static function traces(array $packed): array
-    {
-        $points = function (string $way) use ($packed): array {
-            $trace = [];
-            foreach (is_array($packed[$way] ?? null) ? $packed[$way] : [] as $point) {
-                if (is_array($point) && is_numeric($point[0] ?? null) && is_numeric($point[1] ?? null)) {
-                    $trace[] = [(float) $point[0], (float) $point[1]];
-                }
-            }
-
-            return $trace;
-        };
-
-        return ['write' => $points('write'), 'read' => $points('read'), 'heat' => $points('heat')];
-    }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models\Shoot;
 
+use App\Models\AsValue;
 use App\Models\Cards\Card;
-use App\Models\Casts\AsBytes;
 use App\Models\Kit\Camera;
 use App\Models\Row;
 use App\Models\WritesBookLines;
@@ -42,7 +42,7 @@ final class LoggedBurst extends Row
 
     protected $casts = [
         'frames' => 'integer',
-        'frame' => AsBytes::class,
+        'frame' => AsValue::class.':'.Bytes::class,
         'per_second' => 'float',
         'clear' => 'float',
         'logged_at' => 'datetime',

@@ -9,9 +9,7 @@ use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
-use Tally\Record\Fields;
 use Tally\Shoot\FitFile;
-use Tally\Shoot\Whole\PackedCard;
 use Tally\Shoot\Whole\Packing;
 
 /**
@@ -45,11 +43,11 @@ final class Shoot extends Row
     /** As it was decided. */
     public function packing(): Packing
     {
-        $question = FitFile::read(new Fields($this->question))->question();
+        $question = FitFile::read($this->question)->question();
         assert($question !== null);
         $cards = array_map(fn (): array => [], $places = $question->places());
         foreach ($this->cards as $card) {
-            $cards[$card->place][] = PackedCard::unpack(new Fields($card->packed), $places[$card->place]->count);
+            $cards[$card->place][] = $card->packed->packed($places[$card->place]->count);
         }
 
         return Packing::kept($question, $cards);

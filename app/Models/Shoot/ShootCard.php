@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models\Shoot;
 
+use App\Models\AsValue;
 use App\Models\Cards\Card;
 use App\Models\Row;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Tally\Shoot\Whole\KeptCard;
 
 /**
  * A card that goes along on a shoot.
@@ -17,7 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $place number among the places of the shoot
  * @property int $turn in which the cards of a place are used
  * @property string $at the place in words
- * @property array<string, mixed> $packed
+ * @property KeptCard $packed
  * @property-read Shoot $shoot
  * @property-read Card $card
  */
@@ -27,7 +29,7 @@ final class ShootCard extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['packed' => 'array', 'place' => 'int', 'turn' => 'int'];
+    protected $casts = ['packed' => AsValue::class.':'.KeptCard::class, 'place' => 'int', 'turn' => 'int'];
 
     /** @return BelongsTo<Shoot, $this> */
     public function shoot(): BelongsTo

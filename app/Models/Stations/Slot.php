@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Stations;
 
-use App\Models\Casts\AsSeen;
+use App\Models\AsValue;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
 use App\Models\Row;
@@ -31,7 +31,7 @@ final class Slot extends Row
 {
     protected $guarded = [];
 
-    protected $casts = ['kind' => SlotKind::class, 'seen' => AsSeen::class, 'seen_at' => 'datetime'];
+    protected $casts = ['kind' => SlotKind::class, 'seen' => AsValue::class.':'.Seen::class, 'seen_at' => 'datetime'];
 
     /** @return BelongsTo<Reader, $this> */
     public function reader(): BelongsTo

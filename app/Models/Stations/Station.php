@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Stations;
 
-use App\Models\Casts\AsRate;
+use App\Models\AsValue;
 use App\Models\Kit\Host;
 use App\Models\Row;
 use App\Models\Runs\Run;
@@ -39,7 +39,7 @@ final class Station extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['worker_seen_at' => 'datetime', 'engine_write' => AsRate::class, 'engine_read' => AsRate::class];
+    protected $casts = ['worker_seen_at' => 'datetime', 'engine_write' => AsValue::class.':'.Rate::class, 'engine_read' => AsValue::class.':'.Rate::class];
 
     /** The station of this machine. */
     public static function here(): ?self

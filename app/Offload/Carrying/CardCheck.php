@@ -113,7 +113,7 @@ final readonly class CardCheck
     /** The same medium, and something else on it than was read. */
     public static function writtenSince(OffloadCard $card, CardSight $now): ?self
     {
-        [$then, $read] = [$card->medium === null ? null : Identity::unpack($card->medium), $card->contents()];
+        [$then, $read] = [$card->medium, $card->found];
         $isTold = $then !== null && $read !== null && $now->medium !== null && $now->contents !== null;
         if (! $isTold || $then->isAnotherVolumeThan($now->medium) || $read->digest === $now->contents->digest) {
             return null;
@@ -132,8 +132,8 @@ final readonly class CardCheck
     /** It was in before, and is another one now, or something else is on it. */
     private static function other(OffloadCard $card, Identity $medium, Contents $contents): ?self
     {
-        $then = $card->medium === null ? null : Identity::unpack($card->medium);
-        $found = $card->contents();
+        $then = $card->medium;
+        $found = $card->found;
         if ($then === null || $found === null) {
             return null;
         }
@@ -162,7 +162,7 @@ final readonly class CardCheck
         try {
             $onto = [];
             foreach ($card->copies as $copy) {
-                $path = $card->offload->places['drives'][$copy->drive] ?? '';
+                $path = $card->offload->places->drives[$copy->drive] ?? '';
                 if ($copy->state !== CopyState::Verified && is_dir($path)) {
                     $onto[$copy->drive] = Place::of($path);
                 }

@@ -40,7 +40,7 @@ final readonly class Clearing
     /** @return string|null what speaks against it: more was recorded onto the card, which still lies where it was read */
     private static function writtenSince(OffloadCard $home): ?string
     {
-        $path = $home->offload->is_made_up ? null : $home->offload->places['slots'][$home->slot] ?? null;
+        $path = $home->offload->is_made_up ? null : $home->offload->places->slots[$home->slot] ?? null;
         $sight = $path === null ? null : BenchSight::card($home->offload->station, $path);
         $complaint = $sight === null ? null : CardCheck::writtenSince($home, $sight);
 

@@ -13,7 +13,6 @@ use App\Stations\StationFolders;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Tally\Device\Fault\UnusablePath;
-use Tally\Device\Identity;
 use Tally\Transfer\CardSight;
 
 /** What hands are to do now, and what they say that they have done. */
@@ -95,8 +94,8 @@ final readonly class ConfirmSwap
             $card->forceFill([
                 'in_at' => now(),
                 'confirmed_by' => $by,
-                'medium' => $seen?->medium?->pack(),
-                'found' => $seen?->contents?->jsonSerialize(),
+                'medium' => $seen?->medium,
+                'found' => $seen?->contents,
                 'less_by' => $isSaid && $card->refused_for === WhyRefused::Less ? $by : null,
                 'refused' => null,
                 'refused_for' => null,
@@ -113,7 +112,7 @@ final readonly class ConfirmSwap
     /** @throws ValidationException where its bench does not answer */
     private static function seen(OffloadCard $card): CardSight
     {
-        $path = $card->offload->places['slots'][$card->slot] ?? '';
+        $path = $card->offload->places->slots[$card->slot] ?? '';
         if ($card->offload->station->isHere()) {
             try {
                 StationFolders::allowed()->admitWithin($path);
@@ -150,7 +149,7 @@ final readonly class ConfirmSwap
     private static function complaint(OffloadCard $card, CardSight $seen, bool $isSaid): ?CardCheck
     {
         $before = self::before($card);
-        $known = $before?->medium === null ? null : Identity::unpack($before->medium);
+        $known = $before?->medium;
         if ($before !== null && $seen->medium?->isOfItsOwn() === true && $known?->isSameAs($seen->medium) === true) {
             self::refuse(
                 "{$before->card->tag} is still in {$card->slot}: the same medium lies there. Take it out, and put {$card->card->tag} in.",

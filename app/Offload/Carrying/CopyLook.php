@@ -25,7 +25,7 @@ final readonly class CopyLook
     {
         $isAny = false;
         foreach ($card->offload->is_made_up ? [] : Standing::counting($card) as $copy) {
-            $drive = $card->offload->places['drives'][$copy->drive] ?? '';
+            $drive = $card->offload->places->drives[$copy->drive] ?? '';
             $sight = BenchSight::copy($card->offload->station, $copy, $drive);
             $isAny = $isAny || $sight?->isRight !== null;
             Standing::found(

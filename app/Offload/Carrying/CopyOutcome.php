@@ -48,14 +48,14 @@ final readonly class CopyOutcome
                 'copied_at' => $copy->copied_at ?? $now,
                 'verified_at' => $isWhole ? $now : null,
                 'message' => $isWhole ? null : mb_substr(self::why($made, $result, $troubles), 0, 500),
-                'troubles' => array_map(fn (Trouble $trouble): array => $trouble->pack(), $troubles),
+                'troubles' => $troubles,
                 'lists' => $own,
                 'pid' => null,
                 'standing' => $isWhole ? CopyStanding::ReadBack : null,
                 'standing_at' => $isWhole ? $now : null,
                 'standing_by' => null,
                 'standing_note' => null,
-                'place' => $isWhole ? $made->place?->jsonSerialize() : null,
+                'place' => $isWhole ? $made->place : null,
                 'record' => $isWhole && $record !== null ? hash('xxh128', (string) @file_get_contents($record)) : null,
             ])->save();
             DriveFindings::file($copy, $troubles);

@@ -40,7 +40,7 @@ final readonly class MadeUpFault
             'state' => CopyState::Failed,
             'verified' => (int) (self::AT * $bytes),
             'message' => $trouble->sentence(),
-            'troubles' => [$trouble->pack()],
+            'troubles' => [$trouble],
         ]);
         DriveFindings::file($copy, [$trouble]);
     }

@@ -7,6 +7,7 @@ namespace App\Offload\Carrying;
 use App\Models\Cards\Card;
 use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
+use App\Models\Offload\OffloadPlaces;
 use App\Models\Offload\OffloadState;
 use App\Models\Stations\Station;
 use Illuminate\Support\Facades\DB;
@@ -55,13 +56,13 @@ final readonly class OffloadStart
                 'station_id' => $station->id,
                 'name' => $name,
                 'goal' => $plan->goal,
-                'question' => json_encode(PlanFile::pack($plan->question, $plan->goal), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
-                'decision' => array_intersect_key($plan->pack(), ['links' => true, 'cards' => true]),
-                'rates' => array_map(fn (KnownRate $rate): array => $rate->pack(), $rates),
+                'question' => PlanFile::write($plan->question, $plan->goal),
+                'decision' => $plan->decision,
+                'rates' => $rates,
                 'planned' => $plan->course->done,
                 'places' => $places === null
-                    ? ['slots' => [], 'drives' => []]
-                    : [...$places, 'media' => array_map(Place::of(...), $places['drives'])],
+                    ? new OffloadPlaces()
+                    : new OffloadPlaces($places['slots'], $places['drives'], array_map(Place::of(...), $places['drives'])),
                 'is_made_up' => $places === null,
                 'pace' => $places === null ? $pace : 1.0,
                 'truth' => $places === null ? [...self::truth($plan), ...$hasFault ? MadeUpFault::in($plan) : []] : [],

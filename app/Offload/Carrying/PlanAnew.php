@@ -169,7 +169,7 @@ final readonly class PlanAnew
         }
         $offload->forceFill([
             // What it was reckoned with at first stays: by it is told what time was lost by.
-            'decision' => array_intersect_key($plan->pack(), ['links' => true, 'cards' => true]),
+            'decision' => $plan->decision,
             'plans' => $offload->plans + 1,
         ])->save();
     }

@@ -16,7 +16,6 @@ use Tally\Device\Fault\CannotCopy;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
 use Tally\Device\Place;
-use Tally\Record\NotUsable;
 use Tally\Transfer\CardSight;
 use Tally\Transfer\CopyPlaces;
 use Tally\Transfer\Filed\Circumstances;
@@ -25,6 +24,7 @@ use Tally\Transfer\FolderName;
 use Tally\Transfer\ListedFile;
 use Tally\Transfer\Source;
 use Tally\Transfer\Transfer;
+use Tally\Value\NotUsable;
 
 /** Makes copies of a real card on real drives, as the plan says, and writes down what came of each. */
 final readonly class RealCopies
@@ -48,7 +48,7 @@ final readonly class RealCopies
         try {
             $from = $this->copyToReadFrom($card, $copies);
             $known = self::known($card, $from);
-            $path = $from === null ? $this->allowed->admitWithin($offload->places['slots'][$card->slot] ?? '') : $this->folder($from);
+            $path = $from === null ? $this->allowed->admitWithin($offload->places->slots[$card->slot] ?? '') : $this->folder($from);
             $source = Source::at($path);
             $complaint = $from === null ? self::complaint($card, $source, $known) : null;
             if ($complaint !== null) {
@@ -101,7 +101,7 @@ final readonly class RealCopies
     /** @throws DeviceFault */
     private function folder(OffloadCopy $copy): string
     {
-        return $this->allowed->admitWithin($copy->offloadCard->offload->places['drives'][$copy->drive] ?? '').
+        return $this->allowed->admitWithin($copy->offloadCard->offload->places->drives[$copy->drive] ?? '').
             "/{$copy->offloadCard->folder}";
     }
 
@@ -137,7 +137,7 @@ final readonly class RealCopies
     {
         $sight = CardSight::ofSource($source);
         // What lay there when it was put in was held against what was marked, and said to be right.
-        $isSaid = $known !== [] || $card->contents()?->digest === $sight->contents?->digest;
+        $isSaid = $known !== [] || $card->found?->digest === $sight->contents?->digest;
 
         return CardCheck::againstCopy($card, $source, $known) ?? CardCheck::complaint($card, $sight, $isSaid);
     }
@@ -150,7 +150,7 @@ final readonly class RealCopies
      */
     private static function lookOnceMore(OffloadCard $card, array $copies): void
     {
-        $complaint = CardCheck::writtenSince($card, CardSight::of($card->offload->places['slots'][$card->slot] ?? ''));
+        $complaint = CardCheck::writtenSince($card, CardSight::of($card->offload->places->slots[$card->slot] ?? ''));
         if ($complaint !== null) {
             self::refuse($card, $copies, $complaint);
         }
@@ -191,7 +191,7 @@ final readonly class RealCopies
     {
         $onto = $places = [];
         foreach ($copies as $copy) {
-            $onto[] = $path = $this->allowed->admitWithin($card->offload->places['drives'][$copy->drive] ?? '');
+            $onto[] = $path = $this->allowed->admitWithin($card->offload->places->drives[$copy->drive] ?? '');
             $places[$copy->drive] = $place = Place::of($path);
             $chosen = $card->offload->medium($copy->drive);
             if ($chosen?->isSameMediumAs($place) === false) {
@@ -219,12 +219,12 @@ final readonly class RealCopies
         $isFirst = $card->read_at === null;
         $sight = CardSight::ofSource($source);
         $card->forceFill([
-            'medium' => $sight->medium?->pack(),
-            'found' => $sight->contents?->jsonSerialize(),
+            'medium' => $sight->medium,
+            'found' => $sight->contents,
             'read_at' => $card->read_at ?? now(),
             'refused_for' => null,
             'footage_act_id' => $isFirst ? Secured::record($card->card)?->id : $card->footage_act_id,
-            'folder' => $isFirst ? FolderName::of($source, array_values($card->offload->places['drives']), $card->folder) : $card->folder,
+            'folder' => $isFirst ? FolderName::of($source, array_values($card->offload->places->drives), $card->folder) : $card->folder,
         ])->save();
     }
 

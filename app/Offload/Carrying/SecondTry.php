@@ -65,14 +65,13 @@ final readonly class SecondTry
         }
         $places = $offload->places;
         if (! $offload->is_made_up) {
-            $path = trim($folder) === '' ? $places['drives'][$drive] ?? '' : trim($folder);
+            $path = trim($folder) === '' ? $places->drives[$drive] ?? '' : trim($folder);
             try {
                 StationFolders::allowed()->admitWithin($path);
             } catch (UnusablePath $fault) {
                 self::refuse('folder', $fault->getMessage());
             }
-            $places['drives'][$drive] = $path;
-            $places['media'][$drive] = Place::of($path)->jsonSerialize();
+            $places = $places->with($drive, $path, Place::of($path));
         }
         $copy->setRelation('offloadCard', $card);
         self::mustBeTheCards($offload, new Collection([$copy]));
@@ -94,12 +93,12 @@ final readonly class SecondTry
         foreach ($failed->groupBy('offload_card_id') as $copies) {
             $copy = $copies->firstOrFail();
             $card = $copy->offloadCard;
-            $path = $offload->places['slots'][$card->slot] ?? '';
+            $path = $offload->places->slots[$card->slot] ?? '';
             if ($copy->isRelayed() || $card->isFollowed()) {
                 continue;
             }
             $seen = BenchSight::card($offload->station, $path);
-            $isSaid = $card->contents()?->digest === $seen?->contents?->digest;
+            $isSaid = $card->found?->digest === $seen?->contents?->digest;
             $complaint = $seen === null ? null : CardCheck::complaint($card, $seen, $isSaid);
             if ($seen === null) {
                 self::refuse('again', self::silent($offload, FilePath::shown($path)));

@@ -15,7 +15,6 @@ use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
 use App\Offload\Carrying\Secured;
-use App\Runs\Conducting\ProgressRecord;
 use App\Runs\Ordering\RunOrder;
 use App\Stations\SlotLook;
 use Illuminate\Support\Collection;
@@ -78,7 +77,7 @@ final readonly class Orders
         if ($run === null) {
             return null;
         }
-        $progress = $run->progress === null ? null : ProgressRecord::unpack($run->progress);
+        $progress = $run->progress;
 
         return new RunningProps(
             $run->id,
@@ -89,13 +88,13 @@ final readonly class Orders
             $progress === null
                 ? null
                 : new ProgressProps(
-                    $progress->phase,
+                    $progress->phase->value,
                     $progress->run,
                     $progress->at,
                     $progress->of,
-                    $progress->share,
+                    $progress->share(),
                     $progress->rate,
-                    $progress->left === null ? null : Span::seconds($progress->left)->print(),
+                    $progress->left() === null ? null : Span::seconds($progress->left())->print(),
                 ),
             self::away($run),
         );
@@ -124,7 +123,7 @@ final readonly class Orders
 
         $span = match (true) {
             $asked instanceof SpeedParameters => $forecast->ofSpeed($asked->plan),
-            $asked instanceof FilesParameters => $forecast->ofFiles($asked->files, Bytes::of(SmallFiles::EACH), $asked->times),
+            $asked instanceof FilesParameters => $forecast->ofFiles($asked->files, Bytes::of(SmallFiles::EACH), $asked->runs),
             $asked instanceof SizeParameters => $forecast->ofWriting($asked->size ?? $whole),
             $asked instanceof ProofParameters && $order->kind === RunKind::Screen => $forecast->ofScreen(
                 new ScreenPlan($asked->size ?? $whole, $asked->points),

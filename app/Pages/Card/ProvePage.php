@@ -13,7 +13,6 @@ use App\Models\Stations\SlotKind;
 use App\Pages\House\ErasedPage;
 use App\Pages\Page;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Fluent;
 use Tally\Quantity\Bytes;
 use Tally\Record\ProofRecord;
 
@@ -60,18 +59,15 @@ final readonly class ProvePage extends Page
         if ($run === null || ! ($run->canContinue() || $run->canReadAgain())) {
             return null;
         }
-        $checkpoint = $run->checkpoint ?? new Fluent();
-        [$written, $read, $size] = array_map(fn (string $key): string => Bytes::of($checkpoint->integer($key))->decimal(), [
-            'written',
-            'read',
-            'size',
-        ]);
+        $left = $run->checkpoint;
+        [$written, $read] = [Bytes::of($left->written ?? 0)->decimal(), Bytes::of($left->read ?? 0)->decimal()];
+        $size = ($left->size ?? Bytes::of(0))->decimal();
         $where = match (true) {
             $run->canReadAgain() => 'What '.
                 $run->name().
                 ' wrote still lies on the card. Taken out and put in again, it can be read once more: a cache inside the card would '.
                 'be found out.',
-            $checkpoint->integer('read') > 0 => ucfirst($run->name())." was left with {$read} of {$size} read back.",
+            ($left->read ?? 0) > 0 => ucfirst($run->name())." was left with {$read} of {$size} read back.",
             default => ucfirst($run->name())." was left with {$written} of {$size} written.",
         };
 

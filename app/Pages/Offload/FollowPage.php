@@ -244,7 +244,7 @@ final readonly class FollowPage extends Page
     {
         $notes = [];
         foreach ($offload->cards as $card) {
-            $found = $card->contents();
+            $found = $card->found;
             if ($card->less_by !== null) {
                 $marked = FootageAct::query()->find($card->footage_act_id);
                 $was = $marked === null

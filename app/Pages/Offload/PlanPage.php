@@ -174,7 +174,7 @@ final readonly class PlanPage extends Page
     {
         $last = Offload::query()->where('is_made_up', false)->latest('id')->first();
         $places = [];
-        foreach ($last === null ? [] : [...$last->places['slots'], ...$last->places['drives']] as $thing => $folder) {
+        foreach ($last === null ? [] : [...$last->places->slots, ...$last->places->drives] as $thing => $folder) {
             $places[] = new MountedProps($thing, $folder);
         }
 

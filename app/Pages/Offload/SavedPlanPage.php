@@ -56,7 +56,7 @@ final readonly class SavedPlanPage extends Page
     public static function of(SavedPlan $saved, ?string $person): self
     {
         $plan = $saved->plan();
-        $rates = $saved->knownRates();
+        $rates = $saved->rates;
         $sure = HowSure::of($plan, $rates);
         $changed = PlanBook::changed($saved, $plan);
 

@@ -45,7 +45,7 @@ final readonly class WrongCopies
             ->get('tag')
             ->map(fn (Drive $drive): string => $drive->tag)
             // Those that are mounted for this offload already come first.
-            ->sortBy(fn (string $tag): int => isset($offload->places['drives'][$tag]) ? 0 : 1);
+            ->sortBy(fn (string $tag): int => isset($offload->places->drives[$tag]) ? 0 : 1);
 
         return new WrongCopyProps(
             $copy->id,

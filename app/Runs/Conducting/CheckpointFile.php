@@ -6,13 +6,15 @@ namespace App\Runs\Conducting;
 
 use App\Runs\WholeFile;
 use Closure;
-use Illuminate\Support\Fluent;
 use InvalidArgumentException;
 use RuntimeException;
 use Tally\Device\Host\RealPath;
 use Tally\Probe\Observing\ProgressSaver;
 use Tally\Probe\Proof\Budget;
 use Tally\Probe\Proof\Checkpoint;
+use Tally\Probe\Screen\ScreenPlan;
+use Tally\Value\NotUsable;
+use Tally\Value\Values;
 use Throwable;
 
 /**
@@ -36,27 +38,27 @@ final class CheckpointFile implements ProgressSaver
         if ($now < $this->next) {
             return;
         }
-        $this->put(['checkpoint' => $soFar()->pack()]);
+        $this->put($soFar());
         // A slow disk must not make it a large part of the run.
         $this->next = hrtime(true) / 1e9 + max(self::EVERY, (hrtime(true) / 1e9 - $now) / Budget::SHARE);
     }
 
-    /** @param  array<string, mixed>  $what  a checkpoint, or the plan of a screen */
-    public function put(array $what): void
+    public function put(Checkpoint|ScreenPlan $what): void
     {
         $file = self::file($this->path);
-        $json = json_encode(['path' => $this->path, 'folder' => $this->folder, ...$what], JSON_THROW_ON_ERROR);
+        $json = Values::json($what instanceof Checkpoint
+            ? new LeftOnMedium($this->path, $this->folder, $what)
+            : new LeftOnMedium($this->path, $this->folder, screen: $what));
         if (! WholeFile::put($file, $json)) {
             throw new RuntimeException("The checkpoint could not be written to {$file}: is its disk full?");
         }
     }
 
     /**
-     * @return Fluent<string, mixed> checkpoint or plan, and folder
-     *
      * @throws InvalidArgumentException when there is none
+     * @throws NotUsable when it is none of ours
      */
-    public static function load(string $path): Fluent
+    public static function load(string $path): LeftOnMedium
     {
         $json = @file_get_contents(self::file($path));
         try {
@@ -71,7 +73,7 @@ final class CheckpointFile implements ProgressSaver
             );
         }
 
-        return new Fluent(array_filter($kept, is_string(...), ARRAY_FILTER_USE_KEY));
+        return Values::read(LeftOnMedium::class, $kept, 'checkpoint');
     }
 
     public static function forget(string $path): void

@@ -77,7 +77,7 @@ final readonly class MediumOfRun
             SlotKind::Raw => $this->erase($slot),
             SlotKind::Folder => LaidMedium::folderContinued(
                 $this->card($slot),
-                $this->run->checkpoint?->string('folder')->value() ?? '',
+                $this->run->checkpoint->folder ?? '',
                 $from->size,
             ),
         };
@@ -193,7 +193,7 @@ final readonly class MediumOfRun
             ->when($this->run->kind === RunKind::Proof, fn (Builder $runs): Builder => $runs->where('card_id', '!=', $this->run->card_id))
             ->get();
 
-        return array_values(array_filter($left->map(fn (Run $one): mixed => $one->checkpoint?->get('folder'))->all(), is_string(...)));
+        return array_values(array_filter($left->map(fn (Run $one): ?string => $one->checkpoint?->folder)->all(), is_string(...)));
     }
 
     /** What the chain of a run gives at best: a stand-in goes no faster. */

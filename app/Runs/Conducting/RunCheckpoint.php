@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Runs\Conducting;
 
-use App\Models\Casts\Json;
 use App\Models\Runs\Run;
 use Closure;
 use Illuminate\Database\QueryException;
@@ -14,6 +13,7 @@ use Tally\Probe\Proof\Budget;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Record\ProofParameters;
 use Tally\Record\ProofRecord;
+use Tally\Value\Values;
 
 /**
  * Writes into the books where a proof can be taken up again, and what it has found so far.
@@ -26,8 +26,8 @@ final class RunCheckpoint implements ProgressSaver
 
     private bool $hasKept;
 
-    /** @var array<string, mixed>|null */
-    private ?array $unkept = null;
+    /** The newest place, where the books were away when it was to be kept. */
+    private ?Checkpoint $unkept = null;
 
     public function __construct(
         private readonly Run $run,
@@ -43,8 +43,8 @@ final class RunCheckpoint implements ProgressSaver
         return $this->hasKept;
     }
 
-    /** @return array<string, mixed>|null the newest place, where the books were away when it was to be kept */
-    public function unkept(): ?array
+    /** The newest place, where the books were away when it was to be kept. */
+    public function unkept(): ?Checkpoint
     {
         return $this->unkept;
     }
@@ -56,12 +56,12 @@ final class RunCheckpoint implements ProgressSaver
             return;
         }
         $checkpoint = $soFar();
-        $place = [...$checkpoint->pack(), 'folder' => $this->medium->device->facts()->folder];
-        $keep = ['checkpoint' => json_encode($place, JSON_THROW_ON_ERROR)];
+        $place = $checkpoint->in($this->medium->device->facts()->folder);
+        $keep = ['checkpoint' => Values::json($place)];
         if ($checkpoint->read > 0) {
             $parameters = $this->run->parameters;
             $asked = $parameters instanceof ProofParameters ? $parameters : new ProofParameters();
-            $keep['result'] = Json::of(ProofRecord::soFar($checkpoint, $this->medium->extent($asked->size), $asked->reinserted)->pack());
+            $keep['result'] = Values::json(ProofRecord::soFar($checkpoint, $this->medium->extent($asked->size), $asked->reinserted));
         }
         $this->hasKept = true;
         try {

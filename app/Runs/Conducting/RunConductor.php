@@ -21,7 +21,6 @@ use Tally\Device\HostLoad;
 use Tally\Measured\Instrument;
 use Tally\Probe\Copy\TimedCopy;
 use Tally\Probe\Observing\Observer;
-use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
 use Tally\Probe\Screen\QuickScreen;
 use Tally\Probe\SmallFiles;
@@ -205,7 +204,7 @@ final readonly class RunConductor
     private function prove(Run $run): void
     {
         $asked = self::asked($run);
-        $from = $run->checkpoint === null ? null : Checkpoint::unpack($run->checkpoint->toArray());
+        $from = $run->checkpoint;
         $from = $from !== null && $asked->again ? $from->readAnew() : $from;
         $medium = $from === null ? $this->medium($run)->whole() : $this->medium($run)->again($from);
         $watch = $this->watch($run, $medium->isStandIn);
@@ -227,7 +226,7 @@ final readonly class RunConductor
                     $result->stopped,
                     $result->cutShort,
                     $result->note,
-                    $result->checkpoint()?->pack() ?? $saver->unkept(),
+                    $result->checkpoint() ?? $saver->unkept(),
                 ),
                 $clear,
             );
@@ -262,7 +261,7 @@ final readonly class RunConductor
         $medium = $this->medium($run)->folder();
         try {
             $saver = new RunProgressSaver($run, fn (SmallFilesResult $soFar): FilesRecord => new FilesRecord($soFar));
-            $result = (new SmallFiles($asked->files, $asked->times))->on(
+            $result = (new SmallFiles($asked->files, $asked->runs))->on(
                 $medium->store,
                 $medium->clock,
                 $this->watch($run, $run->slot?->kind === SlotKind::StandIn),

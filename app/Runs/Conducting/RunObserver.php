@@ -11,6 +11,7 @@ use Illuminate\Queue\Worker;
 use Illuminate\Support\Facades\DB;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Progress;
+use Tally\Value\Values;
 
 /** Writes a run's progress into the books four times a second, and looks there whether somebody asked it to stop. */
 final class RunObserver implements Observer
@@ -34,7 +35,7 @@ final class RunObserver implements Observer
         try {
             Run::query()
                 ->whereKey($this->run->id)
-                ->update(['progress' => json_encode(ProgressRecord::of($progress)->pack(), JSON_THROW_ON_ERROR)]);
+                ->update(['progress' => Values::json($progress)]);
             Station::query()
                 ->whereKey($this->run->station_id)
                 ->update(['worker_seen_at' => now()]);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Runs\Conducting;
 
-use App\Models\Casts\Json;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
 use Closure;
@@ -12,6 +11,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Tally\Probe\Observing\ProgressSaver;
 use Tally\Record\Result;
+use Tally\Value\Values;
 
 /**
  * Writes what was measured so far into the books while a run goes on, at most every other second. It counts only once the
@@ -52,7 +52,7 @@ final class RunProgressSaver implements ProgressSaver
             }
             Run::query()
                 ->whereKey($this->run->id)
-                ->update(['result' => Json::of(($this->record)($result)->pack())]);
+                ->update(['result' => Values::json(($this->record)($result))]);
         } catch (QueryException) {
             // The database is away for a moment: the result is filed at the end.
             DB::disconnect();

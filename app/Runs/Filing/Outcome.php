@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Runs\Filing;
 
 use App\Models\Runs\RunState;
+use Tally\Probe\Proof\Checkpoint;
 use Tally\Record\Result;
 
 /** What came of a run, before it is in any book. */
@@ -14,20 +15,19 @@ final readonly class Outcome
      * @param  Result|null  $result  null where it could not even begin
      * @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}|null  $traces
      * @param  string|null  $message  why it ended as it did
-     * @param  array<string, mixed>|null  $checkpoint  where it can be taken up again, packed
+     * @param  Checkpoint|null  $checkpoint  where it can be taken up again
      */
     public function __construct(
         public RunState $state,
         public ?Result $result,
         public ?array $traces,
         public ?string $message,
-        public ?array $checkpoint = null,
+        public ?Checkpoint $checkpoint = null,
     ) {}
 
     /**
      * @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}  $traces
      * @param  string|null  $cutShort  why the medium went away, if it did
-     * @param  array<string, mixed>|null  $checkpoint
      */
     public static function of(
         Result $result,
@@ -35,7 +35,7 @@ final readonly class Outcome
         bool $stopped,
         ?string $cutShort,
         ?string $note = null,
-        ?array $checkpoint = null,
+        ?Checkpoint $checkpoint = null,
     ): self {
         return new self(RunState::ended($stopped, $cutShort), $result, $traces, $cutShort ?? $note, $checkpoint);
     }

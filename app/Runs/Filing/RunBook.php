@@ -17,6 +17,7 @@ use App\Models\Runs\RunVoid;
 use DateTimeImmutable;
 use Illuminate\Support\Facades\DB;
 use Tally\Measured\Chain;
+use Tally\Measured\Way;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Temperature;
 use Tally\Reading\Copy\CopyReading;
@@ -44,7 +45,7 @@ final readonly class RunBook
         ?string $note,
         ?string $beside,
     ): Run {
-        $rates = fn (string $way): array => array_values(
+        $rates = fn (Way $way): array => array_values(
             array_map(
                 fn (TypedReading $one): float => $one->rate()->bytesPerSecond ?? 0.0,
                 array_filter($readings, fn (TypedReading $one): bool => $one->way === $way),
@@ -52,13 +53,13 @@ final readonly class RunBook
         );
         $sizes = array_unique(array_map(fn (TypedReading $one): int => $one->size->count ?? 0, $readings));
         $disagree = array_map(
-            fn (TypedReading $one): string => $one->way,
+            fn (TypedReading $one): string => $one->way->value,
             array_filter($readings, fn (TypedReading $one): bool => $one->accord()?->agrees() === false),
         );
         $record = new SpeedRecord(
             Bytes::of(count($sizes) === 1 ? $sizes[0] : 0),
-            $rates('write'),
-            $rates('read'),
+            $rates(Way::Write),
+            $rates(Way::Read),
             true,
             0,
             Bytes::of(0),

@@ -6,8 +6,8 @@ namespace App\Runs\Filing;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
-use App\Models\Runs\RunSample;
 use App\Models\Runs\RunState;
+use App\Models\Runs\Traces;
 use App\Runs\WholeFile;
 use App\Stations\OneAtATime;
 use Closure;
@@ -15,6 +15,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;
 use RuntimeException;
+use Tally\Value\Values;
 use Throwable;
 
 /**
@@ -43,13 +44,13 @@ final readonly class UnfiledResult
             'tag' => $run->relationLoaded('card') ? $run->card->tag : null,
             'attributes' => $run->exists ? $run->getDirty() : $run->getAttributes(),
             'state' => $outcome->state->value,
-            'result' => $outcome->result?->pack(),
+            'result' => $outcome->result === null ? null : Values::write($outcome->result),
             'traces' => $outcome->traces,
             'message' => $outcome->message,
             'ended_at' => now()->utc()->format('Y-m-d H:i:s'),
         ];
         if ($outcome->checkpoint !== null) {
-            $entry['attributes']['checkpoint'] = json_encode($outcome->checkpoint, JSON_THROW_ON_ERROR);
+            $entry['attributes']['checkpoint'] = Values::json($outcome->checkpoint);
         }
         $file =
             self::folder().sprintf('/%s-%06d-%s.json', now()->utc()->format('Ymd-His-u'), getmypid(), $run->exists ? $run->id : 'new');
@@ -136,7 +137,7 @@ final readonly class UnfiledResult
                 $run,
                 RunState::from(is_string($entry['state'] ?? null) ? $entry['state'] : ''),
                 is_array($result) ? $result : null,
-                is_array($traces) ? RunSample::traces($traces) : null,
+                is_array($traces) ? Values::read(Traces::class, $traces)->all() : null,
                 is_string($entry['message'] ?? null) ? $entry['message'] : null,
                 Carbon::parse(is_string($entry['ended_at'] ?? null) ? $entry['ended_at'] : 'now', 'UTC'),
             );

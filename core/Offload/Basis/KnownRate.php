@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Tally\Offload\Basis;
 
 use Tally\Chain\CeilingOrigin;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
 
 /** A rate that a plan is reckoned with: how it was got, and between what it may really lie. Bytes a second; files a second of previews. */
 final readonly class KnownRate
@@ -54,35 +52,5 @@ final readonly class KnownRate
             RateOf::DriveLink => "link of {$this->thing}",
             RateOf::Previews => "previews on {$this->thing}",
         };
-    }
-
-    /** @return array<string, mixed> for JSON */
-    public function pack(): array
-    {
-        return [
-            'of' => $this->of->value,
-            'thing' => $this->thing,
-            'in' => $this->in,
-            'rate' => $this->rate,
-            'origin' => $this->origin->value,
-            'how' => $this->how,
-            'low' => $this->low,
-            'high' => $this->high,
-        ];
-    }
-
-    /** @throws NotUsable */
-    public static function unpack(Fields $packed): self
-    {
-        return new self(
-            $packed->choice('of', RateOf::class),
-            $packed->text('thing'),
-            $packed->text('in', ''),
-            $packed->number('rate'),
-            $packed->choice('origin', CeilingOrigin::class),
-            $packed->text('how', ''),
-            $packed->number('low'),
-            $packed->number('high'),
-        );
     }
 }

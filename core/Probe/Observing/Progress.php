@@ -19,13 +19,13 @@ final readonly class Progress
      */
     public function __construct(
         public Phase $phase,
-        public int $run,
-        public int $at,
-        public int $of,
-        public int $done,
-        public int $total,
-        public float $seconds,
-        public ?float $rate,
+        public int $run = 1,
+        public int $at = 0,
+        public int $of = 0,
+        public int $done = 0,
+        public int $total = 0,
+        public float $seconds = 0.0,
+        public ?float $rate = null,
         public int $before = 0,
     ) {}
 

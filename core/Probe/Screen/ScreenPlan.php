@@ -9,6 +9,7 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
+use Tally\Value\Key;
 
 /**
  * Which places a quick screen stamps, the same ones for the same imprint.
@@ -32,7 +33,7 @@ final readonly class ScreenPlan
     private const MOST_RUNGS = 4096;
 
     /** @throws InvalidArgumentException when the number of places is out of range */
-    public function __construct(public Bytes $size, public int $points = self::POINTS, public int $seed = 1)
+    public function __construct(public Bytes $size, public int $points = self::POINTS, #[Key('imprint')] public int $seed = 1)
     {
         if ($points < self::LEAST || $points > self::MOST) {
             throw new InvalidArgumentException(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Reading\Copy;
 
-use Tally\Quantity\Passage;
+use Tally\Quantity\Span;
 use Tally\Reading\Summary;
 
 /** What many small files took against one large file of the same bytes. */
@@ -27,12 +27,12 @@ final readonly class SmallFilesReading
         return self::of($result, fn (SmallFilesRound $round): array => [$round->manyRead, $round->oneRead]);
     }
 
-    /** @param  callable(SmallFilesRound): array{Passage, Passage}  $way */
+    /** @param  callable(SmallFilesRound): array{Span, Span}  $way */
     private static function of(SmallFilesResult $result, callable $way): ?self
     {
         [$overheads, $many, $one] = [[], [], []];
         foreach ($result->rounds as $round) {
-            [$small, $large] = $way($round);
+            [$small, $large] = array_map($result->moved(...), $way($round));
             if ($small->rate() !== null && $large->rate() !== null) {
                 $overheads[] = ($small->span->seconds - $large->span->seconds) / ($result->files - 1);
                 $many[] = $small->rate()->bytesPerSecond;

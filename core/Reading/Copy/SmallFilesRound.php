@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace Tally\Reading\Copy;
 
-use Tally\Quantity\Passage;
+use Tally\Quantity\Span;
+use Tally\Value\Row;
 
-/** Many small files and one large file of the same bytes, each written and read once. */
+/** Many small files and one large file of the same bytes, each written and read once: how long that took. */
+#[Row]
 final readonly class SmallFilesRound
 {
     public function __construct(
-        public Passage $manyWritten,
-        public Passage $oneWritten,
-        public Passage $manyRead,
-        public Passage $oneRead,
+        public Span $manyWritten,
+        public Span $oneWritten,
+        public Span $manyRead,
+        public Span $oneRead,
     ) {}
 }

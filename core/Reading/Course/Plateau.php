@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tally\Reading\Course;
 
 use Tally\Quantity\Rate;
+use Tally\Value\Row;
 
 /** A part of a course that goes at one speed. */
+#[Row]
 final readonly class Plateau
 {
     /**

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tally\Transfer\Filed;
 
 use InvalidArgumentException;
-use Tally\Record\NotUsable;
 use Tally\Transfer\FilePath;
 use Tally\Transfer\ListedFile;
+use Tally\Value\NotUsable;
 
 /**
  * A list as `sha256sum -c` and `xxhsum -c` read it: a checksum, two spaces, a name. Source: coreutils manual, “md5sum invocation”;

@@ -6,10 +6,11 @@ namespace Tally\Transfer\Filed;
 
 use JsonException;
 use Tally\Device\Host\RealPath;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
+use Tally\Transfer\FileEntry;
 use Tally\Transfer\FilePath;
 use Tally\Transfer\ListedFile;
+use Tally\Value\NotUsable;
+use Tally\Value\Values;
 
 /** The open record beside a copy, as docs/copy.schema.json describes it. */
 final readonly class CopyRecord
@@ -61,7 +62,7 @@ final readonly class CopyRecord
                 'count' => count($this->files),
                 'bytes' => array_sum(array_map(fn (ListedFile $file): int => $file->size, $this->files)),
                 'skipped' => array_map(FilePath::shown(...), $this->skipped),
-                'files' => array_map(fn (ListedFile $file): array => $file->pack(), $this->files),
+                'files' => $this->files,
             ],
             JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         )."\n";
@@ -97,11 +98,7 @@ final readonly class CopyRecord
         } catch (JsonException $fault) {
             throw NotUsable::field('file', $fault->getMessage(), 'give JSON.');
         }
-        $record = new Fields(is_array($said) ? $said : throw NotUsable::field('file', $said, 'give an object.'));
-        if ($record->text('format') !== self::FORMAT || $record->integer('version') !== self::VERSION) {
-            throw $record->wrong('format', '“'.self::FORMAT.'”, version '.self::VERSION.' would do.');
-        }
 
-        return array_map(ListedFile::unpack(...), $record->rows('files'));
+        return array_map(fn (FileEntry $entry): ListedFile => $entry->file, Values::read(FiledRecord::class, $said, 'record')->files);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tally\Transfer\Filed;
 
-use JsonSerializable;
 use Tally\Device\Clock;
 use Tally\Device\Fault\CannotOpen;
 use Tally\Device\Host\Beneath;
@@ -12,13 +11,13 @@ use Tally\Device\Host\Calls;
 use Tally\Device\Host\FileFacts;
 use Tally\Device\Host\HostError;
 use Tally\Device\Place;
-use Tally\Record\NotUsable;
 use Tally\Transfer\FilePath;
 use Tally\Transfer\ListedFile;
 use Tally\Transfer\Reading;
+use Tally\Value\NotUsable;
 
 /** A quick look at a copy that was read back once: whether all of it is still there, by name and size, and a sample by its bytes. */
-final readonly class CopySight implements JsonSerializable
+final readonly class CopySight
 {
     /** Whole files are read until so much was, or for so long. Bytes, seconds. */
     private const SAMPLE = 268_435_456;
@@ -128,24 +127,5 @@ final readonly class CopySight implements JsonSerializable
         } catch (HostError) {
             return false;
         }
-    }
-
-    /** @return array<mixed> */
-    public function jsonSerialize(): array
-    {
-        return get_object_vars($this);
-    }
-
-    /** @param  array<mixed>  $packed */
-    public static function unpack(array $packed): self
-    {
-        $number = fn (string $key): int => is_int($packed[$key] ?? null) ? $packed[$key] : 0;
-
-        return new self(
-            is_bool($packed['isRight'] ?? null) ? $packed['isRight'] : null,
-            $number('files'),
-            $number('read'),
-            is_string($packed['note'] ?? null) ? $packed['note'] : '',
-        );
     }
 }

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Tally\Transfer\Filed;
 
+use JsonSerializable;
 use Tally\Transfer\FilePath;
 
 /** A file of which two lists say different things, and what it is. */
-final readonly class Dispute
+final readonly class Dispute implements JsonSerializable
 {
     /**
      * @param  array<string, array<string, string>>  $says  list → kind → sum
@@ -40,7 +41,7 @@ final readonly class Dispute
     }
 
     /** @return array<string, mixed> */
-    public function pack(): array
+    public function jsonSerialize(): array
     {
         return [
             'path' => FilePath::shown($this->path),

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Tally\Transfer\Filed;
 
+use JsonSerializable;
 use Tally\Transfer\FilePath;
 
 /** How a folder stands to the lists beside it. */
-final readonly class FolderFinding
+final readonly class FolderFinding implements JsonSerializable
 {
     /**
      * @param  string  $folder  the real one
@@ -73,7 +74,7 @@ final readonly class FolderFinding
     }
 
     /** @return array<string, mixed> */
-    public function pack(): array
+    public function jsonSerialize(): array
     {
         return [
             'folder' => FilePath::shown($this->folder),
@@ -82,7 +83,7 @@ final readonly class FolderFinding
             'changed' => self::shown($this->changed),
             'extra' => self::shown($this->extra),
             'unreadable' => self::shown($this->unreadable),
-            'disputed' => array_map(fn (Dispute $dispute): array => $dispute->pack(), $this->disputed),
+            'disputed' => $this->disputed,
             'lists' => $this->faults,
             'part' => $this->isPart,
             'stopped' => $this->stopped,

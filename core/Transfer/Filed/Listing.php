@@ -7,10 +7,10 @@ namespace Tally\Transfer\Filed;
 use Tally\Device\Host\Beneath;
 use Tally\Device\Host\Calls;
 use Tally\Device\Host\HostError;
-use Tally\Record\NotUsable;
 use Tally\Transfer\FilePath;
 use Tally\Transfer\ListedFile;
 use Tally\Transfer\Stage;
+use Tally\Value\NotUsable;
 
 /** All that the lists beside a folder say of the files in it. */
 final class Listing

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Tally\Transfer\Filed;
 
+use JsonSerializable;
 use Tally\Transfer\FilePath;
 
 /** How all that lies in one place stands to its lists. */
-final readonly class TreeFinding
+final readonly class TreeFinding implements JsonSerializable
 {
     /**
      * @param  string  $given  as it was asked for
@@ -27,13 +28,13 @@ final readonly class TreeFinding
     }
 
     /** @return array<string, mixed> */
-    public function pack(): array
+    public function jsonSerialize(): array
     {
         return [
             'given' => FilePath::shown($this->given),
             'as_listed' => $this->isAsListed(),
             'stopped' => $this->wasStopped(),
-            'folders' => array_map(fn (FolderFinding $one): array => $one->pack(), $this->folders),
+            'folders' => $this->folders,
             'without_list' => array_map(FilePath::shown(...), $this->withoutList),
         ];
     }

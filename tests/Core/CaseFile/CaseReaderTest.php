@@ -12,8 +12,7 @@ use Tally\Label\Bus;
 use Tally\Label\Mark;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
+use Tally\Value\NotUsable;
 use Tests\Support\JudgesCases;
 
 /** What a case is read as, and what is said of one that cannot be read: which field, what was given, what would do. */
@@ -24,7 +23,7 @@ final class CaseReaderTest extends TestCase
     /** @param  array<string, mixed>  $case */
     private static function read(array $case): CaseOfCard
     {
-        return CaseReader::read(new Fields(['format' => 'gritty-tally-case', 'version' => 1, 'label' => self::V60, ...$case]));
+        return CaseReader::read(['format' => 'gritty-tally-case', 'version' => 1, 'label' => self::V60, ...$case]);
     }
 
     /**
@@ -219,7 +218,7 @@ final class CaseReaderTest extends TestCase
             '“a card”',
             'form and capacity',
         ];
-        yield 'an expectation of nothing' => [['expect' => ['topics' => []]], 'expect.verdict', 'missing', 'give a text'];
+        yield 'an expectation of nothing' => [['expect' => ['topics' => []]], 'expect.verdict', 'missing', 'Sham, Shaky'];
         yield 'an expectation nobody knows' => [['expect' => ['verdict' => 'Fine']], 'expect.verdict', '“Fine”', 'Sound'];
         yield 'a topic nobody knows' => [
             ['expect' => ['verdict' => 'Sound', 'topics' => ['colour' => 'Sound']]],

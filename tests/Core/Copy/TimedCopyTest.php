@@ -14,6 +14,7 @@ use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Phase;
 use Tally\Probe\Observing\Progress;
 use Tally\Record\CopyRecord;
+use Tally\Value\Values;
 use Tests\Support\Meddle;
 use Tests\Support\StopAt;
 use Tests\Support\TemporaryFolder;
@@ -142,7 +143,7 @@ final class TimedCopyTest extends TestCase
         }
         // What is kept of it is text, whatever the names are.
         self::assertSame('caf\\xE9.mov', FileTree::word($names[1]));
-        self::assertIsString(json_encode(CopyRecord::of($result)->pack()));
+        self::assertIsString(json_encode((array) Values::plain(CopyRecord::of($result))));
     }
 
     public function test_a_file_that_a_drive_takes_for_another_of_the_same_name_is_told_and_overwrites_nothing(): void

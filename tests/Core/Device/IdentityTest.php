@@ -8,6 +8,7 @@ use PHPUnit\Framework\TestCase;
 use Tally\Device\Identity;
 use Tally\Device\IdentityKind;
 use Tally\Device\Raw\Kernel;
+use Tally\Value\Values;
 use Tests\Support\TemporaryFolder;
 
 /**
@@ -54,10 +55,10 @@ final class IdentityTest extends TestCase
             'bytes' => 64_000_000_000,
             'sequence' => 41,
         ];
-        $identity = fn (array $with): Identity => Identity::unpack([...$one, ...$with]) ?? self::fail('no identity');
+        $identity = fn (array $with): Identity => Values::read(Identity::class, [...$one, ...$with]);
         $before = $identity([]);
         self::assertTrue($before->isSameAs($identity([])));
-        self::assertTrue($before->isSameAs(Identity::unpack($before->pack()) ?? self::fail('no identity')));
+        self::assertTrue($before->isSameAs(Values::read(Identity::class, (array) Values::plain($before))));
         foreach (
             [
                 'the card was taken out, or another put in, since then' => ['sequence' => 42],

@@ -22,7 +22,7 @@ use Tally\Offload\Question\Reader;
 use Tally\Offload\Question\ReaderSlot;
 use Tally\Offload\Question\Rules;
 use Tally\Offload\Question\Verify;
-use Tally\Record\Fields;
+use Tally\Value\Values;
 use Tests\Support\RandomOffload;
 
 /** How far a plan's times may be off. */
@@ -119,7 +119,7 @@ final class HowSureTest extends TestCase
     {
         foreach (RateOf::cases() as $of) {
             $rate = self::rate($of, 'R1', 'p1', 200e6, 150e6, 220.5e6);
-            $again = KnownRate::unpack(new Fields((array) json_decode((string) json_encode($rate->pack()), true)));
+            $again = Values::read(KnownRate::class, json_decode(Values::json($rate), true));
             self::assertEquals($rate, $again);
             self::assertStringContainsString('R1', $rate->name());
         }

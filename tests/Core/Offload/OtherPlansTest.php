@@ -38,7 +38,7 @@ final class OtherPlansTest extends TestCase
     public function test_where_a_scheme_was_asked_for_no_other_is_offered(): void
     {
         $question = RandomOffload::of(5, 3, 2, 3);
-        $file = (array) json_decode((string) json_encode(PlanFile::pack($question, Goal::Safe)), true);
+        $file = (array) json_decode(PlanFile::write($question, Goal::Safe), true);
         $file['rules'] = ['copies' => 2, 'scheme' => 'relay'];
         $plan = Plan::of(PlanFile::read((string) json_encode($file))->question, Goal::Safe, 0.02);
         self::assertSame(
@@ -52,10 +52,10 @@ final class OtherPlansTest extends TestCase
         for ($seed = 1; $seed <= 60; $seed++) {
             $question = RandomOffload::of($seed, 1 + $seed % 6, 2 + $seed % 4, 2 + $seed % 3, $seed % 2 === 0);
             $goal = Goal::cases()[$seed % 3];
-            $json = (string) json_encode(PlanFile::pack($question, $goal), JSON_PRESERVE_ZERO_FRACTION);
+            $json = PlanFile::write($question, $goal);
             $again = PlanFile::read($json);
             self::assertSame($goal, $again->goal);
-            self::assertSame($json, json_encode(PlanFile::pack($again->question, $goal), JSON_PRESERVE_ZERO_FRACTION));
+            self::assertSame($json, PlanFile::write($again->question, $goal));
             $one = Plan::of($question, $goal, 0.01);
             self::assertEqualsWithDelta(
                 $one->course->done,

@@ -12,7 +12,7 @@ use Tally\Offload\Plan;
 use Tally\Offload\PlanFile;
 use Tally\Offload\Question\Goal;
 use Tally\Offload\Question\Verify;
-use Tally\Record\NotUsable;
+use Tally\Value\NotUsable;
 
 /** The open file that a plan is asked with: what may be left out, what is refused, and what cannot be planned. */
 final class PlanFileTest extends TestCase

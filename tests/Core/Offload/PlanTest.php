@@ -23,6 +23,7 @@ use Tally\Offload\Question\Scheme;
 use Tally\Offload\Question\Verify;
 use Tally\Offload\Search\Bound;
 use Tally\Offload\Search\Sorted;
+use Tally\Value\Values;
 use Tests\Support\EveryOffload;
 use Tests\Support\RandomOffload;
 
@@ -54,16 +55,16 @@ final class PlanTest extends TestCase
         self::assertLessThanOrEqual(1.0001 * $answer['value'], $figure($plan));
         self::assertLessThanOrEqual(data_get(json_decode($json, true), 'best.safe'), $plan->bound);
         // From what is printed anybody reckons the same times again.
-        $printed = json_decode((string) json_encode($plan->pack()), true);
+        $printed = json_decode((string) json_encode(Values::plain($plan)), true);
         self::assertIsArray($printed);
         $again = Plan::decided($question, $goal, self::decision($printed), $plan->bound);
-        self::assertSame($printed, json_decode((string) json_encode($again->pack()), true));
+        self::assertSame($printed, json_decode((string) json_encode(Values::plain($again)), true));
     }
 
     /** @param  array<mixed>  $decision */
     private static function decision(array $decision): Decision
     {
-        return Decision::unpack($decision);
+        return Values::read(Decision::class, $decision);
     }
 
     public function test_the_bound_is_never_above_the_best_there_is(): void
@@ -179,7 +180,7 @@ final class PlanTest extends TestCase
                 array_reverse($asked->links, true),
                 $asked->rules,
             );
-            [$one, $two] = [Plan::of($asked, Goal::Safe, 0.03)->pack(), Plan::of($other, Goal::Safe, 0.03)->pack()];
+            [$one, $two] = [(array) Values::plain(Plan::of($asked, Goal::Safe, 0.03)), (array) Values::plain(Plan::of($other, Goal::Safe, 0.03))];
             self::assertEquals($one['cards'], $two['cards'], "seed {$seed}");
             self::assertEquals($one['links'], $two['links'], "seed {$seed}");
         }
@@ -188,7 +189,7 @@ final class PlanTest extends TestCase
     public function test_the_same_question_gives_the_same_plan(): void
     {
         $question = RandomOffload::of(3, 8, 4, 3, true);
-        self::assertEquals(Plan::of($question)->pack(), Plan::of($question)->pack());
+        self::assertEquals((array) Values::plain(Plan::of($question)), (array) Values::plain(Plan::of($question)));
     }
 
     public function test_one_card_more_is_never_done_sooner(): void

@@ -17,7 +17,6 @@ use Tally\Practice\Mistake;
 use Tally\Practice\Move;
 use Tally\Practice\Trick;
 use Tally\Quantity\Bytes;
-use Tally\Record\Fields;
 use Tally\Verdict\Judge;
 use Tally\Verdict\VerdictKind;
 
@@ -56,7 +55,7 @@ final class ExerciseTest extends TestCase
             $name = "level {$level->value}, seed {$seed}, {$exercise->card->trick->value}";
             $tricks[$exercise->card->trick->value] = true;
 
-            $judged = Judge::judge(CaseReader::read(new Fields($exercise->case(array_values($exercise->moves))))->evidence);
+            $judged = Judge::judge(CaseReader::read($exercise->case(array_values($exercise->moves)))->evidence);
             self::assertSame($judged->kind, $answer->called->verdict->kind, $name);
             self::assertLessThan(count($exercise->moves), count($answer->way), $name);
             self::assertTrue(Called::after($exercise, $answer->way)->says($answer->called), $name);

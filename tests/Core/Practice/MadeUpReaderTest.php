@@ -19,7 +19,6 @@ use Tally\Practice\Packed;
 use Tally\Practice\PracticeSet;
 use Tally\Practice\Trick;
 use Tally\Quantity\Rate;
-use Tally\Record\Fields;
 use Tally\Verdict\Judge;
 
 /** Made-up readers and cards stay within what the trade sees: bus and link ranges of the handbook, common practice, no source. */
@@ -44,9 +43,7 @@ final class MadeUpReaderTest extends TestCase
         Holds $holds,
     ): void {
         $chance = new Randomizer(new Mt19937(5));
-        $label = CaseReader::read(
-            new Fields(['format' => 'gritty-tally-case', 'version' => 1, 'name' => '', 'label' => self::label($bus), 'runs' => []]),
-        )->evidence->label;
+        $label = CaseReader::read(['format' => 'gritty-tally-case', 'version' => 1, 'name' => '', 'label' => self::label($bus), 'runs' => []])->evidence->label;
         for ($time = 0; $time < 50; $time++) {
             $reader = MadeUpReader::drawn('P1', $bus, $link, $chance);
             self::assertGreaterThanOrEqual($least, $reader->of(INF));
@@ -112,7 +109,7 @@ final class MadeUpReaderTest extends TestCase
             self::assertIsArray($packed['answer']);
             $json = json_decode((string) json_encode($packed['case']), true);
             self::assertIsArray($json);
-            $verdict = Judge::judge(CaseReader::read(new Fields($json))->evidence);
+            $verdict = Judge::judge(CaseReader::read($json)->evidence);
             self::assertSame($packed['answer']['verdict'], $verdict->kind->value);
             self::assertSame($packed['answer']['reasons'], array_map(fn ($reason): string => $reason->sentence(), $verdict->reasons));
             self::assertContainsOnlyString((array) $packed['answer']['way']);

@@ -21,6 +21,7 @@ use Tally\Probe\Proof\ProofResult;
 use Tally\StandIn\Medium;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
+use Tally\Value\Values;
 use Tests\Support\CheckpointInHand;
 use Tests\Support\MortalDevice;
 use Tests\Support\StopAt;
@@ -32,7 +33,7 @@ final class ResumeTest extends TestCase
     {
         $packed = $json === null ? null : json_decode($json, true, flags: JSON_THROW_ON_ERROR);
 
-        return is_array($packed) ? Checkpoint::unpack($packed) : null;
+        return is_array($packed) ? Values::read(Checkpoint::class, $packed) : null;
     }
 
     /** @return iterable<string, array{string}> */
@@ -97,7 +98,7 @@ final class ResumeTest extends TestCase
         $device = new StandInDevice(Medium::parse($line), $clock);
         $whole = FullProof::on($device, $clock, lookBack: false);
         // As after a kill between the last checkpoint and the telling.
-        $kept = self::loaded(json_encode($whole->checkpoint()?->pack(), JSON_THROW_ON_ERROR));
+        $kept = self::loaded(Values::json($whole->checkpoint()));
         self::assertNotNull($kept);
         $told = FullProof::continued($kept, $device, $clock);
         self::assertEquals([$whole->core, $whole->diagnosis, false], [$told->core, $told->diagnosis, $told->stopped]);
@@ -118,7 +119,7 @@ final class ResumeTest extends TestCase
         );
         $checkpoint = self::loaded($saver->json);
         self::assertNotNull($checkpoint);
-        self::assertSame($saver->json, json_encode($checkpoint->pack()));
+        self::assertSame($saver->json, json_encode(Values::plain($checkpoint)));
         self::assertTrue($checkpoint->allWritten);
         self::assertEqualsWithDelta(0.6, $checkpoint->read / 3e9, 0.01);
     }
@@ -165,7 +166,7 @@ final class ResumeTest extends TestCase
     public function test_a_checkpoint_that_is_none_is_refused(): void
     {
         $this->expectExceptionMessage('The checkpoint is not one of ours: its “imprint” is missing or no number.');
-        Checkpoint::unpack(['size' => 5]);
+        Values::read(Checkpoint::class, ['size' => 5]);
     }
 
     public function test_checkpoints_take_less_than_a_hundredth_of_the_time(): void

@@ -13,7 +13,6 @@ use Tally\Evidence\House;
 use Tally\Quantity\Rate;
 use Tally\Reading\Standing;
 use Tally\Reading\Thresholds;
-use Tally\Record\Fields;
 use Tally\Verdict\Judge;
 use Tally\Verdict\VerdictKind;
 
@@ -58,26 +57,24 @@ final class ThresholdsTest extends TestCase
 
     public function test_a_verdict_turns_with_the_rules_of_the_house(): void
     {
-        $evidence = CaseReader::read(
-            new Fields([
-                'format' => 'gritty-tally-case',
-                'version' => 1,
-                'name' => 'a little short everywhere',
-                'label' => '128GB SDXC I U3 V30 95MB/s read 90MB/s write',
-                'runs' => [
-                    [
-                        'kind' => 'proof',
-                        'mode' => 'raw',
-                        'chain' => ['reader' => 'R2', 'bus' => 'UHS-I', 'link' => 'USB 5 Gb/s'],
-                        'shows' => '120 GB',
-                        'written' => '120 GB',
-                        'read_back' => '120 GB',
-                        'course' => [['120 GB', '70 MB/s']],
-                        'read' => '76 MB/s',
-                    ],
+        $evidence = CaseReader::read([
+            'format' => 'gritty-tally-case',
+            'version' => 1,
+            'name' => 'a little short everywhere',
+            'label' => '128GB SDXC I U3 V30 95MB/s read 90MB/s write',
+            'runs' => [
+                [
+                    'kind' => 'proof',
+                    'mode' => 'raw',
+                    'chain' => ['reader' => 'R2', 'bus' => 'UHS-I', 'link' => 'USB 5 Gb/s'],
+                    'shows' => '120 GB',
+                    'written' => '120 GB',
+                    'read_back' => '120 GB',
+                    'course' => [['120 GB', '70 MB/s']],
+                    'read' => '76 MB/s',
                 ],
-            ]),
-        )->evidence;
+            ],
+        ])->evidence;
         $by = fn (Thresholds $rules): VerdictKind => Judge::judge(
             new Evidence($evidence->label, $evidence->speeds, $evidence->proofs, $evidence->sustained, house: new House(by: $rules)),
         )->kind;

@@ -8,9 +8,9 @@ use PHPUnit\Framework\TestCase;
 use Tally\Chain\HostLink;
 use Tally\Label\Bus;
 use Tally\Label\Form;
+use Tally\Measured\Chain;
 use Tally\Record\Before;
-use Tally\Record\ChainRecord;
-use Tally\Record\Fields;
+use Tally\Value\Values;
 
 /** Shapes that earlier versions kept, in the shape of today. */
 final class BeforeTest extends TestCase
@@ -33,7 +33,7 @@ final class BeforeTest extends TestCase
 
     public function test_the_bus_of_a_path_is_known_by_what_it_carries_on_paper(): void
     {
-        $chain = ChainRecord::unpack(new Fields(Before::chain(self::path(Bus::UhsI->ceiling()->nominal->bytesPerSecond), Form::Sd)));
+        $chain = Values::read(Chain::class, Before::chain(self::path(Bus::UhsI->ceiling()->nominal->bytesPerSecond), Form::Sd));
         self::assertSame([Bus::UhsI], $chain->slot);
         self::assertSame('R3, USB 5 Gb/s, Cart tower port 3', $chain->host?->name);
         // Practice of a link was one figure; the low end is what the kind of link gives.
@@ -50,7 +50,7 @@ final class BeforeTest extends TestCase
 
     public function test_a_path_that_nobody_named_stays_unnamed(): void
     {
-        $chain = ChainRecord::unpack(new Fields(Before::chain(self::path(104e6, false), Form::Sd)));
+        $chain = Values::read(Chain::class, Before::chain(self::path(104e6, false), Form::Sd));
         self::assertFalse($chain->isNamed());
         self::assertNull($chain->host);
     }
@@ -67,8 +67,11 @@ final class BeforeTest extends TestCase
             ['folder' => true, 'shown' => 5],
             array_intersect_key(Before::proof(['size' => 5, 'whole' => false], ['size' => 0]), ['folder' => 1, 'shown' => 1]),
         );
-        self::assertArrayNotHasKey('folder', Before::proof(['size' => 5, 'whole' => false], ['size' => 5]));
-        self::assertArrayNotHasKey('folder', Before::proof(['size' => 5, 'whole' => true], ['size' => 0]));
+        $extent = fn (bool $whole, int $asked): array => array_values(
+            array_intersect_key(Before::proof(['size' => 5, 'whole' => $whole], ['size' => $asked]), ['folder' => 1, 'shown' => 1]),
+        );
+        self::assertSame([true, null], $extent(false, 5));
+        self::assertSame([false, 5], $extent(true, 0));
     }
 
     public function test_an_end_in_errors_is_no_longer_called_a_fake(): void

@@ -13,7 +13,6 @@ use Tally\Label\Line\LabelReader;
 use Tally\Label\Mark;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
-use Tally\Record\Fields;
 use Tally\Shoot\Ability;
 use Tally\Shoot\Answer;
 use Tally\Shoot\Demand;
@@ -50,7 +49,7 @@ final class MayItTest extends TestCase
         ]];
         $case = ['format' => CaseReader::FORMAT, 'version' => 1, 'label' => $label, 'runs' => $runs];
 
-        return Ability::of(CaseReader::read(new Fields($case))->evidence);
+        return Ability::of(CaseReader::read($case)->evidence);
     }
 
     private static function ofLabel(string $label): Ability

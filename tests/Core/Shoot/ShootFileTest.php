@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core\Shoot;
 
+use Tally\Shoot\Whole\PackingFile;
+use Tally\Value\Values;
+use Tally\Shoot\Written\WrittenFit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use Tally\Record\Fields;
-use Tally\Record\NotUsable;
 use Tally\Shoot\FitFile;
 use Tally\Shoot\Whole\Evening;
 use Tally\Shoot\Whole\Packing;
 use Tally\Shoot\Whole\Question;
-use Tally\Shoot\Whole\ShootFile;
+use Tally\Value\NotUsable;
 
 /** A whole shoot as an open file asks for it: read, refused with a sentence, and read back as it was. */
 final class ShootFileTest extends TestCase
@@ -50,7 +51,7 @@ final class ShootFileTest extends TestCase
     /** @param  array<string, mixed>  $shoot */
     private static function question(array $shoot): Question
     {
-        $question = FitFile::read(new Fields(self::file($shoot)))->question();
+        $question = FitFile::read(self::file($shoot))->question();
         self::assertNotNull($question);
 
         return $question;
@@ -127,9 +128,9 @@ final class ShootFileTest extends TestCase
             ['camera' => 'C1', 'mode' => 'with proxies', 'daily' => '20 min'],
             ['camera' => 'C1', 'mode' => 'stills', 'shots' => 700, 'days' => [4]],
         ]]);
-        $again = FitFile::read(new Fields(ShootFile::packQuestion($question)))->question();
+        $again = FitFile::read(Values::write(WrittenFit::of($question)))->question();
         self::assertNotNull($again);
-        self::assertSame(ShootFile::packQuestion($question), ShootFile::packQuestion($again));
+        self::assertSame(Values::write(WrittenFit::of($question)), Values::write(WrittenFit::of($again)));
         $needs = fn (Question $of): array => array_map(fn ($place): string => "{$place->name()} {$place->needs()}", $of->places());
         self::assertSame($needs($question), $needs($again));
     }
@@ -140,7 +141,7 @@ final class ShootFileTest extends TestCase
         $packing = Packing::of(self::question(['days' => 2, 'home' => 1, 'wanted' => $wanted]));
         $cards = array_map(fn ($one): array => $one->cards, $packing->places);
         $kept = Packing::kept($packing->question, $cards);
-        self::assertSame(ShootFile::pack($packing)['places'], ShootFile::pack($kept)['places']);
+        self::assertSame(Values::plain(PackingFile::of($packing)['places']), Values::plain(PackingFile::of($kept)['places']));
         self::assertEquals(Evening::of($packing), Evening::of($kept));
         self::assertSame('No other way misses less or spends less on it.', $packing->words());
     }

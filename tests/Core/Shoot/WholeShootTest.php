@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Shoot;
 
+use Tally\Shoot\Whole\KeptCard;
+use Tally\Shoot\Whole\PackingFile;
 use PHPUnit\Framework\TestCase;
 use Tally\Label\Bus;
 use Tally\Label\Form;
@@ -11,7 +13,6 @@ use Tally\Label\Label;
 use Tally\Label\Mark;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
-use Tally\Record\Fields;
 use Tally\Shoot\Ability;
 use Tally\Shoot\Camera;
 use Tally\Shoot\CameraSlot;
@@ -26,8 +27,8 @@ use Tally\Shoot\Whole\PackedPlace;
 use Tally\Shoot\Whole\Packing;
 use Tally\Shoot\Whole\Purchase;
 use Tally\Shoot\Whole\Question;
-use Tally\Shoot\Whole\ShootFile;
 use Tally\Shoot\Whole\Wanted;
+use Tally\Value\Values;
 use Tally\Verdict\VerdictKind;
 
 /** Which of the house's cards go where on a whole shoot: handbook § 7 in words, decided here by the mark. */
@@ -142,7 +143,7 @@ final class WholeShootTest extends TestCase
         self::assertCount(11, $place->cards);
         self::assertSame('28 min', $place->place->count->words($place->count()));
         self::assertSame('5 min', $place->misses());
-        $told = ShootFile::pack($packing)['places'];
+        $told = Values::plain(PackingFile::of($packing)['places']);
         assert(is_array($told) && is_array($told[0]) && is_array($told[0]['cards']) && is_array($told[0]['cards'][0]));
         self::assertSame([33, 5], [$told[0]['need'], $told[0]['missing']]);
         self::assertSame([2, 153], [$told[0]['cards'][0]['holds'], $told[0]['cards'][0]['seconds']]);
@@ -153,9 +154,9 @@ final class WholeShootTest extends TestCase
     {
         $count = self::wanted('C1', 200, 80)->places(1, 0.0)[0]->count;
         $before = ['card' => 'a', 'slot' => 'A', 'holds' => 42, 'capacity' => '64 GB', 'proven' => true, 'words' => ''];
-        self::assertSame(42 * 60, PackedCard::unpack(new Fields($before), $count)->count);
+        self::assertSame(42 * 60, Values::read(KeptCard::class, $before)->packed($count)->count);
         $now = new PackedCard('a', 'A', 2560, Bytes::gigabytes(64), true, '');
-        self::assertEquals($now, PackedCard::unpack(new Fields($now->pack($count)), $count));
+        self::assertEquals($now, Values::read(KeptCard::class, Values::plain($now->kept($count)))->packed($count));
     }
 
     public function test_what_records_without_a_pause_has_a_spare_after_all_minutes_are_there(): void
@@ -227,7 +228,7 @@ final class WholeShootTest extends TestCase
         self::assertSame(90 * 60, $packing->places[0]->missing());
         self::assertSame(['s'], array_map(fn (FitCard $one): string => $one->tag, $packing->left));
         self::assertSame(90 * 60, self::packed([self::wanted('C1', 100, 90)], [])->places[0]->missing());
-        $pack = ShootFile::pack($packing);
+        $pack = PackingFile::of($packing);
         self::assertIsArray($pack['buy']);
         self::assertCount(1, $pack['buy']);
     }

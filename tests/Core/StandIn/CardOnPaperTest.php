@@ -7,7 +7,7 @@ namespace Tests\Core\StandIn;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
 use Tally\CaseFile\CaseReader;
-use Tally\Record\Fields;
+use Tally\Quantity\Bytes;
 use Tally\StandIn\CardOnPaper;
 
 /** Made-up cards of a known kind: what the verdicts are measured with must itself be right. */
@@ -26,7 +26,7 @@ final class CardOnPaperTest extends TestCase
         foreach (range(1, 150) as $seed) {
             $card = CardOnPaper::seeded($seed);
             $kinds[$card->kind] = ($kinds[$card->kind] ?? 0) + 1;
-            CaseReader::read(new Fields($card->case));
+            CaseReader::read($card->case);
             self::assertTrue(
                 (new Validator())->validate(json_decode((string) json_encode($card->case)), $schema)->isValid(),
                 "seed {$seed}",
@@ -40,12 +40,13 @@ final class CardOnPaperTest extends TestCase
     {
         $found = ['part' => 0, 'whole' => 0, 'unnamed' => 0, 'camera' => 0, 'errors' => 0];
         foreach (range(1, 400) as $seed) {
-            foreach ((new Fields(CardOnPaper::seeded($seed)->case))->rows('runs') as $run) {
-                $found['unnamed'] += $run->has('chain') ? 0 : 1;
-                $found['camera'] += $run->fields('chain')->boolean('camera') ? 1 : 0;
-                $found['errors'] += $run->has('refused') ? 1 : 0;
-                if ($run->text('kind') === 'proof') {
-                    $found[$run->size('read_back')->count < $run->size('shows')->count ? 'part' : 'whole']++;
+            foreach ((array) (CardOnPaper::seeded($seed)->case['runs'] ?? []) as $run) {
+                $found['unnamed'] += data_get($run, 'chain') === null ? 1 : 0;
+                $found['camera'] += data_get($run, 'chain.camera') === true ? 1 : 0;
+                $found['errors'] += data_get($run, 'refused') === null ? 0 : 1;
+                if (data_get($run, 'kind') === 'proof') {
+                    [$read, $shows] = [Bytes::fromJson(data_get($run, 'read_back')), Bytes::fromJson(data_get($run, 'shows'))];
+                    $found[$read->count < $shows->count ? 'part' : 'whole']++;
                 }
             }
         }

@@ -13,6 +13,7 @@ use Tally\Transfer\Filed\Circumstances;
 use Tally\Transfer\Filed\CopySight;
 use Tally\Transfer\Source;
 use Tally\Transfer\Transfer;
+use Tally\Value\Values;
 use Tests\Support\CardFolder;
 
 /** What is seen at a glance: of a copy that was read back once, and of a card in its slot. */
@@ -46,7 +47,7 @@ final class CopySightTest extends TestCase
         $sight = $this->look($drive, $record);
         self::assertSame([true, 30, 30, '30 files read back again'], [$sight->isRight, $sight->files, $sight->read, $sight->note]);
         // As it goes from the bench to the page and back.
-        self::assertEquals($sight, CopySight::unpack((array) json_decode((string) json_encode($sight), true)));
+        self::assertEquals($sight, Values::read(CopySight::class, json_decode(Values::json($sight), true)));
         // Books of before know neither record nor place.
         self::assertTrue(CopySight::of($drive, 'Day/QS-014', null, null, new HostClock())->isRight);
     }
@@ -80,7 +81,7 @@ final class CopySightTest extends TestCase
         [$drive, $record] = $this->home();
         self::assertNull($this->look("{$drive}/not there", $record, Place::of($drive))->isRight);
         // Something else is mounted where it was.
-        $then = Place::unpack([
+        $then = Values::read(Place::class, [
             'kind' => 'a medium of its own', 'path' => $drive, 'numbers' => '8:17', 'devices' => ['sdb'], 'volume' => 'AA',
         ]);
         $empty = $this->folder();
@@ -98,7 +99,7 @@ final class CopySightTest extends TestCase
         self::assertSame([3, 2, ['link'], 1], [
             $sight->contents?->bytes, $sight->contents?->files, $sight->contents?->leftOut, $sight->contents?->leftOutCount,
         ]);
-        self::assertEquals($sight, CardSight::unpack((array) json_decode((string) json_encode($sight), true)));
+        self::assertEquals($sight, Values::read(CardSight::class, json_decode(Values::json($sight), true)));
         self::assertSame($sight->contents?->digest, CardSight::of("{$card}/.")->contents?->digest);
         touch("{$card}/b.mov", 1_500_000_000);
         self::assertNotSame($sight->contents?->digest, CardSight::of($card)->contents?->digest);

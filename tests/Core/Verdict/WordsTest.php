@@ -8,7 +8,6 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tally\CaseFile\CaseReader;
 use Tally\Evidence\ProofEvidence;
-use Tally\Record\Fields;
 use Tally\Record\ProofRecord;
 use Tally\StandIn\CardOnPaper;
 use Tally\Verdict\Judge;
@@ -66,7 +65,7 @@ final class WordsTest extends TestCase
     public function test_made_up_cards_of_all_kinds_are_told_as_they_are(): void
     {
         for ($seed = 40_000_000; $seed < 40_000_400; $seed++) {
-            $evidence = CaseReader::read(new Fields(CardOnPaper::seeded($seed)->case))->evidence;
+            $evidence = CaseReader::read(CardOnPaper::seeded($seed)->case)->evidence;
             $verdict = Judge::judge($evidence);
             $whole = array_filter($evidence->proofs, fn (ProofEvidence $one): bool => $one->record->isProvenWhole());
             foreach (self::sentences($verdict) as $sentence) {

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
+use Illuminate\Database\Eloquent\Model;
+use InvalidArgumentException;
+use Tally\Value\OwnJson;
+use Tally\Value\Values;
+
+/**
+ * A column that holds a value, or a list of them: a quantity as its number, anything else as JSON. `AsValue::class.':'.Rate::class`,
+ * `AsValue::class.':'.KnownRate::class.',list'`.
+ *
+ * @implements CastsAttributes<mixed, mixed>
+ */
+final readonly class AsValue implements CastsAttributes
+{
+    private bool $isOwn;
+
+    /** @param  class-string  $class */
+    public function __construct(private string $class, private ?string $list = null)
+    {
+        $this->isOwn = is_a($class, OwnJson::class, true);
+    }
+
+    public function get(Model $model, string $key, mixed $value, array $attributes): mixed
+    {
+        if ($value === null) {
+            return null;
+        }
+        $given = is_string($value) && (! $this->isOwn || is_numeric($value)) ? json_decode($value, true) : $value;
+
+        return $this->list === null ? $this->read($given, $key) : array_map(fn (mixed $one): object => $this->read($one, $key), (array) $given);
+    }
+
+    /** @return int|float|string|null a number, or JSON */
+    public function set(Model $model, string $key, mixed $value, array $attributes): int|float|string|null
+    {
+        $plain = match (true) {
+            $value === null || $value instanceof $this->class => Values::plain($value),
+            // A number is a quantity too; what is plain already, as the database gave it to another row, is checked.
+            $this->list === null => Values::plain($this->read($value, $key)),
+            is_array($value) => Values::plain($value),
+            default => throw new InvalidArgumentException("“{$key}” is a list: give one."),
+        };
+
+        return $plain === null || is_int($plain) || is_float($plain) ? $plain : Values::json($plain);
+    }
+
+    private function read(mixed $given, string $key): object
+    {
+        return Values::read($this->class, $given, $key);
+    }
+}
