@@ -22,7 +22,21 @@ use Tally\Transfer\Filed\TreeCheck;
 use Tally\Transfer\Filed\TreeFinding;
 use Tally\Transfer\FilePath;
 
-/** Drives that are held against their lists: asked for on their page, carried out by a worker, entered in the books. */
+/**
+ * Drives that are held against their lists: asked for on their page, carried out by a worker, entered in the books.
+ *
+ * @phpstan-type DriveCheckProps array{ // A drive that was held against its lists, or is.
+ *     id: int,
+ *     folder: string,
+ *     by: string,
+ *     on: string,
+ *     state: string, // in a word
+ *     isOver: bool,
+ *     share: float, // of its bytes that were read, 0 to 1
+ *     message: string, // what came of it
+ *     lines: list<string>, // what was found
+ * }
+ */
 final readonly class DriveChecks
 {
     private const SHOWN = 5;
@@ -179,17 +193,17 @@ final readonly class DriveChecks
                 ->limit(self::SHOWN)
                 ->get()
                 ->map(
-                    fn (DriveCheck $one): DriveCheckProps => new DriveCheckProps(
-                        $one->id,
-                        $one->folder,
-                        $one->by,
-                        $one->asked_at->format('j M Y, H:i'),
-                        $one->state->value,
-                        $one->state->isOver(),
-                        $one->total === 0 ? 0.0 : min(1.0, $one->done / $one->total),
-                        $one->message ?? '',
-                        $one->lines ?? [],
-                    ),
+                    fn (DriveCheck $one): array => [
+                        'id' => $one->id,
+                        'folder' => $one->folder,
+                        'by' => $one->by,
+                        'on' => $one->asked_at->format('j M Y, H:i'),
+                        'state' => $one->state->value,
+                        'isOver' => $one->state->isOver(),
+                        'share' => $one->total === 0 ? 0.0 : min(1.0, $one->done / $one->total),
+                        'message' => $one->message ?? '',
+                        'lines' => $one->lines ?? [],
+                    ],
                 )
                 ->all(),
         );

@@ -8,7 +8,30 @@ use App\Models\Kit\Drive;
 use App\Models\Kit\DriveFinding;
 use App\Models\Offload\OffloadCard;
 
-/** What drives got wrong when copies were read back. Made-up ones, to practise with, are shown and count for nothing. */
+/**
+ * What drives got wrong when copies were read back. Made-up ones, to practise with, are shown and count for nothing.
+ *
+ * @phpstan-import-type DriveCheckProps from DriveChecks
+ *
+ * @phpstan-type DriveCareProps array{ // Whether a drive is in service, what leans on it, and how it stood to its lists.
+ *     gone: string|null, // since when it is out of service, why and by whom; null where it is not
+ *     leaning: int, // cards that may be cleared because of a copy on it
+ *     folder: string, // where it was mounted last
+ *     checks: list<DriveCheckProps>, // the newest first
+ *     person: string,
+ * }
+ * @phpstan-type DriveFindingProps array{ // Something that a drive got wrong.
+ *     id: int,
+ *     card: string,
+ *     file: string,
+ *     what: string, // such as “gave back other bytes, twice the same”
+ *     offload: int,
+ *     shoot: string,
+ *     isMadeUp: bool, // whether it was a made-up drive, to practise with
+ *     by: string,
+ *     on: string,
+ * }
+ */
 final readonly class DriveRecord
 {
     private const SHOWN = 50;
@@ -24,23 +47,24 @@ final readonly class DriveRecord
                 ->limit(self::SHOWN)
                 ->get()
                 ->map(
-                    fn (DriveFinding $one): DriveFindingProps => new DriveFindingProps(
-                        $one->id,
-                        $one->card->tag,
-                        $one->path,
-                        $one->kind->words(),
-                        $one->offload_id,
-                        $one->offload->name,
-                        $one->offload->is_made_up,
-                        $one->by,
-                        $one->found_at->format('j M Y'),
-                    ),
+                    fn (DriveFinding $one): array => [
+                        'id' => $one->id,
+                        'card' => $one->card->tag,
+                        'file' => $one->path,
+                        'what' => $one->kind->words(),
+                        'offload' => $one->offload_id,
+                        'shoot' => $one->offload->name,
+                        'isMadeUp' => $one->offload->is_made_up,
+                        'by' => $one->by,
+                        'on' => $one->found_at->format('j M Y'),
+                    ],
                 )
                 ->all(),
         );
     }
 
-    public static function care(string $tag, ?string $person): ?DriveCareProps
+    /** @return DriveCareProps|null */
+    public static function care(string $tag, ?string $person): ?array
     {
         $drive = Drive::query()->where('tag', $tag)->first();
         $last = OffloadCard::query()
@@ -52,18 +76,18 @@ final readonly class DriveRecord
 
         return $drive === null
             ? null
-            : new DriveCareProps(
-                $drive->gone_on === null ? null : "since {$drive->gone_on->format('j M Y')}: {$drive->gone_why} ({$drive->gone_by})",
-                OffloadCard::query()
+            : [
+                'gone' => $drive->gone_on === null ? null : "since {$drive->gone_on->format('j M Y')}: {$drive->gone_why} ({$drive->gone_by})",
+                'leaning' => OffloadCard::query()
                     ->whereNotNull('clear_at')
                     ->whereHas('copies', fn ($copies) => $copies->where('drive', $tag))
                     ->whereHas('card', fn ($cards) => $cards->where('footage', '>', 0))
                     ->distinct()
                     ->count('card_id'),
-                $last?->offload->places->drives[$tag] ?? '',
-                DriveChecks::of($tag),
-                $person ?? '',
-            );
+                'folder' => $last?->offload->places->drives[$tag] ?? '',
+                'checks' => DriveChecks::of($tag),
+                'person' => $person ?? '',
+            ];
     }
 
     /** @return array<string, string> tag → a sentence, of each real drive that got something wrong */

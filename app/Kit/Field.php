@@ -11,7 +11,19 @@ use Tally\Label\Bus;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 
-/** Fields that several kinds of gear have. */
+/**
+ * Fields that several kinds of gear have.
+ *
+ * @phpstan-type CeilingProps array{ // The most a link carries, and where each figure comes from. MB/s.
+ *     link: string,
+ *     nominal: float,
+ *     least: float|null, // what it gives in practice at the least
+ *     usable: float, // what is planned with
+ *     origin: string, // where that figure comes from
+ *     source: string,
+ *     isOwn: bool, // whether the house measured it itself
+ * }
+ */
 final readonly class Field
 {
     public static function text(string $name, string $label, string $value, string $placeholder = ''): KitFieldProps
@@ -66,18 +78,19 @@ final readonly class Field
         ];
     }
 
-    public static function ceiling(Link $link, string $name = ''): CeilingProps
+    /** @return CeilingProps */
+    public static function ceiling(Link $link, string $name = ''): array
     {
         $ceiling = $link->ceiling;
 
-        return new CeilingProps(
-            $name === '' ? $link->name : $name,
-            $ceiling->nominal->megabytes(),
-            $ceiling->least()?->megabytes(),
-            $ceiling->usable()->megabytes(),
-            $ceiling->origin->words(),
-            $ceiling->source,
-            $ceiling->origin === CeilingOrigin::Measurement,
-        );
+        return [
+            'link' => $name === '' ? $link->name : $name,
+            'nominal' => $ceiling->nominal->megabytes(),
+            'least' => $ceiling->least()?->megabytes(),
+            'usable' => $ceiling->usable()->megabytes(),
+            'origin' => $ceiling->origin->words(),
+            'source' => $ceiling->source,
+            'isOwn' => $ceiling->origin === CeilingOrigin::Measurement,
+        ];
     }
 }

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
-/** A piece of gear in the list. */
+/**
+ * A piece of gear in the list.
+ *
+ * @phpstan-import-type CeilingProps from Field
+ */
 final readonly class KitItemProps
 {
     /**

@@ -13,7 +13,11 @@ use App\Rules\Text;
 use Tally\Chain\Link;
 use Tally\Label\Bus;
 
-/** Readers: slots with the buses they speak, the lanes they share, and the link to the host. */
+/**
+ * Readers: slots with the buses they speak, the lanes they share, and the link to the host.
+ *
+ * @phpstan-import-type CeilingProps from Field
+ */
 final readonly class Readers implements KitSection
 {
     public function list(): KitListProps
@@ -192,7 +196,7 @@ final readonly class Readers implements KitSection
     public static function ceilings(Reader $reader): array
     {
         $buses = array_map(
-            fn (Bus $bus): CeilingProps => Field::ceiling(new Link("{$bus->label()} bus", $bus->ceiling())),
+            fn (Bus $bus): array => Field::ceiling(new Link("{$bus->label()} bus", $bus->ceiling())),
             $reader->buses(),
         );
 

@@ -14,7 +14,31 @@ use Tally\Shoot\DrainLimit;
 use Tally\Shoot\DrainsOfCard;
 use Tally\Verdict\VerdictKind;
 
-/** Bursts in the bodies that a card was in: with it, and with others; and whether the body or the card is the limit. */
+/**
+ * Bursts in the bodies that a card was in: with it, and with others; and whether the body or the card is the limit.
+ *
+ * @phpstan-type BodyProps array{ // The bursts in one body: those with this card, and those with others.
+ *     camera: string,
+ *     name: string,
+ *     says: string, // whether the body or the card is the limit, a sentence; empty where it cannot be told
+ *     own: list<BurstProps>,
+ *     others: list<BurstProps>, //
+ * }
+ * @phpstan-type BurstProps array{ // A burst that was logged.
+ *     id: int,
+ *     camera: string,
+ *     card: string,
+ *     frames: int,
+ *     frame: string,
+ *     perSecond: float, // frames
+ *     lasts: float, // seconds until it slowed
+ *     clear: float, // seconds from then on
+ *     drain: float, // MB/s
+ *     buffer: string,
+ *     by: string,
+ *     on: string,
+ * }
+ */
 final readonly class Bodies
 {
     private const SHOWN = 12;
@@ -34,7 +58,7 @@ final readonly class Bodies
             $bursts
                 ->groupBy('camera_id')
                 ->sortBy(fn (Collection $own): string => $own->first()->camera->tag ?? '')
-                ->map(fn (Collection $own): BodyProps => self::body($card, $own, $writes))
+                ->map(fn (Collection $own): array => self::body($card, $own, $writes))
                 ->all(),
         );
     }
@@ -46,20 +70,21 @@ final readonly class Bodies
     public static function reasons(array $bodies): array
     {
         return array_map(
-            fn (BodyProps $body): ReasonProps => new ReasonProps(
+            fn (array $body): ReasonProps => new ReasonProps(
                 VerdictKind::Sound,
-                "Bursts in {$body->camera}.",
-                ucfirst($body->says),
+                "Bursts in {$body['camera']}.",
+                ucfirst($body['says']),
                 self::counted($body),
             ),
-            array_values(array_filter($bodies, fn (BodyProps $body): bool => $body->says !== '')),
+            array_values(array_filter($bodies, fn (array $body): bool => $body['says'] !== '')),
         );
     }
 
-    private static function counted(BodyProps $body): string
+    /** @param  BodyProps  $body */
+    private static function counted(array $body): string
     {
-        $cards = array_unique(array_map(fn (BurstProps $one): string => $one->card, [...$body->own, ...$body->others]));
-        $bursts = count($body->own) + count($body->others);
+        $cards = array_unique(array_map(fn (array $one): string => $one['card'], [...$body['own'], ...$body['others']]));
+        $bursts = count($body['own']) + count($body['others']);
 
         return "{$bursts} bursts, ".(count($cards) === 1 ? 'one card' : count($cards).' cards').'; it holds for this body and these cards';
     }
@@ -67,8 +92,9 @@ final readonly class Bodies
     /**
      * @param  Collection<int, LoggedBurst>  $bursts  in one body, the newest first
      * @param  array<int, Rate>  $writes  card → what it was measured to write
+     * @return BodyProps
      */
-    private static function body(Card $card, Collection $bursts, array $writes): BodyProps
+    private static function body(Card $card, Collection $bursts, array $writes): array
     {
         $drains = [];
         foreach ($bursts as $burst) {
@@ -88,7 +114,13 @@ final readonly class Bodies
                 ->all(),
         );
 
-        return new BodyProps($camera->tag ?? '', $camera->name ?? '', self::says($limit), $props(true), $props(false));
+        return [
+            'camera' => $camera->tag ?? '',
+            'name' => $camera->name ?? '',
+            'says' => self::says($limit),
+            'own' => $props(true),
+            'others' => $props(false),
+        ];
     }
 
     private static function says(BodyOrCard $limit): string
@@ -107,24 +139,25 @@ final readonly class Bodies
         };
     }
 
-    private static function burst(LoggedBurst $one): BurstProps
+    /** @return BurstProps */
+    private static function burst(LoggedBurst $one): array
     {
         $burst = $one->asBurst();
 
-        return new BurstProps(
-            $one->id,
-            $one->camera->tag,
-            $one->card->tag,
-            $one->frames,
-            $one->frame->decimal(),
-            $one->per_second,
-            $one->frames / $one->per_second,
-            $one->clear,
-            $burst->drain->megabytes(),
-            $burst->buffer->decimal(),
-            $one->by,
-            $one->logged_at->format('j M'),
-        );
+        return [
+            'id' => $one->id,
+            'camera' => $one->camera->tag,
+            'card' => $one->card->tag,
+            'frames' => $one->frames,
+            'frame' => $one->frame->decimal(),
+            'perSecond' => $one->per_second,
+            'lasts' => $one->frames / $one->per_second,
+            'clear' => $one->clear,
+            'drain' => $burst->drain->megabytes(),
+            'buffer' => $burst->buffer->decimal(),
+            'by' => $one->by,
+            'on' => $one->logged_at->format('j M'),
+        ];
     }
 
     /**

@@ -73,8 +73,8 @@ final class ErasedTest extends TestCase
         $this->travelBack();
         for ($before = null, $turns = 0; $turns < 3 && ($turns === 0 || $before !== null); $turns++) {
             $lines = ErasedPage::of(null, $before);
-            $seen = [...$seen, ...array_map(fn ($line): int => $line->id, $lines)];
-            $before = count($lines) === ErasedPage::AT_ONCE ? $lines[count($lines) - 1]->id : null;
+            $seen = [...$seen, ...array_map(fn ($line): int => $line['id'], $lines)];
+            $before = count($lines) === ErasedPage::AT_ONCE ? $lines[count($lines) - 1]['id'] : null;
         }
         self::assertCount(ErasedPage::AT_ONCE + 7, array_unique($seen));
         self::assertCount(ErasedPage::AT_ONCE + 7, $seen);

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Tally\Value\Values;
-use Tally\Shoot\Written\WrittenCamera;
 use Illuminate\Support\Facades\Artisan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tally\Shoot\FitFile;
+use Tally\Shoot\Written\WrittenCamera;
+use Tally\Value\Values;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
 

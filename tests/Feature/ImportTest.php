@@ -420,8 +420,8 @@ final class ImportTest extends TestCase
         memory_reset_peak_usage();
         $page = ImportPage::of($waiting, null);
         self::assertLessThan(16_000_000, memory_get_peak_usage() - $before);
-        self::assertSame(5000, $page->good + $page->badRows);
-        self::assertLessThanOrEqual(212, count($page->bad) + count($page->rows));
+        self::assertSame(5000, $page['good'] + $page['badRows']);
+        self::assertLessThanOrEqual(212, count($page['bad']) + count($page['rows']));
     }
 
     public function test_what_is_too_large_to_be_taken_at_all_gets_a_page_with_a_sentence(): void

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Tally\Value\Values;
-use Tally\Shoot\Written\WrittenCamera;
 use App\Kit\KitKind;
 use App\Models\Kit\Camera;
 use App\Models\Kit\CameraMode;
@@ -13,6 +11,8 @@ use App\Shoot\ModeBook;
 use App\Shoot\ModeTable;
 use Illuminate\Http\UploadedFile;
 use Tally\Label\Bus;
+use Tally\Shoot\Written\WrittenCamera;
+use Tally\Value\Values;
 use Tests\Support\Complaints;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;

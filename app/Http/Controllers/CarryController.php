@@ -20,7 +20,6 @@ use App\Offload\Carrying\RealCopies;
 use App\Offload\Carrying\SecondTry;
 use App\Offload\Carrying\StandInPlay;
 use App\Offload\HandoverSheet;
-use App\Pages\Card\FoldersProps;
 use App\Pages\Offload\FollowPage;
 use App\Pages\Page;
 use Illuminate\Http\JsonResponse;
@@ -29,13 +28,19 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Validation\ValidationException;
 
-/** An offload that is carried out: begun, followed, planned anew, ended, handed over. */
+/**
+ * An offload that is carried out: begun, followed, planned anew, ended, handed over.
+ *
+ * @phpstan-type FoldersProps array{ // Where the cards of an offload would go.
+ *     folders: list<string>, // on each drive
+ * }
+ */
 final readonly class CarryController
 {
     /** Where each card would go, before anything is written. */
     public function folders(BeginOffload $request): JsonResponse
     {
-        return response()->json(new FoldersProps(array_values($request->folders($request->shown()->plan()))));
+        return response()->json(['folders' => array_values($request->folders($request->shown()->plan()))]);
     }
 
     /** The plan that was shown, and no other. */

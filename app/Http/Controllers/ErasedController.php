@@ -21,7 +21,7 @@ final readonly class ErasedController
         return new ErasedPage(
             lines: $lines,
             count: Erasure::query()->count(),
-            older: count($lines) === ErasedPage::AT_ONCE ? $lines[count($lines) - 1]->id : null,
+            older: count($lines) === ErasedPage::AT_ONCE ? $lines[count($lines) - 1]['id'] : null,
             isNewest: $before <= 0,
         );
     }

@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Http\Taken;
 use App\Models\People\Role;
 use App\Models\People\User;
-use App\Pages\House\GivenPasswordProps;
 use App\Pages\House\PeoplePage;
 use App\Pages\Page;
 use App\People\PeopleBook;
@@ -15,7 +14,14 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 
-/** The people of the house, for whoever manages them. */
+/**
+ * The people of the house, for whoever manages them.
+ *
+ * @phpstan-type GivenPasswordProps array{ // A password that was just made for somebody, shown once.
+ *     name: string,
+ *     password: string,
+ * }
+ */
 final readonly class PeopleController
 {
     public function show(Request $request): Page
@@ -72,9 +78,10 @@ final readonly class PeopleController
         return back();
     }
 
-    private static function given(mixed $once): ?GivenPasswordProps
+    /** @return GivenPasswordProps|null */
+    private static function given(mixed $once): ?array
     {
         return is_array($once) && is_string($once['name'] ?? null) && is_string($once['password'] ?? null)
-            ? new GivenPasswordProps($once['name'], $once['password']) : null;
+            ? ['name' => $once['name'], 'password' => $once['password']] : null;
     }
 }

@@ -9,14 +9,21 @@ use App\Http\Person;
 use App\Http\Requests\AskPlan;
 use App\Offload\HandsCalendar;
 use App\Offload\RunbookSheet;
-use App\Pages\Offload\FiguresProps;
 use App\Pages\Offload\PlanBeside;
 use App\Pages\Offload\PlanPage;
 use App\Pages\Page;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response as HttpResponse;
 
-/** The whole offload of an evening, from the books. */
+/**
+ * The whole offload of an evening, from the books.
+ *
+ * @phpstan-type FiguresProps array{ // The figures of a plan. Times are seconds.
+ *     done: float,
+ *     free: float,
+ *     hands: int,
+ * }
+ */
 final readonly class PlanController
 {
     public function show(AskPlan $request): Page
@@ -40,7 +47,11 @@ final readonly class PlanController
     {
         $plan = $request->plan($request->asked(), isLong: true);
 
-        return response()->json(new FiguresProps($plan->course->done, $plan->course->allFree(), $plan->course->hands));
+        return response()->json([
+            'done' => $plan->course->done,
+            'free' => $plan->course->allFree(),
+            'hands' => $plan->course->hands,
+        ]);
     }
 
     public function sheet(AskPlan $request): HttpResponse

@@ -21,7 +21,7 @@ final readonly class PriceController
         return new PricesPage(
             references: PricesPage::references(),
             quotes: PricesPage::quotes(),
-            forms: IntakePage::choices()->forms,
+            forms: IntakePage::choices()['forms'],
             tiers: PricesPage::tiers(),
             today: now()->format('Y-m-d'),
         );

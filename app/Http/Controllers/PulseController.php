@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Models\Runs\Run;
 use App\Pages\Around\Frame;
-use App\Pages\Around\PulseProps;
 use App\Pages\Around\Tray;
 use App\Pages\Around\TrayFilter;
 use App\Pages\Around\TraySearch;
@@ -14,7 +13,21 @@ use App\Pages\Card\Orders;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** What changed since a page asked last: one short answer instead of the page anew. */
+/**
+ * What changed since a page asked last: one short answer instead of the page anew.
+ *
+ * @phpstan-import-type FrameProps from Frame
+ * @phpstan-import-type TagProps from Tray
+ * @phpstan-import-type RunningProps from Orders
+ *
+ * @phpstan-type PulseProps array{ // What an open page asks for now and then: what changed around it, and how the run it follows stands.
+ *     frame: FrameProps,
+ *     tray: list<TagProps>, // cards; the first of all, or those that changed, and those that were looked for
+ *     anew: bool, // whether they stand in the place of all that were told before
+ *     mark: string, // to be given with the next question
+ *     running: RunningProps|null, // the run that is followed; null when it is over
+ * }
+ */
 final readonly class PulseController
 {
     public function __invoke(Request $request): JsonResponse
@@ -28,13 +41,13 @@ final readonly class PulseController
             : null;
 
         return response()->json(
-            new PulseProps(
-                Frame::now(),
-                [...$changed ?? Tray::first(), ...Tray::found(self::search($request))],
-                $changed === null,
-                $mark,
-                $run === null ? null : Orders::running(collect([$run])),
-            ),
+            [
+                'frame' => Frame::now(),
+                'tray' => [...$changed ?? Tray::first(), ...Tray::found(self::search($request))],
+                'anew' => $changed === null,
+                'mark' => $mark,
+                'running' => $run === null ? null : Orders::running(collect([$run])),
+            ],
         );
     }
 

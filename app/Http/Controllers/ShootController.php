@@ -11,7 +11,6 @@ use App\Http\Requests\KeepShoot;
 use App\Models\Shoot\Shoot;
 use App\Pages\Page;
 use App\Pages\Shoot\ShootPage;
-use App\Pages\Shoot\WantedProps;
 use App\Shoot\PackingSheet;
 use App\Shoot\PackingTable;
 use App\Shoot\ShootBook;
@@ -21,13 +20,27 @@ use Illuminate\Http\Response as HttpResponse;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-/** A whole shoot: which card goes where. */
+/**
+ * A whole shoot: which card goes where.
+ *
+ * @phpstan-type WantedProps array{ // A row of what is recorded, as it is in its form.
+ *     mode: string, // the key of the mode
+ *     daily: string, // such as `3 h`, of stills `400`
+ *     days: string, // such as `1-3, 5`; empty for every day
+ *     spare: bool, // whether it records without a pause
+ * }
+ */
 final readonly class ShootController
 {
     public function show(AskShoot $request): Page
     {
         $rows = array_map(
-            fn (array $row): WantedProps => new WantedProps($row['mode'], $row['daily'], $row['days'], $row['spare']),
+            fn (array $row): array => [
+                'mode' => $row['mode'],
+                'daily' => $row['daily'],
+                'days' => $row['days'],
+                'spare' => $row['spare'],
+            ],
             $request->rows(),
         );
 

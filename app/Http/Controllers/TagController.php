@@ -8,7 +8,6 @@ use App\Http\FileAnswer;
 use App\Http\Requests\PrintTags;
 use App\Kit\ChoiceProps;
 use App\Models\Cards\Card;
-use App\Pages\House\TagSheetProps;
 use App\Pages\House\TagsPage;
 use App\Pages\Page;
 use App\Tags\SheetKind;
@@ -19,6 +18,18 @@ use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use Tally\Verdict\Step;
 
+/**
+ * @phpstan-type TagSheetProps array{ // A sheet of tags as it would be printed.
+ *     cards: string, // as typed
+ *     tags: list<string>, // the cards that were found, in order
+ *     unknown: list<string>, // words that picked nothing
+ *     sheet: string,
+ *     columns: int,
+ *     rows: int,
+ *     begin: int, // the first free label
+ *     href: string|null, // where the PDF is; null while there is nothing to print
+ * }
+ */
 final readonly class TagController
 {
     public function show(PrintTags $request): Page
@@ -27,16 +38,16 @@ final readonly class TagController
         $query = http_build_query(['cards' => $request->cards(), 'sheet' => $request->sheet()->value, 'begin' => $request->begin()]);
 
         return new TagsPage(
-            sheet: new TagSheetProps(
-                $request->cards(),
-                array_values($pick->cards->map(fn (Card $card): string => $card->tag)->all()),
-                $pick->unknown,
-                $request->sheet()->value,
-                $request->sheet()->columns(),
-                $request->sheet()->rows(),
-                $request->begin(),
-                $pick->cards->isEmpty() ? null : "/tags/sheet.pdf?{$query}",
-            ),
+            sheet: [
+                'cards' => $request->cards(),
+                'tags' => array_values($pick->cards->map(fn (Card $card): string => $card->tag)->all()),
+                'unknown' => $pick->unknown,
+                'sheet' => $request->sheet()->value,
+                'columns' => $request->sheet()->columns(),
+                'rows' => $request->sheet()->rows(),
+                'begin' => $request->begin(),
+                'href' => $pick->cards->isEmpty() ? null : "/tags/sheet.pdf?{$query}",
+            ],
             kinds: array_map(
                 fn (SheetKind $kind): ChoiceProps => new ChoiceProps($kind->value, $kind->words(), []),
                 SheetKind::cases(),

@@ -5,13 +5,27 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Update;
-use App\Pages\House\ChangedVerdictProps;
-use App\Pages\House\UpdateProps;
 use App\Pages\House\UpdatesPage;
 use App\Pages\Page;
 use Tally\Verdict\VerdictKind;
 
-/** When the books were brought up to date, and which verdicts changed by it. */
+/**
+ * When the books were brought up to date, and which verdicts changed by it.
+ *
+ * @phpstan-type ChangedVerdictProps array{ // A card whose verdict was another one before.
+ *     card: string,
+ *     before: VerdictKind|null,
+ *     verdict: VerdictKind|null,
+ *     why: string,
+ * }
+ * @phpstan-type UpdateProps array{ // The books were brought up to date.
+ *     id: int,
+ *     on: string, // when
+ *     changes: int, // of the books
+ *     backup: string,
+ *     verdicts: list<ChangedVerdictProps>, // that changed by it
+ * }
+ */
 final readonly class UpdateController
 {
     private const NEWEST = 20;
@@ -25,21 +39,21 @@ final readonly class UpdateController
                     ->limit(self::NEWEST)
                     ->get()
                     ->map(
-                        fn (Update $one): UpdateProps => new UpdateProps(
-                            $one->id,
-                            $one->made_at->format('j M Y H:i').' UTC',
-                            $one->changes,
-                            $one->backup,
-                            array_map(
-                                fn (array $changed): ChangedVerdictProps => new ChangedVerdictProps(
-                                    $changed['card'],
-                                    VerdictKind::tryFrom($changed['before']),
-                                    VerdictKind::tryFrom($changed['verdict']),
-                                    $changed['why'],
-                                ),
+                        fn (Update $one): array => [
+                            'id' => $one->id,
+                            'on' => $one->made_at->format('j M Y H:i').' UTC',
+                            'changes' => $one->changes,
+                            'backup' => $one->backup,
+                            'verdicts' => array_map(
+                                fn (array $changed): array => [
+                                    'card' => $changed['card'],
+                                    'before' => VerdictKind::tryFrom($changed['before']),
+                                    'verdict' => VerdictKind::tryFrom($changed['verdict']),
+                                    'why' => $changed['why'],
+                                ],
                                 $one->verdicts,
                             ),
-                        ),
+                        ],
                     )
                     ->all(),
             ),

@@ -6,7 +6,6 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\AskWhatIf;
 use App\Pages\Offload\PlanPage;
-use App\Pages\Offload\WhatIfProps;
 use Illuminate\Http\JsonResponse;
 use Tally\Offload\WhatIf;
 use Tally\Offload\WorthIt;
@@ -23,7 +22,7 @@ final readonly class WhatIfController
 
         return response()->json(
             array_map(
-                fn (WhatIf $one): WhatIfProps => PlanPage::whatIf(
+                fn (WhatIf $one): array => PlanPage::whatIf(
                     $one,
                     new WorthIt($one->saves, $request->amount('month'), $request->amount('hour'), $request->amount('price')),
                 ),

@@ -6,9 +6,7 @@ namespace App\Http\Middleware;
 
 use App\Http\Seen;
 use App\Pages\Around\Frame;
-use App\Pages\Around\FrameProps;
 use App\Pages\House\PeoplePage;
-use App\Pages\House\WhoProps;
 use App\People\Workspace;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
@@ -23,9 +21,9 @@ final class ShareFrame extends Middleware
     {
         return [
             ...parent::share($request),
-            'who' => fn (): WhoProps => PeoplePage::who(),
+            'who' => fn (): array => PeoplePage::who(),
             // Whoever is not signed in is told nothing of the house.
-            'frame' => fn (): ?FrameProps => Workspace::isOpen() || Workspace::person() !== null ? Frame::now() : null,
+            'frame' => fn (): ?array => Workspace::isOpen() || Workspace::person() !== null ? Frame::now() : null,
             // What of it a save has to have seen, as it goes back in a header.
             'seen' => fn (): string => http_build_query(Seen::on($request)),
         ];

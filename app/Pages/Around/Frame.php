@@ -10,10 +10,23 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Tally\Verdict\Step;
 
-/** The line and the station. */
+/**
+ * The line and the station.
+ *
+ * @phpstan-type FrameProps array{ // What stands around every page, but for the cards, which come apart.
+ *     station: string,
+ *     worker: bool,
+ *     going: int, // runs going or waiting at this station
+ *     stages: list<StageProps>,
+ *     cards: int, // how many there are in all
+ *     unproven: int,
+ *     due: int,
+ * }
+ */
 final readonly class Frame
 {
-    public static function now(): FrameProps
+    /** @return FrameProps */
+    public static function now(): array
     {
         $station = Station::query()
             ->where('name', config('tally.station'))
@@ -23,15 +36,15 @@ final readonly class Frame
             ->first();
         $counts = LineCounts::marked($station?->getAttributes() ?? (array) DB::selectOne('SELECT '.LineCounts::MARK));
 
-        return new FrameProps(
-            $station->name ?? 'No station',
-            $station?->hasWorker() ?? false,
-            $station === null ? 0 : $station->going,
-            self::stages($counts),
-            $counts->cards(),
-            $counts->unproven(),
-            $counts->due(),
-        );
+        return [
+            'station' => $station->name ?? 'No station',
+            'worker' => $station?->hasWorker() ?? false,
+            'going' => $station === null ? 0 : $station->going,
+            'stages' => self::stages($counts),
+            'cards' => $counts->cards(),
+            'unproven' => $counts->unproven(),
+            'due' => $counts->due(),
+        ];
     }
 
     /** @return list<StageProps> */

@@ -17,6 +17,19 @@ use Tally\Verdict\VerdictKind;
 /**
  * The cards at the left of every page. A page asks for them once, and then for those that changed. A house that has more than a page can
  * hold gives the first of them, and any other when it is looked for.
+ *
+ * @phpstan-type TagProps array{ // A card in the tray.
+ *     tag: string,
+ *     line: string,
+ *     verdict: VerdictKind,
+ *     overruled: VerdictKind|null,
+ *     runs: int,
+ *     going: bool,
+ *     badLot: string|null, // how many of its lot are Sham, such as “2 of 5”; null when none is
+ *     footage: string|null, // “not secured” or “may be cleared”; null where it carries none
+ *     due: bool, // whether it is to be tested again today
+ *     retired: bool, // whether it is out of service
+ * }
  */
 final readonly class Tray
 {
@@ -148,31 +161,34 @@ final readonly class Tray
             ->whereRaw($these('cards.id'))
             ->get();
 
-        return array_values($rows->map(fn (object $row): TagProps => self::tag((array) $row))->all());
+        return array_values($rows->map(fn (object $row): array => self::tag((array) $row))->all());
     }
 
-    /** @param  array<mixed>  $row */
-    private static function tag(array $row): TagProps
+    /**
+     * @param  array<mixed>  $row
+     * @return TagProps
+     */
+    private static function tag(array $row): array
     {
         $text = fn (string $field): string => is_string($row[$field] ?? null) ? $row[$field] : '';
         $count = fn (string $field): int => is_numeric($row[$field] ?? null) ? (int) $row[$field] : 0;
 
-        return new TagProps(
-            $text('tag'),
-            $text('line'),
-            VerdictKind::from($text('verdict')),
-            VerdictKind::tryFrom($text('overruled')),
-            $count('runs'),
-            $count('going') > 0,
-            $count('lot_sham') === 0 ? null : "{$count('lot_sham')} of {$count('lot_size')}",
-            match (true) {
+        return [
+            'tag' => $text('tag'),
+            'line' => $text('line'),
+            'verdict' => VerdictKind::from($text('verdict')),
+            'overruled' => VerdictKind::tryFrom($text('overruled')),
+            'runs' => $count('runs'),
+            'going' => $count('going') > 0,
+            'badLot' => $count('lot_sham') === 0 ? null : "{$count('lot_sham')} of {$count('lot_size')}",
+            'footage' => match (true) {
                 $count('footage') === 0 => null,
                 $count('marked_act') > 0 && $count('secured_act') === $count('marked_act') => 'may be cleared',
                 $count('marked_act') > 0 && $count('partly_act') === $count('marked_act') => 'partly secured',
                 default => 'not secured',
             },
-            $count('due') > 0,
-            $text('retired_on') !== '',
-        );
+            'due' => $count('due') > 0,
+            'retired' => $text('retired_on') !== '',
+        ];
     }
 }

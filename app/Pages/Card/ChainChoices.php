@@ -10,10 +10,19 @@ use App\Models\Kit\Drive;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
 
-/** The gear to choose from where a figure was not measured by this program. */
+/**
+ * The gear to choose from where a figure was not measured by this program.
+ *
+ * @phpstan-type ChainChoicesProps array{ // Over which gear a figure from elsewhere may have been measured.
+ *     readers: list<ChoiceProps>, // those that take the card
+ *     ports: list<ChoiceProps>, // of all hosts
+ *     drives: list<ChoiceProps>, //
+ * }
+ */
 final readonly class ChainChoices
 {
-    public static function of(Card $card): ChainChoicesProps
+    /** @return ChainChoicesProps */
+    public static function of(Card $card): array
     {
         $label = $card->label();
         $readers = Reader::query()
@@ -22,13 +31,13 @@ final readonly class ChainChoices
             ->get()
             ->filter(fn (Reader $reader): bool => $label->settleIn($reader->buses()) !== null);
 
-        return new ChainChoicesProps(
-            array_values(
+        return [
+            'readers' => array_values(
                 $readers
                     ->map(fn (Reader $reader): ChoiceProps => new ChoiceProps($reader->tag, "{$reader->tag} {$reader->name}", []))
                     ->all(),
             ),
-            array_values(
+            'ports' => array_values(
                 Port::query()
                     ->with('host')
                     ->orderBy('id')
@@ -36,13 +45,13 @@ final readonly class ChainChoices
                     ->map(fn (Port $port): ChoiceProps => new ChoiceProps((string) $port->id, "{$port->host->name}, {$port->name}", []))
                     ->all(),
             ),
-            array_values(
+            'drives' => array_values(
                 Drive::query()
                     ->orderBy('tag')
                     ->get()
                     ->map(fn (Drive $drive): ChoiceProps => new ChoiceProps((string) $drive->id, "{$drive->tag} {$drive->name}", []))
                     ->all(),
             ),
-        );
+        ];
     }
 }

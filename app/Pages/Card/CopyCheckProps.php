@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pages\Card;
 
-/** What the laps come to while they are taken. */
+/**
+ * What the laps come to while they are taken.
+ *
+ * @phpstan-import-type LapProps from CopyPage
+ */
 final readonly class CopyCheckProps
 {
     /** @param  list<LapProps>  $laps */

@@ -25,7 +25,36 @@ use Tally\Record\CopyRecord;
 use Tally\Record\RunKind;
 use Tally\Record\RunSource;
 
-/** Timed copies of a card. */
+/**
+ * Timed copies of a card.
+ *
+ * @phpstan-import-type CardProps from CardHeading
+ * @phpstan-import-type ChainChoicesProps from ChainChoices
+ * @phpstan-import-type MarginProps from Margin
+ * @phpstan-import-type RunningProps from Orders
+ *
+ * @phpstan-type CopyProps array{ // A timed copy.
+ *     id: int,
+ *     title: string,
+ *     what: string,
+ *     laps: list<LapProps>,
+ *     bound: string, // what held it back, as far as can be told
+ *     notes: list<string>,
+ *     struck: bool, // voided, or faster than its chain can carry
+ * }
+ * @phpstan-type CopySlotProps array{ // A slot with a folder that this program can copy from.
+ *     id: int,
+ *     name: string,
+ *     path: string,
+ *     refusal: string|null,
+ * }
+ * @phpstan-type LapProps array{ // A lap of a timed copy.
+ *     words: string, // what "done" meant
+ *     seconds: float,
+ *     time: string,
+ *     rate: string,
+ * }
+ */
 final readonly class CopyPage extends Page
 {
     /** The newest so many. */
@@ -35,17 +64,21 @@ final readonly class CopyPage extends Page
      * @param  list<CopyProps>  $copies
      * @param  list<CopySlotProps>  $slots
      * @param  list<string>  $folders  below which drives are found
+     * @param  CardProps  $card
+     * @param  ChainChoicesProps  $chain
+     * @param  RunningProps|null  $running
+     * @param  MarginProps  $margin
      */
     public function __construct(
-        public CardProps $card,
+        public array $card,
         public array $copies,
         public array $slots,
         public array $folders,
-        public ChainChoicesProps $chain,
-        public ?RunningProps $running,
+        public array $chain,
+        public ?array $running,
         public string $today,
         public string $person,
-        public MarginProps $margin,
+        public array $margin,
     ) {}
 
     /**
@@ -64,7 +97,7 @@ final readonly class CopyPage extends Page
 
         return new self(
             card: CardHeading::card($card),
-            copies: array_values($copies->map(fn (Run $run): CopyProps => self::copy($card, $run, $runs))->all()),
+            copies: array_values($copies->map(fn (Run $run): array => self::copy($card, $run, $runs))->all()),
             slots: self::slots($card, $station),
             folders: array_values(array_filter(config()->array('tally.folders'), is_string(...))),
             chain: ChainChoices::of($card),
@@ -100,8 +133,11 @@ final readonly class CopyPage extends Page
         return new CopyCheckProps(self::laps($copy), $copy->bound(self::readSpeed($card, CardEvidence::runs($card), null))->words(), null);
     }
 
-    /** @param  Collection<int, Run>  $runs */
-    public static function copy(Card $card, Run $run, Collection $runs): CopyProps
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return CopyProps
+     */
+    public static function copy(Card $card, Run $run, Collection $runs): array
     {
         $record = $run->copied() ?? new CopyRecord(Bytes::of(0), null, []);
         $reading = $record->reading();
@@ -111,15 +147,15 @@ final readonly class CopyPage extends Page
                 ? $record->bytes->decimal()
                 : "{$record->bytes->decimal()} in {$record->files} ".($record->files === 1 ? 'file' : 'files');
 
-        return new CopyProps(
-            $run->id,
-            ucfirst($run->name()).($run->source === RunSource::Device ? '' : ", {$run->source->words()}"),
-            $what.' · '.$run->chain->describe().($run->drive === null ? '' : " → {$run->drive->tag}"),
-            $reading === null ? [] : self::laps($reading),
-            $reading === null
+        return [
+            'id' => $run->id,
+            'title' => ucfirst($run->name()).($run->source === RunSource::Device ? '' : ", {$run->source->words()}"),
+            'what' => $what.' · '.$run->chain->describe().($run->drive === null ? '' : " → {$run->drive->tag}"),
+            'laps' => $reading === null ? [] : self::laps($reading),
+            'bound' => $reading === null
                 ? 'no whole file was copied'
                 : $reading->bound(self::readSpeed($card, $runs, $run->reader?->tag), $path)->words(),
-            array_values(
+            'notes' => array_values(
                 array_filter(
                     [
                         $run->void === null ? null : "Voided: {$run->void->reason}",
@@ -138,8 +174,8 @@ final readonly class CopyPage extends Page
                     fn (?string $note): bool => $note !== null && $note !== '',
                 ),
             ),
-            $run->void !== null || $reading?->isTooFast($path) === true,
-        );
+            'struck' => $run->void !== null || $reading?->isTooFast($path) === true,
+        ];
     }
 
     /**
@@ -166,12 +202,12 @@ final readonly class CopyPage extends Page
     {
         $laps = [];
         foreach ($copy->laps as $name => $span) {
-            $laps[] = new LapProps(
-                Lap::from($name)->words(),
-                $span->seconds,
-                $span->print(),
-                $copy->rate(Lap::from($name))?->print() ?? '',
-            );
+            $laps[] = [
+                'words' => Lap::from($name)->words(),
+                'seconds' => $span->seconds,
+                'time' => $span->print(),
+                'rate' => $copy->rate(Lap::from($name))?->print() ?? '',
+            ];
         }
 
         return $laps;
@@ -193,12 +229,12 @@ final readonly class CopyPage extends Page
                     ->all();
 
         return array_map(
-            fn (Slot $slot): CopySlotProps => new CopySlotProps(
-                $slot->id,
-                $slot->name.(Orders::plain($card, $slot) === null ? '' : ', a folder on this computer, not a card'),
-                $slot->path ?? '',
-                ChainBuilder::chain($label, $slot) === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
-            ),
+            fn (Slot $slot): array => [
+                'id' => $slot->id,
+                'name' => $slot->name.(Orders::plain($card, $slot) === null ? '' : ', a folder on this computer, not a card'),
+                'path' => $slot->path ?? '',
+                'refusal' => ChainBuilder::chain($label, $slot) === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
+            ],
             array_values($slots),
         );
     }

@@ -17,18 +17,41 @@ use Tally\Reading\Course\Plateau;
 use Tally\Reading\Course\Warmth;
 use Tally\Record\SustainedRecord;
 
-/** The trace of a card's newest sustained run. */
+/**
+ * The trace of a card's newest sustained run.
+ *
+ * @phpstan-type CourseProps array{ // Speed along the bytes of one long write, with what it shows. Bytes from the start, MB/s.
+ *     size: float,
+ *     points: list<array{float, float}>, // end offset, MB/s
+ *     floor: float|null, // the lowest mean over a window; null when too little was written to tell
+ *     floorFrom: float,
+ *     floorTo: float,
+ *     plateaus: list<array{float, float, float}>, // from, to, MB/s
+ *     cliffs: list<float>,
+ *     classes: list<array{string, float}>, // the other classes of such a card, with their floors in MB/s
+ *     markFloor: float|null, // what the highest mark of the label promises
+ *     mark: string|null,
+ *     caption: string,
+ *     summary: string, // the same in words
+ *     heat: list<array{float, float}>, // bytes from the start, °C, as the medium told
+ *     noted: list<array{float, float}>, // the same as somebody read it off
+ * }
+ */
 final readonly class CoursePicture
 {
-    /** @param  Collection<int, Run>  $runs */
-    public static function of(Card $card, Collection $runs): ?CourseProps
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return CourseProps|null
+     */
+    public static function of(Card $card, Collection $runs): ?array
     {
         $run = $runs->last(fn (Run $run): bool => $run->sustained()?->write->bytes->isZero() === false && $run->counts());
 
         return $run === null ? null : self::ofRun($card, $run);
     }
 
-    public static function ofRun(Card $card, Run $run): ?CourseProps
+    /** @return CourseProps|null */
+    public static function ofRun(Card $card, Run $run): ?array
     {
         $sample = RunSample::query()->find($run->id);
         $record = $run->sustained();
@@ -40,23 +63,23 @@ final readonly class CoursePicture
         $warmth = Warmth::along(new Course($sample->traces['write']), [...$heat, ...$noted], $course->longestPlateau());
         $mark = $card->label()->topMark();
 
-        return new CourseProps(
-            (float) $record->write->bytes->count,
-            array_map(fn (array $point): array => [$point[0], $point[1] / 1e6], $sample->traces['write']),
-            $course->floor?->megabytes(),
-            $course->from,
-            $course->to,
-            array_map(fn (Plateau $one): array => [$one->from, $one->to, $one->rate->megabytes()], $course->plateaus),
-            $course->cliffs(),
-            self::classes($card, $mark),
-            $mark?->floor()->megabytes(),
-            $mark?->value,
-            "{$record->write->bytes->decimal()} written in {$record->write->span->print()}, {$run->name()}".
+        return [
+            'size' => (float) $record->write->bytes->count,
+            'points' => array_map(fn (array $point): array => [$point[0], $point[1] / 1e6], $sample->traces['write']),
+            'floor' => $course->floor?->megabytes(),
+            'floorFrom' => $course->from,
+            'floorTo' => $course->to,
+            'plateaus' => array_map(fn (Plateau $one): array => [$one->from, $one->to, $one->rate->megabytes()], $course->plateaus),
+            'cliffs' => $course->cliffs(),
+            'classes' => self::classes($card, $mark),
+            'markFloor' => $mark?->floor()->megabytes(),
+            'mark' => $mark?->value,
+            'caption' => "{$record->write->bytes->decimal()} written in {$record->write->span->print()}, {$run->name()}".
                 ($run->state === RunState::Done ? '' : " ({$run->state->value})"),
-            trim(self::summary($record).' '.($warmth?->words() ?? '')),
-            $heat,
-            $noted,
-        );
+            'summary' => trim(self::summary($record).' '.($warmth?->words() ?? '')),
+            'heat' => $heat,
+            'noted' => $noted,
+        ];
     }
 
     /** @return list<array{string, float}> one for each floor */

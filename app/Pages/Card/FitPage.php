@@ -14,7 +14,6 @@ use App\Models\Shoot\StoppedRecording;
 use App\Pages\Page;
 use App\Shoot\Abilities;
 use App\Shoot\Bodies;
-use App\Shoot\BodyProps;
 use App\Shoot\FitRules;
 use App\Shoot\ModeWords;
 use App\Shoot\ReasonProps;
@@ -31,7 +30,50 @@ use Tally\Shoot\StopCause;
 use Tally\Shoot\Word;
 use Tally\Verdict\VerdictKind;
 
-/** One card, or a label before anything is bought, in every mode of every camera. */
+/**
+ * One card, or a label before anything is bought, in every mode of every camera.
+ *
+ * @phpstan-import-type CardProps from CardHeading
+ * @phpstan-import-type BodyProps from Bodies
+ *
+ * @phpstan-type FitModeProps array{ // A mode, and whether a card may record it.
+ *     id: int,
+ *     camera: string,
+ *     name: string,
+ *     writes: string, // such as `240 Mb/s, long-GOP`
+ *     rate: float, // MB/s that it really fills a card with
+ *     need: float, // MB/s that the lowest window of a card must be, with the house’s margin
+ *     lasts: string, // minutes or shots on this card, such as `63 min`
+ *     isCalibrated: bool, // whether the rate comes from readings; else it is on paper
+ *     may: bool,
+ *     words: string, // the word that says no, or what is said beside a yes
+ *     least: string|null, // the least mark that opens it
+ *     schools: list<SchoolWordProps>, //
+ * }
+ * @phpstan-type SchoolProps array{ // A school, and how many modes or cards it lets pass.
+ *     key: string,
+ *     label: string,
+ *     detail: string,
+ *     may: int,
+ *     of: int,
+ * }
+ * @phpstan-type SchoolWordProps array{ // What a school says of a card and a mode.
+ *     school: string,
+ *     may: bool,
+ *     words: string,
+ *     evidence: string,
+ * }
+ * @phpstan-type StopProps array{ // A recording that stopped.
+ *     id: int,
+ *     camera: string,
+ *     mode: string|null,
+ *     cause: string,
+ *     isTheCards: bool, // whether it is held against the card
+ *     after: string|null,
+ *     by: string,
+ *     on: string,
+ * }
+ */
 final readonly class FitPage extends Page
 {
     private const STOPS = 20;
@@ -55,7 +97,7 @@ final readonly class FitPage extends Page
      * @param  list<ChoiceProps>  $causes
      */
     public function __construct(
-        public ?CardProps $card,
+        public ?array $card,
         public string $line,
         public string $holds,
         public string $asked,
@@ -90,7 +132,7 @@ final readonly class FitPage extends Page
             str_replace(' · ', ', ', "{$card->name}, {$card->line}"),
             $person,
             [...self::stopped($stops->toBase()), ...self::refused($card), ...Bodies::reasons($bodies)],
-            array_map(fn (StoppedRecording $one): StopProps => self::stop($one), array_values($stops->take(self::STOPS)->all())),
+            array_map(fn (StoppedRecording $one): array => self::stop($one), array_values($stops->take(self::STOPS)->all())),
             $bodies,
         );
     }
@@ -108,10 +150,11 @@ final readonly class FitPage extends Page
      * @param  list<ReasonProps>  $reasons
      * @param  list<StopProps>  $stops
      * @param  list<BodyProps>  $bodies
+     * @param  CardProps|null  $card
      */
     private static function page(
         ?Ability $ability,
-        ?CardProps $card,
+        ?array $card,
         string $line,
         ?string $person,
         array $reasons,
@@ -142,20 +185,20 @@ final readonly class FitPage extends Page
                 $falls ??= $answers[FitCriterion::Measured->value]->word === Word::FallsTo
                     ? self::falls($camera->tag, $all[$at], $answers[FitCriterion::Measured->value])
                     : null;
-                $modes[] = new FitModeProps(
-                    $mode->id,
-                    "{$camera->tag} {$camera->name}",
-                    $mode->name,
-                    ModeWords::writes($all[$at]),
-                    $all[$at]->fill->rate->megabytes(),
-                    $asks->need()->megabytes(),
-                    self::lasts($all[$at], $ability, $rules),
-                    $all[$at]->fill->isCalibrated(),
-                    $decides->isYes(),
-                    $decides->words(),
-                    LeastMark::of($all[$at], $camera->buses())?->value,
-                    self::schools($answers),
-                );
+                $modes[] = [
+                    'id' => $mode->id,
+                    'camera' => "{$camera->tag} {$camera->name}",
+                    'name' => $mode->name,
+                    'writes' => ModeWords::writes($all[$at]),
+                    'rate' => $all[$at]->fill->rate->megabytes(),
+                    'need' => $asks->need()->megabytes(),
+                    'lasts' => self::lasts($all[$at], $ability, $rules),
+                    'isCalibrated' => $all[$at]->fill->isCalibrated(),
+                    'may' => $decides->isYes(),
+                    'words' => $decides->words(),
+                    'least' => LeastMark::of($all[$at], $camera->buses())?->value,
+                    'schools' => self::schools($answers),
+                ];
             }
             $least = LeastMark::ofAll($all, $camera->buses());
             if ($least !== null && $ability->label->settleIn($camera->buses()) !== null) {
@@ -182,7 +225,7 @@ final readonly class FitPage extends Page
             modes: $modes,
             cameras: Cameras::choices(),
             schools: array_map(
-                fn (FitCriterion $school): SchoolProps => self::school($school, $rules, $may[$school->value], count($modes)),
+                fn (FitCriterion $school): array => self::school($school, $rules, $may[$school->value], count($modes)),
                 FitCriterion::cases(),
             ),
             decides: $rules->school->value,
@@ -222,30 +265,31 @@ final readonly class FitPage extends Page
     {
         return array_values(
             array_map(
-                fn (Answer $answer): SchoolWordProps => new SchoolWordProps(
-                    $answer->school->value,
-                    $answer->isYes(),
-                    $answer->words(),
-                    $answer->evidence,
-                ),
+                fn (Answer $answer): array => [
+                    'school' => $answer->school->value,
+                    'may' => $answer->isYes(),
+                    'words' => $answer->words(),
+                    'evidence' => $answer->evidence,
+                ],
                 $answers,
             ),
         );
     }
 
-    public static function school(FitCriterion $school, FitRules $rules, int $may, int $of): SchoolProps
+    /** @return SchoolProps */
+    public static function school(FitCriterion $school, FitRules $rules, int $may, int $of): array
     {
-        return new SchoolProps(
-            $school->value,
-            $school->label(),
-            match ($school) {
+        return [
+            'key' => $school->value,
+            'label' => $school->label(),
+            'detail' => match ($school) {
                 FitCriterion::Mark => 'the class on the label, as the camera asks',
                 FitCriterion::Measured => "lowest window ≥ rate × {$rules->margin}",
                 FitCriterion::Guaranteed => 'paid work: a VPG or E mark',
             },
-            $may,
-            $of,
-        );
+            'may' => $may,
+            'of' => $of,
+        ];
     }
 
     /** @return list<WallProps> what it keeps up, and what its best mark promises */
@@ -325,17 +369,18 @@ final readonly class FitPage extends Page
         );
     }
 
-    private static function stop(StoppedRecording $one): StopProps
+    /** @return StopProps */
+    private static function stop(StoppedRecording $one): array
     {
-        return new StopProps(
-            $one->id,
-            $one->camera->tag,
-            $one->mode?->name,
-            $one->cause->label(),
-            $one->cause->isTheCards(),
-            $one->after === null ? null : Span::seconds($one->after)->print(),
-            $one->by,
-            $one->logged_at->format('j M Y'),
-        );
+        return [
+            'id' => $one->id,
+            'camera' => $one->camera->tag,
+            'mode' => $one->mode?->name,
+            'cause' => $one->cause->label(),
+            'isTheCards' => $one->cause->isTheCards(),
+            'after' => $one->after === null ? null : Span::seconds($one->after)->print(),
+            'by' => $one->by,
+            'on' => $one->logged_at->format('j M Y'),
+        ];
     }
 }

@@ -20,7 +20,41 @@ use Tally\Label\Mark;
 use Tally\Origin\Provenance;
 use Tally\Quantity\Bytes;
 
-/** The label form. */
+/**
+ * The label form.
+ *
+ * @phpstan-import-type CardProps from CardHeading
+ * @phpstan-import-type ClaimLineProps from ClaimPicture
+ * @phpstan-import-type MarginProps from Margin
+ *
+ * @phpstan-type ChoicesProps array{ // What the label form offers.
+ *     forms: list<ChoiceProps>,
+ *     families: list<ChoiceProps>,
+ *     buses: list<ChoiceProps>,
+ *     marks: list<ChoiceProps>,
+ *     provenances: list<ChoiceProps>,
+ *     twoRowForms: list<string>, // forms of which some cards have a second row of contacts
+ *     fields: list<ChoiceProps>, // all fields of a card by their headings
+ * }
+ * @phpstan-type FootageActProps array{ // That somebody said a card carries footage, or cleared it.
+ *     id: int,
+ *     what: string, // a size, or “cleared”
+ *     on: string,
+ *     person: string,
+ *     note: string|null,
+ * }
+ * @phpstan-type FootageProps array{ // What of a card must come home before anything is erased.
+ *     now: string|null, // how much is on it; null when it is clear
+ *     secured: string|null, // where two copies of it were read back; null where it is not secured here
+ *     acts: list<FootageActProps>, // the newest first
+ * }
+ * @phpstan-type PhotoProps array{ // A picture of one side of a card.
+ *     side: string,
+ *     url: string,
+ *     width: int,
+ *     height: int,
+ * }
+ */
 final readonly class IntakePage extends Page
 {
     /** Acts that are shown; the newest. */
@@ -28,16 +62,21 @@ final readonly class IntakePage extends Page
 
     /**
      * @param  list<PhotoProps>  $photos
+     * @param  CardProps|null  $card
+     * @param  ChoicesProps  $choices
+     * @param  MarginProps|null  $margin
+     * @param  ClaimLineProps|null  $claimLine
+     * @param  FootageProps|null  $footage
      */
     public function __construct(
-        public ?CardProps $card,
+        public ?array $card,
         public IntakeProps $values,
-        public ChoicesProps $choices,
-        public ?MarginProps $margin,
-        public ?ClaimLineProps $claimLine,
+        public array $choices,
+        public ?array $margin,
+        public ?array $claimLine,
         public array $photos,
         public ?int $revision,
-        public ?FootageProps $footage,
+        public ?array $footage,
         public string $person,
     ) {}
 
@@ -101,30 +140,31 @@ final readonly class IntakePage extends Page
         );
     }
 
-    public static function footage(Card $card): FootageProps
+    /** @return FootageProps */
+    public static function footage(Card $card): array
     {
         $home = Secured::of($card);
 
-        return new FootageProps(
-            $card->footage->isZero() ? null : $card->footage->decimal(),
-            $home === null ? null : Secured::note($home),
-            array_values(
+        return [
+            'now' => $card->footage->isZero() ? null : $card->footage->decimal(),
+            'secured' => $home === null ? null : Secured::note($home),
+            'acts' => array_values(
                 $card
                     ->footageActs()
                     ->limit(self::ACTS)
                     ->get()
                     ->map(
-                        fn (FootageAct $act): FootageActProps => new FootageActProps(
-                            $act->id,
-                            $act->bytes === 0 ? 'cleared' : Bytes::of($act->bytes)->decimal(),
-                            $act->created_at->format('j M Y H:i').' UTC',
-                            $act->recorded_by,
-                            $act->note,
-                        ),
+                        fn (FootageAct $act): array => [
+                            'id' => $act->id,
+                            'what' => $act->bytes === 0 ? 'cleared' : Bytes::of($act->bytes)->decimal(),
+                            'on' => $act->created_at->format('j M Y H:i').' UTC',
+                            'person' => $act->recorded_by,
+                            'note' => $act->note,
+                        ],
                     )
                     ->all(),
             ),
-        );
+        ];
     }
 
     /** @return list<PhotoProps> */
@@ -134,20 +174,26 @@ final readonly class IntakePage extends Page
             $card
                 ->photos()
                 ->get()
-                ->map(fn (Photo $photo): PhotoProps => new PhotoProps($photo->side, "/photos/{$photo->id}", $photo->width, $photo->height))
+                ->map(fn (Photo $photo): array => [
+                    'side' => $photo->side,
+                    'url' => "/photos/{$photo->id}",
+                    'width' => $photo->width,
+                    'height' => $photo->height,
+                ])
                 ->all(),
         );
     }
 
-    public static function choices(): ChoicesProps
+    /** @return ChoicesProps */
+    public static function choices(): array
     {
         $sd = [Form::Sd->value, Form::MicroSd->value];
         $others = array_values(array_diff(array_map(fn (Form $form): string => $form->value, Form::cases()), $sd));
 
-        return new ChoicesProps(
-            array_map(fn (Form $form): ChoiceProps => new ChoiceProps($form->value, $form->label(), []), Form::cases()),
-            array_map(fn (Family $family): ChoiceProps => new ChoiceProps($family->value, $family->value, $sd), Family::cases()),
-            array_map(
+        return [
+            'forms' => array_map(fn (Form $form): ChoiceProps => new ChoiceProps($form->value, $form->label(), []), Form::cases()),
+            'families' => array_map(fn (Family $family): ChoiceProps => new ChoiceProps($family->value, $family->value, $sd), Family::cases()),
+            'buses' => array_map(
                 fn (Bus $bus): ChoiceProps => new ChoiceProps(
                     $bus->value,
                     $bus->label(),
@@ -155,18 +201,18 @@ final readonly class IntakePage extends Page
                 ),
                 Bus::cases(),
             ),
-            array_map(
+            'marks' => array_map(
                 fn (Mark $mark): ChoiceProps => new ChoiceProps($mark->value, $mark->value, $mark->isSecureDigital() ? $sd : $others),
                 Mark::cases(),
             ),
-            array_map(fn (Provenance $one): ChoiceProps => new ChoiceProps($one->value, $one->words(), []), Provenance::cases()),
-            array_values(
+            'provenances' => array_map(fn (Provenance $one): ChoiceProps => new ChoiceProps($one->value, $one->words(), []), Provenance::cases()),
+            'twoRowForms' => array_values(
                 array_map(
                     fn (Form $form): string => $form->value,
                     array_filter(Form::cases(), fn (Form $form): bool => Question::ContactRows->isAskedOf($form)),
                 ),
             ),
-            array_map(fn (CardField $field): ChoiceProps => new ChoiceProps($field->value, $field->heading(), []), CardField::cases()),
-        );
+            'fields' => array_map(fn (CardField $field): ChoiceProps => new ChoiceProps($field->value, $field->heading(), []), CardField::cases()),
+        ];
     }
 }

@@ -19,24 +19,54 @@ use Tally\Label\Line\LabelReading;
 use Tally\Label\Mark;
 use Tally\Verdict\VerdictKind;
 
-/** Reads a label while it is typed, for the form and its margin. */
+/**
+ * Reads a label while it is typed, for the form and its margin.
+ *
+ * @phpstan-type FieldProps array{ // A field of the label form, and the part of the line it was read from.
+ *     field: string,
+ *     value: string,
+ *     from: string,
+ * }
+ * @phpstan-type LineProps array{ // What was read from a label's line, as the fields of the form take it.
+ *     line: string, // as it was given
+ *     fields: list<FieldProps>, // only those that were printed
+ *     marks: list<string>,
+ *     marksFrom: string|null, // the parts the marks were read from
+ *     notes: list<string>,
+ *     unknown: list<string>, // parts that were not understood
+ * }
+ * @phpstan-type PreviewProps array{ // What a label means, while it is being typed.
+ *     line: LineProps|null, // what was read from the line, where one was given
+ *     promises: list<PromiseProps>,
+ *     silent: list<string>, // what the label does not say
+ *     findings: list<ReasonProps>,
+ *     market: string, // what such cards cost
+ *     reach: list<ReachProps>, // the best reader first
+ * }
+ * @phpstan-type PromiseProps array{ // What a mark promises, in the units of cards and of cameras.
+ *     mark: string,
+ *     megabytes: string,
+ *     megabits: string,
+ * }
+ */
 final readonly class LabelPreview
 {
-    private static function line(string $line, LabelReading $reading): LineProps
+    /** @return LineProps */
+    private static function line(string $line, LabelReading $reading): array
     {
         $fields = [];
         foreach (LineFields::of($reading) as $field => $value) {
-            $fields[] = new FieldProps($field, $value, $reading->from[$field] ?? '');
+            $fields[] = ['field' => $field, 'value' => $value, 'from' => $reading->from[$field] ?? ''];
         }
 
-        return new LineProps(
-            $line,
-            $fields,
-            array_map(fn (Mark $mark): string => $mark->value, $reading->marks),
-            $reading->from['marks'] ?? null,
-            $reading->notes,
-            $reading->unknown,
-        );
+        return [
+            'line' => $line,
+            'fields' => $fields,
+            'marks' => array_map(fn (Mark $mark): string => $mark->value, $reading->marks),
+            'marksFrom' => $reading->from['marks'] ?? null,
+            'notes' => $reading->notes,
+            'unknown' => $reading->unknown,
+        ];
     }
 
     /**
@@ -55,28 +85,29 @@ final readonly class LabelPreview
     /**
      * @param  Card  $card  perhaps not entered yet
      * @param  array{string, LabelReading}|null  $line  as it was typed, and what was read from it
+     * @return PreviewProps
      */
-    public static function of(Card $card, ?array $line): PreviewProps
+    public static function of(Card $card, ?array $line): array
     {
         $label = $card->label();
         $house = new HouseKnowledge();
         $findings = (new Evidence($label, house: new House($house->findings($card))))->findings();
 
-        return new PreviewProps(
-            $line === null ? null : self::line(...$line),
-            array_map(
-                fn (Mark $mark): PromiseProps => new PromiseProps(
-                    $mark->value,
-                    $mark->floor()->print(),
-                    round($mark->floor()->megabits()).' Mb/s',
-                ),
+        return [
+            'line' => $line === null ? null : self::line(...$line),
+            'promises' => array_map(
+                fn (Mark $mark): array => [
+                    'mark' => $mark->value,
+                    'megabytes' => $mark->floor()->print(),
+                    'megabits' => round($mark->floor()->megabits()).' Mb/s',
+                ],
                 $label->marks,
             ),
-            self::silent($label),
-            array_map(self::finding(...), $findings),
-            self::market($label, $house),
-            self::reach($label),
-        );
+            'silent' => self::silent($label),
+            'findings' => array_map(self::finding(...), $findings),
+            'market' => self::market($label, $house),
+            'reach' => self::reach($label),
+        ];
     }
 
     /** @return list<string> */

@@ -19,27 +19,46 @@ use Tally\Verdict\Topic;
 use Tally\Verdict\Verdict;
 use Tally\Verdict\VerdictKind;
 
-/** The margin beside a card, at one of the stages. */
+/**
+ * The margin beside a card, at one of the stages.
+ *
+ * @phpstan-type MarginProps array{ // Why the verdict is what it is, what to take care of, what to do next.
+ *     verdict: VerdictKind,
+ *     reasons: list<ReasonProps>,
+ *     cautions: list<CautionProps>,
+ *     next: StepProps,
+ *     tag: string,
+ *     person: string, // who is at the bench, as far as known
+ *     overrule: OverruleProps|null, // what a person says instead
+ * }
+ * @phpstan-type OverruleProps array{ // What a person says of the card instead, and why.
+ *     verdict: VerdictKind,
+ *     reason: string,
+ *     by: string,
+ *     on: string,
+ * }
+ */
 final readonly class Margin
 {
     /**
      * @param  Collection<int, Run>  $runs
      * @param  string|null  $by  who is at the bench
+     * @return MarginProps
      */
-    public static function at(string $stage, Card $card, Collection $runs, ?string $by): MarginProps
+    public static function at(string $stage, Card $card, Collection $runs, ?string $by): array
     {
         $evidence = CardEvidence::of($card, $runs);
         $verdict = Judge::judge($evidence);
 
-        return new MarginProps(
-            $verdict->kind,
-            array_map(self::reason(...), [...$verdict->reasons, ...self::notes($stage, $verdict)]),
-            self::cautions($stage, $card, $verdict, $runs),
-            self::step($verdict->nextWhen($card->overruled), $card->tag),
-            $card->tag,
-            $by ?? '',
-            self::overrule($card),
-        );
+        return [
+            'verdict' => $verdict->kind,
+            'reasons' => array_map(self::reason(...), [...$verdict->reasons, ...self::notes($stage, $verdict)]),
+            'cautions' => self::cautions($stage, $card, $verdict, $runs),
+            'next' => self::step($verdict->nextWhen($card->overruled), $card->tag),
+            'tag' => $card->tag,
+            'person' => $by ?? '',
+            'overrule' => self::overrule($card),
+        ];
     }
 
     public static function reason(Reason $reason): ReasonProps
@@ -162,13 +181,19 @@ final readonly class Margin
         return $degrees === [] ? null : Temperature::celsius(max($degrees));
     }
 
-    private static function overrule(Card $card): ?OverruleProps
+    /** @return OverruleProps|null */
+    private static function overrule(Card $card): ?array
     {
         $standing = $card->overruled === null ? null : $card->overrules()->whereNull('withdrawn')->first();
 
         return $standing === null
             ? null
-            : new OverruleProps($standing->verdict, $standing->reason, $standing->recorded_by, $standing->created_at->format('j M Y'));
+            : [
+                'verdict' => $standing->verdict,
+                'reason' => $standing->reason,
+                'by' => $standing->recorded_by,
+                'on' => $standing->created_at->format('j M Y'),
+            ];
     }
 
     private static function step(Step $next, string $tag): StepProps

@@ -19,24 +19,54 @@ use Tally\Record\RunKind;
 use Tally\Record\RunSource;
 use Tally\Record\SpeedRecord;
 
-/** The claim line and the table of runs. */
+/**
+ * The claim line and the table of runs.
+ *
+ * @phpstan-import-type CardProps from CardHeading
+ * @phpstan-import-type ClaimLineProps from ClaimPicture
+ * @phpstan-import-type CourseProps from CoursePicture
+ * @phpstan-import-type MarginProps from Margin
+ * @phpstan-import-type RunningProps from Orders
+ *
+ * @phpstan-type RunProps array{ // A row of the table of runs. Speeds in MB/s.
+ *     id: int,
+ *     kind: RunKind,
+ *     name: string, // of its kind, as it is said
+ *     state: RunState,
+ *     chain: string,
+ *     region: string,
+ *     write: float|null,
+ *     read: float|null,
+ *     variation: float|null,
+ *     note: string,
+ *     struck: bool, // not trusted, and out of every verdict
+ * }
+ */
 final readonly class MeasurePage extends Page
 {
     /**
      * @param  list<RunProps>  $runs
+     * @param  CardProps  $card
+     * @param  ClaimLineProps  $claimLine
+     * @param  CourseProps|null  $course
+     * @param  RunningProps|null  $running
+     * @param  MarginProps  $margin
      */
     public function __construct(
-        public CardProps $card,
-        public ClaimLineProps $claimLine,
-        public ?CourseProps $course,
+        public array $card,
+        public array $claimLine,
+        public ?array $course,
         public array $runs,
-        public ?RunningProps $running,
+        public ?array $running,
         public OrderProps $order,
-        public MarginProps $margin,
+        public array $margin,
     ) {}
 
-    /** @param  Collection<int, Run>  $runs */
-    public static function claimLine(Card $card, Collection $runs): ClaimLineProps
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return ClaimLineProps
+     */
+    public static function claimLine(Card $card, Collection $runs): array
     {
         $label = $card->label();
         $counting = $runs->filter(fn (Run $run): bool => $run->speeds()?->hasSpeeds() === true && $run->counts());
@@ -59,7 +89,7 @@ final readonly class MeasurePage extends Page
                 ->reverse()
                 ->reject(fn (Run $run): bool => $run->state->isGoing())
                 ->map(
-                    fn (Run $run): RunProps => match ($run->kind) {
+                    fn (Run $run): array => match ($run->kind) {
                         RunKind::Speed => self::speedRow($card, $run),
                         RunKind::Sustained => self::sustainedRow($run),
                         RunKind::Files => self::plainRow(
@@ -96,7 +126,8 @@ final readonly class MeasurePage extends Page
         return "{$times}, {$run->speeds()?->covers()}, {$run->name()}".($run->state === RunState::Done ? '' : " ({$run->state->value})");
     }
 
-    private static function speedRow(Card $card, Run $run): RunProps
+    /** @return RunProps */
+    private static function speedRow(Card $card, Run $run): array
     {
         $speeds = $run->speeds()?->hasSpeeds() === true ? $run->speeds() : null;
         $reading = $speeds === null ? null : $run->reading($card->label());
@@ -132,7 +163,8 @@ final readonly class MeasurePage extends Page
         return $speeds->region->count === 1_000_000_000 && count($speeds->writes) === 5;
     }
 
-    private static function sustainedRow(Run $run): RunProps
+    /** @return RunProps */
+    private static function sustainedRow(Run $run): array
     {
         $record = $run->sustained();
 
@@ -159,7 +191,8 @@ final readonly class MeasurePage extends Page
         );
     }
 
-    private static function proofRow(Run $run): RunProps
+    /** @return RunProps */
+    private static function proofRow(Run $run): array
     {
         $record = $run->proof();
 
@@ -177,7 +210,8 @@ final readonly class MeasurePage extends Page
         );
     }
 
-    private static function copyRow(Card $card, Run $run): RunProps
+    /** @return RunProps */
+    private static function copyRow(Card $card, Run $run): array
     {
         $reading = $run->copied()?->reading();
         $isTooFast = $reading?->isTooFast($run->chain->fastest($card->label())) === true;
@@ -211,6 +245,7 @@ final readonly class MeasurePage extends Page
      * @param  float|null  $write  MB/s
      * @param  float|null  $read  MB/s
      * @param  float|null  $variation  share
+     * @return RunProps
      */
     private static function row(
         Run $run,
@@ -220,15 +255,26 @@ final readonly class MeasurePage extends Page
         ?float $variation,
         string $note,
         bool $struck,
-    ): RunProps {
+    ): array {
         $kind = $run->kind;
 
-        return new RunProps(
-            $run->id, $kind, $kind->label(), $run->state, self::chain($run), $over, $write, $read, $variation, $note, $struck,
-        );
+        return [
+            'id' => $run->id,
+            'kind' => $kind,
+            'name' => $kind->label(),
+            'state' => $run->state,
+            'chain' => self::chain($run),
+            'region' => $over,
+            'write' => $write,
+            'read' => $read,
+            'variation' => $variation,
+            'note' => $note,
+            'struck' => $struck,
+        ];
     }
 
-    private static function plainRow(Run $run, string $note): RunProps
+    /** @return RunProps */
+    private static function plainRow(Run $run, string $note): array
     {
         return self::row(
             $run,

@@ -15,7 +15,31 @@ use Tally\Offload\OneCard\Route;
 use Tally\Offload\OneCard\Routes;
 use Tally\Quantity\Bytes;
 
-/** The ways home for one card's footage. */
+/**
+ * The ways home for one card's footage.
+ *
+ * @phpstan-import-type CardProps from CardHeading
+ * @phpstan-import-type MarginProps from Margin
+ *
+ * @phpstan-type LinkProps array{ // A link of a route.
+ *     name: string,
+ *     rate: float, // MB/s it gives in practice
+ *     source: string,
+ *     pinch: bool,
+ * }
+ * @phpstan-type RouteProps array{ // One way home for a card's footage.
+ *     reader: string,
+ *     host: string,
+ *     drive: string,
+ *     links: list<LinkProps>,
+ *     pinch: string,
+ *     rate: float, // MB/s
+ *     copy: string,
+ *     verify: string,
+ *     total: string,
+ *     seconds: float, // copied and read back
+ * }
+ */
 final readonly class OffloadPage extends Page
 {
     private const SHOWN = 12;
@@ -23,14 +47,16 @@ final readonly class OffloadPage extends Page
     /**
      * @param  list<RouteProps>  $routes
      * @param  list<string>  $leftOut
+     * @param  CardProps  $card
+     * @param  MarginProps  $margin
      */
     public function __construct(
-        public CardProps $card,
+        public array $card,
         public string $amount,
         public array $routes,
         public int $count,
         public array $leftOut,
-        public MarginProps $margin,
+        public array $margin,
     ) {}
 
     /** @param  Collection<int, Run>  $runs */
@@ -45,29 +71,30 @@ final readonly class OffloadPage extends Page
         return array_map(self::route(...), array_slice($routes->ranked, 0, self::SHOWN));
     }
 
-    private static function route(Route $route): RouteProps
+    /** @return RouteProps */
+    private static function route(Route $route): array
     {
         $pinch = $route->path->pinch();
 
-        return new RouteProps(
-            $route->reader,
-            $route->host,
-            $route->drive,
-            array_map(
-                fn (Link $link): LinkProps => new LinkProps(
-                    $link->name,
-                    $link->ceiling->usable()->megabytes(),
-                    $link->ceiling->source,
-                    $link === $pinch,
-                ),
+        return [
+            'reader' => $route->reader,
+            'host' => $route->host,
+            'drive' => $route->drive,
+            'links' => array_map(
+                fn (Link $link): array => [
+                    'name' => $link->name,
+                    'rate' => $link->ceiling->usable()->megabytes(),
+                    'source' => $link->ceiling->source,
+                    'pinch' => $link === $pinch,
+                ],
                 $route->path->links,
             ),
-            $pinch->describe(),
-            $route->path->usable()->megabytes(),
-            $route->copy()->print(),
-            $route->verify()->print(),
-            $route->total()->print(),
-            $route->total()->seconds,
-        );
+            'pinch' => $pinch->describe(),
+            'rate' => $route->path->usable()->megabytes(),
+            'copy' => $route->copy()->print(),
+            'verify' => $route->verify()->print(),
+            'total' => $route->total()->print(),
+            'seconds' => $route->total()->seconds,
+        ];
     }
 }

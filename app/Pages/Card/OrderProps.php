@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Pages\Card;
 
-/** What can be ordered for a card, and where. */
+/**
+ * What can be ordered for a card, and where.
+ *
+ * @phpstan-import-type StandInProps from Orders
+ */
 final readonly class OrderProps
 {
     /**

@@ -42,7 +42,38 @@ use Tally\Record\SpeedParameters;
 use Tally\StandIn\StandInChoice;
 use Tally\Verdict\Step;
 
-/** What can be ordered for a card, and what is on its way. */
+/**
+ * What can be ordered for a card, and what is on its way.
+ *
+ * @phpstan-type ProgressProps array{ // How far a run has come.
+ *     phase: string,
+ *     run: int,
+ *     at: int,
+ *     of: int,
+ *     share: float, // 0 to 1
+ *     rate: float|null, // bytes a second just now
+ *     left: string|null, // time left, in words
+ * }
+ * @phpstan-type ProvingWaysProps array{ // Both ways of proving side by side, and which of them suits the card now.
+ *     proof: ProvingWayProps,
+ *     screen: ProvingWayProps,
+ *     recommended: string, // proof or screen
+ *     reason: string,
+ * }
+ * @phpstan-type RunningProps array{ // A run that goes on or waits.
+ *     id: int,
+ *     kind: string, // “speed run” or “full proof”
+ *     waiting: bool,
+ *     stopping: bool,
+ *     runs: int, // of how many
+ *     progress: ProgressProps|null,
+ *     away: string|null, // the bench it waits for, while that is away
+ * }
+ * @phpstan-type StandInProps array{ // A made-up card that can be put into a stand-in slot.
+ *     key: string,
+ *     words: string,
+ * }
+ */
 final readonly class Orders
 {
     /**
@@ -60,7 +91,7 @@ final readonly class Orders
             $card->stand_in !== null
                 ? []
                 : array_map(
-                    fn (StandInChoice $one): StandInProps => new StandInProps($one->value, $one->words()),
+                    fn (StandInChoice $one): array => ['key' => $one->value, 'words' => $one->words()],
                     StandInChoice::cases(),
                 ),
             $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id,
@@ -70,8 +101,11 @@ final readonly class Orders
         );
     }
 
-    /** @param  Collection<int, Run>  $runs */
-    public static function running(Collection $runs): ?RunningProps
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return RunningProps|null
+     */
+    public static function running(Collection $runs): ?array
     {
         $run = $runs->last(fn (Run $run): bool => $run->state->isGoing());
         if ($run === null) {
@@ -79,25 +113,25 @@ final readonly class Orders
         }
         $progress = $run->progress;
 
-        return new RunningProps(
-            $run->id,
-            $run->kind->label(),
-            $run->started_at === null,
-            $run->stop_requested,
-            $run->parameters->rounds(),
-            $progress === null
+        return [
+            'id' => $run->id,
+            'kind' => $run->kind->label(),
+            'waiting' => $run->started_at === null,
+            'stopping' => $run->stop_requested,
+            'runs' => $run->parameters->rounds(),
+            'progress' => $progress === null
                 ? null
-                : new ProgressProps(
-                    $progress->phase->value,
-                    $progress->run,
-                    $progress->at,
-                    $progress->of,
-                    $progress->share(),
-                    $progress->rate,
-                    $progress->left() === null ? null : Span::seconds($progress->left())->print(),
-                ),
-            self::away($run),
-        );
+                : [
+                    'phase' => $progress->phase->value,
+                    'run' => $progress->run,
+                    'at' => $progress->at,
+                    'of' => $progress->of,
+                    'share' => $progress->share(),
+                    'rate' => $progress->rate,
+                    'left' => $progress->left() === null ? null : Span::seconds($progress->left())->print(),
+                ],
+            'away' => self::away($run),
+        ];
     }
 
     private static function away(Run $run): ?string
@@ -140,8 +174,9 @@ final readonly class Orders
      *
      * @param  list<SlotPath>  $paths  of the card, the fastest first
      * @param  Collection<int, Run>  $before
+     * @return ProvingWaysProps|null
      */
-    public static function provingWays(Card $card, array $paths, Collection $before): ?ProvingWaysProps
+    public static function provingWays(Card $card, array $paths, Collection $before): ?array
     {
         $last = $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id;
         $taking = collect($paths)->filter(fn (SlotPath $one): bool => $one->path !== null);
@@ -169,22 +204,22 @@ final readonly class Orders
         );
         $coverage = new Coverage(count($plan->drawn()));
 
-        return new ProvingWaysProps(
-            new ProvingWayProps(
+        return [
+            'proof' => new ProvingWayProps(
                 $proof->print(),
                 $size->decimal(),
                 'Every block, to the sector: how it fails, and what it keeps.',
                 'Nothing of the medium itself. How it ages.',
             ),
-            new ProvingWayProps(
+            'screen' => new ProvingWayProps(
                 $screen->print(),
                 $plan->total()->decimal(),
                 $coverage->caught(),
                 'Every block that is not stamped, and small bad spots.',
             ),
-            $advice->screenFirst ? 'screen' : 'proof',
-            $advice->reason,
-        );
+            'recommended' => $advice->screenFirst ? 'screen' : 'proof',
+            'reason' => $advice->reason,
+        ];
     }
 
     /** @param  list<SpeedEvidence>  $speeds */

@@ -15,29 +15,67 @@ use App\Pages\Page;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
 use Tally\Record\ProofRecord;
+use Tally\Verdict\VerdictKind;
 
-/** The core sample of a card's newest proof that read anything back. */
+/**
+ * The core sample of a card's newest proof that read anything back.
+ *
+ * @phpstan-import-type CardProps from CardHeading
+ * @phpstan-import-type CoreProps from CorePicture
+ * @phpstan-import-type ErasureProps from ErasedPage
+ * @phpstan-import-type MarginProps from Margin
+ * @phpstan-import-type ProvingWaysProps from Orders
+ * @phpstan-import-type RunningProps from Orders
+ *
+ * @phpstan-type TheirsProps array{ // What another house says of the card, in a file that no station this house knows has signed.
+ *     id: int,
+ *     verdict: VerdictKind, // theirs; it bears nothing here
+ *     runs: int,
+ *     madeAt: string,
+ *     by: string, // who signed it, as far as that can be told
+ *     readIn: string, // who read it in, and when
+ * }
+ * @phpstan-type TraceProps array{ // Speed along the bytes.
+ *     size: int,
+ *     write: list<array{float, float}>, // end offset in bytes, MB/s
+ *     read: list<array{float, float}>, //
+ * }
+ * @phpstan-type UnfinishedProofProps array{ // A proof that can go on, or be read once more.
+ *     run: int,
+ *     where: string, // how far it came, in words
+ *     again: bool, // whether it is at its end and can be read back once more
+ * }
+ */
 final readonly class ProvePage extends Page
 {
     /**
      * @param  list<ErasureProps>  $erasures
      * @param  list<TheirsProps>  $theirs
+     * @param  CardProps  $card
+     * @param  CoreProps|null  $core
+     * @param  UnfinishedProofProps|null  $unfinished
+     * @param  ProvingWaysProps|null  $ways
+     * @param  RunningProps|null  $running
+     * @param  MarginProps  $margin
      */
     public function __construct(
-        public CardProps $card,
-        public ?CoreProps $core,
-        public ?UnfinishedProofProps $unfinished,
-        public ?ProvingWaysProps $ways,
+        public array $card,
+        public ?array $core,
+        public ?array $unfinished,
+        public ?array $ways,
         public array $erasures,
         public array $theirs,
         public string $by,
-        public ?RunningProps $running,
+        public ?array $running,
         public OrderProps $order,
-        public MarginProps $margin,
+        public array $margin,
     ) {}
 
-    /** @param  Collection<int, Run>  $runs */
-    public static function core(Card $card, Collection $runs): ?CoreProps
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return CoreProps|null
+     */
+    public static function core(Card $card, Collection $runs): ?array
     {
         $run = $runs->last(fn (Run $run): bool => $run->proof() !== null && $run->proof()->patches !== []);
         $record = $run?->proof();
@@ -52,8 +90,9 @@ final readonly class ProvePage extends Page
      * The newest proof, if it can go on or be read once more.
      *
      * @param  Collection<int, Run>  $runs
+     * @return UnfinishedProofProps|null
      */
-    public static function unfinished(Collection $runs): ?UnfinishedProofProps
+    public static function unfinished(Collection $runs): ?array
     {
         $run = $runs->last(fn (Run $run): bool => $run->kind->isProof());
         if ($run === null || ! ($run->canContinue() || $run->canReadAgain())) {
@@ -71,7 +110,7 @@ final readonly class ProvePage extends Page
             default => ucfirst($run->name())." was left with {$written} of {$size} written.",
         };
 
-        return new UnfinishedProofProps($run->id, $where, $run->canReadAgain());
+        return ['run' => $run->id, 'where' => $where, 'again' => $run->canReadAgain()];
     }
 
     /**
@@ -99,14 +138,14 @@ final readonly class ProvePage extends Page
                 ->limit(20)
                 ->get(['id', 'verdict', 'runs', 'made_at', 'station', 'key', 'recorded_by', 'created_at'])
                 ->map(
-                    fn (ResultOfOthers $one): TheirsProps => new TheirsProps(
-                        $one->id,
-                        $one->verdict,
-                        $one->runs,
-                        $one->made_at,
-                        $one->key === null ? 'signed by nobody' : "signed as “{$one->station}” with a key this house does not know",
-                        "{$one->recorded_by}, {$one->created_at->format('j M Y')}",
-                    ),
+                    fn (ResultOfOthers $one): array => [
+                        'id' => $one->id,
+                        'verdict' => $one->verdict,
+                        'runs' => $one->runs,
+                        'madeAt' => $one->made_at,
+                        'by' => $one->key === null ? 'signed by nobody' : "signed as “{$one->station}” with a key this house does not know",
+                        'readIn' => "{$one->recorded_by}, {$one->created_at->format('j M Y')}",
+                    ],
                 )
                 ->all(),
         );
@@ -123,13 +162,18 @@ final readonly class ProvePage extends Page
             "pass {$record->read->span->print()}";
     }
 
-    private static function trace(Run $run, ProofRecord $record): ?TraceProps
+    /** @return TraceProps|null */
+    private static function trace(Run $run, ProofRecord $record): ?array
     {
         $sample = RunSample::query()->find($run->id);
 
         return $sample === null || $sample->traces['write'] === []
             ? null
-            : new TraceProps($record->size->count, self::megabytes($sample->traces['write']), self::megabytes($sample->traces['read']));
+            : [
+                'size' => $record->size->count,
+                'write' => self::megabytes($sample->traces['write']),
+                'read' => self::megabytes($sample->traces['read']),
+            ];
     }
 
     /**

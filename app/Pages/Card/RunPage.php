@@ -27,14 +27,66 @@ use Tally\Record\SpeedRecord;
 use Tally\Record\SustainedRecord;
 use Tally\Record\TypedParameters;
 
-/** One run, whole: how each figure was got, on which chain, over which region, and what became of it. */
+/**
+ * One run, whole: how each figure was got, on which chain, over which region, and what became of it.
+ *
+ * @phpstan-import-type CardProps from CardHeading
+ * @phpstan-import-type CopyProps from CopyPage
+ * @phpstan-import-type CourseProps from CoursePicture
+ * @phpstan-import-type MarginProps from Margin
+ *
+ * @phpstan-type HeatProps array{ // A temperature that somebody read off.
+ *     at: string, // after how much, in words
+ *     temperature: string,
+ *     by: string|null,
+ * }
+ * @phpstan-type RunSheetProps array{ // Everything about one run.
+ *     id: int,
+ *     title: string,
+ *     tag: string,
+ *     counts: bool,
+ *     going: bool,
+ *     facts: list<FactProps>,
+ *     ways: list<WayProps>, // of a speed run
+ *     words: list<string>, // what came of it, where it is no speed run
+ *     course: CourseProps|null,
+ *     copy: CopyProps|null,
+ *     heat: list<HeatProps>,
+ *     heatLimits: string, // from where on it is too hot to hold, and hurts
+ *     voids: list<VoidProps>, //
+ *     void: VoidProps|null,
+ * }
+ * @phpstan-type VoidProps array{ // Why a run counts no longer, or once did not.
+ *     reason: string,
+ *     by: string,
+ *     on: string,
+ *     withdrawn: string|null, // why it counts again
+ * }
+ * @phpstan-type WayProps array{ // One way of a speed run, whole. Speeds in MB/s.
+ *     way: string,
+ *     rates: list<float>, // in the order they were measured
+ *     apart: list<int>, // which of them lie apart, from 0
+ *     mean: float,
+ *     median: float,
+ *     deviation: float|null,
+ *     margin: float|null, // half the 95 % confidence interval of the mean
+ *     variation: float|null, // coefficient of variation
+ *     notes: list<string>,
+ *     suspicion: string|null, // why it is not trusted
+ * }
+ */
 final readonly class RunPage extends Page
 {
+    /**
+     * @param  CardProps  $card
+     * @param  RunSheetProps  $run
+     * @param  MarginProps  $margin
+     */
     public function __construct(
-        public CardProps $card,
-        public RunSheetProps $run,
+        public array $card,
+        public array $run,
         public string $person,
-        public MarginProps $margin,
+        public array $margin,
     ) {}
 
     public static function of(Run $run, ?string $person): self
@@ -50,45 +102,52 @@ final readonly class RunPage extends Page
         );
     }
 
-    private static function sheet(Run $run): RunSheetProps
+    /** @return RunSheetProps */
+    private static function sheet(Run $run): array
     {
         $hasResult = $run->result !== null;
 
-        return new RunSheetProps(
-            $run->id,
-            ucfirst($run->name()).", {$run->kind->label()}".($run->source === RunSource::Device ? '' : ", {$run->source->words()}"),
-            $run->card->tag,
-            $run->counts(),
-            $run->state->isGoing(),
-            self::facts($run),
-            $run->kind === RunKind::Speed && $hasResult ? self::ways($run) : [],
-            $hasResult ? self::words($run) : [],
-            $run->kind === RunKind::Sustained ? CoursePicture::ofRun($run->card, $run) : null,
-            $run->kind === RunKind::Copy && $hasResult ? CopyPage::copy($run->card, $run, CardEvidence::runs($run->card)) : null,
-            array_values(
+        return [
+            'id' => $run->id,
+            'title' => ucfirst($run->name()).", {$run->kind->label()}".($run->source === RunSource::Device ? '' : ", {$run->source->words()}"),
+            'tag' => $run->card->tag,
+            'counts' => $run->counts(),
+            'going' => $run->state->isGoing(),
+            'facts' => self::facts($run),
+            'ways' => $run->kind === RunKind::Speed && $hasResult ? self::ways($run) : [],
+            'words' => $hasResult ? self::words($run) : [],
+            'course' => $run->kind === RunKind::Sustained ? CoursePicture::ofRun($run->card, $run) : null,
+            'copy' => $run->kind === RunKind::Copy && $hasResult ? CopyPage::copy($run->card, $run, CardEvidence::runs($run->card)) : null,
+            'heat' => array_values(
                 $run->heat
                     ->map(
-                        fn (HeatReading $one): HeatProps => new HeatProps(
-                            $one->at === null ? 'no place noted' : 'after '.Bytes::of($one->at)->decimal(),
-                            Temperature::celsius($one->celsius)->both(),
-                            $one->recorded_by,
-                        ),
+                        fn (HeatReading $one): array => [
+                            'at' => $one->at === null ? 'no place noted' : 'after '.Bytes::of($one->at)->decimal(),
+                            'temperature' => Temperature::celsius($one->celsius)->both(),
+                            'by' => $one->recorded_by,
+                        ],
                     )
                     ->all(),
             ),
-            'too hot to hold from '.
+            'heatLimits' => 'too hot to hold from '.
                 Temperature::celsius(Temperature::HANDLE)->print().
                 ' on; '.
                 Temperature::celsius(Temperature::HURTS)->print().
                 ' hurts within seconds',
-            array_values($run->voids->filter(fn (RunVoid $void): bool => $void->withdrawn !== null)->map(self::void(...))->all()),
-            $run->void === null ? null : self::void($run->void),
-        );
+            'voids' => array_values($run->voids->filter(fn (RunVoid $void): bool => $void->withdrawn !== null)->map(self::void(...))->all()),
+            'void' => $run->void === null ? null : self::void($run->void),
+        ];
     }
 
-    private static function void(RunVoid $void): VoidProps
+    /** @return VoidProps */
+    private static function void(RunVoid $void): array
     {
-        return new VoidProps($void->reason, $void->recorded_by, $void->created_at->format('j M Y'), $void->withdrawn);
+        return [
+            'reason' => $void->reason,
+            'by' => $void->recorded_by,
+            'on' => $void->created_at->format('j M Y'),
+            'withdrawn' => $void->withdrawn,
+        ];
     }
 
     /** @return list<FactProps> */
@@ -165,21 +224,22 @@ final readonly class RunPage extends Page
     /**
      * @param  list<float>  $rates
      * @param  array{excuse: string, into: string}  $chain  why a shortfall may be the chain's, and what held the figure
+     * @return WayProps
      */
-    private static function way(string $way, WayReading $one, array $rates, array $chain): WayProps
+    private static function way(string $way, WayReading $one, array $rates, array $chain): array
     {
         $mega = fn (?float $rate): ?float => $rate === null ? null : $rate / 1e6;
 
-        return new WayProps(
-            $way,
-            array_map(fn (float $rate): float => $rate / 1e6, $rates),
-            $one->outliers,
-            $one->summary->mean / 1e6,
-            $one->summary->median / 1e6,
-            $mega($one->summary->deviation),
-            $mega($one->summary->margin()),
-            $one->summary->variation(),
-            array_values(
+        return [
+            'way' => $way,
+            'rates' => array_map(fn (float $rate): float => $rate / 1e6, $rates),
+            'apart' => $one->outliers,
+            'mean' => $one->summary->mean / 1e6,
+            'median' => $one->summary->median / 1e6,
+            'deviation' => $mega($one->summary->deviation),
+            'margin' => $mega($one->summary->margin()),
+            'variation' => $one->summary->variation(),
+            'notes' => array_values(
                 array_filter(
                     [
                         $one->summary->isSingleLook() ? 'A single look: no spread, no interval.' : null,
@@ -195,8 +255,8 @@ final readonly class RunPage extends Page
                     fn (?string $note): bool => $note !== null && $note !== '',
                 ),
             ),
-            $one->isTrusted() ? null : $one->why(),
-        );
+            'suspicion' => $one->isTrusted() ? null : $one->why(),
+        ];
     }
 
     /** @return list<string> */

@@ -6,14 +6,25 @@ namespace App\Pages\Card;
 
 use App\Pages\Page;
 
-/** All that the page Typed shows. */
+/**
+ * All that the page Typed shows.
+ *
+ * @phpstan-import-type CardProps from CardHeading
+ * @phpstan-import-type ChainChoicesProps from ChainChoices
+ * @phpstan-import-type MarginProps from Margin
+ */
 final readonly class TypedPage extends Page
 {
+    /**
+     * @param  CardProps  $card
+     * @param  ChainChoicesProps  $chain
+     * @param  MarginProps  $margin
+     */
     public function __construct(
-        public CardProps $card,
-        public ChainChoicesProps $chain,
+        public array $card,
+        public array $chain,
         public string $today,
         public string $person,
-        public MarginProps $margin,
+        public array $margin,
     ) {}
 }

@@ -17,7 +17,25 @@ use Tally\Reading\Compare\Comparison;
 use Tally\Reading\Compare\Pairs;
 use Tally\Reading\Summary;
 
-/** Two readers, hosts, cables or cards side by side, over all runs that count. */
+/**
+ * Two readers, hosts, cables or cards side by side, over all runs that count.
+ *
+ * @phpstan-type PairProps array{ // The same thing measured on both sides. Speeds in MB/s.
+ *     name: string,
+ *     first: float,
+ *     second: float,
+ *     tendency: string, // how the second stands to the first: faster, slower, inside the noise, a single look
+ * }
+ * @phpstan-type SideProps array{ // One of the two that are held against each other. Speeds in MB/s.
+ *     name: string,
+ *     rates: list<float>, // every single one
+ *     mean: float,
+ *     margin: float|null, // half the 95 % confidence interval of the mean
+ *     lower: float,
+ *     median: float,
+ *     upper: float,
+ * }
+ */
 final readonly class ComparePage extends Page
 {
     public function __construct(
@@ -90,12 +108,12 @@ final readonly class ComparePage extends Page
             self::side($a, $ratesA),
             self::side($b, $ratesB),
             array_map(
-                fn (array $pair, int $i): PairProps => new PairProps(
-                    $pair[0],
-                    Summary::of($pair[1])->mean / 1e6,
-                    Summary::of($pair[2])->mean / 1e6,
-                    $matches?->each[$i]->value ?? '',
-                ),
+                fn (array $pair, int $i): array => [
+                    'name' => $pair[0],
+                    'first' => Summary::of($pair[1])->mean / 1e6,
+                    'second' => Summary::of($pair[2])->mean / 1e6,
+                    'tendency' => $matches?->each[$i]->value ?? '',
+                ],
                 $pairs,
                 array_keys($pairs),
             ),
@@ -178,21 +196,24 @@ final readonly class ComparePage extends Page
         return array_merge(...array_map(fn (SpeedFigure $speed): array => $speed->rates($way), $speeds));
     }
 
-    /** @param  list<float>  $rates */
-    private static function side(string $name, array $rates): SideProps
+    /**
+     * @param  list<float>  $rates
+     * @return SideProps
+     */
+    private static function side(string $name, array $rates): array
     {
         $summary = Summary::of($rates);
         $at = fn (float $share): float => $rates === [] ? 0.0 : Summary::quantile($rates, $share) / 1e6;
 
-        return new SideProps(
-            $name,
-            array_map(fn (float $rate): float => $rate / 1e6, $rates),
-            $summary->mean / 1e6,
-            $summary->margin() === null ? null : $summary->margin() / 1e6,
-            $at(0.25),
-            $summary->median / 1e6,
-            $at(0.75),
-        );
+        return [
+            'name' => $name,
+            'rates' => array_map(fn (float $rate): float => $rate / 1e6, $rates),
+            'mean' => $summary->mean / 1e6,
+            'margin' => $summary->margin() === null ? null : $summary->margin() / 1e6,
+            'lower' => $at(0.25),
+            'median' => $summary->median / 1e6,
+            'upper' => $at(0.75),
+        ];
     }
 
     private static function verdict(?Comparison $comparison, ?Pairs $matches, Axis $by, string $b): string

@@ -6,7 +6,12 @@ namespace App\Pages\Compare;
 
 use App\Kit\ChoiceProps;
 
-/** Two readers, hosts, cables or cards side by side. */
+/**
+ * Two readers, hosts, cables or cards side by side.
+ *
+ * @phpstan-import-type PairProps from ComparePage
+ * @phpstan-import-type SideProps from ComparePage
+ */
 final readonly class CompareProps
 {
     /**
@@ -19,6 +24,7 @@ final readonly class CompareProps
      * @param  list<string>  $words  the percentages, each with its base
      * @param  string  $how  how it was compared, and what that leaves out
      * @param  string  $amount  of a typical offload, as typed
+     * @param  SideProps|null  $second
      */
     public function __construct(
         public string $by,
@@ -26,8 +32,8 @@ final readonly class CompareProps
         public string $a,
         public string $b,
         public array $choices,
-        public ?SideProps $first,
-        public ?SideProps $second,
+        public ?array $first,
+        public ?array $second,
         public array $pairs,
         public string $verdict,
         public array $words,

@@ -13,14 +13,46 @@ use Tally\Reading\Limit\Limits;
 use Tally\Reading\Limit\Ruling;
 use Tally\Reading\Summary;
 
-/** Which link was the limit, over all speed runs that count. */
+/**
+ * Which link was the limit, over all speed runs that count.
+ *
+ * @phpstan-type LimitCellProps array{ // One card in one reader. Speed in MB/s.
+ *     card: string,
+ *     reader: string,
+ *     rate: float,
+ *     runs: int,
+ *     by: string, // card, reader or undecided
+ *     why: string,
+ * }
+ * @phpstan-type LimitEdgeProps array{ // What a card or a reader can do, as far as it is known. Speed in MB/s.
+ *     name: string,
+ *     words: string,
+ *     rate: float,
+ *     margin: float|null, // half the 95 % confidence interval; null where it is only known to be at least that
+ * }
+ * @phpstan-type LimitsProps array{ // Cards by readers: which link was the limit.
+ *     way: string, // write or read
+ *     cards: list<LimitEdgeProps>,
+ *     readers: list<LimitEdgeProps>,
+ *     cells: list<LimitCellProps>, //
+ *     next: NextRunProps|null,
+ *     leftOut: int,
+ * }
+ * @phpstan-type NextRunProps array{ // The run that would settle most.
+ *     card: string,
+ *     reader: string,
+ *     why: string,
+ * }
+ */
 final readonly class LimitsPage extends Page
 {
+    /** @param  LimitsProps  $limits */
     public function __construct(
-        public LimitsProps $limits,
+        public array $limits,
     ) {}
 
-    public static function of(string $way): LimitsProps
+    /** @return LimitsProps */
+    public static function of(string $way): array
     {
         $figures = SpeedFigures::all();
         $limits = Limits::of(self::cells($figures, $way));
@@ -29,12 +61,12 @@ final readonly class LimitsPage extends Page
             $names[$speed->run->card->tag] = $speed->run->card->name;
             $names[$figures->column($speed) ?? ''] = $speed->run->reader->name ?? '';
         }
-        $edge = fn (Bound $bound): LimitEdgeProps => new LimitEdgeProps(
-            $bound->name,
-            $names[$bound->name] ?? '',
-            $bound->rate / 1e6,
-            $bound->margin === null ? null : $bound->margin / 1e6,
-        );
+        $edge = fn (Bound $bound): array => [
+            'name' => $bound->name,
+            'words' => $names[$bound->name] ?? '',
+            'rate' => $bound->rate / 1e6,
+            'margin' => $bound->margin === null ? null : $bound->margin / 1e6,
+        ];
         $cards = $figures->cards();
         $seats = $figures->seats();
         $next = $limits->next(
@@ -44,39 +76,39 @@ final readonly class LimitsPage extends Page
         );
         // The reader that most cards were in first; cards by how fast they are.
         $cells = array_count_values(array_map(fn (Ruling $ruling): string => $ruling->cell->reader, $limits->rulings));
-        $use = fn (LimitEdgeProps $edge): array => [$cells[$edge->name] ?? 0, $edge->rate];
-        $busiest = fn (LimitEdgeProps $a, LimitEdgeProps $b): int => $use($b) <=> $use($a);
-        $fastest = fn (LimitEdgeProps $a, LimitEdgeProps $b): int => $b->rate <=> $a->rate;
+        $use = fn (string $name): int => $cells[$name] ?? 0;
+        $busiest = fn (array $a, array $b): int => [$use($b['name']), $b['rate']] <=> [$use($a['name']), $a['rate']];
+        $fastest = fn (array $a, array $b): int => $b['rate'] <=> $a['rate'];
         [$rows, $columns] = [array_map($edge, $limits->cards()), array_map($edge, $limits->readers())];
         usort($rows, $fastest);
         usort($columns, $busiest);
 
-        return new LimitsProps(
-            $way,
-            $rows,
-            $columns,
-            array_map(
-                fn (Ruling $ruling): LimitCellProps => new LimitCellProps(
-                    $ruling->cell->card,
-                    $ruling->cell->reader,
-                    $ruling->summary->mean / 1e6,
-                    $ruling->summary->count,
-                    $ruling->by->value,
-                    $ruling->why,
-                ),
+        return [
+            'way' => $way,
+            'cards' => $rows,
+            'readers' => $columns,
+            'cells' => array_map(
+                fn (Ruling $ruling): array => [
+                    'card' => $ruling->cell->card,
+                    'reader' => $ruling->cell->reader,
+                    'rate' => $ruling->summary->mean / 1e6,
+                    'runs' => $ruling->summary->count,
+                    'by' => $ruling->by->value,
+                    'why' => $ruling->why,
+                ],
                 $limits->rulings,
             ),
-            $next === null
+            'next' => $next === null
                 ? null
-                : new NextRunProps(
-                    $next['card'],
-                    $next['reader'],
-                    "It would settle {$next['settles']} undecided ".
+                : [
+                    'card' => $next['card'],
+                    'reader' => $next['reader'],
+                    'why' => "It would settle {$next['settles']} undecided ".
                         ($next['settles'] === 1 ? 'figure' : 'figures').
                         ": {$next['card']} was never in {$next['reader']}.",
-                ),
-            $figures->leftOut,
-        );
+                ],
+            'leftOut' => $figures->leftOut,
+        ];
     }
 
     /** @return list<Cell> */

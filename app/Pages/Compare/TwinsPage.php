@@ -16,7 +16,26 @@ use Tally\Reading\Limit\HeldBack;
 use Tally\Reading\Limit\Limits;
 use Tally\Reading\Summary;
 
-/** Cards of different labels that do just the same on one chain. */
+/**
+ * Cards of different labels that do just the same on one chain.
+ *
+ * @phpstan-type TwinGroupProps array{ // Cards of different labels that are likely the same card.
+ *     chain: string,
+ *     members: list<TwinProps>,
+ *     sharedBackCode: string|null, // one that at least two of them carry
+ *     words: string,
+ * }
+ * @phpstan-type TwinProps array{ // A card of a group of twins. Speeds in MB/s.
+ *     tag: string,
+ *     name: string,
+ *     seller: string|null,
+ *     price: string|null,
+ *     backCode: string|null,
+ *     write: float,
+ *     read: float,
+ *     runs: int,
+ * }
+ */
 final readonly class TwinsPage extends Page
 {
     /**
@@ -52,7 +71,7 @@ final readonly class TwinsPage extends Page
             );
         }
 
-        return array_map(fn (TwinGroup $group): TwinGroupProps => self::props($group, $cards), TwinGroups::among($candidates));
+        return array_map(fn (TwinGroup $group): array => self::props($group, $cards), TwinGroups::among($candidates));
     }
 
     /** @return array<string, non-empty-list<SpeedFigure>> */
@@ -68,32 +87,35 @@ final readonly class TwinsPage extends Page
         return $found;
     }
 
-    /** @param  array<string, Card>  $cards */
-    private static function props(TwinGroup $group, array $cards): TwinGroupProps
+    /**
+     * @param  array<string, Card>  $cards
+     * @return TwinGroupProps
+     */
+    private static function props(TwinGroup $group, array $cards): array
     {
-        $members = array_map(function (TwinCandidate $one) use ($cards): TwinProps {
+        $members = array_map(function (TwinCandidate $one) use ($cards): array {
             $card = $cards[$one->card];
 
-            return new TwinProps(
-                $one->card,
-                $one->label,
-                $card->seller,
-                $card->price === null || $card->currency === null ? null : Price::of($card->price, $card->currency)->print(),
-                $one->backCode,
-                Summary::of($one->writes)->mean / 1e6,
-                Summary::of($one->reads)->mean / 1e6,
-                count($one->writes),
-            );
+            return [
+                'tag' => $one->card,
+                'name' => $one->label,
+                'seller' => $card->seller,
+                'price' => $card->price === null || $card->currency === null ? null : Price::of($card->price, $card->currency)->print(),
+                'backCode' => $one->backCode,
+                'write' => Summary::of($one->writes)->mean / 1e6,
+                'read' => Summary::of($one->reads)->mean / 1e6,
+                'runs' => count($one->writes),
+            ];
         }, $group->members);
         $shared = $group->sharedBackCode();
 
-        return new TwinGroupProps(
-            $group->chain,
-            $members,
-            $shared,
-            'Likely the same card under different labels: writing and reading are equal within 5 % on the same chain'.
+        return [
+            'chain' => $group->chain,
+            'members' => $members,
+            'sharedBackCode' => $shared,
+            'words' => 'Likely the same card under different labels: writing and reading are equal within 5 % on the same chain'.
                 ($shared === null ? '.' : ", and the back code {$shared} is shared.").
                 ' Equal speed alone does not prove it.',
-        );
+        ];
     }
 }

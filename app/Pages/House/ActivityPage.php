@@ -8,7 +8,23 @@ use App\Models\Cards\Card;
 use App\Models\Ledger\BookLine;
 use App\Pages\Page;
 
-/** Every change of the books: lines that are only ever added. */
+/**
+ * Every change of the books: lines that are only ever added.
+ *
+ * @phpstan-type BookLineProps array{ // A change of the books.
+ *     id: int,
+ *     on: string,
+ *     who: string,
+ *     did: string, // entered, changed or deleted
+ *     what: string,
+ *     changes: list<ChangeProps>, // of its columns
+ * }
+ * @phpstan-type ChangeProps array{ // What a column was and became.
+ *     column: string,
+ *     was: string|null, // null where it was entered
+ *     is: string,
+ * }
+ */
 final readonly class ActivityPage extends Page
 {
     private const LINES = 60;
@@ -36,12 +52,13 @@ final readonly class ActivityPage extends Page
         return new self(
             $card?->tag,
             $all->count(),
-            array_values($shown->map(fn (BookLine $line): BookLineProps => self::line($line))->all()),
+            array_values($shown->map(fn (BookLine $line): array => self::line($line))->all()),
             $lines->count() > self::LINES ? $shown->last()?->id : null,
         );
     }
 
-    private static function line(BookLine $line): BookLineProps
+    /** @return BookLineProps */
+    private static function line(BookLine $line): array
     {
         $new = (array) ($line->properties['attributes'] ?? []);
         $old = (array) ($line->properties['old'] ?? []);
@@ -49,22 +66,26 @@ final readonly class ActivityPage extends Page
         foreach ($line->event === 'deleted' ? $old : $new as $column => $value) {
             if ($value !== null && $value !== '' || isset($old[$column])) {
                 $was = array_key_exists($column, $old) && $line->event === 'updated' ? self::text($old[$column]) : null;
-                $changes[] = new ChangeProps(str_replace('_', ' ', (string) $column), $was, self::text($value));
+                $changes[] = [
+                    'column' => str_replace('_', ' ', (string) $column),
+                    'was' => $was,
+                    'is' => self::text($value),
+                ];
             }
         }
 
-        return new BookLineProps(
-            $line->id,
-            $line->created_at->format('j M Y, H:i'),
-            $line->who ?? 'nobody named',
-            match ($line->event) {
+        return [
+            'id' => $line->id,
+            'on' => $line->created_at->format('j M Y, H:i'),
+            'who' => $line->who ?? 'nobody named',
+            'did' => match ($line->event) {
                 'created' => 'entered',
                 'deleted' => 'deleted',
                 default => 'changed',
             },
-            $line->description,
-            $changes,
-        );
+            'what' => $line->description,
+            'changes' => $changes,
+        ];
     }
 
     private static function text(mixed $value): string

@@ -18,7 +18,39 @@ use App\Stations\SlotLook;
 use App\Worker\VanishedBench;
 use Illuminate\Support\Collection;
 
-/** The benches of the house: which are at work, and what lies in their slots. */
+/**
+ * The benches of the house: which are at work, and what lies in their slots.
+ *
+ * @phpstan-type BenchProps array{ // A station with its slots.
+ *     id: int,
+ *     name: string,
+ *     host: string,
+ *     here: bool,
+ *     away: bool,
+ *     state: string, // in words: at work, away since when
+ *     left: int, // runs and offloads at it, while it is away
+ *     slots: list<BenchSlotProps>,
+ *     ports: list<PlaceProps>, // of its host
+ * }
+ * @phpstan-type BenchSlotProps array{ // A slot of a station, and what it saw in it.
+ *     id: int,
+ *     name: string,
+ *     kind: SlotKind,
+ *     path: string,
+ *     reader: int,
+ *     port: int,
+ *     seen: string, // what lies in it, or why it cannot be used, in words
+ *     usable: bool,
+ *     run: string|null, // the run that is going or waiting there
+ * }
+ * @phpstan-type KnownStationProps array{ // A station of another house.
+ *     id: int,
+ *     name: string,
+ *     key: string, // its public key
+ *     runs: int, // that it signed
+ *     revoked: string|null, // by whom and when
+ * }
+ */
 final readonly class BenchPage extends Page
 {
     /**
@@ -51,18 +83,18 @@ final readonly class BenchPage extends Page
                 ->get()
                 ->sortByDesc(fn (Station $station): bool => $station->isHere())
                 ->map(
-                    fn (Station $station): BenchProps => new BenchProps(
-                        $station->id,
-                        $station->name,
-                        $station->host->name,
-                        $station->isHere(),
-                        ! $station->hasWorker(),
-                        self::state($station).self::engine($station),
-                        self::left($station),
-                        array_values(
+                    fn (Station $station): array => [
+                        'id' => $station->id,
+                        'name' => $station->name,
+                        'host' => $station->host->name,
+                        'here' => $station->isHere(),
+                        'away' => ! $station->hasWorker(),
+                        'state' => self::state($station).self::engine($station),
+                        'left' => self::left($station),
+                        'slots' => array_values(
                             $station->slots
                                 ->map(
-                                    fn (Slot $slot): BenchSlotProps => self::slot(
+                                    fn (Slot $slot): array => self::slot(
                                         $look,
                                         $slot->setRelation('station', $station),
                                         $going->get($slot->id),
@@ -70,10 +102,10 @@ final readonly class BenchPage extends Page
                                 )
                                 ->all(),
                         ),
-                        array_values(
+                        'ports' => array_values(
                             $station->host->ports->map(fn (Port $port): PlaceProps => new PlaceProps($port->id, $port->name))->all(),
                         ),
-                    ),
+                    ],
                 )
                 ->all(),
         );
@@ -122,13 +154,13 @@ final readonly class BenchPage extends Page
                 ->orderBy('name')
                 ->get()
                 ->map(
-                    fn (KnownStation $one): KnownStationProps => new KnownStationProps(
-                        $one->id,
-                        $one->name,
-                        $one->key,
-                        is_numeric($runs = $signed->get($one->key)) ? (int) $runs : 0,
-                        $one->revoked_at === null ? null : "revoked by {$one->revoked_by} on {$one->revoked_at->format('j M Y')}",
-                    ),
+                    fn (KnownStation $one): array => [
+                        'id' => $one->id,
+                        'name' => $one->name,
+                        'key' => $one->key,
+                        'runs' => is_numeric($runs = $signed->get($one->key)) ? (int) $runs : 0,
+                        'revoked' => $one->revoked_at === null ? null : "revoked by {$one->revoked_by} on {$one->revoked_at->format('j M Y')}",
+                    ],
                 )
                 ->all(),
         );
@@ -149,8 +181,11 @@ final readonly class BenchPage extends Page
         };
     }
 
-    /** @param  Collection<int, Run>|null  $going */
-    private static function slot(SlotLook $look, Slot $slot, ?Collection $going): BenchSlotProps
+    /**
+     * @param  Collection<int, Run>|null  $going
+     * @return BenchSlotProps
+     */
+    private static function slot(SlotLook $look, Slot $slot, ?Collection $going): array
     {
         $run = $going?->first();
         $seen = $slot->kind === SlotKind::StandIn ? null : $look->shown($slot);
@@ -162,16 +197,16 @@ final readonly class BenchPage extends Page
             default => "{$medium->called()}, {$medium->bytes->decimal()}".($medium->serial === null ? '' : ", serial {$medium->serial}"),
         };
 
-        return new BenchSlotProps(
-            $slot->id,
-            $slot->name,
-            $slot->kind,
-            $slot->path ?? '',
-            $slot->reader->id,
-            $slot->port->id,
-            $words,
-            $seen === null || $medium !== null,
-            $run === null ? null : "{$run->name()} of {$run->card->tag}, {$run->state->value}",
-        );
+        return [
+            'id' => $slot->id,
+            'name' => $slot->name,
+            'kind' => $slot->kind,
+            'path' => $slot->path ?? '',
+            'reader' => $slot->reader->id,
+            'port' => $slot->port->id,
+            'seen' => $words,
+            'usable' => $seen === null || $medium !== null,
+            'run' => $run === null ? null : "{$run->name()} of {$run->card->tag}, {$run->state->value}",
+        ];
     }
 }

@@ -10,7 +10,15 @@ use App\Kit\ChoiceProps;
 use App\Pages\Page;
 use Tally\Verdict\VerdictKind;
 
-/** What can go out of the books, and as what. */
+/**
+ * What can go out of the books, and as what.
+ *
+ * @phpstan-type BookProps array{ // A book that can go out.
+ *     key: string,
+ *     words: string,
+ *     columns: list<string>,
+ * }
+ */
 final readonly class BooksPage extends Page
 {
     /**
@@ -23,7 +31,7 @@ final readonly class BooksPage extends Page
     public static function now(): self
     {
         return new self(
-            array_map(fn (Book $book): BookProps => new BookProps($book->value, $book->words(), $book->columns()), Book::cases()),
+            array_map(fn (Book $book): array => ['key' => $book->value, 'words' => $book->words(), 'columns' => $book->columns()], Book::cases()),
             array_map(fn (BooksFormat $format): ChoiceProps => new ChoiceProps($format->value, $format->words(), []), BooksFormat::cases()),
             array_map(fn (VerdictKind $kind): ChoiceProps => new ChoiceProps($kind->value, $kind->value, []), VerdictKind::cases()),
         );

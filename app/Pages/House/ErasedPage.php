@@ -6,12 +6,25 @@ namespace App\Pages\House;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Erasure;
-use App\Pages\Card\ErasureProps;
 use App\Pages\Page;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
 
-/** The ledger: what was erased, by whom, when. */
+/**
+ * The ledger: what was erased, by whom, when.
+ *
+ * @phpstan-type ErasureProps array{ // A line of the ledger, in words.
+ *     id: int,
+ *     on: string,
+ *     what: string,
+ *     device: string,
+ *     size: string,
+ *     person: string,
+ *     station: string,
+ *     why: string|null,
+ *     tag: string|null, // of the card, where it was named
+ * }
+ */
 final readonly class ErasedPage extends Page
 {
     /** Lines a page. */
@@ -71,17 +84,17 @@ final readonly class ErasedPage extends Page
         return array_values(
             $lines
                 ->map(
-                    fn (Erasure $line): ErasureProps => new ErasureProps(
-                        $line->id,
-                        $line->erased_at->format('j M Y H:i').' UTC',
-                        $line->what,
-                        self::device($line),
-                        Bytes::of($line->bytes)->decimal(),
-                        $line->person,
-                        $line->station,
-                        $line->why,
-                        $line->card?->tag,
-                    ),
+                    fn (Erasure $line): array => [
+                        'id' => $line->id,
+                        'on' => $line->erased_at->format('j M Y H:i').' UTC',
+                        'what' => $line->what,
+                        'device' => self::device($line),
+                        'size' => Bytes::of($line->bytes)->decimal(),
+                        'person' => $line->person,
+                        'station' => $line->station,
+                        'why' => $line->why,
+                        'tag' => $line->card?->tag,
+                    ],
                 )
                 ->all(),
         );

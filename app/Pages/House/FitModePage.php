@@ -7,7 +7,6 @@ namespace App\Pages\House;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Pages\Card\FitPage;
-use App\Pages\Card\SchoolProps;
 use App\Pages\Page;
 use App\Shoot\Abilities;
 use App\Shoot\FitRules;
@@ -16,8 +15,27 @@ use Illuminate\Database\Eloquent\Builder;
 use Tally\Shoot\FitCriterion;
 use Tally\Shoot\LeastMark;
 use Tally\Shoot\MayIt;
+use Tally\Verdict\VerdictKind;
 
-/** What can be put into a camera for a mode: every card of the house. */
+/**
+ * What can be put into a camera for a mode: every card of the house.
+ *
+ * @phpstan-import-type SchoolProps from FitPage
+ * @phpstan-import-type SchoolWordProps from FitPage
+ *
+ * @phpstan-type FitCardProps array{ // A card, and whether it may record a mode.
+ *     tag: string,
+ *     line: string,
+ *     verdict: VerdictKind,
+ *     floor: float|null, // MB/s, the lowest window of its long writes; null where none was measured
+ *     mark: float|null, // MB/s that its marks promise
+ *     lasts: string, // minutes or shots
+ *     isProven: bool, // whether its capacity was
+ *     may: bool,
+ *     words: string,
+ *     schools: list<SchoolWordProps>, //
+ * }
+ */
 final readonly class FitModePage extends Page
 {
     private const CARDS = 60;
@@ -70,20 +88,20 @@ final readonly class FitModePage extends Page
                 $may[$school] += $answer->isYes() ? 1 : 0;
             }
             $decides = $answers[$rules->school->value];
-            $rows[] = new FitCardProps(
-                $card->tag,
-                $card->line,
-                $card->overruled ?? $card->verdict,
-                $ability->lowest()?->rate->megabytes(),
-                $ability->label->topMark()?->floor()->megabytes(),
-                FitPage::lasts($one, $ability, $rules),
-                $ability->proven !== null,
-                $decides->isYes(),
-                $decides->words(),
-                FitPage::schools($answers),
-            );
+            $rows[] = [
+                'tag' => $card->tag,
+                'line' => $card->line,
+                'verdict' => $card->overruled ?? $card->verdict,
+                'floor' => $ability->lowest()?->rate->megabytes(),
+                'mark' => $ability->label->topMark()?->floor()->megabytes(),
+                'lasts' => FitPage::lasts($one, $ability, $rules),
+                'isProven' => $ability->proven !== null,
+                'may' => $decides->isYes(),
+                'words' => $decides->words(),
+                'schools' => FitPage::schools($answers),
+            ];
         }
-        usort($rows, fn (FitCardProps $a, FitCardProps $b): int => self::rank($a) <=> self::rank($b));
+        usort($rows, fn (array $a, array $b): int => self::rank($a) <=> self::rank($b));
 
         return new self(
             id: $mode->id,
@@ -95,7 +113,7 @@ final readonly class FitModePage extends Page
             cards: $rows,
             more: max(0, Card::query()->whereNull('retired_on')->count() - count($rows)),
             schools: array_map(
-                fn (FitCriterion $school): SchoolProps => FitPage::school($school, $rules, $may[$school->value], count($rows)),
+                fn (FitCriterion $school): array => FitPage::school($school, $rules, $may[$school->value], count($rows)),
                 FitCriterion::cases(),
             ),
             decides: $rules->school->value,
@@ -107,10 +125,11 @@ final readonly class FitModePage extends Page
     /**
      * Those that may first, and of those the one that keeps up least: a faster one is kept for harder work.
      *
+     * @param  FitCardProps  $card
      * @return array{bool, bool, float, string}
      */
-    private static function rank(FitCardProps $card): array
+    private static function rank(array $card): array
     {
-        return [! $card->may, $card->may && ! $card->isProven, $card->may ? $card->floor ?? INF : -($card->floor ?? 0.0), $card->tag];
+        return [! $card['may'], $card['may'] && ! $card['isProven'], $card['may'] ? $card['floor'] ?? INF : -($card['floor'] ?? 0.0), $card['tag']];
     }
 }

@@ -14,7 +14,36 @@ use App\Kit\ChoiceProps;
 use App\Models\Cards\Card;
 use App\Pages\Page;
 
-/** A table that waits to be confirmed. */
+/**
+ * A table that waits to be confirmed.
+ *
+ * @phpstan-type BadCellProps array{ // A cell that cannot be taken, and why.
+ *     row: int,
+ *     column: string,
+ *     sentence: string,
+ * }
+ * @phpstan-type ColumnProps array{ // A column of the table, and the field it is taken for.
+ *     heading: string,
+ *     field: string, // empty when it is left out
+ *     sample: string, // what stands in its first rows
+ * }
+ * @phpstan-type GoodRowProps array{ // A row as it would be entered.
+ *     row: int,
+ *     tag: string,
+ *     name: string,
+ *     line: string,
+ *     rest: string,
+ * }
+ * @phpstan-type ImportProps array{ // A table that was sent in, as it would be entered. Nothing of it is in the books yet.
+ *     id: string,
+ *     name: string,
+ *     columns: list<ColumnProps>,
+ *     good: int,
+ *     badRows: int,
+ *     rows: list<GoodRowProps>, // the first of those that can be entered
+ *     bad: list<BadCellProps>, // the first of those that cannot
+ * }
+ */
 final readonly class ImportPage extends Page
 {
     private const ROWS = 12;
@@ -27,15 +56,19 @@ final readonly class ImportPage extends Page
     /**
      * @param  list<ChoiceProps>  $fields
      * @param  string|null  $reading  the table that is being read just now
+     * @param  ImportProps|null  $import
      */
     public function __construct(
-        public ?ImportProps $import,
+        public ?array $import,
         public array $fields,
         public ?string $reading,
     ) {}
 
-    /** @param  array<array-key, mixed>|null  $chosen  column → field, as on the page; null for a first look */
-    public static function of(WaitingTable $table, ?array $chosen): ImportProps
+    /**
+     * @param  array<array-key, mixed>|null  $chosen  column → field, as on the page; null for a first look
+     * @return ImportProps
+     */
+    public static function of(WaitingTable $table, ?array $chosen): array
     {
         $headings = $table->headings();
         $match = self::match($table, $chosen);
@@ -52,15 +85,15 @@ final readonly class ImportPage extends Page
             }
         }
 
-        return new ImportProps(
-            $table->id,
-            $table->name,
-            self::columns($headings, $match, $table),
-            $good,
-            $badRows,
-            $shown,
-            array_map(fn (BadCell $cell): BadCellProps => new BadCellProps($cell->row, $cell->column, $cell->sentence), $bad),
-        );
+        return [
+            'id' => $table->id,
+            'name' => $table->name,
+            'columns' => self::columns($headings, $match, $table),
+            'good' => $good,
+            'badRows' => $badRows,
+            'rows' => $shown,
+            'bad' => array_map(fn (BadCell $cell): array => ['row' => $cell->row, 'column' => $cell->column, 'sentence' => $cell->sentence], $bad),
+        ];
     }
 
     /** @param  array<array-key, mixed>|null  $chosen */
@@ -91,23 +124,24 @@ final readonly class ImportPage extends Page
         $samples = $table->samples(3);
 
         return array_map(
-            fn (string $heading, int $column): ColumnProps => new ColumnProps(
-                $heading === '' ? 'column '.($column + 1) : $heading,
-                $match->fields[$column] ?? '',
-                implode(
+            fn (string $heading, int $column): array => [
+                'heading' => $heading === '' ? 'column '.($column + 1) : $heading,
+                'field' => $match->fields[$column] ?? '',
+                'sample' => implode(
                     ' · ',
                     array_filter(
                         array_map(fn (array $row): string => mb_substr($row[$column] ?? '', 0, 24), $samples),
                         fn (string $cell): bool => $cell !== '',
                     ),
                 ),
-            ),
+            ],
             $headings,
             array_keys($headings),
         );
     }
 
-    private static function row(int $number, CardEntry $entry): GoodRowProps
+    /** @return GoodRowProps */
+    private static function row(int $number, CardEntry $entry): array
     {
         $card = (new Card())->forceFill($entry->columns);
         $rest = array_filter(
@@ -115,6 +149,12 @@ final readonly class ImportPage extends Page
             fn (?string $part): bool => $part !== null,
         );
 
-        return new GoodRowProps($number, $card->tag, $card->name, $card->label()->line(), implode(' · ', $rest));
+        return [
+            'row' => $number,
+            'tag' => $card->tag,
+            'name' => $card->name,
+            'line' => $card->label()->line(),
+            'rest' => implode(' · ', $rest),
+        ];
     }
 }

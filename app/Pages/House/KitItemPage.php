@@ -4,13 +4,21 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
-use App\Kit\CeilingProps;
-use App\Kit\DriveCareProps;
-use App\Kit\DriveFindingProps;
+use App\Kit\DriveRecord;
+use App\Kit\Field;
 use App\Kit\KitFormProps;
+use App\Pages\Card\InspectPage;
 use App\Pages\Page;
 
-/** All that the page KitItem shows. */
+/**
+ * All that the page KitItem shows.
+ *
+ * @phpstan-import-type CeilingProps from Field
+ * @phpstan-import-type DriveCareProps from DriveRecord
+ * @phpstan-import-type DriveFindingProps from DriveRecord
+ * @phpstan-import-type SeenProps from InspectPage
+ * @phpstan-import-type SightingProps from KitPage
+ */
 final readonly class KitItemPage extends Page
 {
     /**
@@ -28,6 +36,6 @@ final readonly class KitItemPage extends Page
         public array $sightings,
         public array $trouble,
         public array $found,
-        public ?DriveCareProps $care,
+        public ?array $care,
     ) {}
 }

@@ -23,7 +23,19 @@ use Tally\Offload\OneCard\Source;
 use Tally\Record\RunKind;
 use Tally\Verdict\VerdictKind;
 
-/** What fits where, and what is known of a reader. */
+/**
+ * What fits where, and what is known of a reader.
+ *
+ * @phpstan-import-type SeenProps from InspectPage
+ *
+ * @phpstan-type SightingProps array{ // How fast a card went in a reader. MB/s.
+ *     card: string,
+ *     run: string,
+ *     write: float|null,
+ *     read: float|null,
+ *     region: string,
+ * }
+ */
 final readonly class KitPage extends Page
 {
     private const CARDS = 60;
@@ -121,13 +133,19 @@ final readonly class KitPage extends Page
             if ($reading !== null && $fastest > ($best[$run->card->tag][0] ?? 0)) {
                 $best[$run->card->tag] = [
                     $fastest,
-                    new SightingProps($run->card->tag, $run->name(), $write, $read, $run->speeds()?->covers() ?? ''),
+                    [
+                        'card' => $run->card->tag,
+                        'run' => $run->name(),
+                        'write' => $write,
+                        'read' => $read,
+                        'region' => $run->speeds()?->covers() ?? '',
+                    ],
                 ];
             }
         }
         usort($best, fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
-        return array_map(fn (array $one): SightingProps => $one[1], array_slice($best, 0, self::SIGHTINGS));
+        return array_map(fn (array $one): array => $one[1], array_slice($best, 0, self::SIGHTINGS));
     }
 
     /** @return list<SeenProps> the newest first */
@@ -140,7 +158,7 @@ final readonly class KitPage extends Page
                 ->latest('id')
                 ->limit(50)
                 ->get()
-                ->map(fn (Inspection $one): SeenProps => InspectPage::seen($one->card->tag, $one))
+                ->map(fn (Inspection $one): array => InspectPage::seen($one->card->tag, $one))
                 ->all(),
         );
     }

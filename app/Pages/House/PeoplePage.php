@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
+use App\Http\Controllers\PeopleController;
 use App\Models\People\Ability;
 use App\Models\People\Role;
 use App\Models\People\SignIn;
@@ -11,7 +12,37 @@ use App\Models\People\User;
 use App\Pages\Page;
 use App\People\Workspace;
 
-/** Who is here, who may what, and who signed in when. */
+/**
+ * Who is here, who may what, and who signed in when.
+ *
+ * @phpstan-import-type GivenPasswordProps from PeopleController
+ *
+ * @phpstan-type PersonProps array{ // Somebody who signs in here.
+ *     id: int,
+ *     name: string,
+ *     role: Role,
+ *     disabled: bool,
+ *     mustChange: bool,
+ *     since: string, // when they were entered, or no longer let in
+ * }
+ * @phpstan-type RoleProps array{ // A role, and what it may.
+ *     role: Role,
+ *     may: string,
+ * }
+ * @phpstan-type SignInProps array{ // A try to sign in.
+ *     id: int,
+ *     on: string,
+ *     name: string,
+ *     outcome: string,
+ *     from: string,
+ * }
+ * @phpstan-type WhoProps array{ // Who is at the page.
+ *     name: string|null, // null where the house is open
+ *     role: string, // in a word; “open” where nobody signs in
+ *     may: list<Ability>,
+ *     welcome: string|null, // what the role may do and may not, for somebody who has not read it yet
+ * }
+ */
 final readonly class PeoplePage extends Page
 {
     private const SIGN_INS = 60;
@@ -20,12 +51,13 @@ final readonly class PeoplePage extends Page
      * @param  list<PersonProps>  $people
      * @param  list<RoleProps>  $roles
      * @param  list<SignInProps>  $signIns
+     * @param  GivenPasswordProps|null  $once
      */
     public function __construct(
         public array $people,
         public array $roles,
         public array $signIns,
-        public ?GivenPasswordProps $once,
+        public ?array $once,
     ) {}
 
     /** @return list<PersonProps> */
@@ -36,16 +68,16 @@ final readonly class PeoplePage extends Page
                 ->orderBy('name')
                 ->get()
                 ->map(
-                    fn (User $user): PersonProps => new PersonProps(
-                        $user->id,
-                        $user->name,
-                        $user->role,
-                        $user->disabled_at !== null,
-                        $user->must_change,
-                        $user->disabled_at === null
+                    fn (User $user): array => [
+                        'id' => $user->id,
+                        'name' => $user->name,
+                        'role' => $user->role,
+                        'disabled' => $user->disabled_at !== null,
+                        'mustChange' => $user->must_change,
+                        'since' => $user->disabled_at === null
                             ? "entered {$user->created_at->format('j M Y')}"
                             : "not let in since {$user->disabled_at->format('j M Y')}",
-                    ),
+                    ],
                 )
                 ->all(),
         );
@@ -55,12 +87,12 @@ final readonly class PeoplePage extends Page
     public static function roles(): array
     {
         return array_map(
-            fn (Role $role): RoleProps => new RoleProps(
-                $role,
-                $role->abilities() === []
+            fn (Role $role): array => [
+                'role' => $role,
+                'may' => $role->abilities() === []
                     ? 'look at everything'
                     : implode(', ', array_map(fn (Ability $ability): string => $ability->words(), $role->abilities())),
-            ),
+            ],
             Role::cases(),
         );
     }
@@ -74,29 +106,30 @@ final readonly class PeoplePage extends Page
                 ->limit(self::SIGN_INS)
                 ->get()
                 ->map(
-                    fn (SignIn $one): SignInProps => new SignInProps(
-                        $one->id,
-                        $one->created_at->format('j M Y H:i:s').' UTC',
-                        $one->name,
-                        $one->outcome->value,
-                        $one->address,
-                    ),
+                    fn (SignIn $one): array => [
+                        'id' => $one->id,
+                        'on' => $one->created_at->format('j M Y H:i:s').' UTC',
+                        'name' => $one->name,
+                        'outcome' => $one->outcome->value,
+                        'from' => $one->address,
+                    ],
                 )
                 ->all(),
         );
     }
 
-    public static function who(): WhoProps
+    /** @return WhoProps */
+    public static function who(): array
     {
         $isOpen = Workspace::isOpen();
         $person = $isOpen ? null : Workspace::person();
         $role = $person?->role;
 
-        return new WhoProps(
-            $person?->name,
-            $isOpen ? 'open' : $role->value ?? '',
-            $isOpen ? Ability::cases() : $role?->abilities() ?? [],
-            $role !== null && $person->welcomed_at === null ? $role->welcome() : null,
-        );
+        return [
+            'name' => $person?->name,
+            'role' => $isOpen ? 'open' : $role->value ?? '',
+            'may' => $isOpen ? Ability::cases() : $role?->abilities() ?? [],
+            'welcome' => $role !== null && $person->welcomed_at === null ? $role->welcome() : null,
+        ];
     }
 }

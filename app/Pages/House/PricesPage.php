@@ -20,7 +20,33 @@ use Tally\Label\Form;
 use Tally\Origin\OriginFindings;
 use Tally\Origin\Sisters;
 
-/** What such cards cost: the house's own quotes, and their median for each kind. */
+/**
+ * What such cards cost: the house's own quotes, and their median for each kind.
+ *
+ * @phpstan-type ForSaleProps array{ // A card of the house and what a gigabyte of it cost.
+ *     tag: string,
+ *     perGigabyte: float,
+ *     severity: string|null, // of the finding that its price gives; null when it is in the ordinary
+ * }
+ * @phpstan-type QuoteProps array{ // A price that somebody asked.
+ *     id: int,
+ *     kind: string,
+ *     capacity: string,
+ *     price: string,
+ *     perGigabyte: string,
+ *     on: string,
+ *     source: string,
+ * }
+ * @phpstan-type ReferenceProps array{ // What a gigabyte of one kind costs, with every quote as a point on the same axis.
+ *     form: string,
+ *     tier: string,
+ *     currency: string,
+ *     median: float,
+ *     words: string,
+ *     quotes: list<float>, // for a gigabyte, in the currency's own units
+ *     cards: list<ForSaleProps>, // cards of the house that were bought at a price
+ * }
+ */
 final readonly class PricesPage extends Page
 {
     private const CARDS = 40;
@@ -49,17 +75,17 @@ final readonly class PricesPage extends Page
                 ->limit(500)
                 ->get()
                 ->map(
-                    fn (PriceQuote $one): QuoteProps => new QuoteProps(
-                        $one->id,
-                        ($one->model === null ? '' : "{$one->model}: ").
+                    fn (PriceQuote $one): array => [
+                        'id' => $one->id,
+                        'kind' => ($one->model === null ? '' : "{$one->model}: ").
                             "{$one->form->label()}, ".
                             (Tier::tryFrom($one->tier)?->words() ?? ''),
-                        $one->capacity->decimal(),
-                        $one->quote()->price->print(),
-                        Price::printPerGigabyte($one->quote()->perGigabyte(), $one->currency),
-                        $one->quoted_on->format('j M Y'),
-                        $one->source,
-                    ),
+                        'capacity' => $one->capacity->decimal(),
+                        'price' => $one->quote()->price->print(),
+                        'perGigabyte' => Price::printPerGigabyte($one->quote()->perGigabyte(), $one->currency),
+                        'on' => $one->quoted_on->format('j M Y'),
+                        'source' => $one->source,
+                    ],
                 )
                 ->all(),
         );
@@ -75,7 +101,7 @@ final readonly class PricesPage extends Page
             ->get()
             ->groupBy(fn (PriceQuote $one): string => "{$one->form->value} {$one->tier} {$one->currency}");
 
-        return array_values($kinds->map(fn (Collection $quotes): ReferenceProps => self::reference($quotes, $house))->all());
+        return array_values($kinds->map(fn (Collection $quotes): array => self::reference($quotes, $house))->all());
     }
 
     /**
@@ -118,8 +144,9 @@ final readonly class PricesPage extends Page
 
     /**
      * @param  Collection<int, PriceQuote>  $quotes  all of one kind
+     * @return ReferenceProps
      */
-    private static function reference(Collection $quotes, HouseKnowledge $house): ReferenceProps
+    private static function reference(Collection $quotes, HouseKnowledge $house): array
     {
         $first = $quotes->firstOrFail();
         $tier = Tier::tryFrom($first->tier) ?? Tier::all()[0];
@@ -127,17 +154,17 @@ final readonly class PricesPage extends Page
         $median = $prices === [] ? null : Reference::median($prices);
         $units = fn (?BigRational $minor): float => $minor === null ? 0.0 : $minor->toFloat() / self::minors($first->currency);
 
-        return new ReferenceProps(
-            $first->form->label(),
-            $tier->words(),
-            $first->currency,
-            $units($median),
-            ($median === null ? '' : Price::printPerGigabyte($median, $first->currency).', ').
+        return [
+            'form' => $first->form->label(),
+            'tier' => $tier->words(),
+            'currency' => $first->currency,
+            'median' => $units($median),
+            'words' => ($median === null ? '' : Price::printPerGigabyte($median, $first->currency).', ').
                 ($quotes->count() === 1 ? 'one quote' : "median of {$quotes->count()} quotes, of all capacities"),
-            array_values($quotes->map(fn (PriceQuote $one): float => $units($one->quote()->perGigabyte()))->all()),
-            array_values(
+            'quotes' => array_values($quotes->map(fn (PriceQuote $one): float => $units($one->quote()->perGigabyte()))->all()),
+            'cards' => array_values(
                 self::bought($first)
-                    ->map(function (Card $card) use ($units, $house): ForSaleProps {
+                    ->map(function (Card $card) use ($units, $house): array {
                         $price = $card->origin()->price;
                         $reference = $house->reference($card->label(), $price->currency ?? '');
                         $found = array_filter(
@@ -145,15 +172,15 @@ final readonly class PricesPage extends Page
                             fn (Finding $finding): bool => $finding->about === About::Price,
                         );
 
-                        return new ForSaleProps(
-                            $card->tag,
-                            $units($price?->perGigabyte($card->capacity)),
-                            (array_values($found)[0] ?? null)?->severity->value,
-                        );
+                        return [
+                            'tag' => $card->tag,
+                            'perGigabyte' => $units($price?->perGigabyte($card->capacity)),
+                            'severity' => (array_values($found)[0] ?? null)?->severity->value,
+                        ];
                     })
                     ->all(),
             ),
-        );
+        ];
     }
 
     private static function minors(string $currency): int

@@ -23,7 +23,44 @@ use Tally\Shoot\FitCriterion;
 use Tally\Shoot\MayIt;
 use Tally\Verdict\VerdictKind;
 
-/** Every threshold in one place: as it is, as it would be, where that is from, and who changed it. */
+/**
+ * Every threshold in one place: as it is, as it would be, where that is from, and who changed it.
+ *
+ * @phpstan-type DueRulesProps array{ // When cards are tested again, as it is in its form.
+ *     proveMonths: string,
+ *     measureMonths: string,
+ *     fills: string,
+ *     afterIncident: string, // 1 or 0
+ *     shootDays: string,
+ *     shootMonths: string,
+ *     retireYears: string,
+ *     retireFills: string,
+ * }
+ * @phpstan-type FitRulesProps array{ // What a card may record goes by these, as it is in its form.
+ *     school: string,
+ *     spare: string, // margin, so many times
+ *     usable: string,
+ * }
+ * @phpstan-type HandTimesProps array{ // What a plan reckons with, as a form has it: seconds.
+ *     swap: string,
+ *     first: string,
+ *     overhead: string,
+ * }
+ * @phpstan-type RuleChangeProps array{ // A card that would be judged otherwise.
+ *     tag: string,
+ *     from: VerdictKind,
+ *     to: VerdictKind,
+ * }
+ * @phpstan-type RuleDraftProps array{ // Rules of judgement that are tried, and what they would change.
+ *     id: int,
+ *     words: string,
+ *     why: string,
+ *     cards: int,
+ *     looked: int,
+ *     isDone: bool,
+ *     changes: list<RuleChangeProps>,
+ * }
+ */
 final readonly class RulesPage extends Page
 {
     private const CHOSEN = 'chosen, no source';
@@ -43,14 +80,16 @@ final readonly class RulesPage extends Page
      * @param  DueRulesProps  $due  those that are changed here
      * @param  RuleDraftProps|null  $draft  rules of judgement that are being tried
      * @param  int  $cards  that are due today
+     * @param  FitRulesProps  $fit
+     * @param  HandTimesProps  $plan
      */
     public function __construct(
         public array $rules,
         public JudgeRulesProps $judge,
-        public DueRulesProps $due,
-        public FitRulesProps $fit,
-        public HandTimesProps $plan,
-        public ?RuleDraftProps $draft,
+        public array $due,
+        public array $fit,
+        public array $plan,
+        public ?array $draft,
         public int $cards,
         public string $person,
     ) {}
@@ -66,18 +105,26 @@ final readonly class RulesPage extends Page
         return new self(
             [...self::ofJudgement($kept, $by), ...self::ofFit($kept), ...self::ofLedger($kept, $due), ...self::ofPlan($kept, $plan)],
             new JudgeRulesProps(...array_map(self::share(...), [$by->full, $by->near, $by->short, $by->above])),
-            new DueRulesProps(
-                (string) $due->proveMonths,
-                (string) $due->measureMonths,
-                (string) $due->fills,
-                $due->afterIncident ? '1' : '0',
-                (string) $due->shootDays,
-                (string) $due->shootMonths,
-                (string) $due->retireYears,
-                (string) $due->retireFills,
-            ),
-            new FitRulesProps($fit->school->value, (string) $fit->margin, (string) $fit->usable),
-            new HandTimesProps((string) $plan->swap, (string) $plan->first, (string) $plan->overhead),
+            [
+                'proveMonths' => (string) $due->proveMonths,
+                'measureMonths' => (string) $due->measureMonths,
+                'fills' => (string) $due->fills,
+                'afterIncident' => $due->afterIncident ? '1' : '0',
+                'shootDays' => (string) $due->shootDays,
+                'shootMonths' => (string) $due->shootMonths,
+                'retireYears' => (string) $due->retireYears,
+                'retireFills' => (string) $due->retireFills,
+            ],
+            [
+                'school' => $fit->school->value,
+                'spare' => (string) $fit->margin,
+                'usable' => (string) $fit->usable,
+            ],
+            [
+                'swap' => (string) $plan->swap,
+                'first' => (string) $plan->first,
+                'overhead' => (string) $plan->overhead,
+            ],
             self::draft(),
             Card::query()->whereNull('retired_on')->where('due_on', '<=', now()->format('Y-m-d'))->count(),
             $person ?? '',
@@ -89,7 +136,8 @@ final readonly class RulesPage extends Page
         return (string) round(100 * $share, 2);
     }
 
-    private static function draft(): ?RuleDraftProps
+    /** @return RuleDraftProps|null */
+    private static function draft(): ?array
     {
         $draft = RuleDrafts::open();
         if ($draft === null) {
@@ -103,22 +151,22 @@ final readonly class RulesPage extends Page
             }
         }
 
-        return new RuleDraftProps(
-            $draft->id,
-            $words === [] ? 'Nothing is another than it is' : ucfirst(implode('; ', $words)),
-            "{$draft->by}: {$draft->why}",
-            $draft->cards,
-            min($draft->looked, $draft->cards),
-            $draft->isDone(),
-            array_map(
-                fn (array $one): RuleChangeProps => new RuleChangeProps(
-                    $one['tag'],
-                    VerdictKind::from($one['from']),
-                    VerdictKind::from($one['to']),
-                ),
+        return [
+            'id' => $draft->id,
+            'words' => $words === [] ? 'Nothing is another than it is' : ucfirst(implode('; ', $words)),
+            'why' => "{$draft->by}: {$draft->why}",
+            'cards' => $draft->cards,
+            'looked' => min($draft->looked, $draft->cards),
+            'isDone' => $draft->isDone(),
+            'changes' => array_map(
+                fn (array $one): array => [
+                    'tag' => $one['tag'],
+                    'from' => VerdictKind::from($one['from']),
+                    'to' => VerdictKind::from($one['to']),
+                ],
                 $draft->changes,
             ),
-        );
+        ];
     }
 
     /**

@@ -18,7 +18,27 @@ use Tally\Buying\Offer;
 use Tally\Buying\Price;
 use Tally\Reading\Proportion;
 
-/** What to buy: the value plane, and what each of three schools would take. */
+/**
+ * What to buy: the value plane, and what each of three schools would take.
+ *
+ * @phpstan-type OfferProps array{ // A model that can be bought.
+ *     key: string, // by which it is told from others
+ *     name: string,
+ *     seller: string,
+ *     line: string, // its label in a few words
+ *     price: string, // such as `21.00 EUR, 14 Oct 2026`
+ *     perGigabyte: float, // units of the currency
+ *     perTerabyte: string, // such as `164 EUR`
+ *     perSpeed: string, // for each MB/s kept up; empty where nothing was measured
+ *     keepsUp: float|null, // MB/s, the worst of those tested here; null where none was
+ *     promises: float|null, // MB/s of its best mark
+ *     tested: string, // such as `3 of 5`
+ *     failed: string, // such as `1 of 5, 4 to 62 %`; empty where none did
+ *     reader: string, // what its reader costs more; or that it needs one; empty where the house has one
+ *     passes: bool,
+ *     isOnFrontier: bool,
+ * }
+ */
 final readonly class BuyPage extends Page
 {
     /**
@@ -55,7 +75,7 @@ final readonly class BuyPage extends Page
         $choice = new Choice($fits, $need);
         $frontier = array_map(self::key(...), $choice->frontier());
         $isNeeded = fn (Offer $one): bool => $one->reader === null && OfferBook::needsReader($one->label, $buses);
-        $props = fn (Offer $one): OfferProps => self::offer(
+        $props = fn (Offer $one): array => self::offer(
             $one,
             $choice->passes($one),
             in_array(self::key($one), $frontier, true),
@@ -94,32 +114,33 @@ final readonly class BuyPage extends Page
         return ($mode === null ? '' : "{$mode->camera->tag} {$mode->name}: ")."never under {$floor} MB/s";
     }
 
-    private static function offer(Offer $one, bool $passes, bool $isOnFrontier, bool $needsReader): OfferProps
+    /** @return OfferProps */
+    private static function offer(Offer $one, bool $passes, bool $isOnFrontier, bool $needsReader): array
     {
         $units = 10 ** Price::digits($one->price->currency);
         $speed = $one->perMegabyteASecond();
 
-        return new OfferProps(
-            self::key($one),
-            $one->name,
-            $one->seller,
-            $one->label->line(),
-            "{$one->price->print()}, {$one->on}",
-            round($one->perGigabyte()->toFloat() / $units, 4),
-            number_format(($one->perGigabyte()->toFloat() * 1000) / $units, 0, '.', ' ')." {$one->price->currency}",
-            $speed === null ? '' : $speed->dividedBy($units)->toScale(2, RoundingMode::HALF_UP)." {$one->price->currency}",
-            $one->keepsUp === null ? null : round($one->keepsUp->megabytes(), 2),
-            $one->label->topMark()?->floor()->megabytes(),
-            $one->owned === 0 ? 'none here' : "{$one->tested} of {$one->owned}",
-            $one->failed === 0 || $one->owned === 0 ? '' : (new Proportion($one->failed, $one->owned))->words(),
-            match (true) {
+        return [
+            'key' => self::key($one),
+            'name' => $one->name,
+            'seller' => $one->seller,
+            'line' => $one->label->line(),
+            'price' => "{$one->price->print()}, {$one->on}",
+            'perGigabyte' => round($one->perGigabyte()->toFloat() / $units, 4),
+            'perTerabyte' => number_format(($one->perGigabyte()->toFloat() * 1000) / $units, 0, '.', ' ')." {$one->price->currency}",
+            'perSpeed' => $speed === null ? '' : $speed->dividedBy($units)->toScale(2, RoundingMode::HALF_UP)." {$one->price->currency}",
+            'keepsUp' => $one->keepsUp === null ? null : round($one->keepsUp->megabytes(), 2),
+            'promises' => $one->label->topMark()?->floor()->megabytes(),
+            'tested' => $one->owned === 0 ? 'none here' : "{$one->tested} of {$one->owned}",
+            'failed' => $one->failed === 0 || $one->owned === 0 ? '' : (new Proportion($one->failed, $one->owned))->words(),
+            'reader' => match (true) {
                 $one->reader !== null => "its reader {$one->reader->print()} more",
                 $needsReader => 'needs a reader that the house has not',
                 default => '',
             },
-            $passes,
-            $isOnFrontier,
-        );
+            'passes' => $passes,
+            'isOnFrontier' => $isOnFrontier,
+        ];
     }
 
     private static function struck(Offer $one): string

@@ -18,7 +18,6 @@ use App\Models\Cards\Card;
 use App\Models\Ledger\CardIncident;
 use App\Models\Runs\Run;
 use App\Pages\Card\CardHeading;
-use App\Pages\Card\CardProps;
 use App\Pages\Page;
 use App\Shoot\ReasonProps;
 use Carbon\CarbonInterface;
@@ -28,7 +27,55 @@ use Tally\Ledger\Due;
 use Tally\Ledger\DueTest;
 use Tally\Verdict\VerdictKind;
 
-/** What a card has been through, whether it fades, and when it is tested again. */
+/**
+ * What a card has been through, whether it fades, and when it is tested again.
+ *
+ * @phpstan-import-type CardProps from CardHeading
+ *
+ * @phpstan-type DueProps array{ // What a card is due for.
+ *     words: string, // such as `Prove it again`
+ *     why: string, // such as `since 3 Nov 2026: wet on 3 Nov 2026`
+ *     isNow: bool, // whether today, or later
+ *     href: string|null, // where that is done; null where it has served: it is taken out right here
+ * }
+ * @phpstan-type LifeEventProps array{ // Something that happened to a card.
+ *     day: float, // days since the beginning of the picture
+ *     on: string, // such as `3 Nov 2026`
+ *     kind: string, // bought, test, proof, shoot, offload, cleared, trouble, said
+ *     words: string, // in a word or two
+ *     detail: string, // more of it; empty where there is none
+ *     href: string|null, // where it is looked at
+ * }
+ * @phpstan-type LifePointProps array{ // A figure of a card on a day.
+ *     day: float, // days since the beginning of the picture
+ *     rate: float, // MB/s
+ *     words: string, // which run, and what it was
+ *     run: int,
+ * }
+ * @phpstan-type LifeProps array{ // Everything that happened to a card on one line of time, with its figures on one chain above it.
+ *     begins: string, // `2026-01-03`
+ *     days: float, // until today
+ *     chain: string, // on which the figures were measured
+ *     writes: list<LifePointProps>, // kept up over a long write
+ *     reads: list<LifePointProps>,
+ *     floors: list<LifeFloorProps>,
+ *     trend: LifeTrendProps|null,
+ *     events: list<LifeEventProps>, // the earliest first
+ * }
+ * @phpstan-type LifeTrendProps array{ // The line through the figures of a card.
+ *     begins: float,
+ *     ends: float,
+ *     from: float, // MB/s on the day of the first figure
+ *     to: float, // and of the last
+ *     isTold: bool, // whether it is more than noise
+ *     words: string, // such as `loses 2.3 MB/s a month`
+ * }
+ * @phpstan-type RetiredProps array{ // That a card is out of service.
+ *     on: string,
+ *     why: string,
+ *     by: string,
+ * }
+ */
 final readonly class LedgerPage extends Page
 {
     private const EVENTS = 200;
@@ -39,15 +86,18 @@ final readonly class LedgerPage extends Page
      * @param  list<ReasonProps>  $reasons
      * @param  DueProps|null  $due  null where it is not tested again by any rule
      * @param  bool  $mayRetire  whether nothing keeps it from going out of service
+     * @param  CardProps  $card
+     * @param  LifeProps  $life
+     * @param  RetiredProps|null  $retired
      */
     public function __construct(
-        public CardProps $card,
+        public array $card,
         public string $heading,
         public array $facts,
-        public LifeProps $life,
+        public array $life,
         public array $reasons,
-        public ?DueProps $due,
-        public ?RetiredProps $retired,
+        public ?array $due,
+        public ?array $retired,
         public bool $mayRetire,
         public string $person,
     ) {}
@@ -69,7 +119,11 @@ final readonly class LedgerPage extends Page
             due: $due === [] ? null : self::due($card, $due[0]),
             retired: $card->retired_on === null
                 ? null
-                : new RetiredProps($card->retired_on->format('j M Y'), $card->retired_why ?? '', $card->retired_by ?? ''),
+                : [
+                    'on' => $card->retired_on->format('j M Y'),
+                    'why' => $card->retired_why ?? '',
+                    'by' => $card->retired_by ?? '',
+                ],
             mayRetire: Retirement::complaint($card) === '',
             person: $person ?? '',
         );
@@ -113,38 +167,41 @@ final readonly class LedgerPage extends Page
         );
     }
 
-    /** @param  list<LifeEvent>  $events */
-    private static function life(Card $card, array $events, LifeFigures $figures, ?Fading $fading): LifeProps
+    /**
+     * @param  list<LifeEvent>  $events
+     * @return LifeProps
+     */
+    private static function life(Card $card, array $events, LifeFigures $figures, ?Fading $fading): array
     {
         $first = $events[0]->at ?? Carbon::now();
         $since = fn (CarbonInterface $at): float => max(0.0, round($first->diffInDays($at), 3));
         $mark = $card->label()->topMark();
 
-        return new LifeProps(
-            $first->format('Y-m-d'),
-            max(1.0, $since(Carbon::now())),
-            $figures->chain,
-            self::points($figures->writes, $since),
-            self::points($figures->reads, $since),
-            array_values(
+        return [
+            'begins' => $first->format('Y-m-d'),
+            'days' => max(1.0, $since(Carbon::now())),
+            'chain' => $figures->chain,
+            'writes' => self::points($figures->writes, $since),
+            'reads' => self::points($figures->reads, $since),
+            'floors' => array_values(
                 array_filter([
                     $mark === null ? null : new LifeFloorProps("{$mark->value} promises", $mark->floor()->megabytes()),
                     $fading?->floor === null ? null : new LifeFloorProps($fading->floor[0], round($fading->floor[1], 2)),
                 ]),
             ),
-            $fading === null ? null : self::trend($figures, $fading, $since),
-            array_map(
-                fn (LifeEvent $one): LifeEventProps => new LifeEventProps(
-                    $since($one->at),
-                    $one->at->format('j M Y'),
-                    $one->kind,
-                    $one->words,
-                    $one->detail,
-                    $one->href,
-                ),
+            'trend' => $fading === null ? null : self::trend($figures, $fading, $since),
+            'events' => array_map(
+                fn (LifeEvent $one): array => [
+                    'day' => $since($one->at),
+                    'on' => $one->at->format('j M Y'),
+                    'kind' => $one->kind,
+                    'words' => $one->words,
+                    'detail' => $one->detail,
+                    'href' => $one->href,
+                ],
                 array_slice($events, -self::EVENTS),
             ),
-        );
+        ];
     }
 
     /**
@@ -155,30 +212,33 @@ final readonly class LedgerPage extends Page
     private static function points(array $figures, callable $since): array
     {
         return array_map(
-            fn (array $one): LifePointProps => new LifePointProps(
-                $since($one[0]),
-                round($one[1], 2),
-                "{$one[2]->name()}, {$one[2]->kind->label()}",
-                $one[2]->id,
-            ),
+            fn (array $one): array => [
+                'day' => $since($one[0]),
+                'rate' => round($one[1], 2),
+                'words' => "{$one[2]->name()}, {$one[2]->kind->label()}",
+                'run' => $one[2]->id,
+            ],
             $figures,
         );
     }
 
-    /** @param  callable(CarbonInterface): float  $since */
-    private static function trend(LifeFigures $figures, Fading $fading, callable $since): LifeTrendProps
+    /**
+     * @param  callable(CarbonInterface): float  $since
+     * @return LifeTrendProps
+     */
+    private static function trend(LifeFigures $figures, Fading $fading, callable $since): array
     {
         $days = array_map(fn (array $one): Carbon => $one[0], $figures->writes);
         [$begins, $ends] = [min([Carbon::now(), ...$days]), max([Carbon::createFromTimestamp(0), ...$days])];
 
-        return new LifeTrendProps(
-            $since($begins),
-            $since($ends),
-            round($fading->trend->at(LifeFigures::day($begins)), 2),
-            round($fading->trend->at(LifeFigures::day($ends)), 2),
-            $fading->trend->isTold(),
-            $fading->trend->isTold() ? $fading->words() : 'no trend beyond the noise',
-        );
+        return [
+            'begins' => $since($begins),
+            'ends' => $since($ends),
+            'from' => round($fading->trend->at(LifeFigures::day($begins)), 2),
+            'to' => round($fading->trend->at(LifeFigures::day($ends)), 2),
+            'isTold' => $fading->trend->isTold(),
+            'words' => $fading->trend->isTold() ? $fading->words() : 'no trend beyond the noise',
+        ];
     }
 
     /**
@@ -233,19 +293,20 @@ final readonly class LedgerPage extends Page
         );
     }
 
-    private static function due(Card $card, Due $due): DueProps
+    /** @return DueProps */
+    private static function due(Card $card, Due $due): array
     {
         $isNow = $due->on->getTimestamp() <= Carbon::now()->getTimestamp();
 
-        return new DueProps(
-            $due->test->words(),
-            ($isNow ? 'since ' : 'from ').$due->on->format('j M Y').": {$due->why}",
-            $isNow,
-            match ($due->test) {
+        return [
+            'words' => $due->test->words(),
+            'why' => ($isNow ? 'since ' : 'from ').$due->on->format('j M Y').": {$due->why}",
+            'isNow' => $isNow,
+            'href' => match ($due->test) {
                 DueTest::Prove => "/prove/{$card->tag}",
                 DueTest::Measure => "/measure/{$card->tag}",
                 DueTest::Retire => null,
             },
-        );
+        ];
     }
 }

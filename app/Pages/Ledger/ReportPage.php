@@ -11,7 +11,30 @@ use App\Report\ReportWords;
 use Illuminate\Support\Facades\Date;
 use Tally\Verdict\VerdictKind;
 
-/** A report of the house: proposed for the last three months. */
+/**
+ * A report of the house: proposed for the last three months.
+ *
+ * @phpstan-type ReportProps array{ // A report of the house, as far as it is gathered.
+ *     id: int,
+ *     title: string,
+ *     steps: int,
+ *     taken: int,
+ *     isDone: bool,
+ *     parts: list<ReportRowsProps>,
+ *     struck: list<StruckProps>, //
+ *     how: string,
+ * }
+ * @phpstan-type ReportRowsProps array{ // A part of a report.
+ *     title: string,
+ *     rows: list<FactProps>,
+ * }
+ * @phpstan-type StruckProps array{ // A card that was struck out, and why.
+ *     tag: string,
+ *     name: string,
+ *     verdict: VerdictKind,
+ *     why: string,
+ * }
+ */
 final readonly class ReportPage extends Page
 {
     private const MONTHS = 3;
@@ -20,7 +43,7 @@ final readonly class ReportPage extends Page
      * @param  string  $from  the day that is proposed
      * @param  ReportProps|null  $report  null before one was asked for
      */
-    public function __construct(public string $from, public string $to, public ?ReportProps $report, public string $person) {}
+    public function __construct(public string $from, public string $to, public ?array $report, public string $person) {}
 
     public static function of(?HouseReport $report, ?string $person): self
     {
@@ -32,7 +55,8 @@ final readonly class ReportPage extends Page
         );
     }
 
-    private static function report(HouseReport $report): ReportProps
+    /** @return ReportProps */
+    private static function report(HouseReport $report): array
     {
         $words = new ReportWords($report);
         $parts = [
@@ -42,25 +66,30 @@ final readonly class ReportPage extends Page
             'What plans saved' => $words->offloads(),
         ];
 
-        return new ReportProps(
-            $report->id,
-            $words->title(),
-            count($report->todo),
-            $report->taken,
-            $report->isDone(),
-            array_map(
-                fn (string $title, array $rows): ReportRowsProps => new ReportRowsProps(
-                    $title,
-                    array_map(fn (array $row): FactProps => new FactProps(...$row), $rows),
-                ),
+        return [
+            'id' => $report->id,
+            'title' => $words->title(),
+            'steps' => count($report->todo),
+            'taken' => $report->taken,
+            'isDone' => $report->isDone(),
+            'parts' => array_map(
+                fn (string $title, array $rows): array => [
+                    'title' => $title,
+                    'rows' => array_map(fn (array $row): FactProps => new FactProps(...$row), $rows),
+                ],
                 array_keys($parts),
                 array_values($parts),
             ),
-            array_map(
-                fn (array $one): StruckProps => new StruckProps($one['tag'], $one['name'], VerdictKind::from($one['verdict']), $one['why']),
+            'struck' => array_map(
+                fn (array $one): array => [
+                    'tag' => $one['tag'],
+                    'name' => $one['name'],
+                    'verdict' => VerdictKind::from($one['verdict']),
+                    'why' => $one['why'],
+                ],
                 $report->struck,
             ),
-            $words->how(),
-        );
+            'how' => $words->how(),
+        ];
     }
 }

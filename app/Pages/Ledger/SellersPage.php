@@ -10,7 +10,23 @@ use Illuminate\Support\Collection;
 use Tally\Reading\Proportion;
 use Tally\Verdict\VerdictKind;
 
-/** How many of whose cards were what; a bad lot at one look. */
+/**
+ * How many of whose cards were what; a bad lot at one look.
+ *
+ * @phpstan-type SellerProps array{ // What cards of a seller or of a lot were found to be.
+ *     name: string,
+ *     cards: int,
+ *     counts: list<VerdictCountProps>,
+ *     bad: string, // struck out, with the interval of what is behind it, such as `2 of 5, 12 to 77 %`
+ *     low: float, // of that interval, a share
+ *     high: float,
+ *     tags: list<string>, // of those that were struck out
+ * }
+ * @phpstan-type VerdictCountProps array{ // How many cards have a verdict.
+ *     kind: VerdictKind,
+ *     cards: int,
+ * }
+ */
 final readonly class SellersPage extends Page
 {
     /**
@@ -36,14 +52,17 @@ final readonly class SellersPage extends Page
             ->selectRaw("{$key} as of, max({$name}) as name, {$kind} as kind, count(*) as cards, group_concat(tag order by tag) as tags")
             ->get()
             ->groupBy('of');
-        $all = array_values($rows->map(fn (Collection $of): SellerProps => self::one($of))->all());
-        usort($all, fn (SellerProps $a, SellerProps $b): int => [-$a->low, $a->name] <=> [-$b->low, $b->name]);
+        $all = array_values($rows->map(fn (Collection $of): array => self::one($of))->all());
+        usort($all, fn (array $a, array $b): int => [-$a['low'], $a['name']] <=> [-$b['low'], $b['name']]);
 
         return $all;
     }
 
-    /** @param  Collection<int, covariant object>  $rows  one for each verdict */
-    private static function one(Collection $rows): SellerProps
+    /**
+     * @param  Collection<int, covariant object>  $rows  one for each verdict
+     * @return SellerProps
+     */
+    private static function one(Collection $rows): array
     {
         $counts = $tags = [];
         $bad = $all = $open = 0;
@@ -53,7 +72,7 @@ final readonly class SellersPage extends Page
             $kind = VerdictKind::from(is_string($row['kind'] ?? null) ? $row['kind'] : '');
             $cards = is_numeric($row['cards'] ?? null) ? (int) $row['cards'] : 0;
             $name = is_string($row['name'] ?? null) ? $row['name'] : $name;
-            $counts[] = new VerdictCountProps($kind, $cards);
+            $counts[] = ['kind' => $kind, 'cards' => $cards];
             $all += $cards;
             $open += $kind === VerdictKind::Unproven ? $cards : 0;
             if ($kind->isStruckOut()) {
@@ -66,6 +85,14 @@ final readonly class SellersPage extends Page
         $words = $all === $open ? 'none tested yet' : $share->words().($open === 0 ? '' : "; {$open} not tested yet");
         sort($tags);
 
-        return new SellerProps($name, $all, $counts, $words, round($share->low, 4), round($share->high, 4), $tags);
+        return [
+            'name' => $name,
+            'cards' => $all,
+            'counts' => $counts,
+            'bad' => $words,
+            'low' => round($share->low, 4),
+            'high' => round($share->high, 4),
+            'tags' => $tags,
+        ];
     }
 }

@@ -12,7 +12,22 @@ use App\Report\PurchaseBook;
 use Illuminate\Support\Facades\Date;
 use Tally\Quantity\Span;
 
-/** Things that were bought to save time: what was expected, and what the plans that were carried out since then really saved. */
+/**
+ * Things that were bought to save time: what was expected, and what the plans that were carried out since then really saved.
+ *
+ * @phpstan-type PurchaseProps array{ // A thing that was bought: what was expected, and what it really saved.
+ *     id: int,
+ *     tag: string,
+ *     name: string,
+ *     on: string,
+ *     price: string,
+ *     hoped: string, // what was expected when it was bought
+ *     saved: string, // what it saved since
+ *     share: float, // of its price that it brought back; may be more than 1, or less than none
+ *     words: string, // whether it was worth it, as far as can be told
+ *     open: int, // plans that are still to be reckoned
+ * }
+ */
 final readonly class WorthPage extends Page
 {
     /**
@@ -38,7 +53,8 @@ final readonly class WorthPage extends Page
         );
     }
 
-    private static function one(Purchase $purchase): PurchaseProps
+    /** @return PurchaseProps */
+    private static function one(Purchase $purchase): array
     {
         $open = PurchaseBook::bringUpToDate($purchase);
         $told = PurchaseSaving::query()->where('purchase_id', $purchase->id)->whereNotNull('seconds')->get();
@@ -48,19 +64,19 @@ final readonly class WorthPage extends Page
         $months = $hoped->months();
         $count = $told->count() === 1 ? '1 plan' : "{$told->count()} plans";
 
-        return new PurchaseProps(
-            $purchase->id,
-            $purchase->tag,
-            $purchase->name,
-            $purchase->bought_on->format('j M Y'),
-            $purchase->cost()->print(),
-            self::span($purchase->expected).' of an offload, '.round($purchase->a_month, 1).' a month: '.
+        return [
+            'id' => $purchase->id,
+            'tag' => $purchase->tag,
+            'name' => $purchase->name,
+            'on' => $purchase->bought_on->format('j M Y'),
+            'price' => $purchase->cost()->print(),
+            'hoped' => self::span($purchase->expected).' of an offload, '.round($purchase->a_month, 1).' a month: '.
                 ($months === null ? 'never paid' : 'paid after '.self::months($months)),
-            $told->isEmpty() ? 'nothing yet' : self::span($seconds)." of {$count}",
-            round($share, 3),
-            self::words($seconds, $told->count(), $share),
-            $open,
-        );
+            'saved' => $told->isEmpty() ? 'nothing yet' : self::span($seconds)." of {$count}",
+            'share' => round($share, 3),
+            'words' => self::words($seconds, $told->count(), $share),
+            'open' => $open,
+        ];
     }
 
     private static function words(float $seconds, int $count, float $share): string

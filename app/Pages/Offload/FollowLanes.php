@@ -9,7 +9,24 @@ use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
 use Illuminate\Support\Carbon;
 
-/** The runbook of an offload that goes on: a lane for each slot, and for each drive that copies on to another. */
+/**
+ * The runbook of an offload that goes on: a lane for each slot, and for each drive that copies on to another.
+ *
+ * @phpstan-type FollowLaneProps array{ // A row of the runbook that is followed.
+ *     name: string,
+ *     passages: list<PassageProps>,
+ * }
+ * @phpstan-type PassageProps array{ // A bar of the runbook: as planned, and as it went. Times are seconds from the beginning.
+ *     kind: string, // copy, read back or relay
+ *     tag: string,
+ *     words: string, // what it is, in a sentence without its times
+ *     from: float,
+ *     to: float,
+ *     began: float|null, // null while it has not
+ *     until: float|null, // as far as it has come
+ *     isOver: bool,
+ * }
+ */
 final readonly class FollowLanes
 {
     /** @return list<FollowLaneProps> */
@@ -41,13 +58,14 @@ final readonly class FollowLanes
         ksort($onward);
         $lanes = [];
         foreach ([...$slots, ...$onward] as $name => $passages) {
-            $lanes[] = new FollowLaneProps($name, $passages);
+            $lanes[] = ['name' => $name, 'passages' => $passages];
         }
 
         return $lanes;
     }
 
-    private static function copying(Offload $offload, OffloadCard $card, OffloadCopy $copy, float $now): PassageProps
+    /** @return PassageProps */
+    private static function copying(Offload $offload, OffloadCard $card, OffloadCopy $copy, float $now): array
     {
         $tag = $card->card->tag;
         $onto = $card->scheme->value === 'fan-out' ? implode(' and ', $card->drives) : $copy->drive;
@@ -64,7 +82,8 @@ final readonly class FollowLanes
         );
     }
 
-    private static function readingBack(Offload $offload, OffloadCard $card, OffloadCopy $copy, float $now): PassageProps
+    /** @return PassageProps */
+    private static function readingBack(Offload $offload, OffloadCard $card, OffloadCopy $copy, float $now): array
     {
         return self::passage(
             $offload,
@@ -78,7 +97,10 @@ final readonly class FollowLanes
         );
     }
 
-    /** @param  array{float, float}  $planned */
+    /**
+     * @param  array{float, float}  $planned
+     * @return PassageProps
+     */
     private static function passage(
         Offload $offload,
         string $kind,
@@ -88,16 +110,16 @@ final readonly class FollowLanes
         ?Carbon $began,
         ?Carbon $ended,
         float $now,
-    ): PassageProps {
-        return new PassageProps(
-            $kind,
-            $tag,
-            $words,
-            $planned[0],
-            $planned[1],
-            $began === null ? null : $offload->seconds($began),
-            $began === null ? null : ($ended === null ? $now : $offload->seconds($ended)),
-            $ended !== null,
-        );
+    ): array {
+        return [
+            'kind' => $kind,
+            'tag' => $tag,
+            'words' => $words,
+            'from' => $planned[0],
+            'to' => $planned[1],
+            'began' => $began === null ? null : $offload->seconds($began),
+            'until' => $began === null ? null : ($ended === null ? $now : $offload->seconds($ended)),
+            'isOver' => $ended !== null,
+        ];
     }
 }

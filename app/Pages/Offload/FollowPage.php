@@ -20,7 +20,65 @@ use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 
-/** An offload while it is carried out: what hands are to do now, how it stands to its plan, and what may be cleared. */
+/**
+ * An offload while it is carried out: what hands are to do now, how it stands to its plan, and what may be cleared.
+ *
+ * @phpstan-import-type FollowLaneProps from FollowLanes
+ * @phpstan-import-type WrongCopyProps from WrongCopies
+ *
+ * @phpstan-type DriveCopyProps array{ // One copy of a card: shares of its bytes, 0 to 1.
+ *     drive: string,
+ *     copied: float,
+ *     verified: float,
+ *     mark: string, // its shape: right, wrong, not yet, copied or going
+ *     words: string, // where it stands
+ *     since: string, // what is known of it since it was read back, and when; empty before
+ * }
+ * @phpstan-type FollowNowProps array{ // What changes of an offload while it goes on. Times are seconds of its own from its beginning.
+ *     state: string, // going, ending or ended
+ *     now: float,
+ *     done: float, // when all will be safe, or was
+ *     safeAt: string, // the same, as a clock shows it: `22:58`
+ *     amount: string,
+ *     hands: list<HandProps>, // the first one now
+ *     next: string, // what hands wait for where there is nothing to do
+ *     lanes: list<FollowLaneProps>,
+ *     swaps: list<SwapProps>,
+ *     cards: list<HomeCardProps>,
+ *     reasons: list<string>, // what time was lost or won by
+ *     wrong: list<WrongCopyProps>, // copies that are not as they should be
+ *     notes: list<string>, // what was left out, or is less than was marked
+ *     secured: int, // cards that may be cleared, or were
+ *     clear: string,
+ *     maySearchAnew: bool,
+ * }
+ * @phpstan-type HandProps array{ // Something for hands to do.
+ *     card: int, // of this offload
+ *     tag: string,
+ *     words: string, // what to do
+ *     detail: string, // what to know of it
+ *     waits: float, // seconds that it has been waiting
+ *     choices: list<string>, // what may lie in a made-up slot; none where it is real
+ *     isSwap: bool, // whether another card comes out first
+ *     refused: string|null, // why what lies there was not taken for it
+ *     said: string|null, // what somebody may say of it all the same, with a name; null where nobody may
+ * }
+ * @phpstan-type HomeCardProps array{ // A card that comes home.
+ *     tag: string,
+ *     amount: string,
+ *     files: string,
+ *     folder: string,
+ *     copies: list<DriveCopyProps>,
+ *     clear: string, // whether it may be cleared, or about when
+ *     mayBeCleared: bool,
+ *     isCleared: bool,
+ * }
+ * @phpstan-type SwapProps array{ // When hands put a card in, or are to. Seconds from the beginning.
+ *     words: string,
+ *     at: float,
+ *     isDone: bool,
+ * }
+ */
 final readonly class FollowPage extends Page
 {
     /** Nearer than this it is on time: seconds. */
@@ -30,6 +88,7 @@ final readonly class FollowPage extends Page
      * @param  string  $began  the time of day, and the day
      * @param  float  $planned  when all was to be safe by the first plan; seconds from the beginning
      * @param  float|null  $pace  seconds of made-up time in one of ours; null where it is real
+     * @param  FollowNowProps  $first
      */
     public function __construct(
         public int $id,
@@ -38,7 +97,7 @@ final readonly class FollowPage extends Page
         public int $beganAt,
         public float $planned,
         public ?float $pace,
-        public FollowNowProps $first,
+        public array $first,
         public string $person,
         public ?string $said,
     ) {}
@@ -60,7 +119,8 @@ final readonly class FollowPage extends Page
         );
     }
 
-    public static function now(Offload $offload): FollowNowProps
+    /** @return FollowNowProps */
+    public static function now(Offload $offload): array
     {
         $offload->load('cards.copies', 'cards.card');
         $now = $offload->ended_at ?? now();
@@ -69,24 +129,24 @@ final readonly class FollowPage extends Page
         $seconds = $offload->seconds($now);
         $hands = self::hands($offload, $goes, $seconds);
 
-        return new FollowNowProps(
-            $offload->state->value,
-            $seconds,
-            $goes->done($offload),
-            self::minute($offload, $goes->done($offload)),
-            self::amount($offload),
-            $hands,
-            $hands !== [] || $offload->state !== OffloadState::Going ? '' : self::next($offload, $goes),
-            FollowLanes::of($offload, $seconds),
-            self::swaps($offload, $goes),
-            array_values($offload->cards->sortBy('place')->map(fn (OffloadCard $card): HomeCardProps => self::card($card, $goes))->all()),
-            self::reasons($offload, $goes),
-            WrongCopies::of($offload, now()),
-            self::notes($offload),
-            $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count(),
-            self::clear($offload, $goes),
-            $offload->state === OffloadState::Going && $offload->cards->contains(fn (OffloadCard $card): bool => $card->in_at === null),
-        );
+        return [
+            'state' => $offload->state->value,
+            'now' => $seconds,
+            'done' => $goes->done($offload),
+            'safeAt' => self::minute($offload, $goes->done($offload)),
+            'amount' => self::amount($offload),
+            'hands' => $hands,
+            'next' => $hands !== [] || $offload->state !== OffloadState::Going ? '' : self::next($offload, $goes),
+            'lanes' => FollowLanes::of($offload, $seconds),
+            'swaps' => self::swaps($offload, $goes),
+            'cards' => array_values($offload->cards->sortBy('place')->map(fn (OffloadCard $card): array => self::card($card, $goes))->all()),
+            'reasons' => self::reasons($offload, $goes),
+            'wrong' => WrongCopies::of($offload, now()),
+            'notes' => self::notes($offload),
+            'secured' => $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count(),
+            'clear' => self::clear($offload, $goes),
+            'maySearchAnew' => $offload->state === OffloadState::Going && $offload->cards->contains(fn (OffloadCard $card): bool => $card->in_at === null),
+        ];
     }
 
     private static function amount(Offload $offload): string
@@ -106,31 +166,31 @@ final readonly class FollowPage extends Page
     {
         $tags = array_values($offload->cards->map(fn (OffloadCard $card): string => $card->card->tag)->all());
 
-        return array_map(function (OffloadCard $card) use ($offload, $now, $tags): HandProps {
+        return array_map(function (OffloadCard $card) use ($offload, $now, $tags): array {
             $before = ConfirmSwap::before($card);
             $since = $before?->free_at === null ? 0.0 : $offload->seconds($before->free_at);
             $tag = $card->card->tag;
 
-            return new HandProps(
-                $card->id,
-                $tag,
-                $before === null ? "Put {$tag} into {$card->slot}" : "Take {$before->card->tag} out of {$card->slot}, put {$tag} in",
-                $before === null
+            return [
+                'card' => $card->id,
+                'tag' => $tag,
+                'words' => $before === null ? "Put {$tag} into {$card->slot}" : "Take {$before->card->tag} out of {$card->slot}, put {$tag} in",
+                'detail' => $before === null
                     ? 'Slowly and straight; none is forced. Then say so.'
                     : "{$before->card->tag} is copied".($before->clear_at === null
                         ? '. It stays unwritten in its case until it may be cleared.'
                         : ' and read back twice. A hot card cools before it is handled.'),
-                max(0.0, $now - $since),
-                $offload->is_made_up ? $tags : [],
-                $before !== null,
-                $card->refused,
-                match ($card->refused_for) {
+                'waits' => max(0.0, $now - $since),
+                'choices' => $offload->is_made_up ? $tags : [],
+                'isSwap' => $before !== null,
+                'refused' => $card->refused,
+                'said' => match ($card->refused_for) {
                     WhyRefused::Looks => "It is {$tag} all the same",
                     WhyRefused::Less => "This is all of {$tag}: secure it in part",
                     WhyRefused::More => "This is {$tag}: more was recorded on it",
                     default => null,
                 },
-            );
+            ];
         }, ConfirmSwap::now($offload));
     }
 
@@ -151,30 +211,31 @@ final readonly class FollowPage extends Page
         return array_values(
             $offload->cards
                 ->map(
-                    fn (OffloadCard $card): SwapProps => new SwapProps(
-                        "{$card->card->tag} into {$card->slot}",
-                        $card->in_at === null ? $goes->course->in[$card->place] ?? $card->planned_in : $offload->seconds($card->in_at),
-                        $card->in_at !== null,
-                    ),
+                    fn (OffloadCard $card): array => [
+                        'words' => "{$card->card->tag} into {$card->slot}",
+                        'at' => $card->in_at === null ? $goes->course->in[$card->place] ?? $card->planned_in : $offload->seconds($card->in_at),
+                        'isDone' => $card->in_at !== null,
+                    ],
                 )
                 ->all(),
         );
     }
 
-    private static function card(OffloadCard $card, HowItGoes $goes): HomeCardProps
+    /** @return HomeCardProps */
+    private static function card(OffloadCard $card, HowItGoes $goes): array
     {
         $clear = $goes->course->clear[$card->place] ?? null;
         $isCleared = $card->clear_at !== null && $card->card->footage->isZero();
         $isNewer = self::isNewer($card);
         $bad = $card->copies->first(fn (OffloadCopy $copy): bool => $copy->state === CopyState::Failed || self::fell($copy));
 
-        return new HomeCardProps(
-            $card->card->tag,
-            Bytes::of($card->bytes)->decimal(),
-            $card->files === 0 ? '' : (string) $card->files,
-            $card->folder,
-            array_values($card->copies->map(fn (OffloadCopy $copy): DriveCopyProps => self::copy($card, $copy))->all()),
-            match (true) {
+        return [
+            'tag' => $card->card->tag,
+            'amount' => Bytes::of($card->bytes)->decimal(),
+            'files' => $card->files === 0 ? '' : (string) $card->files,
+            'folder' => $card->folder,
+            'copies' => array_values($card->copies->map(fn (OffloadCopy $copy): array => self::copy($card, $copy))->all()),
+            'clear' => match (true) {
                 $isCleared => 'cleared',
                 $isNewer => 'no: newer footage is on it',
                 $card->less_by !== null => 'no: secured in part',
@@ -186,9 +247,9 @@ final readonly class FollowPage extends Page
                 Standing::devices($card) < 2 && $card->copies->every(fn (OffloadCopy $copy): bool => $copy->stands()) => 'no: one device',
                 default => 'not before '.self::clock($card->offload, $clear),
             },
-            $card->clear_at !== null && ! $isNewer,
-            $isCleared,
-        );
+            'mayBeCleared' => $card->clear_at !== null && ! $isNewer,
+            'isCleared' => $isCleared,
+        ];
     }
 
     /** Whether other footage is on it by now: what was marked since is on no drive. */
@@ -208,24 +269,25 @@ final readonly class FollowPage extends Page
         return $copy->state === CopyState::Verified && ! $copy->stands();
     }
 
-    private static function copy(OffloadCard $card, OffloadCopy $copy): DriveCopyProps
+    /** @return DriveCopyProps */
+    private static function copy(OffloadCard $card, OffloadCopy $copy): array
     {
         $share = fn (int $bytes): float => $card->bytes === 0 ? 1.0 : min(1.0, $bytes / $card->bytes);
         $copied = $share($copy->copied);
         $verified = $share($copy->verified);
 
-        return new DriveCopyProps(
-            $copy->drive,
-            $copied,
-            $verified,
-            match (true) {
+        return [
+            'drive' => $copy->drive,
+            'copied' => $copied,
+            'verified' => $verified,
+            'mark' => match (true) {
                 $copy->state === CopyState::Failed, self::fell($copy) => 'wrong',
                 $copy->state === CopyState::Verified => 'right',
                 $copy->state === CopyState::Copied => 'copied',
                 $copy->state->isGoing() && $copy->state !== CopyState::Ordered => 'going',
                 default => 'not yet',
             },
-            match ($copy->state) {
+            'words' => match ($copy->state) {
                 CopyState::Waiting, CopyState::Ordered => 'not yet',
                 CopyState::Copying => sprintf('%d %% copied', (int) floor(100 * $copied)),
                 CopyState::Copied => 'copied',
@@ -233,10 +295,10 @@ final readonly class FollowPage extends Page
                 CopyState::Verified => self::fell($copy) ? $copy->standing->value ?? '' : 'right',
                 CopyState::Failed => 'wrong',
             },
-            $copy->standing === null || $copy->state !== CopyState::Verified
+            'since' => $copy->standing === null || $copy->state !== CopyState::Verified
                 ? ''
                 : $copy->standing->words($copy->standing_at?->format('j M, H:i') ?? ''),
-        );
+        ];
     }
 
     /** @return list<string> what no copy has, and why */

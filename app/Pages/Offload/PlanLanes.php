@@ -8,7 +8,17 @@ use Tally\Offload\Plan;
 use Tally\Offload\Reckon\FlowKind;
 use Tally\Offload\Reckon\Stretch;
 
-/** The runbook of a plan: a lane for each slot, for each drive that copies on, and for hands. */
+/**
+ * The runbook of a plan: a lane for each slot, for each drive that copies on, and for hands.
+ *
+ * @phpstan-type BarProps array{ // Something in the runbook that takes its time. Times are seconds from the start.
+ *     kind: string, // copy, read back, relay or hands
+ *     tag: string, // of the card
+ *     words: string, // what it is, in a sentence without its times
+ *     from: float,
+ *     until: float,
+ * }
+ */
 final readonly class PlanLanes
 {
     /** @return list<LaneProps> slots, drives that copy on to others, and hands */
@@ -54,23 +64,24 @@ final readonly class PlanLanes
         return "{$card->drives[0]} → ".($to === null ? '' : $plan->question->drives[$to]->name);
     }
 
-    private static function bar(Plan $plan, Stretch $stretch): BarProps
+    /** @return BarProps */
+    private static function bar(Plan $plan, Stretch $stretch): array
     {
         $card = $plan->decision->cards[$stretch->placement];
         $onto = implode(' and ', array_map(fn (int $drive): string => $plan->question->drives[$drive]->name, $stretch->writes));
         $from = $stretch->reads === null ? '' : $plan->question->drives[$stretch->reads]->name;
 
-        return new BarProps(
-            $stretch->kind->value ?? 'hands',
-            $card->tag,
-            match ($stretch->kind) {
+        return [
+            'kind' => $stretch->kind->value ?? 'hands',
+            'tag' => $card->tag,
+            'words' => match ($stretch->kind) {
                 null => $card->order === 1 ? "put {$card->tag} into {$card->slot}" : "swap {$card->tag} into {$card->slot}",
                 FlowKind::Copy => "copy {$card->tag} to {$onto}",
                 FlowKind::Relay => "copy {$card->tag} from {$from} on to {$onto}",
                 FlowKind::ReadBack => "read {$card->tag} back from {$from}",
             },
-            $stretch->since,
-            $stretch->until,
-        );
+            'from' => $stretch->since,
+            'until' => $stretch->until,
+        ];
     }
 }

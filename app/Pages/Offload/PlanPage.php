@@ -21,7 +21,51 @@ use Tally\Offload\WhatIf;
 use Tally\Offload\WorthIt;
 use Tally\Transfer\FolderPattern;
 
-/** The whole offload: when all is safe, who goes where, and a runbook. */
+/**
+ * The whole offload: when all is safe, who goes where, and a runbook.
+ *
+ * @phpstan-import-type RestsOnProps from PlanRests
+ *
+ * @phpstan-type MountedProps array{ // The folder where a slot or drive was mounted last.
+ *     thing: string,
+ *     folder: string,
+ * }
+ * @phpstan-type OffloadProps array{ // An offload in a list.
+ *     id: int,
+ *     name: string,
+ *     began: string,
+ *     cards: int,
+ *     secured: int, // cards that may be cleared
+ *     isOver: bool,
+ * }
+ * @phpstan-type PlanRulesProps array{ // The rules that a plan was made by, as they are in its form.
+ *     goal: string,
+ *     copies: string,
+ *     verify: string,
+ *     scheme: string, // any, straight, fan-out or relay
+ *     hands: string,
+ *     swap: string, // seconds
+ *     previews: string, // 1 where imports build them, else 0
+ * }
+ * @phpstan-type SavedPlanProps array{ // A plan that was kept, in a list.
+ *     id: int,
+ *     name: string,
+ *     on: string, // the day it was made
+ *     done: float, // seconds, as planned
+ *     took: float|null, // seconds it really took; null while nobody has said
+ * }
+ * @phpstan-type ShownPlanProps array{ // A plan that a page showed before, and how it stands to what is known now.
+ *     key: string,
+ *     done: float, // seconds, with what is known now
+ *     hands: int,
+ * }
+ * @phpstan-type WhatIfProps array{ // A change to an offload, and what it saves.
+ *     words: string,
+ *     saves: float, // seconds until all is done
+ *     isBought: bool, // whether it has a price
+ *     worth: string|null, // when it has paid, in a sentence; null where nothing was said of money
+ * }
+ */
 final readonly class PlanPage extends Page
 {
     private const SAVED = 8;
@@ -44,6 +88,7 @@ final readonly class PlanPage extends Page
      * @param  string  $planKey  by which this very plan is begun, kept and printed; empty where nothing is planned
      * @param  ShownPlanProps|null  $before  the one that was shown before, where something has changed since and somebody has to choose
      * @param  list<OffloadProps>  $offloads  that are carried out, or were; the newest first
+     * @param  PlanRulesProps  $rules
      */
     public function __construct(
         public PlanPictureProps $plan,
@@ -54,7 +99,7 @@ final readonly class PlanPage extends Page
         public bool $isTimed,
         public bool $isLong,
         public array $saved,
-        public PlanRulesProps $rules,
+        public array $rules,
         public string $person,
         public bool $isMadeUp,
         public string $today,
@@ -63,7 +108,7 @@ final readonly class PlanPage extends Page
         public array $warnings,
         public array $offloads,
         public string $planKey,
-        public ?ShownPlanProps $before,
+        public ?array $before,
     ) {}
 
     /** @param  list<string>  $holds  what cards will hold, as a shoot that is planned has it */
@@ -91,15 +136,15 @@ final readonly class PlanPage extends Page
             isTimed: Host::query()->whereNotNull('preview_files')->exists(),
             isLong: $isLong,
             saved: self::saved(),
-            rules: new PlanRulesProps(
-                $plan->goal->value,
-                (string) $rules->copies,
-                $rules->verify->value,
-                $rules->scheme->value ?? 'any',
-                (string) $rules->hands,
-                (string) $rules->swap,
-                $buildsPreviews ? '1' : '0',
-            ),
+            rules: [
+                'goal' => $plan->goal->value,
+                'copies' => (string) $rules->copies,
+                'verify' => $rules->verify->value,
+                'scheme' => $rules->scheme->value ?? 'any',
+                'hands' => (string) $rules->hands,
+                'swap' => (string) $rules->swap,
+                'previews' => $buildsPreviews ? '1' : '0',
+            ],
             person: $person ?? '',
             isMadeUp: self::isMadeUp($plan),
             today: now()->format('Y-m-d'),
@@ -112,16 +157,17 @@ final readonly class PlanPage extends Page
         );
     }
 
-    public static function whatIf(WhatIf $one, WorthIt $worth): WhatIfProps
+    /** @return WhatIfProps */
+    public static function whatIf(WhatIf $one, WorthIt $worth): array
     {
         $months = $worth->months();
         $isAsked = $one->isBought() && $worth->price > 0;
 
-        return new WhatIfProps(
-            $one->words(),
-            $one->saves,
-            $one->isBought(),
-            match (true) {
+        return [
+            'words' => $one->words(),
+            'saves' => $one->saves,
+            'isBought' => $one->isBought(),
+            'worth' => match (true) {
                 ! $isAsked => null,
                 $months === null => 'It never pays: it saves nothing that is worth money.',
                 default => sprintf(
@@ -131,17 +177,21 @@ final readonly class PlanPage extends Page
                     $months,
                 ),
             },
-        );
+        ];
     }
 
-    /** The plan that somebody wanted to begin, and that rests on something else by now. */
-    public static function before(): ?ShownPlanProps
+    /**
+     * The plan that somebody wanted to begin, and that rests on something else by now.
+     *
+     * @return ShownPlanProps|null
+     */
+    public static function before(): ?array
     {
         $shown = session('shown');
         $said = is_array($shown) ? $shown : [];
 
         return is_string($said['key'] ?? null) && is_float($said['done'] ?? null) && is_int($said['hands'] ?? null)
-            ? new ShownPlanProps($said['key'], $said['done'], $said['hands'])
+            ? ['key' => $said['key'], 'done' => $said['done'], 'hands' => $said['hands']]
             : null;
     }
 
@@ -175,7 +225,7 @@ final readonly class PlanPage extends Page
         $last = Offload::query()->where('is_made_up', false)->latest('id')->first();
         $places = [];
         foreach ($last === null ? [] : [...$last->places->slots, ...$last->places->drives] as $thing => $folder) {
-            $places[] = new MountedProps($thing, $folder);
+            $places[] = ['thing' => $thing, 'folder' => $folder];
         }
 
         return $places;
@@ -191,14 +241,14 @@ final readonly class PlanPage extends Page
                 ->limit(self::SAVED)
                 ->get()
                 ->map(
-                    fn (Offload $offload): OffloadProps => new OffloadProps(
-                        $offload->id,
-                        $offload->name,
-                        $offload->began_at->format('j M, H:i'),
-                        $offload->cards->count(),
-                        $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count(),
-                        $offload->isOver(),
-                    ),
+                    fn (Offload $offload): array => [
+                        'id' => $offload->id,
+                        'name' => $offload->name,
+                        'began' => $offload->began_at->format('j M, H:i'),
+                        'cards' => $offload->cards->count(),
+                        'secured' => $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count(),
+                        'isOver' => $offload->isOver(),
+                    ],
                 )
                 ->all(),
         );
@@ -213,13 +263,13 @@ final readonly class PlanPage extends Page
                 ->limit(self::SAVED)
                 ->get(['id', 'name', 'created_at', 'done', 'begun_at', 'done_at'])
                 ->map(
-                    fn (SavedPlan $saved): SavedPlanProps => new SavedPlanProps(
-                        $saved->id,
-                        $saved->name,
-                        $saved->created_at->format('j M'),
-                        $saved->done,
-                        $saved->took(),
-                    ),
+                    fn (SavedPlan $saved): array => [
+                        'id' => $saved->id,
+                        'name' => $saved->name,
+                        'on' => $saved->created_at->format('j M'),
+                        'done' => $saved->done,
+                        'took' => $saved->took(),
+                    ],
                 )
                 ->all(),
         );

@@ -13,7 +13,31 @@ use Tally\Offload\Plan;
 use Tally\Offload\Question\LadenCard;
 use Tally\Quantity\Bytes;
 
-/** What a plan looks like, wherever it is shown. */
+/**
+ * What a plan looks like, wherever it is shown.
+ *
+ * @phpstan-type CabledProps array{ // What goes into which port.
+ *     thing: string,
+ *     name: string,
+ *     port: string,
+ * }
+ * @phpstan-type LoadProps array{ // How busy a piece of gear, or a card, is in a plan.
+ *     name: string,
+ *     share: float, // of the time until all is done, at its full ceiling
+ *     kind: string, // Card, Drive, Lane, Uplink, Port, Controller, Hash or Previews
+ * }
+ * @phpstan-type PlannedCardProps array{ // A card in a plan. Times are seconds from its start.
+ *     tag: string,
+ *     label: string,
+ *     amount: string,
+ *     slot: string, // “reader slot”
+ *     drives: list<string>, // for each copy
+ *     how: string, // straight, fan-out or relay
+ *     in: float,
+ *     free: float,
+ *     clear: float|null, // when it may be cleared; null for never
+ * }
+ */
 final readonly class PlanPicture
 {
     private const LOADS = 5;
@@ -50,17 +74,17 @@ final readonly class PlanPicture
         $cards = [];
         foreach ($plan->decision->cards as $at => $card) {
             $line = $lines[$card->tag] ?? '';
-            $cards[] = new PlannedCardProps(
-                $card->tag,
-                is_string($line) ? $line : '',
-                Bytes::of($bytes[$card->tag] ?? 0)->decimal(),
-                $card->slot,
-                $card->drives,
-                $card->scheme->value,
-                $plan->course->in[$at] ?? 0.0,
-                $plan->course->free[$at] ?? 0.0,
-                $plan->course->clear[$at] ?? null,
-            );
+            $cards[] = [
+                'tag' => $card->tag,
+                'label' => is_string($line) ? $line : '',
+                'amount' => Bytes::of($bytes[$card->tag] ?? 0)->decimal(),
+                'slot' => $card->slot,
+                'drives' => $card->drives,
+                'how' => $card->scheme->value,
+                'in' => $plan->course->in[$at] ?? 0.0,
+                'free' => $plan->course->free[$at] ?? 0.0,
+                'clear' => $plan->course->clear[$at] ?? null,
+            ];
         }
 
         return $cards;
@@ -77,7 +101,7 @@ final readonly class PlanPicture
         $cabled = [];
         foreach ($plan->plugged() as $thing => $port) {
             $name = $names[$thing] ?? '';
-            $cabled[] = new CabledProps($thing, is_string($name) ? $name : '', $port);
+            $cabled[] = ['thing' => $thing, 'name' => is_string($name) ? $name : '', 'port' => $port];
         }
 
         return $cabled;
@@ -87,7 +111,7 @@ final readonly class PlanPicture
     private static function loads(Plan $plan): array
     {
         return array_map(
-            fn (Load $load): LoadProps => new LoadProps($load->name, $load->share, $load->part->kind->name),
+            fn (Load $load): array => ['name' => $load->name, 'share' => $load->share, 'kind' => $load->part->kind->name],
             array_slice($plan->decision->cards === [] ? [] : Load::of($plan), 0, self::LOADS),
         );
     }

@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace App\Pages\Offload;
 
-/** What a plan looks like: its figures, its cards, and both of its pictures. Times are seconds from the start. */
+/**
+ * What a plan looks like: its figures, its cards, and both of its pictures. Times are seconds from the start.
+ *
+ * @phpstan-import-type CabledProps from PlanPicture
+ * @phpstan-import-type LoadProps from PlanPicture
+ * @phpstan-import-type PlannedCardProps from PlanPicture
+ */
 final readonly class PlanPictureProps
 {
     /**

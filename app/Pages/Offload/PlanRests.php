@@ -10,7 +10,18 @@ use Tally\Offload\PlacedCard;
 use Tally\Offload\Plan;
 use Tally\Quantity\Rate;
 
-/** What a plan rests on, of all that is known of the kit and the cards. */
+/**
+ * What a plan rests on, of all that is known of the kit and the cards.
+ *
+ * @phpstan-type RestsOnProps array{ // A rate that a plan rests on.
+ *     name: string,
+ *     rate: string, // with its unit
+ *     origin: string, // own measurement, practice, standard or claim
+ *     how: string, // where it is from
+ *     range: string, // between what it may lie, with its unit; empty where that is known of nothing
+ *     thing: string, // the card, reader, host or drive that it is about
+ * }
+ */
 final readonly class PlanRests
 {
     /**
@@ -22,16 +33,16 @@ final readonly class PlanRests
         $used = array_filter(self::used($plan, $rates), fn (KnownRate $rate): bool => $rate->rate < INF);
 
         return array_map(
-            fn (KnownRate $rate): RestsOnProps => new RestsOnProps(
-                $rate->name(),
-                self::print($rate->of, $rate->rate),
-                $rate->origin->words(),
-                $rate->how,
-                abs($rate->high - $rate->low) < 1e-6 * $rate->rate
+            fn (KnownRate $rate): array => [
+                'name' => $rate->name(),
+                'rate' => self::print($rate->of, $rate->rate),
+                'origin' => $rate->origin->words(),
+                'how' => $rate->how,
+                'range' => abs($rate->high - $rate->low) < 1e-6 * $rate->rate
                     ? ''
                     : self::print($rate->of, $rate->low).' to '.self::print($rate->of, $rate->high),
-                $rate->thing,
-            ),
+                'thing' => $rate->thing,
+            ],
             array_values($used),
         );
     }

@@ -13,7 +13,28 @@ use Tally\Offload\Basis\HowSure;
 use Tally\Offload\Basis\KnownRate;
 use Tally\Quantity\Span;
 
-/** A plan that was kept: as it was, with the rates of now, and as it went. */
+/**
+ * A plan that was kept: as it was, with the rates of now, and as it went.
+ *
+ * @phpstan-import-type MountedProps from PlanPage
+ * @phpstan-import-type RestsOnProps from PlanRests
+ * @phpstan-import-type ShownPlanProps from PlanPage
+ *
+ * @phpstan-type ChangedRateProps array{ // A rate that is another by now than when a plan was made, both with their unit.
+ *     name: string,
+ *     then: string,
+ *     now: string,
+ *     how: string,
+ * }
+ * @phpstan-type OutcomeProps array{ // What came of a plan.
+ *     begun: string, // as `2026-11-27 21:58`; empty while nobody has said
+ *     free: string, // the same
+ *     done: string, // the same
+ *     note: string,
+ *     took: float|null, // seconds until all was safe
+ *     words: string|null, // how that stands to the plan, in a sentence
+ * }
+ */
 final readonly class SavedPlanPage extends Page
 {
     private const INPUT = 'Y-m-d H:i';
@@ -32,6 +53,7 @@ final readonly class SavedPlanPage extends Page
      * @param  list<MountedProps>  $places  where slots and drives were last
      * @param  list<string>  $patterns  by which folders were called lately
      * @param  ShownPlanProps|null  $before  itself, where something has changed since it was made and somebody has to choose
+     * @param  OutcomeProps  $outcome
      */
     public function __construct(
         public int $id,
@@ -43,14 +65,14 @@ final readonly class SavedPlanPage extends Page
         public float $today,
         public array $changed,
         public array $rests,
-        public OutcomeProps $outcome,
+        public array $outcome,
         public string $planKey,
         public string $person,
         public bool $isMadeUp,
         public string $day,
         public array $places,
         public array $patterns,
-        public ?ShownPlanProps $before,
+        public ?array $before,
     ) {}
 
     public static function of(SavedPlan $saved, ?string $person): self
@@ -69,7 +91,7 @@ final readonly class SavedPlanPage extends Page
             range: PlanBeside::range($sure->done),
             today: PlanBook::today($plan, $changed)->course->done,
             changed: array_map(
-                fn (array $pair): ChangedRateProps => self::changed(...$pair),
+                fn (array $pair): array => self::changed(...$pair),
                 $changed,
             ),
             rests: PlanRests::of($plan, $rates),
@@ -84,29 +106,31 @@ final readonly class SavedPlanPage extends Page
         );
     }
 
-    private static function changed(KnownRate $then, KnownRate $now): ChangedRateProps
+    /** @return ChangedRateProps */
+    private static function changed(KnownRate $then, KnownRate $now): array
     {
-        return new ChangedRateProps(
-            $then->name(),
-            PlanRests::print($then->of, $then->rate),
-            PlanRests::print($now->of, $now->rate),
-            "{$now->origin->words()}: {$now->how}",
-        );
+        return [
+            'name' => $then->name(),
+            'then' => PlanRests::print($then->of, $then->rate),
+            'now' => PlanRests::print($now->of, $now->rate),
+            'how' => "{$now->origin->words()}: {$now->how}",
+        ];
     }
 
-    private static function outcome(SavedPlan $saved, HowSure $sure): OutcomeProps
+    /** @return OutcomeProps */
+    private static function outcome(SavedPlan $saved, HowSure $sure): array
     {
         $input = fn (?Carbon $time): string => $time === null ? '' : $time->format(self::INPUT);
         $took = $saved->took();
 
-        return new OutcomeProps(
-            $input($saved->begun_at),
-            $input($saved->free_at),
-            $input($saved->done_at),
-            $saved->note ?? '',
-            $took,
-            $took === null ? null : self::words($saved->done, $took, $sure),
-        );
+        return [
+            'begun' => $input($saved->begun_at),
+            'free' => $input($saved->free_at),
+            'done' => $input($saved->done_at),
+            'note' => $saved->note ?? '',
+            'took' => $took,
+            'words' => $took === null ? null : self::words($saved->done, $took, $sure),
+        ];
     }
 
     private static function words(float $planned, float $took, HowSure $sure): string

@@ -13,7 +13,21 @@ use App\Models\Offload\WhyRefused;
 use App\Offload\Carrying\HungCopies;
 use Illuminate\Support\Carbon;
 
-/** Copies that are not as they should be: the loudest thing on the page, until one way out is chosen. */
+/**
+ * Copies that are not as they should be: the loudest thing on the page, until one way out is chosen.
+ *
+ * @phpstan-type WrongCopyProps array{ // A copy that is not as it should be, and what can be done about it.
+ *     copy: int, // of this offload
+ *     drive: string,
+ *     lead: string, // “QS-027: its copy on D4 is wrong. Do not clear.”
+ *     found: list<string>, // what was found, the first one first
+ *     stay: string, // where the card must stay
+ *     hangs: bool, // whether it has not failed, but its medium does not answer
+ *     drives: list<string>, // others that it can go onto
+ *     isReal: bool, // whether a folder is to be said for another drive
+ *     grown: int|null, // of this offload: the card, where it was written to since it was read
+ * }
+ */
 final readonly class WrongCopies
 {
     private const NAMED = 5;
@@ -34,7 +48,8 @@ final readonly class WrongCopies
         return $wrong;
     }
 
-    private static function copy(Offload $offload, OffloadCard $card, OffloadCopy $copy, bool $hangs): WrongCopyProps
+    /** @return WrongCopyProps */
+    private static function copy(Offload $offload, OffloadCard $card, OffloadCopy $copy, bool $hangs): array
     {
         $tag = $card->card->tag;
         $has = $card->copies->pluck('drive')->all();
@@ -47,21 +62,21 @@ final readonly class WrongCopies
             // Those that are mounted for this offload already come first.
             ->sortBy(fn (string $tag): int => isset($offload->places->drives[$tag]) ? 0 : 1);
 
-        return new WrongCopyProps(
-            $copy->id,
-            $copy->drive,
-            match (true) {
+        return [
+            'copy' => $copy->id,
+            'drive' => $copy->drive,
+            'lead' => match (true) {
                 $hangs => "{$tag}: nothing comes from {$copy->drive} or the card. Do not clear.",
                 ($copy->troubles ?? []) !== [] => "{$tag}: its copy on {$copy->drive} is wrong. Do not clear.",
                 default => "{$tag}: its copy on {$copy->drive} was not made. Do not clear.",
             },
-            $hangs ? ["Not heard from since {$copy->beat_at?->format('H:i:s')}."] : self::found($copy),
-            $copy->isRelayed() ? "It comes from {$card->drives[0]}; leave that plugged in." : "Leave {$tag} in {$card->slot}.",
-            $hangs,
-            array_values($others->take(self::NAMED)->all()),
-            ! $offload->is_made_up,
-            $card->refused_for === WhyRefused::Grown ? $card->id : null,
-        );
+            'found' => $hangs ? ["Not heard from since {$copy->beat_at?->format('H:i:s')}."] : self::found($copy),
+            'stay' => $copy->isRelayed() ? "It comes from {$card->drives[0]}; leave that plugged in." : "Leave {$tag} in {$card->slot}.",
+            'hangs' => $hangs,
+            'drives' => array_values($others->take(self::NAMED)->all()),
+            'isReal' => ! $offload->is_made_up,
+            'grown' => $card->refused_for === WhyRefused::Grown ? $card->id : null,
+        ];
     }
 
     /** @return list<string> */

@@ -11,7 +11,29 @@ use Illuminate\Support\Collection;
 use Tally\Practice\Level;
 use Tally\Practice\Mistake;
 
-/** Where practice begins, and how it went: what is got wrong, ten rounds after ten. */
+/**
+ * Where practice begins, and how it went: what is got wrong, ten rounds after ten.
+ *
+ * @phpstan-type MistakeProps array{ // How often something was got wrong, ten rounds after ten.
+ *     words: string,
+ *     count: int,
+ *     blocks: list<int>, // of ten rounds each, the oldest first
+ * }
+ * @phpstan-type PracticeLevelProps array{ // A level of practice, and how it went so far.
+ *     level: int,
+ *     words: string,
+ *     rounds: int,
+ *     right: int,
+ * }
+ * @phpstan-type PracticeRoundProps array{ // A round that was called.
+ *     id: int,
+ *     level: int,
+ *     seed: int,
+ *     was: string,
+ *     wrong: string, // what was got wrong; empty where nothing was
+ *     on: string,
+ * }
+ */
 final readonly class PracticePage extends Page
 {
     private const BLOCK = 10;
@@ -39,7 +61,7 @@ final readonly class PracticePage extends Page
         $open = PracticeRound::query()->where('person', $person)->whereNull('called_at')->latest('id')->first();
 
         return new self(
-            array_map(fn (Level $level): PracticeLevelProps => self::level($level, $rounds), Level::cases()),
+            array_map(fn (Level $level): array => self::level($level, $rounds), Level::cases()),
             self::mistakes($rounds),
             array_values($rounds->take(self::SHOWN)->map(self::round(...))->all()),
             $open?->id,
@@ -47,17 +69,20 @@ final readonly class PracticePage extends Page
         );
     }
 
-    /** @param  Collection<int, PracticeRound>  $rounds */
-    private static function level(Level $level, Collection $rounds): PracticeLevelProps
+    /**
+     * @param  Collection<int, PracticeRound>  $rounds
+     * @return PracticeLevelProps
+     */
+    private static function level(Level $level, Collection $rounds): array
     {
         $of = $rounds->filter(fn (PracticeRound $round): bool => $round->level === $level);
 
-        return new PracticeLevelProps(
-            $level->value,
-            $level->words(),
-            $of->count(),
-            $of->filter(fn (PracticeRound $round): bool => $round->isRight())->count(),
-        );
+        return [
+            'level' => $level->value,
+            'words' => $level->words(),
+            'rounds' => $of->count(),
+            'right' => $of->filter(fn (PracticeRound $round): bool => $round->isRight())->count(),
+        ];
     }
 
     /**
@@ -67,26 +92,27 @@ final readonly class PracticePage extends Page
     private static function mistakes(Collection $rounds): array
     {
         $blocks = $rounds->reverse()->values()->chunk(self::BLOCK);
-        $all = array_map(function (Mistake $mistake) use ($blocks): MistakeProps {
+        $all = array_map(function (Mistake $mistake) use ($blocks): array {
             $is = fn (PracticeRound $round): bool => in_array($mistake, $round->mistaken(), true);
             $counts = array_values($blocks->map(fn (Collection $block): int => $block->filter($is)->count())->all());
 
-            return new MistakeProps($mistake->words(), array_sum($counts), $counts);
+            return ['words' => $mistake->words(), 'count' => array_sum($counts), 'blocks' => $counts];
         }, Mistake::cases());
-        usort($all, fn (MistakeProps $a, MistakeProps $b): int => $b->count <=> $a->count);
+        usort($all, fn (array $a, array $b): int => $b['count'] <=> $a['count']);
 
-        return array_values(array_filter($all, fn (MistakeProps $one): bool => $one->count > 0));
+        return array_values(array_filter($all, fn (array $one): bool => $one['count'] > 0));
     }
 
-    private static function round(PracticeRound $round): PracticeRoundProps
+    /** @return PracticeRoundProps */
+    private static function round(PracticeRound $round): array
     {
-        return new PracticeRoundProps(
-            $round->id,
-            $round->level->value,
-            $round->seed,
-            $round->trick->words(),
-            implode(', ', array_map(fn (Mistake $one): string => $one->words(), $round->mistaken())),
-            $round->began_at->format('j M Y'),
-        );
+        return [
+            'id' => $round->id,
+            'level' => $round->level->value,
+            'seed' => $round->seed,
+            'was' => $round->trick->words(),
+            'wrong' => implode(', ', array_map(fn (Mistake $one): string => $one->words(), $round->mistaken())),
+            'on' => $round->began_at->format('j M Y'),
+        ];
     }
 }

@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Pages\Practice;
 
 use App\Models\Practice\PracticeRound;
-use App\Pages\Card\ClaimLineProps;
 use App\Pages\Card\ClaimPicture;
 use App\Pages\Card\CorePicture;
-use App\Pages\Card\CoreProps;
 use App\Pages\Card\Margin;
 use App\Pages\Page;
 use App\Practice\Findings;
+use App\Shoot\ReasonProps;
 use Tally\Evidence\Evidence;
 use Tally\Practice\Answer;
 use Tally\Practice\Exercise;
@@ -23,7 +22,31 @@ use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 use Tally\Verdict\VerdictKind;
 
-/** A made-up card on the bench: what is known so far, in the pictures of the work itself, and what can be done next. */
+/**
+ * A made-up card on the bench: what is known so far, in the pictures of the work itself, and what can be done next.
+ *
+ * @phpstan-import-type ClaimLineProps from ClaimPicture
+ * @phpstan-import-type CoreProps from CorePicture
+ *
+ * @phpstan-type PracticeAnswerProps array{ // What all evidence says, beside what was called.
+ *     verdict: VerdictKind,
+ *     holds: string,
+ *     keeps: string,
+ *     was: string,
+ *     called: string,
+ *     mistakes: list<string>, // empty where all was right
+ *     reasons: list<ReasonProps>, // the evidence that decides
+ *     way: list<PracticeMoveProps>, // the shortest way to know it
+ *     shortest: string,
+ *     took: string, // what was used
+ * }
+ * @phpstan-type PracticeMoveProps array{ // Something that can be done next, and how long it takes.
+ *     id: string,
+ *     words: string,
+ *     takes: string,
+ *     isDone: bool,
+ * }
+ */
 final readonly class PracticeRoundPage extends Page
 {
     private const CHEAP = ' It cost 9.90 where such cards cost 66, and its number is on another card too.';
@@ -33,6 +56,8 @@ final readonly class PracticeRoundPage extends Page
      * @param  list<PracticeDoneProps>  $done
      * @param  list<PracticeMoveProps>  $moves
      * @param  PracticeAnswerProps|null  $answer  null until it was called
+     * @param  ClaimLineProps  $claimLine
+     * @param  CoreProps|null  $core
      */
     public function __construct(
         public int $id,
@@ -46,9 +71,9 @@ final readonly class PracticeRoundPage extends Page
         public string $clock,
         public array $done,
         public array $moves,
-        public ClaimLineProps $claimLine,
-        public ?CoreProps $core,
-        public ?PracticeAnswerProps $answer,
+        public array $claimLine,
+        public ?array $core,
+        public ?array $answer,
         public string $person,
     ) {}
 
@@ -57,7 +82,7 @@ final readonly class PracticeRoundPage extends Page
         $exercise = $round->exercise();
         $done = $round->done($exercise);
         $evidence = $exercise->evidence($done);
-        $move = fn (Move $move): PracticeMoveProps => self::move($move, $done);
+        $move = fn (Move $move): array => self::move($move, $done);
 
         return new self(
             $round->id,
@@ -97,14 +122,26 @@ final readonly class PracticeRoundPage extends Page
         return $rows;
     }
 
-    /** @param  list<Move>  $done */
-    private static function move(Move $move, array $done): PracticeMoveProps
+    /**
+     * @param  list<Move>  $done
+     * @return PracticeMoveProps
+     */
+    private static function move(Move $move, array $done): array
     {
-        return new PracticeMoveProps($move->id, $move->words(), Span::seconds($move->seconds)->print(), in_array($move, $done, true));
+        return [
+            'id' => $move->id,
+            'words' => $move->words(),
+            'takes' => Span::seconds($move->seconds)->print(),
+            'isDone' => in_array($move, $done, true),
+        ];
     }
 
-    /** The newest speed run. */
-    private static function claimLine(Evidence $evidence): ClaimLineProps
+    /**
+     * The newest speed run.
+     *
+     * @return ClaimLineProps
+     */
+    private static function claimLine(Evidence $evidence): array
     {
         $run = $evidence->speeds[count($evidence->speeds) - 1];
 
@@ -113,7 +150,8 @@ final readonly class PracticeRoundPage extends Page
         return ClaimPicture::of($evidence->label, $run->reading($evidence->label), $run->record, $caption);
     }
 
-    private static function core(Evidence $evidence): ?CoreProps
+    /** @return CoreProps|null */
+    private static function core(Evidence $evidence): ?array
     {
         $proof = $evidence->proofs === [] ? null : $evidence->proofs[count($evidence->proofs) - 1];
 
@@ -122,24 +160,27 @@ final readonly class PracticeRoundPage extends Page
             : CorePicture::of($proof->record, $evidence->label->capacity, $proof->chain->describe());
     }
 
-    /** @param  list<Move>  $done */
-    private static function answer(PracticeRound $round, Exercise $exercise, array $done): PracticeAnswerProps
+    /**
+     * @param  list<Move>  $done
+     * @return PracticeAnswerProps
+     */
+    private static function answer(PracticeRound $round, Exercise $exercise, array $done): array
     {
         $answer = Answer::of($exercise);
         $call = $round->call();
 
-        return new PracticeAnswerProps(
-            $answer->called->verdict->kind,
-            $answer->called->holds?->words() ?? 'nothing that could be told',
-            self::size($answer->called->capacity, $answer->called->verdict->kind),
-            $exercise->card->trick->words(),
-            $call === null ? '' : "{$call->verdict->value}, held by {$call->holds->words()}, ".self::size($call->capacity, $call->verdict),
-            array_map(fn (Mistake $one): string => $one->words(), $round->mistaken()),
-            array_map(Margin::reason(...), $answer->called->verdict->reasons),
-            array_map(fn (Move $move): PracticeMoveProps => self::move($move, $done), $answer->way),
-            self::clock($answer->seconds()),
-            self::clock(Answer::time($done)),
-        );
+        return [
+            'verdict' => $answer->called->verdict->kind,
+            'holds' => $answer->called->holds?->words() ?? 'nothing that could be told',
+            'keeps' => self::size($answer->called->capacity, $answer->called->verdict->kind),
+            'was' => $exercise->card->trick->words(),
+            'called' => $call === null ? '' : "{$call->verdict->value}, held by {$call->holds->words()}, ".self::size($call->capacity, $call->verdict),
+            'mistakes' => array_map(fn (Mistake $one): string => $one->words(), $round->mistaken()),
+            'reasons' => array_map(Margin::reason(...), $answer->called->verdict->reasons),
+            'way' => array_map(fn (Move $move): array => self::move($move, $done), $answer->way),
+            'shortest' => self::clock($answer->seconds()),
+            'took' => self::clock(Answer::time($done)),
+        ];
     }
 
     private static function size(?Bytes $size, VerdictKind $kind): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pages\Shoot;
 
+use App\Http\Controllers\ShootController;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Shoot\Shoot;
@@ -13,7 +14,26 @@ use Tally\Shoot\Recording;
 use Tally\Shoot\Whole\Packing;
 use Tally\Shoot\Whole\Purchase;
 
-/** A whole shoot, while it is planned and once it is kept. */
+/**
+ * A whole shoot, while it is planned and once it is kept.
+ *
+ * @phpstan-import-type PackedProps from PackedPicture
+ * @phpstan-import-type WantedProps from ShootController
+ *
+ * @phpstan-type KeptShootProps array{ // A shoot that was kept, in a list.
+ *     id: int,
+ *     name: string,
+ *     on: string, // such as `27 Nov 2026, 3 days`
+ *     cards: int,
+ * }
+ * @phpstan-type ShootModeProps array{ // A mode to choose.
+ *     key: string,
+ *     label: string,
+ *     isStills: bool,
+ *     isRelay: bool,
+ *     records: string, // from slot to slot, the same in both, proxies; empty of one slot
+ * }
+ */
 final readonly class ShootPage extends Page
 {
     private const KEPT = 8;
@@ -34,6 +54,7 @@ final readonly class ShootPage extends Page
      * @param  int  $more  cards that were not looked at
      * @param  list<KeptShootProps>  $kept  the newest first
      * @param  string  $today  `2026-11-27`
+     * @param  PackedProps  $packed
      */
     public function __construct(
         public string $days,
@@ -42,7 +63,7 @@ final readonly class ShootPage extends Page
         public array $wanted,
         public array $modes,
         public array $ticked,
-        public PackedProps $packed,
+        public array $packed,
         public array $left,
         public array $buys,
         public string $missing,
@@ -138,13 +159,13 @@ final readonly class ShootPage extends Page
                 ->with('camera')
                 ->get()
                 ->sortBy(fn (CameraMode $mode): array => [$mode->camera->tag, $mode->id])
-                ->map(fn (CameraMode $mode): ShootModeProps => new ShootModeProps(
-                    (string) $mode->id,
-                    "{$mode->camera->tag} {$mode->name}",
-                    $mode->shot !== null,
-                    $mode->records === Recording::Relay,
-                    $mode->records === Recording::OneSlot ? '' : $mode->records->label(),
-                ))
+                ->map(fn (CameraMode $mode): array => [
+                    'key' => (string) $mode->id,
+                    'label' => "{$mode->camera->tag} {$mode->name}",
+                    'isStills' => $mode->shot !== null,
+                    'isRelay' => $mode->records === Recording::Relay,
+                    'records' => $mode->records === Recording::OneSlot ? '' : $mode->records->label(),
+                ])
                 ->all(),
         );
     }
@@ -159,12 +180,12 @@ final readonly class ShootPage extends Page
                 ->latest('id')
                 ->limit(self::KEPT)
                 ->get()
-                ->map(fn (Shoot $one): KeptShootProps => new KeptShootProps(
-                    $one->id,
-                    $one->name,
-                    "{$one->begins->format('j M Y')}, {$one->days} ".($one->days === 1 ? 'day' : 'days'),
-                    is_numeric($one->getAttribute('cards_count')) ? (int) $one->getAttribute('cards_count') : 0,
-                ))
+                ->map(fn (Shoot $one): array => [
+                    'id' => $one->id,
+                    'name' => $one->name,
+                    'on' => "{$one->begins->format('j M Y')}, {$one->days} ".($one->days === 1 ? 'day' : 'days'),
+                    'cards' => is_numeric($one->getAttribute('cards_count')) ? (int) $one->getAttribute('cards_count') : 0,
+                ])
                 ->all(),
         );
     }

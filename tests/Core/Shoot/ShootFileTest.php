@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core\Shoot;
 
-use Tally\Shoot\Whole\PackingFile;
-use Tally\Value\Values;
-use Tally\Shoot\Written\WrittenFit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tally\Shoot\FitFile;
 use Tally\Shoot\Whole\Evening;
 use Tally\Shoot\Whole\Packing;
+use Tally\Shoot\Whole\PackingFile;
 use Tally\Shoot\Whole\Question;
+use Tally\Shoot\Written\WrittenFit;
 use Tally\Value\NotUsable;
+use Tally\Value\Values;
 
 /** A whole shoot as an open file asks for it: read, refused with a sentence, and read back as it was. */
 final class ShootFileTest extends TestCase

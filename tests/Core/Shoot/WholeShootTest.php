@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core\Shoot;
 
-use Tally\Shoot\Whole\KeptCard;
-use Tally\Shoot\Whole\PackingFile;
 use PHPUnit\Framework\TestCase;
 use Tally\Label\Bus;
 use Tally\Label\Form;
@@ -22,9 +20,11 @@ use Tally\Shoot\Mode;
 use Tally\Shoot\ModeKind;
 use Tally\Shoot\Recording;
 use Tally\Shoot\Whole\Evening;
+use Tally\Shoot\Whole\KeptCard;
 use Tally\Shoot\Whole\PackedCard;
 use Tally\Shoot\Whole\PackedPlace;
 use Tally\Shoot\Whole\Packing;
+use Tally\Shoot\Whole\PackingFile;
 use Tally\Shoot\Whole\Purchase;
 use Tally\Shoot\Whole\Question;
 use Tally\Shoot\Whole\Wanted;

@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
-namespace App\Console\Commands;
+namespace Tools\Commands;
 
-use App\Types\TypeScript;
 use Illuminate\Console\Command;
+use Illuminate\Support\Str;
+use Symfony\Component\Finder\Finder;
+use Tools\Types\PageTypes;
 
 /** Page props of PHP as TypeScript. */
 final class TypesCommand extends Command
@@ -17,16 +19,18 @@ final class TypesCommand extends Command
     public function handle(): int
     {
         $file = resource_path('js/types/generated/props.d.ts');
-        $classes = [];
-        foreach (['*/*Props.php', 'Pages/*/*Props.php', 'Pages/*/*Page.php'] as $where) {
-            $paths = glob(app_path($where));
-            foreach ($paths === false ? [] : $paths as $path) {
-                /** @var class-string $class */
-                $class = 'App\\'.str_replace('/', '\\', substr($path, strlen(app_path()) + 1, -strlen('.php')));
+        [$classes, $homes] = [[], []];
+        foreach (Finder::create()->files()->in(app_path())->name('*.php')->sortByName() as $path) {
+            /** @var class-string $class */
+            $class = 'App\\'.str_replace('/', '\\', substr($path->getPathname(), strlen(app_path()) + 1, -strlen('.php')));
+            if (Str::endsWith($class, 'Props') || preg_match('/Pages.\w+.\w+Page$/', $class) === 1) {
                 $classes[] = $class;
             }
+            if (str_contains($path->getContents(), '@phpstan-type ')) {
+                $homes[] = $class;
+            }
         }
-        $types = (new TypeScript())->of($classes);
+        $types = (new PageTypes())->of($classes, $homes);
         if ($this->option('check') !== true) {
             file_put_contents($file, $types);
         } elseif (! is_file($file) || file_get_contents($file) !== $types) {
@@ -34,7 +38,7 @@ final class TypesCommand extends Command
 
             return self::FAILURE;
         }
-        $this->line(count($classes).' page props, types up to date.');
+        $this->line(substr_count($types, 'export ').' types of pages, up to date.');
 
         return self::SUCCESS;
     }
