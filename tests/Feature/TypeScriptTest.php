@@ -5,23 +5,23 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Kit\ChoiceProps;
-use App\Types\TypeScript;
 use LogicException;
 use Tests\Support\ChoiceProps as Another;
 use Tests\TestCase;
+use Tools\Types\PageTypes;
 
 final class TypeScriptTest extends TestCase
 {
     public function test_props_become_an_interface(): void
     {
-        self::assertStringContainsString("export interface ChoiceProps {\n    key: string;\n", (new TypeScript())->of([Another::class]));
+        self::assertStringContainsString("export interface ChoiceProps {\n    key: string;\n", (new PageTypes())->of([Another::class], []));
     }
 
     public function test_two_classes_of_one_name_are_refused(): void
     {
         $this->expectException(LogicException::class);
-        $this->expectExceptionMessage('have one name in TypeScript');
-        (new TypeScript())->of([ChoiceProps::class, Another::class]);
+        $this->expectExceptionMessage('ChoiceProps is of ');
+        (new PageTypes())->of([ChoiceProps::class, Another::class], []);
     }
 
     /** What a page takes is said in PHP alone. */

@@ -149,7 +149,7 @@ final class PageTypes
     /** @param  class-string  $in */
     private function collection(GenericTypeNode $type, string $in): string
     {
-        if (! in_array($type->type->name, ['list', 'non-empty-list'], true)) {
+        if (! in_array((string) $type->type, ['list', 'non-empty-list'], true)) {
             throw new LogicException("{$type} is no list: say list<…> in the docblock.");
         }
         $value = $this->print($type->genericTypes[0], $in);

@@ -73,6 +73,10 @@ use Tally\Verdict\VerdictKind;
  *     by: string,
  *     on: string,
  * }
+ * @phpstan-type WallProps array{ // What a card keeps up or promises, on the axis of the minutes sheet.
+ *     name: string,
+ *     rate: float, // MB/s
+ * }
  */
 final readonly class FitPage extends Page
 {
@@ -301,10 +305,10 @@ final readonly class FitPage extends Page
         return array_values(
             array_filter(
                 [
-                    $lowest === null ? null : new WallProps('measured', $lowest->rate->megabytes()),
-                    $mark === null ? null : new WallProps("{$mark->value} promises", $mark->floor()->megabytes()),
+                    $lowest === null ? null : ['name' => 'measured', 'rate' => $lowest->rate->megabytes()],
+                    $mark === null ? null : ['name' => "{$mark->value} promises", 'rate' => $mark->floor()->megabytes()],
                 ],
-                fn (?WallProps $wall): bool => $wall !== null,
+                fn (?array $wall): bool => $wall !== null,
             ),
         );
     }

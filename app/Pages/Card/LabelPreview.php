@@ -48,6 +48,11 @@ use Tally\Verdict\VerdictKind;
  *     megabytes: string,
  *     megabits: string,
  * }
+ * @phpstan-type ReachProps array{ // What a card could at best do in a reader of the house.
+ *     reader: string,
+ *     rate: string|null, // null when it does not work there
+ *     why: string,
+ * }
  */
 final readonly class LabelPreview
 {
@@ -161,7 +166,11 @@ final readonly class LabelPreview
         ) {
             $bus = $label->settleIn($reader->buses());
             if ($bus === null) {
-                $rows[] = [0.0, new ReachProps("{$reader->tag} {$reader->name}", null, 'does not take it')];
+                $rows[] = [0.0, [
+                    'reader' => "{$reader->tag} {$reader->name}",
+                    'rate' => null,
+                    'why' => 'does not take it',
+                ]];
 
                 continue;
             }
@@ -174,10 +183,14 @@ final readonly class LabelPreview
             }
             usort($limits, fn (array $a, array $b): int => $a[1]->bytesPerSecond <=> $b[1]->bytesPerSecond);
             [$why, $rate] = $limits[0];
-            $rows[] = [$rate->bytesPerSecond, new ReachProps("{$reader->tag} {$reader->name}", $rate->print(), "ends at {$why}")];
+            $rows[] = [$rate->bytesPerSecond, [
+                'reader' => "{$reader->tag} {$reader->name}",
+                'rate' => $rate->print(),
+                'why' => "ends at {$why}",
+            ]];
         }
         usort($rows, fn (array $a, array $b): int => $b[0] <=> $a[0]);
 
-        return array_map(fn (array $row): ReachProps => $row[1], $rows);
+        return array_map(fn (array $row): array => $row[1], $rows);
     }
 }

@@ -73,6 +73,12 @@ use Tally\Verdict\Step;
  *     key: string,
  *     words: string,
  * }
+ * @phpstan-type ProvingWayProps array{ // One of the two ways of proving a card, in words.
+ *     expected: string,
+ *     writes: string,
+ *     proves: string,
+ *     leaves: string,
+ * }
  */
 final readonly class Orders
 {
@@ -205,18 +211,18 @@ final readonly class Orders
         $coverage = new Coverage(count($plan->drawn()));
 
         return [
-            'proof' => new ProvingWayProps(
-                $proof->print(),
-                $size->decimal(),
-                'Every block, to the sector: how it fails, and what it keeps.',
-                'Nothing of the medium itself. How it ages.',
-            ),
-            'screen' => new ProvingWayProps(
-                $screen->print(),
-                $plan->total()->decimal(),
-                $coverage->caught(),
-                'Every block that is not stamped, and small bad spots.',
-            ),
+            'proof' => [
+                'expected' => $proof->print(),
+                'writes' => $size->decimal(),
+                'proves' => 'Every block, to the sector: how it fails, and what it keeps.',
+                'leaves' => 'Nothing of the medium itself. How it ages.',
+            ],
+            'screen' => [
+                'expected' => $screen->print(),
+                'writes' => $plan->total()->decimal(),
+                'proves' => $coverage->caught(),
+                'leaves' => 'Every block that is not stamped, and small bad spots.',
+            ],
             'recommended' => $advice->screenFirst ? 'screen' : 'proof',
             'reason' => $advice->reason,
         ];

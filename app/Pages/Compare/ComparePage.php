@@ -35,14 +35,31 @@ use Tally\Reading\Summary;
  *     median: float,
  *     upper: float,
  * }
+ * @phpstan-type CompareProps array{ // Two readers, hosts, cables or cards side by side. @phpstan-import-type PairProps from ComparePage @phpstan-import-type SideProps from ComparePage /
+ *     by: string, // reader, host, cable or card
+ *     way: string, // write or read
+ *     a: string,
+ *     b: string,
+ *     choices: list<ChoiceProps>, // what can be chosen of that kind
+ *     first: SideProps|null, // null while there is nothing to compare
+ *     second: SideProps|null, //
+ *     pairs: list<PairProps>,
+ *     verdict: string, // what the difference is, or that it is inside the noise
+ *     words: list<string>, // the percentages, each with its base
+ *     how: string, // how it was compared, and what that leaves out
+ *     amount: string, // of a typical offload, as typed
+ *     amountTrouble: string|null,
+ * }
  */
 final readonly class ComparePage extends Page
 {
+    /** @param  CompareProps  $compare */
     public function __construct(
-        public CompareProps $compare,
+        public array $compare,
     ) {}
 
-    public static function of(Axis $by, string $way, ?string $a, ?string $b, string $amount): CompareProps
+    /** @return CompareProps */
+    public static function of(Axis $by, string $way, ?string $a, ?string $b, string $amount): array
     {
         $figures = SpeedFigures::all();
         $sides = [];
@@ -61,7 +78,21 @@ final readonly class ComparePage extends Page
                     ? 'Fewer than two were measured so far: there is nothing to hold against each other.'
                     : 'Choose two different ones.';
 
-            return new CompareProps($by->value, $way, $a, $b, $choices, null, null, [], $why, [], '', $amount, null);
+            return [
+                'by' => $by->value,
+                'way' => $way,
+                'a' => $a,
+                'b' => $b,
+                'choices' => $choices,
+                'first' => null,
+                'second' => null,
+                'pairs' => [],
+                'verdict' => $why,
+                'words' => [],
+                'how' => '',
+                'amount' => $amount,
+                'amountTrouble' => null,
+            ];
         }
 
         return self::compare($by, $way, $a, $b, $choices, $sides[$a], $sides[$b], $amount, $figures->leftOut);
@@ -71,6 +102,7 @@ final readonly class ComparePage extends Page
      * @param  list<ChoiceProps>  $choices
      * @param  non-empty-list<SpeedFigure>  $first
      * @param  non-empty-list<SpeedFigure>  $second
+     * @return CompareProps
      */
     private static function compare(
         Axis $by,
@@ -82,7 +114,7 @@ final readonly class ComparePage extends Page
         array $second,
         string $amount,
         int $leftOut,
-    ): CompareProps {
+    ): array {
         $pairs = self::pairs($by, $way, $first, $second);
         // Several pairs are compared as pairs; of a single one, its runs; without any, all runs.
         [$ratesA, $ratesB] = count($pairs) === 1 ? [$pairs[0][1], $pairs[0][2]] : [self::rates($first, $way), self::rates($second, $way)];
@@ -99,15 +131,15 @@ final readonly class ComparePage extends Page
         };
         [$words, $trouble] = $comparison === null ? [[], null] : self::words($comparison, $a, $b, $amount);
 
-        return new CompareProps(
-            $by->value,
-            $way,
-            $a,
-            $b,
-            $choices,
-            self::side($a, $ratesA),
-            self::side($b, $ratesB),
-            array_map(
+        return [
+            'by' => $by->value,
+            'way' => $way,
+            'a' => $a,
+            'b' => $b,
+            'choices' => $choices,
+            'first' => self::side($a, $ratesA),
+            'second' => self::side($b, $ratesB),
+            'pairs' => array_map(
                 fn (array $pair, int $i): array => [
                     'name' => $pair[0],
                     'first' => Summary::of($pair[1])->mean / 1e6,
@@ -117,12 +149,12 @@ final readonly class ComparePage extends Page
                 $pairs,
                 array_keys($pairs),
             ),
-            self::verdict($comparison, $matches, $by, $b),
-            $words,
-            $how.($leftOut === 0 ? '' : " {$leftOut} runs that were voided or measured beside another are left out."),
-            $amount,
-            $trouble,
-        );
+            'verdict' => self::verdict($comparison, $matches, $by, $b),
+            'words' => $words,
+            'how' => $how.($leftOut === 0 ? '' : " {$leftOut} runs that were voided or measured beside another are left out."),
+            'amount' => $amount,
+            'amountTrouble' => $trouble,
+        ];
     }
 
     /**

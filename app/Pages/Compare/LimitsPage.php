@@ -76,12 +76,10 @@ final readonly class LimitsPage extends Page
         );
         // The reader that most cards were in first; cards by how fast they are.
         $cells = array_count_values(array_map(fn (Ruling $ruling): string => $ruling->cell->reader, $limits->rulings));
-        $use = fn (string $name): int => $cells[$name] ?? 0;
-        $busiest = fn (array $a, array $b): int => [$use($b['name']), $b['rate']] <=> [$use($a['name']), $a['rate']];
-        $fastest = fn (array $a, array $b): int => $b['rate'] <=> $a['rate'];
         [$rows, $columns] = [array_map($edge, $limits->cards()), array_map($edge, $limits->readers())];
-        usort($rows, $fastest);
-        usort($columns, $busiest);
+        $use = array_map(fn (Bound $reader): int => $cells[$reader->name] ?? 0, $limits->readers());
+        usort($rows, fn (array $a, array $b): int => $b['rate'] <=> $a['rate']);
+        array_multisort($use, SORT_DESC, array_column($columns, 'rate'), SORT_DESC, $columns);
 
         return [
             'way' => $way,

@@ -50,6 +50,10 @@ use Illuminate\Support\Collection;
  *     runs: int, // that it signed
  *     revoked: string|null, // by whom and when
  * }
+ * @phpstan-type PlaceProps array{ // A reader or a port to choose.
+ *     id: int,
+ *     label: string,
+ * }
  */
 final readonly class BenchPage extends Page
 {
@@ -103,7 +107,7 @@ final readonly class BenchPage extends Page
                                 ->all(),
                         ),
                         'ports' => array_values(
-                            $station->host->ports->map(fn (Port $port): PlaceProps => new PlaceProps($port->id, $port->name))->all(),
+                            $station->host->ports->map(fn (Port $port): array => ['id' => $port->id, 'label' => $port->name])->all(),
                         ),
                     ],
                 )
@@ -126,7 +130,7 @@ final readonly class BenchPage extends Page
             Reader::query()
                 ->orderBy('tag')
                 ->get()
-                ->map(fn (Reader $reader): PlaceProps => new PlaceProps($reader->id, "{$reader->tag} {$reader->name}"))
+                ->map(fn (Reader $reader): array => ['id' => $reader->id, 'label' => "{$reader->tag} {$reader->name}"])
                 ->all(),
         );
     }
@@ -135,7 +139,7 @@ final readonly class BenchPage extends Page
     private static function hosts(): array
     {
         return array_values(
-            Host::query()->orderBy('name')->get()->map(fn (Host $host): PlaceProps => new PlaceProps($host->id, $host->name))->all(),
+            Host::query()->orderBy('name')->get()->map(fn (Host $host): array => ['id' => $host->id, 'label' => $host->name])->all(),
         );
     }
 

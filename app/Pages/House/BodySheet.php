@@ -11,18 +11,34 @@ use Illuminate\Support\Collection;
 use Tally\Shoot\BodyAnswer;
 use Tally\Verdict\VerdictKind;
 
-/** Which card goes into which body: by what their slots speak, and by what was seen. */
+/**
+ * Which card goes into which body: by what their slots speak, and by what was seen.
+ *
+ * @phpstan-import-type FitRowProps from KitPage
+ *
+ * @phpstan-type FitSheetProps array{ // Which card in which reader on which host, at what best rate, and why less.
+ *     card: string|null, // the card it is about; null for all of them, each on its best host
+ *     caption: string,
+ *     columns: list<string>,
+ *     rows: list<FitRowProps>, //
+ * }
+ */
 final readonly class BodySheet
 {
     private const CARDS = 60;
 
-    /** One card: a row for each body, a column for each thing that is known. */
-    public static function ofCard(Card $card): FitSheetProps
+    /**
+     * One card: a row for each body, a column for each thing that is known.
+     *
+     * @return FitSheetProps
+     */
+    public static function ofCard(Card $card): array
     {
         return self::sheet($card->tag, new Collection([$card]), 'what the slots speak, and what was seen with this card');
     }
 
-    public static function ofAll(): FitSheetProps
+    /** @return FitSheetProps */
+    public static function ofAll(): array
     {
         $cards = Card::query()
             ->whereNull('retired_on')
@@ -35,8 +51,11 @@ final readonly class BodySheet
         return self::sheet(null, $cards, 'what the slots speak, and what was seen; struck-out cards are left out');
     }
 
-    /** @param  Collection<int, Card>  $cards */
-    private static function sheet(?string $tag, Collection $cards, string $caption): FitSheetProps
+    /**
+     * @param  Collection<int, Card>  $cards
+     * @return FitSheetProps
+     */
+    private static function sheet(?string $tag, Collection $cards, string $caption): array
     {
         $cameras = Camera::query()->with('slots')->orderBy('tag')->get()->toBase();
         $trials = BodyTrial::query()
@@ -45,18 +64,18 @@ final readonly class BodySheet
             ->get()
             ->keyBy(fn (BodyTrial $one): string => "{$one->card_id} {$one->camera_id}");
         $cell = fn (Card $card, Camera $camera): FitCellProps => self::cell($card, $camera, $trials["{$card->id} {$camera->id}"] ?? null);
-        $rows = $cards->map(fn (Card $card): FitRowProps => new FitRowProps(
-            $card->tag,
-            "{$card->tag} {$card->line}",
-            array_values($cameras->map(fn (Camera $camera): FitCellProps => $cell($card, $camera))->all()),
-        ));
+        $rows = $cards->map(fn (Card $card): array => [
+            'key' => $card->tag,
+            'name' => "{$card->tag} {$card->line}",
+            'cells' => array_values($cameras->map(fn (Camera $camera): FitCellProps => $cell($card, $camera))->all()),
+        ]);
 
-        return new FitSheetProps(
-            $tag,
-            $caption,
-            array_values($cameras->map(fn (Camera $camera): string => "{$camera->tag} {$camera->name}")->all()),
-            array_values($rows->all()),
-        );
+        return [
+            'card' => $tag,
+            'caption' => $caption,
+            'columns' => array_values($cameras->map(fn (Camera $camera): string => "{$camera->tag} {$camera->name}")->all()),
+            'rows' => array_values($rows->all()),
+        ];
     }
 
     private static function cell(Card $card, Camera $camera, ?BodyTrial $trial): FitCellProps

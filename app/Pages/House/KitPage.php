@@ -35,6 +35,14 @@ use Tally\Verdict\VerdictKind;
  *     read: float|null,
  *     region: string,
  * }
+ *
+ * @phpstan-import-type FitSheetProps from BodySheet
+ *
+ * @phpstan-type FitRowProps array{ // A row of the sheet of what fits where.
+ *     key: string,
+ *     name: string,
+ *     cells: list<FitCellProps>,
+ * }
  */
 final readonly class KitPage extends Page
 {
@@ -51,26 +59,34 @@ final readonly class KitPage extends Page
         public string $said,
     ) {}
 
-    /** One card: a row for each reader, a column for each host. */
-    public static function ofCard(Card $card): FitSheetProps
+    /**
+     * One card: a row for each reader, a column for each host.
+     *
+     * @return FitSheetProps
+     */
+    public static function ofCard(Card $card): array
     {
         $source = CardSource::of($card, CardEvidence::runs($card), $card->capacity);
         $ports = ChainBuilder::ports();
         $names = Reader::query()->pluck('name', 'tag');
         $rows = array_map(
-            fn (ReaderGear $reader): FitRowProps => new FitRowProps(
-                $reader->name,
-                "{$reader->name} ".(is_string($names[$reader->name] ?? null) ? $names[$reader->name] : ''),
-                array_map(fn (array $of): FitCellProps => self::cell($source, $reader, $of, false), array_values($ports)),
-            ),
+            fn (ReaderGear $reader): array => [
+                'key' => $reader->name,
+                'name' => "{$reader->name} ".(is_string($names[$reader->name] ?? null) ? $names[$reader->name] : ''),
+                'cells' => array_map(fn (array $of): FitCellProps => self::cell($source, $reader, $of, false), array_values($ports)),
+            ],
             ChainBuilder::readers(),
         );
 
         return self::sheet($card->tag, 'best port of each host', array_keys($ports), $rows);
     }
 
-    /** All cards: a row for each, a column for each reader, on the host that serves it best. */
-    public static function ofAll(): FitSheetProps
+    /**
+     * All cards: a row for each, a column for each reader, on the host that serves it best.
+     *
+     * @return FitSheetProps
+     */
+    public static function ofAll(): array
     {
         $cards = Card::query()
             ->whereNotIn('verdict', [VerdictKind::Sham, VerdictKind::Shaky])
@@ -88,14 +104,14 @@ final readonly class KitPage extends Page
         $ports = array_merge(...array_values(ChainBuilder::ports()));
         $rows = array_values(
             $cards
-                ->map(function (Card $card) use ($runs, $readers, $ports): FitRowProps {
+                ->map(function (Card $card) use ($runs, $readers, $ports): array {
                     $source = CardSource::of($card, $runs[$card->id] ?? new Collection(), $card->capacity);
 
-                    return new FitRowProps(
-                        $card->tag,
-                        "{$card->tag} {$card->line}",
-                        array_map(fn (ReaderGear $reader): FitCellProps => self::cell($source, $reader, $ports, true), $readers),
-                    );
+                    return [
+                        'key' => $card->tag,
+                        'name' => "{$card->tag} {$card->line}",
+                        'cells' => array_map(fn (ReaderGear $reader): FitCellProps => self::cell($source, $reader, $ports, true), $readers),
+                    ];
                 })
                 ->all(),
         );
@@ -166,10 +182,11 @@ final readonly class KitPage extends Page
     /**
      * @param  list<string>  $columns
      * @param  list<FitRowProps>  $rows
+     * @return FitSheetProps
      */
-    private static function sheet(?string $card, string $caption, array $columns, array $rows): FitSheetProps
+    private static function sheet(?string $card, string $caption, array $columns, array $rows): array
     {
-        return new FitSheetProps($card, $caption, $columns, $rows);
+        return ['card' => $card, 'caption' => $caption, 'columns' => $columns, 'rows' => $rows];
     }
 
     /**

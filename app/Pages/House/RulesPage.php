@@ -60,6 +60,14 @@ use Tally\Verdict\VerdictKind;
  *     isDone: bool,
  *     changes: list<RuleChangeProps>,
  * }
+ * @phpstan-type RuleProps array{ // A threshold that the house goes by.
+ *     key: string, // by which it is changed; empty where it stands in the program
+ *     name: string,
+ *     value: string, // as it is now, with its unit
+ *     standard: string, // what it is where nobody changed it
+ *     source: string, // of the standard
+ *     changed: string, // who changed it, when and why; empty where nobody did
+ * }
  */
 final readonly class RulesPage extends Page
 {
@@ -180,7 +188,14 @@ final readonly class RulesPage extends Page
         foreach (JudgeRules::ALL as $key => [$field, $standard]) {
             $rules[] = $rule($key, self::JUDGE[$field], self::share($by->{$field}).' %', self::share($standard).' %');
         }
-        $fixed = fn (string $name, string $value, string $source): RuleProps => new RuleProps('', $name, $value, $value, $source, '');
+        $fixed = fn (string $name, string $value, string $source): array => [
+            'key' => '',
+            'name' => $name,
+            'value' => $value,
+            'standard' => $value,
+            'source' => $source,
+            'changed' => '',
+        ];
 
         return [
             ...$rules,
@@ -257,14 +272,14 @@ final readonly class RulesPage extends Page
      */
     private static function maker(Collection $kept, string $source): Closure
     {
-        return fn (string $key, string $name, string $value, string $standard): RuleProps => new RuleProps(
-            $key,
-            $name,
-            $value,
-            $standard,
-            $source,
-            self::changed($kept, $key),
-        );
+        return fn (string $key, string $name, string $value, string $standard): array => [
+            'key' => $key,
+            'name' => $name,
+            'value' => $value,
+            'standard' => $standard,
+            'source' => $source,
+            'changed' => self::changed($kept, $key),
+        ];
     }
 
     /** @return Collection<string, HouseRule> by name */

@@ -38,6 +38,11 @@ use Tally\Reading\Proportion;
  *     passes: bool,
  *     isOnFrontier: bool,
  * }
+ * @phpstan-type PickProps array{ // What a school would buy, in a sentence.
+ *     school: string,
+ *     offer: string|null, // key of its offer; null where nothing will do
+ *     sentence: string,
+ * }
  */
 final readonly class BuyPage extends Page
 {
@@ -94,7 +99,7 @@ final readonly class BuyPage extends Page
             offers: array_map($props, array_values(array_filter($offers, $isTested))),
             labelOnly: array_map($props, array_values(array_filter($offers, fn (Offer $one): bool => ! $isTested($one)))),
             struck: array_values(array_map(self::struck(...), array_filter($fits, fn (Offer $one): bool => $one->isStruckOut))),
-            picks: array_map(fn (BuyingSchool $school): PickProps => self::pick($school, $choice, $need), BuyingSchool::cases()),
+            picks: array_map(fn (BuyingSchool $school): array => self::pick($school, $choice, $need), BuyingSchool::cases()),
             spares: SpareBook::ahead(),
         );
     }
@@ -152,14 +157,19 @@ final readonly class BuyPage extends Page
         return "{$one->name}, {$one->label->capacity->decimal()}{$from}: {$failed} failed here";
     }
 
-    private static function pick(BuyingSchool $school, Choice $choice, Need $need): PickProps
+    /** @return PickProps */
+    private static function pick(BuyingSchool $school, Choice $choice, Need $need): array
     {
         $offer = $choice->pick($school);
         if ($offer === null) {
-            return new PickProps($school->label(), null, match ($school) {
-                BuyingSchool::Guaranteed => 'No model here has a VPG or E mark that promises as much.',
-                default => 'No model that was tested here keeps up as much.',
-            });
+            return [
+                'school' => $school->label(),
+                'offer' => null,
+                'sentence' => match ($school) {
+                    BuyingSchool::Guaranteed => 'No model here has a VPG or E mark that promises as much.',
+                    default => 'No model that was tested here keeps up as much.',
+                },
+            ];
         }
         $keeps = $offer->keepsUp === null
             ? 'nobody here has measured it'
@@ -169,11 +179,11 @@ final readonly class BuyPage extends Page
         $from = $offer->seller === '' ? '' : " from {$offer->seller}";
         $tested = $offer->tested === 0 ? '' : ", {$offer->tested} tested";
 
-        return new PickProps(
-            $school->label(),
-            self::key($offer),
-            "{$offer->name}, {$offer->label->capacity->decimal()}{$from}: {$need->cards} for {$total}{$with}; {$keeps}{$tested}.",
-        );
+        return [
+            'school' => $school->label(),
+            'offer' => self::key($offer),
+            'sentence' => "{$offer->name}, {$offer->label->capacity->decimal()}{$from}: {$need->cards} for {$total}{$with}; {$keeps}{$tested}.",
+        ];
     }
 
     /** @return list<ChoiceProps> */

@@ -75,6 +75,10 @@ use Tally\Verdict\VerdictKind;
  *     why: string,
  *     by: string,
  * }
+ * @phpstan-type LifeFloorProps array{ // What a card must never fall under.
+ *     name: string,
+ *     rate: float, // MB/s
+ * }
  */
 final readonly class LedgerPage extends Page
 {
@@ -185,8 +189,8 @@ final readonly class LedgerPage extends Page
             'reads' => self::points($figures->reads, $since),
             'floors' => array_values(
                 array_filter([
-                    $mark === null ? null : new LifeFloorProps("{$mark->value} promises", $mark->floor()->megabytes()),
-                    $fading?->floor === null ? null : new LifeFloorProps($fading->floor[0], round($fading->floor[1], 2)),
+                    $mark === null ? null : ['name' => "{$mark->value} promises", 'rate' => $mark->floor()->megabytes()],
+                    $fading?->floor === null ? null : ['name' => $fading->floor[0], 'rate' => round($fading->floor[1], 2)],
                 ]),
             ),
             'trend' => $fading === null ? null : self::trend($figures, $fading, $since),

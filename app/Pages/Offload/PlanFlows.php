@@ -12,7 +12,18 @@ use Tally\Offload\Reckon\PartKind;
 use Tally\Offload\Reckon\Stretch;
 use Tally\Quantity\Bytes;
 
-/** The reach map of a plan: how fast each card, reader and drive goes while it goes. */
+/**
+ * The reach map of a plan: how fast each card, reader and drive goes while it goes.
+ *
+ * @phpstan-type FlowProps array{ // What goes from one thing to the next in the reach map.
+ *     kind: string, // card, reader or drive: card → reader, reader → host, host → drive
+ *     from: string,
+ *     to: string,
+ *     detail: string, // in a few words, such as an amount
+ *     rate: float, // MB/s, while something goes
+ *     isPinch: bool, // whether what is busiest in the plan lies here
+ * }
+ */
 final readonly class PlanFlows
 {
     /** @return list<FlowProps> cards first, then readers, then drives */
@@ -38,23 +49,37 @@ final readonly class PlanFlows
         $pinched = self::pinched($plan);
         foreach ($cards as $tag => [$reader, $stretches]) {
             $amount = Bytes::of((int) $amounts[$tag])->decimal();
-            $flows[] = new FlowProps('card', $tag, $reader, $amount, self::rate($stretches), isset($pinched[$tag]));
+            $flows[] = [
+                'kind' => 'card',
+                'from' => $tag,
+                'to' => $reader,
+                'detail' => $amount,
+                'rate' => self::rate($stretches),
+                'isPinch' => isset($pinched[$tag]),
+            ];
         }
         foreach ($readers as $reader => $stretches) {
             $port = $plan->decision->links[$reader] ?? '';
-            $flows[] = new FlowProps('reader', $reader, $hosts[$reader], $port, self::rate($stretches), isset($pinched[$reader]));
+            $flows[] = [
+                'kind' => 'reader',
+                'from' => $reader,
+                'to' => $hosts[$reader],
+                'detail' => $port,
+                'rate' => self::rate($stretches),
+                'isPinch' => isset($pinched[$reader]),
+            ];
         }
         ksort($drives);
         foreach ($drives as $drive => $stretches) {
             $host = $plan->question->hosts[(int) $plan->course->network->driveHost[$drive]]->name;
-            $flows[] = new FlowProps(
-                'drive',
-                $host,
-                $plan->question->drives[$drive]->name,
-                Bytes::of((int) $written[$drive])->decimal(),
-                self::rate($stretches),
-                isset($pinched[$plan->question->drives[$drive]->name]),
-            );
+            $flows[] = [
+                'kind' => 'drive',
+                'from' => $host,
+                'to' => $plan->question->drives[$drive]->name,
+                'detail' => Bytes::of((int) $written[$drive])->decimal(),
+                'rate' => self::rate($stretches),
+                'isPinch' => isset($pinched[$plan->question->drives[$drive]->name]),
+            ];
         }
 
         return $flows;

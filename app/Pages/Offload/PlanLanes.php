@@ -18,6 +18,10 @@ use Tally\Offload\Reckon\Stretch;
  *     from: float,
  *     until: float,
  * }
+ * @phpstan-type LaneProps array{ // A row of the runbook: a slot, a drive that copies on to another, or hands. @phpstan-import-type BarProps from PlanLanes /
+ *     name: string,
+ *     bars: list<BarProps>,
+ * }
  */
 final readonly class PlanLanes
 {
@@ -40,10 +44,10 @@ final readonly class PlanLanes
         ksort($onward);
         $lanes = [];
         foreach ([...$slots, ...$onward] as $name => $bars) {
-            $lanes[] = new LaneProps($name, $bars);
+            $lanes[] = ['name' => $name, 'bars' => $bars];
         }
 
-        return $hands === [] ? $lanes : [...$lanes, new LaneProps('hands', $hands)];
+        return $hands === [] ? $lanes : [...$lanes, ['name' => 'hands', 'bars' => $hands]];
     }
 
     /** A relay, or the reading back of what one made. */

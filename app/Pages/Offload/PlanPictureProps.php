@@ -10,6 +10,8 @@ namespace App\Pages\Offload;
  * @phpstan-import-type CabledProps from PlanPicture
  * @phpstan-import-type LoadProps from PlanPicture
  * @phpstan-import-type PlannedCardProps from PlanPicture
+ * @phpstan-import-type FlowProps from PlanFlows
+ * @phpstan-import-type LaneProps from PlanLanes
  */
 final readonly class PlanPictureProps
 {

@@ -46,6 +46,11 @@ use Tally\Verdict\VerdictKind;
  *     takes: string,
  *     isDone: bool,
  * }
+ * @phpstan-type PracticeDoneProps array{ // Something that was done, and what came of it.
+ *     clock: string,
+ *     what: string,
+ *     finds: string,
+ * }
  */
 final readonly class PracticeRoundPage extends Page
 {
@@ -111,12 +116,20 @@ final readonly class PracticeRoundPage extends Page
     private static function done(Exercise $exercise, array $done): array
     {
         $rows = [
-            new PracticeDoneProps('0:00', "First look over {$exercise->first->name}", Findings::speeds($exercise->evidence([])->speeds[0])),
+            [
+                'clock' => '0:00',
+                'what' => "First look over {$exercise->first->name}",
+                'finds' => Findings::speeds($exercise->evidence([])->speeds[0]),
+            ],
         ];
         $seconds = 0;
         foreach ($done as $move) {
             $seconds += $move->seconds;
-            $rows[] = new PracticeDoneProps(self::clock($seconds), $move->words(), Findings::of($exercise, $move));
+            $rows[] = [
+                'clock' => self::clock($seconds),
+                'what' => $move->words(),
+                'finds' => Findings::of($exercise, $move),
+            ];
         }
 
         return $rows;
