@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Tally\CaseFile\CaseReader;
-use Tally\StandIn\CardOnPaper;
 use Tally\Verdict\Judge;
 use Tests\TestCase;
 use Tools\Commands\VerdictsBenchCommand;
+use Tools\MadeUp\CardOnPaper;
 
 /** The bench of verdicts: a table of what each kind was called, and what must never be. */
 final class VerdictsBenchTest extends TestCase

@@ -8,11 +8,11 @@ use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
 use Tally\CaseFile\CaseReader;
-use Tally\StandIn\CardOnPaper;
 use Tally\Value\Values;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Verdict;
 use Tally\Verdict\VerdictKind;
+use Tools\MadeUp\CardOnPaper;
 
 /** What no verdict may do, whatever the card and whatever was done to it. */
 final class VerdictPropertiesTest extends TestCase

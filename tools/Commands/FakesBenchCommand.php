@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tools\Commands;
 
 use Illuminate\Console\Command;
-use Tally\StandIn\Specimen;
-use Tally\StandIn\Trial;
+use Tools\MadeUp\Specimen;
+use Tools\MadeUp\Trial;
 
 /**
  * Puts many made-up cards of every kind through full proof, proof with looking back and quick screen, and prints how often each

@@ -7,11 +7,11 @@ namespace Tools\Commands;
 use Illuminate\Console\Command;
 use Tally\Probe\SustainedRun;
 use Tally\Reading\Course\CourseReading;
-use Tally\StandIn\Grid;
-use Tally\StandIn\GridScore;
-use Tally\StandIn\Scenario;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
+use Tools\MadeUp\Grid;
+use Tools\MadeUp\GridScore;
+use Tools\MadeUp\Scenario;
 
 /** How well long writes, the fit of limits and the search for twins tell what made-up cards and readers are in truth. */
 final class ReadingsBenchCommand extends Command

@@ -6,10 +6,10 @@ namespace Tools\Commands;
 
 use Illuminate\Console\Command;
 use Tally\CaseFile\CaseReader;
-use Tally\StandIn\CardOnPaper;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Verdict;
 use Tally\Verdict\VerdictKind;
+use Tools\MadeUp\CardOnPaper;
 
 /** How often made-up cards of a known kind are called what. Exit code 1 when one is called what it must never be. */
 final class VerdictsBenchCommand extends Command

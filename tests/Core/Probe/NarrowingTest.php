@@ -13,11 +13,11 @@ use Tally\Reading\Condition;
 use Tally\Reading\Coverage;
 use Tally\Reading\Nature;
 use Tally\StandIn\Medium;
-use Tally\StandIn\Specimen;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
-use Tally\StandIn\Trial;
 use Tally\Verdict\VerdictKind;
+use Tools\MadeUp\Specimen;
+use Tools\MadeUp\Trial;
 
 /** Quick screen, looking back and full proof against made-up cards of every kind. */
 final class NarrowingTest extends TestCase

@@ -8,7 +8,7 @@ use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
 use Tally\CaseFile\CaseReader;
 use Tally\Quantity\Bytes;
-use Tally\StandIn\CardOnPaper;
+use Tools\MadeUp\CardOnPaper;
 
 /** Made-up cards of a known kind: what the verdicts are measured with must itself be right. */
 final class CardOnPaperTest extends TestCase

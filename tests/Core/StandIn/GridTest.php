@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\StandIn;
 
 use PHPUnit\Framework\TestCase;
-use Tally\StandIn\Grid;
-use Tally\StandIn\GridScore;
+use Tools\MadeUp\Grid;
+use Tools\MadeUp\GridScore;
 
 /** Whole speed runs on made-up cards in made-up readers. `php artisan bench:readings` prints the table for two hundred. */
 final class GridTest extends TestCase

@@ -9,7 +9,6 @@ use PHPUnit\Framework\TestCase;
 use Tally\CaseFile\CaseReader;
 use Tally\Evidence\ProofEvidence;
 use Tally\Record\ProofRecord;
-use Tally\StandIn\CardOnPaper;
 use Tally\Verdict\Judge;
 use Tally\Verdict\Reason;
 use Tally\Verdict\ReasonId;
@@ -18,6 +17,7 @@ use Tally\Verdict\Verdict;
 use Tally\Verdict\VerdictKind;
 use Tests\Support\HoldsClaims;
 use Tests\Support\JudgesCases;
+use Tools\MadeUp\CardOnPaper;
 
 /** What is written says what was done: every kind of result through every sentence, and the claims against the figures. § 6 rule 14. */
 final class WordsTest extends TestCase

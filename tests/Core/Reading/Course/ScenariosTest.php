@@ -7,9 +7,9 @@ namespace Tests\Core\Reading\Course;
 use PHPUnit\Framework\TestCase;
 use Tally\Probe\SustainedRun;
 use Tally\Reading\Course\CourseReading;
-use Tally\StandIn\Scenario;
 use Tally\StandIn\StandInClock;
 use Tally\StandIn\StandInDevice;
+use Tools\MadeUp\Scenario;
 
 /** Two hundred made-up cards of known truth. `php artisan bench:readings` prints the same as a table. */
 final class ScenariosTest extends TestCase

@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tools\MadeUp;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Reading\Condition;
+use Tally\StandIn\Behaviour;
+use Tally\StandIn\Medium;
 
 /** A made-up card of any kind, with what a proof ought to say of it. */
 final readonly class Specimen

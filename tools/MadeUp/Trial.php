@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tools\MadeUp;
 
 use Tally\Evidence\Evidence;
 use Tally\Evidence\ProofEvidence;
@@ -17,6 +17,8 @@ use Tally\Reading\Condition;
 use Tally\Reading\Coverage;
 use Tally\Record\Extent;
 use Tally\Record\ProofRecord;
+use Tally\StandIn\StandInClock;
+use Tally\StandIn\StandInDevice;
 use Tally\Verdict\Judge;
 use Tally\Verdict\VerdictKind;
 

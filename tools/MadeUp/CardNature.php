@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tools\MadeUp;
 
 use Random\Randomizer;
 use Tally\Label\Bus;

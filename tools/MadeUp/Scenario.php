@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tools\MadeUp;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
+use Tally\StandIn\Behaviour;
+use Tally\StandIn\Medium;
 
 /**
  * A made-up card whose course of writing is known: whether its cache runs out, where, how fast it is before and after, how far

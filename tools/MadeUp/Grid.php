@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tools\MadeUp;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -16,6 +16,10 @@ use Tally\Reading\Limit\HeldBack;
 use Tally\Reading\Limit\LimitedBy;
 use Tally\Reading\Limit\Limits;
 use Tally\Reading\Summary;
+use Tally\StandIn\Behaviour;
+use Tally\StandIn\Medium;
+use Tally\StandIn\StandInClock;
+use Tally\StandIn\StandInDevice;
 
 /** Made-up cards of known speed, some of them twins, measured in some of several made-up readers of known speed. */
 final readonly class Grid

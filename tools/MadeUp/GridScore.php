@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tools\MadeUp;
 
 use Tally\Reading\Compare\TwinGroups;
 use Tally\Reading\Compare\Twins;
