@@ -159,7 +159,12 @@ final readonly class ResultReader
                 'source' => RunSource::File,
                 'chain' => $run->chain($this->file->card->printed->form),
                 'parameters' => $run->parameters(),
-                'origin' => ['run' => $run->id, 'hash' => $this->file->hash, 'made_at' => $this->file->madeAt, 'source' => $run->source->value],
+                'origin' => [
+                    'run' => $run->id,
+                    'hash' => $this->file->hash,
+                    'made_at' => $this->file->madeAt,
+                    'source' => $run->source->value,
+                ],
                 'beside' => $run->beside === null ? null : mb_substr($run->beside, 0, 200),
                 'signed_by' => $this->file->signature?->key,
                 'recorded_by' => mb_substr($by, 0, 80),

@@ -77,7 +77,9 @@ final readonly class DriveRecord
         return $drive === null
             ? null
             : [
-                'gone' => $drive->gone_on === null ? null : "since {$drive->gone_on->format('j M Y')}: {$drive->gone_why} ({$drive->gone_by})",
+                'gone' => $drive->gone_on === null
+                    ? null
+                    : "since {$drive->gone_on->format('j M Y')}: {$drive->gone_why} ({$drive->gone_by})",
                 'leaning' => OffloadCard::query()
                     ->whereNotNull('clear_at')
                     ->whereHas('copies', fn ($copies) => $copies->where('drive', $tag))

@@ -33,7 +33,9 @@ final readonly class AsValue implements CastsAttributes
         }
         $given = is_string($value) && (! $this->isOwn || is_numeric($value)) ? json_decode($value, true) : $value;
 
-        return $this->list === null ? $this->read($given, $key) : array_map(fn (mixed $one): object => $this->read($one, $key), (array) $given);
+        return $this->list === null
+            ? $this->read($given, $key)
+            : array_map(fn (mixed $one): object => $this->read($one, $key), (array) $given);
     }
 
     /** @return int|float|string|null a number, or JSON */

@@ -14,6 +14,9 @@ use Tally\Value\OwnJson;
  */
 final readonly class Rate implements OwnJson
 {
+    /** Faster than anything that is measured here; what is above it only blanks pictures. Bytes a second. */
+    private const MOST = 1e13;
+
     private function __construct(public float $bytesPerSecond) {}
 
     /** @throws NotAQuantity for zero, negative or endless speeds */
@@ -27,7 +30,8 @@ final readonly class Rate implements OwnJson
     {
         return match (true) {
             is_string($given) => self::parse($given),
-            is_int($given) || is_float($given) => self::bytesPerSecond((float) $given),
+            (is_int($given) || is_float($given)) && $given > 0 && $given < self::MOST => self::bytesPerSecond((float) $given),
+            is_int($given) || is_float($given) => throw new InvalidArgumentException('give bytes a second, above nothing, that can be.'),
             default => throw new InvalidArgumentException('write a speed, such as 95 MB/s.'),
         };
     }

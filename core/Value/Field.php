@@ -60,7 +60,9 @@ final readonly class Field
      */
     public function amid(array $given, string $at): mixed
     {
-        return $this->parameter->allowsNull() && ! $this->shape()->isIn($given) ? $this->read(null, $at) : $this->shape()->read($given, $at);
+        return $this->parameter->allowsNull() && ! $this->shape()->isIn($given)
+            ? $this->read(null, $at)
+            : $this->shape()->read($given, $at);
     }
 
     /** Of the class that it is of. */

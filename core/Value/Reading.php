@@ -124,8 +124,8 @@ final readonly class Reading
      */
     private static function oneOf(string $interface): Closure
     {
-        $told = (new ReflectionClass($interface))->getAttributes(OneOf::class)[0] ?? throw new LogicException("JSON holds no {$interface}.");
-        $of = $told->newInstance();
+        $told = (new ReflectionClass($interface))->getAttributes(OneOf::class);
+        $of = $told === [] ? throw new LogicException("JSON holds no {$interface}.") : $told[0]->newInstance();
 
         return function (mixed $given, string $at) use ($of): object {
             $kind = is_array($given) ? $given[$of->key] ?? null : throw self::wrong($at, $given, 'give an object.');
@@ -181,13 +181,10 @@ final readonly class Reading
     private static function own(string $class, mixed $given, string $at): OwnJson
     {
         try {
-            $read = $class::fromJson($given);
+            return $class::fromJson($given);
         } catch (InvalidArgumentException $fault) {
             throw self::wrong($at, $given, $fault->getMessage());
         }
-        $number = $read->jsonSerialize();
-
-        return is_float($number) && $number > self::LARGEST ? throw self::wrong($at, $given, 'give a smaller number.') : $read;
     }
 
     /**

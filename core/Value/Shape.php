@@ -25,6 +25,7 @@ final class Shape
         private readonly array $told,
         private readonly bool $isRow,
         private readonly bool $isByHand,
+        private readonly ?Format $format,
     ) {}
 
     /** @param  class-string  $class */
@@ -39,13 +40,16 @@ final class Shape
         if (! is_array($given) || ($this->isRow && ! array_is_list($given))) {
             throw NotUsable::field($at, $given, $this->isRow ? 'give a row.' : 'give an object.');
         }
+        $this->format?->mustBe($given, $at);
         if ($this->isByHand) {
             $this->mustBeSpelt($given, $at);
         }
         $values = [];
         foreach ($this->fields as $i => $field) {
             $key = $this->isRow ? $i : $field->key;
-            $values[] = $field->isInline ? $field->amid($given, $at) : $field->read($given[$key] ?? null, $at === '' ? $key : "{$at}.{$key}");
+            $values[] = $field->isInline
+                ? $field->amid($given, $at)
+                : $field->read($given[$key] ?? null, $at === '' ? $key : "{$at}.{$key}");
         }
         try {
             return $this->make($values);
@@ -70,7 +74,7 @@ final class Shape
     /** @return array<mixed> */
     public function write(object $value): array
     {
-        $written = [];
+        $written = $this->format?->written() ?? [];
         foreach ($this->fields as $field) {
             $one = Values::plain($field->valueIn($value));
             $written = $field->isInline ? [...$written, ...is_array($one) ? $one : []] : [...$written, $field->key => $one];
@@ -98,7 +102,10 @@ final class Shape
     /** @return list<string> in JSON */
     private function keys(): array
     {
-        return array_merge(...array_map(fn (Field $field): array => $field->isInline ? $field->shape()->keys() : [$field->key], $this->fields));
+        return array_merge(
+            $this->format === null ? [] : array_keys($this->format->written()),
+            ...array_map(fn (Field $field): array => $field->isInline ? $field->shape()->keys() : [$field->key], $this->fields),
+        );
     }
 
     /**
@@ -112,7 +119,12 @@ final class Shape
             $meant = ByHand::meant((string) $key, $this->keys());
             if ($meant !== null) {
                 $known = implode(', ', $this->keys());
-                throw NotUsable::in($given, $at, (string) $key, "there is no such field; perhaps “{$meant}” is meant. Known here: {$known}.");
+                throw NotUsable::in(
+                    $given,
+                    $at,
+                    (string) $key,
+                    "there is no such field; perhaps “{$meant}” is meant. Known here: {$known}.",
+                );
             }
         }
     }
@@ -142,6 +154,7 @@ final class Shape
             $told,
             $class->getAttributes(Row::class) !== [],
             $class->getAttributes(ByHand::class) !== [],
+            ($class->getAttributes(Format::class)[0] ?? null)?->newInstance(),
         );
     }
 }

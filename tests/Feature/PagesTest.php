@@ -18,6 +18,8 @@ use Tally\Label\Severity;
 use Tally\Measured\Chain;
 use Tally\Offload\Load;
 use Tally\Offload\PlacedCard;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\Progress;
 use Tally\Probe\SpeedPlan;
 use Tally\Quantity\Bytes;
 use Tally\Record\SizeParameters;
@@ -86,7 +88,7 @@ final class PagesTest extends TestCase
             'started_at' => now(),
             'chain' => Chain::unnamed(),
             'parameters' => new SizeParameters(),
-            'progress' => ['phase' => 'reading', 'run' => 1, 'at' => 500, 'of' => 1000, 'share' => 0.75, 'rate' => 5e6, 'left' => 90.0],
+            'progress' => new Progress(Phase::Reading, 1, 500, 1000, 1500, 2000, 270.0, 5e6),
         ]);
         $this->get("/prove/{$card->tag}")->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page

@@ -9,8 +9,11 @@ use App\Models\Runs\RunState;
 use App\Pages\Around\Tray;
 use Illuminate\Support\Facades\DB;
 use Tally\Measured\Chain;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\Progress;
 use Tally\Record\RunKind;
 use Tally\Record\SizeParameters;
+use Tally\Value\Values;
 use Tests\TestCase;
 
 /** What an open page asks for: all cards once, then only what changed, and the one run that it follows. */
@@ -65,7 +68,7 @@ final class PulseTest extends TestCase
         $mark = self::now();
         Run::query()
             ->whereKey($run->id)
-            ->update(['progress' => '{"share":0.5}']);
+            ->update(['progress' => Values::json(new Progress(Phase::Reading, 1, 1, 2, 1, 2, 1.0, null))]);
         self::assertSame([], $this->changed($mark), 'that it goes on is asked of the run, and changes no card');
         Run::query()
             ->whereKey($run->id)
@@ -160,7 +163,7 @@ final class PulseTest extends TestCase
             'started_at' => now(),
             'chain' => Chain::unnamed(),
             'parameters' => new SizeParameters(),
-            'progress' => ['phase' => 'reading', 'run' => 1, 'at' => 500, 'of' => 1000, 'share' => 0.75, 'rate' => 5e6, 'left' => 90.0],
+            'progress' => new Progress(Phase::Reading, 1, 500, 1000, 1500, 2000, 270.0, 5e6),
         ]);
         $mark = self::now();
         $answer = $this->getJson('/pulse?since='.urlencode($mark)."&run={$run->id}");

@@ -14,6 +14,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Fluent;
 use Tally\Measured\Chain;
+use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\Progress;
 use Tally\Record\SizeParameters;
 use Tests\TestCase;
 
@@ -29,7 +31,7 @@ final class StationTest extends TestCase
             'state' => RunState::Running,
             'chain' => Chain::unnamed(),
             'parameters' => new SizeParameters(),
-            'progress' => ['phase' => 'writing', 'share' => 0.4],
+            'progress' => new Progress(Phase::Writing, 1, 4, 10, 4, 10, 1.0, null),
             'started_at' => now()->subHour(),
         ]);
     }

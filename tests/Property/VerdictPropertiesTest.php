@@ -67,7 +67,10 @@ final class VerdictPropertiesTest extends TestCase
             $mixed = $runs;
             mt_srand($mix);
             shuffle($mixed);
-            self::assertSame(Values::json(self::judged([...$case, 'runs' => $runs])), Values::json(self::judged([...$case, 'runs' => $mixed])));
+            self::assertSame(
+                Values::json(self::judged([...$case, 'runs' => $runs])),
+                Values::json(self::judged([...$case, 'runs' => $mixed])),
+            );
         });
     }
 

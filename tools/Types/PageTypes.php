@@ -53,8 +53,13 @@ final class PageTypes
     {
         foreach ($homes as $home) {
             foreach ($this->doc((new ReflectionClass($home))->getDocComment())->getTypeAliasTagValues() as $alias) {
-                $fields = $alias->type instanceof ArrayShapeNode ? $alias->type->items : throw new LogicException("{$alias->alias} is no shape.");
-                $lines = array_map(fn (ArrayShapeItemNode $one): string => "    {$one->keyName}: {$this->print($one->valueType, $home)};\n", $fields);
+                $fields = $alias->type instanceof ArrayShapeNode
+                    ? $alias->type->items
+                    : throw new LogicException("{$alias->alias} is no shape.");
+                $lines = array_map(
+                    fn (ArrayShapeItemNode $one): string => "    {$one->keyName}: {$this->print($one->valueType, $home)};\n",
+                    $fields,
+                );
                 $this->add($alias->alias, $home, "export interface {$alias->alias} {\n".implode('', $lines)."}\n");
             }
         }

@@ -17,10 +17,7 @@ use Illuminate\Validation\Rule;
 /**
  * The people of the house, for whoever manages them.
  *
- * @phpstan-type GivenPasswordProps array{ // A password that was just made for somebody, shown once.
- *     name: string,
- *     password: string,
- * }
+ * @phpstan-import-type GivenPasswordProps from PeoplePage
  */
 final readonly class PeopleController
 {

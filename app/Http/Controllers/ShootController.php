@@ -22,13 +22,6 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 /**
  * A whole shoot: which card goes where.
- *
- * @phpstan-type WantedProps array{ // A row of what is recorded, as it is in its form.
- *     mode: string, // the key of the mode
- *     daily: string, // such as `3 h`, of stills `400`
- *     days: string, // such as `1-3, 5`; empty for every day
- *     spare: bool, // whether it records without a pause
- * }
  */
 final readonly class ShootController
 {

@@ -18,18 +18,6 @@ use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use Tally\Verdict\Step;
 
-/**
- * @phpstan-type TagSheetProps array{ // A sheet of tags as it would be printed.
- *     cards: string, // as typed
- *     tags: list<string>, // the cards that were found, in order
- *     unknown: list<string>, // words that picked nothing
- *     sheet: string,
- *     columns: int,
- *     rows: int,
- *     begin: int, // the first free label
- *     href: string|null, // where the PDF is; null while there is nothing to print
- * }
- */
 final readonly class TagController
 {
     public function show(PrintTags $request): Page

@@ -12,19 +12,7 @@ use Tally\Verdict\VerdictKind;
 /**
  * When the books were brought up to date, and which verdicts changed by it.
  *
- * @phpstan-type ChangedVerdictProps array{ // A card whose verdict was another one before.
- *     card: string,
- *     before: VerdictKind|null,
- *     verdict: VerdictKind|null,
- *     why: string,
- * }
- * @phpstan-type UpdateProps array{ // The books were brought up to date.
- *     id: int,
- *     on: string, // when
- *     changes: int, // of the books
- *     backup: string,
- *     verdicts: list<ChangedVerdictProps>, // that changed by it
- * }
+ * @phpstan-import-type ChangedVerdictProps from UpdatesPage
  */
 final readonly class UpdateController
 {

@@ -180,7 +180,10 @@ final class AskRun extends FormRequest
 
         return match ($this->kind()) {
             RunKind::Speed => new SpeedParameters($this->plan()),
-            RunKind::Files => new FilesParameters($this->integer('files', SmallFiles::FILES), $this->integer('runs', SmallFiles::ROUNDS)),
+            RunKind::Files => new FilesParameters(
+                $this->integer('files', SmallFiles::FILES),
+                max(1, $this->integer('runs', SmallFiles::ROUNDS)),
+            ),
             RunKind::Proof, RunKind::Screen => new ProofParameters(
                 $asked,
                 $this->boolean('whole_map'),

@@ -274,9 +274,7 @@ final class Run extends Row
     protected function result(): Attribute
     {
         return Attribute::make(
-            get: fn (mixed $kept): ?Result => is_string($kept)
-                ? ($this->read[$kept] ??= $this->kind->result(self::decoded($kept), self::decoded($this->attributes['parameters']), 'result'))
-                : null,
+            get: fn (mixed $kept): ?Result => is_string($kept) ? ($this->read[$kept] ??= $this->readResult($kept)) : null,
             set: fn (Result|array|null $result): ?string => $result === null ? null : Values::json($result),
         )->withoutObjectCaching();
     }
@@ -287,6 +285,11 @@ final class Run extends Row
         $raw = $this->getRawOriginal('result');
 
         return is_string($raw) ? self::decoded($raw) : null;
+    }
+
+    private function readResult(string $kept): Result
+    {
+        return $this->kind->result(self::decoded($kept), self::decoded($this->attributes['parameters']), 'result');
     }
 
     /** @return array<mixed> */

@@ -39,7 +39,11 @@ final class Station extends Row
 
     protected $guarded = [];
 
-    protected $casts = ['worker_seen_at' => 'datetime', 'engine_write' => AsValue::class.':'.Rate::class, 'engine_read' => AsValue::class.':'.Rate::class];
+    protected $casts = [
+        'worker_seen_at' => 'datetime',
+        'engine_write' => AsValue::class.':'.Rate::class,
+        'engine_read' => AsValue::class.':'.Rate::class,
+    ];
 
     /** The station of this machine. */
     public static function here(): ?self

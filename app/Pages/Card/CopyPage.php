@@ -233,7 +233,9 @@ final readonly class CopyPage extends Page
                 'id' => $slot->id,
                 'name' => $slot->name.(Orders::plain($card, $slot) === null ? '' : ', a folder on this computer, not a card'),
                 'path' => $slot->path ?? '',
-                'refusal' => ChainBuilder::chain($label, $slot) === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
+                'refusal' => ChainBuilder::chain($label, $slot) === null
+                    ? "{$slot->reader->tag} does not take {$label->connection()}"
+                    : null,
             ],
             array_values($slots),
         );

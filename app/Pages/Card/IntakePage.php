@@ -192,7 +192,10 @@ final readonly class IntakePage extends Page
 
         return [
             'forms' => array_map(fn (Form $form): ChoiceProps => new ChoiceProps($form->value, $form->label(), []), Form::cases()),
-            'families' => array_map(fn (Family $family): ChoiceProps => new ChoiceProps($family->value, $family->value, $sd), Family::cases()),
+            'families' => array_map(
+                fn (Family $family): ChoiceProps => new ChoiceProps($family->value, $family->value, $sd),
+                Family::cases(),
+            ),
             'buses' => array_map(
                 fn (Bus $bus): ChoiceProps => new ChoiceProps(
                     $bus->value,
@@ -205,14 +208,20 @@ final readonly class IntakePage extends Page
                 fn (Mark $mark): ChoiceProps => new ChoiceProps($mark->value, $mark->value, $mark->isSecureDigital() ? $sd : $others),
                 Mark::cases(),
             ),
-            'provenances' => array_map(fn (Provenance $one): ChoiceProps => new ChoiceProps($one->value, $one->words(), []), Provenance::cases()),
+            'provenances' => array_map(
+                fn (Provenance $one): ChoiceProps => new ChoiceProps($one->value, $one->words(), []),
+                Provenance::cases(),
+            ),
             'twoRowForms' => array_values(
                 array_map(
                     fn (Form $form): string => $form->value,
                     array_filter(Form::cases(), fn (Form $form): bool => Question::ContactRows->isAskedOf($form)),
                 ),
             ),
-            'fields' => array_map(fn (CardField $field): ChoiceProps => new ChoiceProps($field->value, $field->heading(), []), CardField::cases()),
+            'fields' => array_map(
+                fn (CardField $field): ChoiceProps => new ChoiceProps($field->value, $field->heading(), []),
+                CardField::cases(),
+            ),
         ];
     }
 }

@@ -109,7 +109,8 @@ final readonly class RunPage extends Page
 
         return [
             'id' => $run->id,
-            'title' => ucfirst($run->name()).", {$run->kind->label()}".($run->source === RunSource::Device ? '' : ", {$run->source->words()}"),
+            'title' => ucfirst($run->name()).", {$run->kind->label()}".
+                ($run->source === RunSource::Device ? '' : ", {$run->source->words()}"),
             'tag' => $run->card->tag,
             'counts' => $run->counts(),
             'going' => $run->state->isGoing(),
@@ -134,7 +135,9 @@ final readonly class RunPage extends Page
                 ' on; '.
                 Temperature::celsius(Temperature::HURTS)->print().
                 ' hurts within seconds',
-            'voids' => array_values($run->voids->filter(fn (RunVoid $void): bool => $void->withdrawn !== null)->map(self::void(...))->all()),
+            'voids' => array_values(
+                $run->voids->filter(fn (RunVoid $void): bool => $void->withdrawn !== null)->map(self::void(...))->all(),
+            ),
             'void' => $run->void === null ? null : self::void($run->void),
         ];
     }

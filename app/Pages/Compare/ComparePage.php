@@ -35,7 +35,7 @@ use Tally\Reading\Summary;
  *     median: float,
  *     upper: float,
  * }
- * @phpstan-type CompareProps array{ // Two readers, hosts, cables or cards side by side. @phpstan-import-type PairProps from ComparePage @phpstan-import-type SideProps from ComparePage /
+ * @phpstan-type CompareProps array{ // Two readers, hosts, cables or cards side by side.
  *     by: string, // reader, host, cable or card
  *     way: string, // write or read
  *     a: string,

@@ -163,7 +163,9 @@ final readonly class BenchPage extends Page
                         'name' => $one->name,
                         'key' => $one->key,
                         'runs' => is_numeric($runs = $signed->get($one->key)) ? (int) $runs : 0,
-                        'revoked' => $one->revoked_at === null ? null : "revoked by {$one->revoked_by} on {$one->revoked_at->format('j M Y')}",
+                        'revoked' => $one->revoked_at === null
+                            ? null
+                            : "revoked by {$one->revoked_by} on {$one->revoked_at->format('j M Y')}",
                     ],
                 )
                 ->all(),

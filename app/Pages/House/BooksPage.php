@@ -31,7 +31,10 @@ final readonly class BooksPage extends Page
     public static function now(): self
     {
         return new self(
-            array_map(fn (Book $book): array => ['key' => $book->value, 'words' => $book->words(), 'columns' => $book->columns()], Book::cases()),
+            array_map(
+                fn (Book $book): array => ['key' => $book->value, 'words' => $book->words(), 'columns' => $book->columns()],
+                Book::cases(),
+            ),
             array_map(fn (BooksFormat $format): ChoiceProps => new ChoiceProps($format->value, $format->words(), []), BooksFormat::cases()),
             array_map(fn (VerdictKind $kind): ChoiceProps => new ChoiceProps($kind->value, $kind->value, []), VerdictKind::cases()),
         );

@@ -130,6 +130,11 @@ final readonly class FitModePage extends Page
      */
     private static function rank(array $card): array
     {
-        return [! $card['may'], $card['may'] && ! $card['isProven'], $card['may'] ? $card['floor'] ?? INF : -($card['floor'] ?? 0.0), $card['tag']];
+        return [
+            ! $card['may'],
+            $card['may'] && ! $card['isProven'],
+            $card['may'] ? $card['floor'] ?? INF : -($card['floor'] ?? 0.0),
+            $card['tag'],
+        ];
     }
 }

@@ -92,7 +92,10 @@ final readonly class ImportPage extends Page
             'good' => $good,
             'badRows' => $badRows,
             'rows' => $shown,
-            'bad' => array_map(fn (BadCell $cell): array => ['row' => $cell->row, 'column' => $cell->column, 'sentence' => $cell->sentence], $bad),
+            'bad' => array_map(
+                fn (BadCell $cell): array => ['row' => $cell->row, 'column' => $cell->column, 'sentence' => $cell->sentence],
+                $bad,
+            ),
         ];
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
-use App\Http\Controllers\PeopleController;
 use App\Models\People\Ability;
 use App\Models\People\Role;
 use App\Models\People\SignIn;
@@ -15,7 +14,6 @@ use App\People\Workspace;
 /**
  * Who is here, who may what, and who signed in when.
  *
- * @phpstan-import-type GivenPasswordProps from PeopleController
  *
  * @phpstan-type PersonProps array{ // Somebody who signs in here.
  *     id: int,
@@ -41,6 +39,10 @@ use App\People\Workspace;
  *     role: string, // in a word; “open” where nobody signs in
  *     may: list<Ability>,
  *     welcome: string|null, // what the role may do and may not, for somebody who has not read it yet
+ * }
+ * @phpstan-type GivenPasswordProps array{ // A password that was just made for somebody, shown once.
+ *     name: string,
+ *     password: string,
  * }
  */
 final readonly class PeoplePage extends Page

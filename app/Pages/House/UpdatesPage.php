@@ -4,13 +4,25 @@ declare(strict_types=1);
 
 namespace App\Pages\House;
 
-use App\Http\Controllers\UpdateController;
 use App\Pages\Page;
+use Tally\Verdict\VerdictKind;
 
 /**
  * All that the page Updates shows.
  *
- * @phpstan-import-type UpdateProps from UpdateController
+ * @phpstan-type ChangedVerdictProps array{ // A card whose verdict was another one before.
+ *     card: string,
+ *     before: VerdictKind|null,
+ *     verdict: VerdictKind|null,
+ *     why: string,
+ * }
+ * @phpstan-type UpdateProps array{ // The books were brought up to date.
+ *     id: int,
+ *     on: string, // when
+ *     changes: int, // of the books
+ *     backup: string,
+ *     verdicts: list<ChangedVerdictProps>, // that changed by it
+ * }
  */
 final readonly class UpdatesPage extends Page
 {

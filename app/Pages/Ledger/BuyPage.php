@@ -182,7 +182,8 @@ final readonly class BuyPage extends Page
         return [
             'school' => $school->label(),
             'offer' => self::key($offer),
-            'sentence' => "{$offer->name}, {$offer->label->capacity->decimal()}{$from}: {$need->cards} for {$total}{$with}; {$keeps}{$tested}.",
+            'sentence' => "{$offer->name}, {$offer->label->capacity->decimal()}{$from}: {$need->cards} for {$total}{$with}; ".
+                "{$keeps}{$tested}.",
         ];
     }
 

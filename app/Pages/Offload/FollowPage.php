@@ -139,13 +139,17 @@ final readonly class FollowPage extends Page
             'next' => $hands !== [] || $offload->state !== OffloadState::Going ? '' : self::next($offload, $goes),
             'lanes' => FollowLanes::of($offload, $seconds),
             'swaps' => self::swaps($offload, $goes),
-            'cards' => array_values($offload->cards->sortBy('place')->map(fn (OffloadCard $card): array => self::card($card, $goes))->all()),
+            'cards' => array_values(
+                $offload->cards->sortBy('place')->map(fn (OffloadCard $card): array => self::card($card, $goes))->all(),
+            ),
             'reasons' => self::reasons($offload, $goes),
             'wrong' => WrongCopies::of($offload, now()),
             'notes' => self::notes($offload),
             'secured' => $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count(),
             'clear' => self::clear($offload, $goes),
-            'maySearchAnew' => $offload->state === OffloadState::Going && $offload->cards->contains(fn (OffloadCard $card): bool => $card->in_at === null),
+            'maySearchAnew' => $offload->state === OffloadState::Going && $offload->cards->contains(
+                fn (OffloadCard $card): bool => $card->in_at === null,
+            ),
         ];
     }
 
@@ -174,7 +178,9 @@ final readonly class FollowPage extends Page
             return [
                 'card' => $card->id,
                 'tag' => $tag,
-                'words' => $before === null ? "Put {$tag} into {$card->slot}" : "Take {$before->card->tag} out of {$card->slot}, put {$tag} in",
+                'words' => $before === null
+                    ? "Put {$tag} into {$card->slot}"
+                    : "Take {$before->card->tag} out of {$card->slot}, put {$tag} in",
                 'detail' => $before === null
                     ? 'Slowly and straight; none is forced. Then say so.'
                     : "{$before->card->tag} is copied".($before->clear_at === null
@@ -213,7 +219,9 @@ final readonly class FollowPage extends Page
                 ->map(
                     fn (OffloadCard $card): array => [
                         'words' => "{$card->card->tag} into {$card->slot}",
-                        'at' => $card->in_at === null ? $goes->course->in[$card->place] ?? $card->planned_in : $offload->seconds($card->in_at),
+                        'at' => $card->in_at === null
+                            ? $goes->course->in[$card->place] ?? $card->planned_in
+                            : $offload->seconds($card->in_at),
                         'isDone' => $card->in_at !== null,
                     ],
                 )

@@ -12,7 +12,7 @@ use Tally\Offload\Plan;
 /**
  * What is worked out beside a plan, once it is shown.
  *
- * @phpstan-type BesidePlanProps array{ // What is worked out beside a plan, once it is shown: how sure its times are, and plans of other kinds.
+ * @phpstan-type BesidePlanProps array{ // Once it is shown: how sure its times are, and other plans.
  *     draws: int, // that the ranges are from
  *     done: RangeProps,
  *     free: RangeProps,

@@ -18,7 +18,7 @@ use Tally\Offload\Reckon\Stretch;
  *     from: float,
  *     until: float,
  * }
- * @phpstan-type LaneProps array{ // A row of the runbook: a slot, a drive that copies on to another, or hands. @phpstan-import-type BarProps from PlanLanes /
+ * @phpstan-type LaneProps array{ // A row of the runbook: a slot, a drive that copies on to another, or hands.
  *     name: string,
  *     bars: list<BarProps>,
  * }

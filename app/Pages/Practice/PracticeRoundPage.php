@@ -187,7 +187,9 @@ final readonly class PracticeRoundPage extends Page
             'holds' => $answer->called->holds?->words() ?? 'nothing that could be told',
             'keeps' => self::size($answer->called->capacity, $answer->called->verdict->kind),
             'was' => $exercise->card->trick->words(),
-            'called' => $call === null ? '' : "{$call->verdict->value}, held by {$call->holds->words()}, ".self::size($call->capacity, $call->verdict),
+            'called' => $call === null
+                ? ''
+                : "{$call->verdict->value}, held by {$call->holds->words()}, ".self::size($call->capacity, $call->verdict),
             'mistakes' => array_map(fn (Mistake $one): string => $one->words(), $round->mistaken()),
             'reasons' => array_map(Margin::reason(...), $answer->called->verdict->reasons),
             'way' => array_map(fn (Move $move): array => self::move($move, $done), $answer->way),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Pages\Shoot;
 
-use App\Http\Controllers\ShootController;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Shoot\Shoot;
@@ -18,7 +17,6 @@ use Tally\Shoot\Whole\Purchase;
  * A whole shoot, while it is planned and once it is kept.
  *
  * @phpstan-import-type PackedProps from PackedPicture
- * @phpstan-import-type WantedProps from ShootController
  *
  * @phpstan-type KeptShootProps array{ // A shoot that was kept, in a list.
  *     id: int,
@@ -32,6 +30,12 @@ use Tally\Shoot\Whole\Purchase;
  *     isStills: bool,
  *     isRelay: bool,
  *     records: string, // from slot to slot, the same in both, proxies; empty of one slot
+ * }
+ * @phpstan-type WantedProps array{ // A row of what is recorded, as it is in its form.
+ *     mode: string, // the key of the mode
+ *     daily: string, // such as `3 h`, of stills `400`
+ *     days: string, // such as `1-3, 5`; empty for every day
+ *     spare: bool, // whether it records without a pause
  * }
  */
 final readonly class ShootPage extends Page

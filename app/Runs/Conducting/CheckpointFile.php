@@ -55,8 +55,7 @@ final class CheckpointFile implements ProgressSaver
     }
 
     /**
-     * @throws InvalidArgumentException when there is none
-     * @throws NotUsable when it is none of ours
+     * @throws InvalidArgumentException when there is none, or none of ours
      */
     public static function load(string $path): LeftOnMedium
     {
@@ -73,7 +72,11 @@ final class CheckpointFile implements ProgressSaver
             );
         }
 
-        return Values::read(LeftOnMedium::class, $kept, 'checkpoint');
+        try {
+            return Values::read(LeftOnMedium::class, $kept);
+        } catch (NotUsable $fault) {
+            throw new InvalidArgumentException("What was left for “{$path}” is not ours: {$fault->getMessage()} Begin anew, without it.");
+        }
     }
 
     public static function forget(string $path): void

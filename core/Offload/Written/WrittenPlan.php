@@ -12,9 +12,10 @@ use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Question\Reader;
 use Tally\Offload\Question\UnusableQuestion;
-use Tally\Value\WrongField;
+use Tally\Value\Format;
 
 /** What a plan is asked for, as it is written down. */
+#[Format(PlanFile::FORMAT, PlanFile::VERSION)]
 final readonly class WrittenPlan
 {
     /**
@@ -23,32 +24,19 @@ final readonly class WrittenPlan
      * @param  list<WrittenDrive>  $drives
      * @param  list<WrittenCard>  $cards
      * @param  array<string, string>  $links  reader or drive → “host port”
-     *
-     * @throws WrongField
      */
     public function __construct(
-        public string $format,
-        public int $version,
         public array $hosts = [],
         public array $readers = [],
         public array $drives = [],
         public array $cards = [],
         public array $links = [],
         public WrittenRules $rules = new WrittenRules(),
-    ) {
-        if ($format !== PlanFile::FORMAT) {
-            throw new WrongField('format', '“'.PlanFile::FORMAT.'” would do.');
-        }
-        if ($version !== PlanFile::VERSION) {
-            throw new WrongField('version', PlanFile::VERSION.' would do.');
-        }
-    }
+    ) {}
 
     public static function of(Question $question, Goal $goal): self
     {
         return new self(
-            format: PlanFile::FORMAT,
-            version: PlanFile::VERSION,
             hosts: array_map(WrittenHost::of(...), $question->hosts),
             readers: array_map(WrittenReader::of(...), $question->readers),
             drives: array_map(WrittenDrive::of(...), $question->drives),

@@ -10,11 +10,13 @@ use Tally\Shoot\FitFile;
 use Tally\Shoot\MayIt;
 use Tally\Shoot\Whole\Question;
 use Tally\Value\ByHand;
+use Tally\Value\Format;
 use Tally\Value\Key;
 use Tally\Value\WrongField;
 
 /** Cameras, modes and cards as an open file has them, and perhaps a whole shoot. */
 #[ByHand]
+#[Format(FitFile::FORMAT, FitFile::VERSION)]
 final readonly class WrittenFit
 {
     /**
@@ -27,8 +29,6 @@ final readonly class WrittenFit
      * @throws WrongField
      */
     public function __construct(
-        public string $format,
-        public int $version,
         #[Key('school')]
         public FitCriterion $criterion = FitCriterion::Measured,
         public float $margin = MayIt::MARGIN,
@@ -37,12 +37,6 @@ final readonly class WrittenFit
         public array $cards = [],
         public ?WrittenShoot $shoot = null,
     ) {
-        if ($format !== FitFile::FORMAT) {
-            throw new WrongField('format', '“'.FitFile::FORMAT.'” would do.');
-        }
-        if ($version !== FitFile::VERSION) {
-            throw new WrongField('version', 'this program reads version '.FitFile::VERSION.'.');
-        }
         if ($margin < 1 || $margin > 10) {
             throw new WrongField('margin', 'from 1 to 10; 1.25 is the house rule.');
         }
@@ -62,7 +56,7 @@ final readonly class WrittenFit
     /** @param  list<Camera>  $cameras */
     public static function ofCameras(array $cameras): self
     {
-        return new self(FitFile::FORMAT, FitFile::VERSION, cameras: array_map(WrittenCamera::of(...), $cameras));
+        return new self(cameras: array_map(WrittenCamera::of(...), $cameras));
     }
 
     /** What a shoot asks for, with its cameras and without cards. */
@@ -80,8 +74,6 @@ final readonly class WrittenFit
         }
 
         return new self(
-            format: FitFile::FORMAT,
-            version: FitFile::VERSION,
             criterion: $question->school,
             margin: $question->margin,
             usable: $question->usable,

@@ -120,7 +120,7 @@ final class CaseReaderTest extends TestCase
     public static function unusable(): iterable
     {
         yield 'another format' => [['format' => 'other'], 'format', '“other”', 'gritty-tally-case'];
-        yield 'no format' => [['format' => null], 'format', 'missing', 'give a text'];
+        yield 'no format' => [['format' => null], 'format', 'missing', 'gritty-tally-case'];
         yield 'a later version' => [['version' => 2], 'version', '2', 'reads version 1'];
         yield 'no label' => [['label' => null], 'label', 'missing', 'give a text'];
         yield 'a label without capacity' => [['label' => 'SDXC V30'], 'label', '“SDXC V30”', 'its capacity'];

@@ -180,7 +180,10 @@ final class PlanTest extends TestCase
                 array_reverse($asked->links, true),
                 $asked->rules,
             );
-            [$one, $two] = [(array) Values::plain(Plan::of($asked, Goal::Safe, 0.03)), (array) Values::plain(Plan::of($other, Goal::Safe, 0.03))];
+            [$one, $two] = [
+                (array) Values::plain(Plan::of($asked, Goal::Safe, 0.03)),
+                (array) Values::plain(Plan::of($other, Goal::Safe, 0.03)),
+            ];
             self::assertEquals($one['cards'], $two['cards'], "seed {$seed}");
             self::assertEquals($one['links'], $two['links'], "seed {$seed}");
         }

@@ -43,7 +43,9 @@ final class MadeUpReaderTest extends TestCase
         Holds $holds,
     ): void {
         $chance = new Randomizer(new Mt19937(5));
-        $label = CaseReader::read(['format' => 'gritty-tally-case', 'version' => 1, 'name' => '', 'label' => self::label($bus), 'runs' => []])->evidence->label;
+        $label = CaseReader::read(
+            ['format' => 'gritty-tally-case', 'version' => 1, 'name' => '', 'label' => self::label($bus), 'runs' => []],
+        )->evidence->label;
         for ($time = 0; $time < 50; $time++) {
             $reader = MadeUpReader::drawn('P1', $bus, $link, $chance);
             self::assertGreaterThanOrEqual($least, $reader->of(INF));

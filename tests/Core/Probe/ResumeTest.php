@@ -165,7 +165,7 @@ final class ResumeTest extends TestCase
 
     public function test_a_checkpoint_that_is_none_is_refused(): void
     {
-        $this->expectExceptionMessage('The checkpoint is not one of ours: its “imprint” is missing or no number.');
+        $this->expectExceptionMessage('“imprint” is missing: give a whole number.');
         Values::read(Checkpoint::class, ['size' => 5]);
     }
 

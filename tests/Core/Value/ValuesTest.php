@@ -49,7 +49,10 @@ final class ValuesTest extends TestCase
 
     public function test_quantities_may_be_written_by_people(): void
     {
-        $read = Values::read(Sample::class, ['count' => '12', 'size' => '1 GB', 'speeds' => ['95 MB/s', 5], 'on' => '2026-11-01T18:30:00Z']);
+        $read = Values::read(
+            Sample::class,
+            ['count' => '12', 'size' => '1 GB', 'speeds' => ['95 MB/s', 5], 'on' => '2026-11-01T18:30:00Z'],
+        );
         self::assertSame([12, 1_000_000_000, [95e6, 5.0]], [$read->count, $read->size?->count, $read->speeds]);
         self::assertEquals(new DateTimeImmutable('2026-11-01 18:30', new DateTimeZone('UTC')), $read->on);
     }
@@ -80,7 +83,10 @@ final class ValuesTest extends TestCase
         yield 'a row that is none' => [['rows' => ['r']], '“at.rows[0]” is “r”: give a row.'];
         yield 'a row with a word for a size' => [['rows' => [['r', 'much']]], '“at.rows[0].1” is “much”: “much” is not a size.'];
         yield 'a speed of nothing' => [['speeds' => [1, 0]], '“at.speeds[1]” is 0:'];
-        yield 'a speed beyond all measure' => [['speeds' => [1e30]], '“at.speeds[0]” is 1.0e+30: give a smaller number.'];
+        yield 'a speed beyond all measure' => [
+            ['speeds' => [1e30]],
+            '“at.speeds[0]” is 1.0e+30: give bytes a second, above nothing, that can be.',
+        ];
         yield 'a size that is none' => [['size' => 'seven'], '“at.size” is “seven”: “seven” is not a size.'];
         yield 'a list for a size' => [['size' => [1]], '“at.size” is a list of 1: write a size, such as 1 GB.'];
         yield 'a bus nobody knows' => [['bus' => 'uhs-ix'], '“at.bus” is “uhs-ix”: one of these would do: sd-default'];
@@ -97,7 +103,11 @@ final class ValuesTest extends TestCase
     public function test_what_is_wrong_is_said(array $given, string $sentence): void
     {
         try {
-            Values::read(Sample::class, $sentence === '“at.count” is missing: give a whole number.' ? $given : ['count' => 1, ...$given], 'at');
+            Values::read(
+                Sample::class,
+                $sentence === '“at.count” is missing: give a whole number.' ? $given : ['count' => 1, ...$given],
+                'at',
+            );
             self::fail('It was read.');
         } catch (NotUsable $fault) {
             self::assertStringStartsWith($sentence, $fault->getMessage());
@@ -128,7 +138,10 @@ final class ValuesTest extends TestCase
     public function test_a_proof_keeps_nothing_that_it_can_reckon_again(): void
     {
         $record = Values::read(ProofRecord::class, ['imprint' => 1, 'size' => 9, 'condition' => 'whole', 'classes' => ['holds' => 9]]);
-        self::assertSame([9, 'whole', false], [Values::write($record)['holds'], Values::write($record)['nature'], Values::write($record)['whole']]);
+        self::assertSame(
+            [9, 'whole', false],
+            [Values::write($record)['holds'], Values::write($record)['nature'], Values::write($record)['whole']],
+        );
         self::assertEquals($record, Values::read(ProofRecord::class, Values::write($record)));
     }
 }
