@@ -29,7 +29,7 @@ final readonly class SpeedFigure
             self::trusted($reading?->write, $record->writes ?? []),
             self::trusted($reading?->read, $record->reads ?? []),
             $path->usable()->bytesPerSecond,
-            $path->practice()?->low->bytesPerSecond,
+            least: $path->practice()?->low->bytesPerSecond,
         );
     }
 

@@ -56,8 +56,8 @@ final readonly class MediumAtHand
             $size === null ? null : self::size($size),
             $tag === null ? null : self::card($tag),
             $isRaw,
-            $option('why'),
-            $option('lost'),
+            why: $option('why'),
+            lost: $option('lost'),
         );
     }
 
@@ -126,9 +126,9 @@ final readonly class MediumAtHand
         try {
             $now = $device->facts()->identity ?? throw new LogicException('A raw medium is something.');
             if ($this->card !== null) {
-                RightMedium::notAnother($this->path, $this->card, $device, $now, $this->why);
+                RightMedium::notAnother($this->path, $this->card, $device, $now, why: $this->why);
             }
-            Ledger::enter($what, $this->path, $now, self::person(), $this->card, why: $this->why);
+            Ledger::enter($what, $this->path, $now, self::person(), card: $this->card, why: $this->why);
         } catch (Throwable $fault) {
             $laid->device->close();
             throw $fault;

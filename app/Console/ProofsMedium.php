@@ -51,10 +51,10 @@ abstract class ProofsMedium extends RunsOnMedium
                 $kind,
                 new ProofParameters($medium->size),
                 $record,
-                ['write' => $result->writeTrace, 'read' => $result->readTrace],
-                $state,
-                $result->cutShort ?? $result->note,
-                $laid->device->facts()->identity,
+                traces: ['write' => $result->writeTrace, 'read' => $result->readTrace],
+                state: $state,
+                message: $result->cutShort ?? $result->note,
+                medium: $laid->device->facts()->identity,
             );
         }
 

@@ -44,9 +44,9 @@ final readonly class CardEvidence
             $speeds,
             $proofs,
             $sustained,
-            $seen->counted(),
-            $seen->isComplete($card->label()),
-            new House(
+            seen: $seen->counted(),
+            looked: $seen->isComplete($card->label()),
+            house: new House(
                 [...(new HouseKnowledge())->findings($card), ...StopFindings::of($card->stopped)],
                 $reached,
                 fn (): array => ChainBuilder::reaches($card->label(), $reached()),

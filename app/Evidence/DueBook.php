@@ -78,11 +78,11 @@ final readonly class DueBook
             $proven->toDateTimeImmutable(),
             $measured?->toDateTimeImmutable(),
             $written->since($proven),
-            $written->reached(Bytes::of($card->capacity->count * $rules->fills), $proven)?->toDateTimeImmutable(),
-            self::incident($card, $proven),
-            self::shoot($card),
-            $bought,
-            $worn?->toDateTimeImmutable(),
+            filled: $written->reached(Bytes::of($card->capacity->count * $rules->fills), $proven)?->toDateTimeImmutable(),
+            incident: self::incident($card, $proven),
+            shoot: self::shoot($card),
+            bought: $bought,
+            worn: $worn?->toDateTimeImmutable(),
         );
     }
 

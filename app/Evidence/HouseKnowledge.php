@@ -50,7 +50,7 @@ final class HouseKnowledge
                 $label->form,
                 $tier,
                 $currency,
-                $label->capacity,
+                capacity: $label->capacity,
             );
         }
 
@@ -97,7 +97,7 @@ final class HouseKnowledge
             self::tags($rows, 'back code'),
             $lot === [] ? 0 : $count('cards') + 1,
             $count('sham') + $itself,
-            $count('sham'),
+            otherSham: $count('sham'),
         );
     }
 

@@ -32,10 +32,10 @@ final readonly class LedgerRules
             $value('ledger.measure_months'),
             $value('ledger.fills'),
             $value('ledger.after_incident') === 1,
-            $value('ledger.shoot_days'),
-            $value('ledger.shoot_months'),
-            $value('ledger.retire_years'),
-            $value('ledger.retire_fills'),
+            shootDays: $value('ledger.shoot_days'),
+            shootMonths: $value('ledger.shoot_months'),
+            retireYears: $value('ledger.retire_years'),
+            retireFills: $value('ledger.retire_fills'),
         );
     }
 

@@ -42,7 +42,7 @@ final readonly class SistersAtOnce
         }
         $itself = ($card->overruled ?? $card->verdict) === VerdictKind::Sham ? 1 : 0;
 
-        return new Sisters($serial, $back, $lot[0] ?? 0, $lot[1] ?? 0, $lot === null ? 0 : $lot[1] - $itself);
+        return new Sisters($serial, $back, $lot[0] ?? 0, $lot[1] ?? 0, otherSham: $lot === null ? 0 : $lot[1] - $itself);
     }
 
     /**

@@ -29,18 +29,18 @@ final readonly class CoreStrip
         // The bad ones last, and never narrower than can be seen.
         foreach ([...$good, ...$bad] as $patch) {
             $width = max($x($patch->end()) - $x($patch->offset), $patch->class === BlockClass::Holds ? 0.15 : 0.6);
-            self::piece($paper, $patch->class, $x($patch->offset), $y, $width);
+            self::piece($paper, $patch->class, $x($patch->offset), $y, width: $width);
         }
         $pdf->setLineStyle(['width' => 0.2, 'color' => [30, 35, 32], 'dash' => 0]);
-        self::peg($paper, $x($label->count), $y, "label {$label->decimal()}", [168, 68, 28], -1.0);
+        self::peg($paper, $x($label->count), $y, "label {$label->decimal()}", colour: [168, 68, 28], foot: -1.0);
         if (! $record->hasLooseCapacity()) {
             self::peg(
                 $paper,
                 $x($record->diagnosis->capacity->count),
                 $y,
                 ProofWords::peg($record),
-                [30, 35, 32],
-                self::HEIGHT + 5.2,
+                colour: [30, 35, 32],
+                foot: self::HEIGHT + 5.2,
             );
         }
         $paper->y = $y + self::HEIGHT + 6.0;

@@ -27,7 +27,7 @@ final readonly class FiledLook
             $question->answer($answer) ?? throw new InvalidArgumentException("“{$answer}” is no answer to “{$question->value}”."),
             $by,
             $on,
-            $reader,
+            reader: $reader,
         );
     }
 

@@ -173,8 +173,8 @@ final readonly class ResultReader
             $run->state,
             $run->result,
             $run->traces?->all(),
-            "Read in from a result file of {$this->file->madeAt}, signed by {$this->signer()}, where it was run {$run->id}.",
-            $run->endedAt,
+            message: "Read in from a result file of {$this->file->madeAt}, signed by {$this->signer()}, where it was run {$run->id}.",
+            ended: $run->endedAt,
         );
     }
 }

@@ -149,8 +149,8 @@ final readonly class ChainBuilder
             $drive->asLink(),
             $drive->write,
             $drive->read,
-            $drive->free,
-            $drive->host?->name,
+            free: $drive->free,
+            inside: $drive->host?->name,
         );
     }
 }

@@ -21,7 +21,7 @@ final readonly class FootageBook
      */
     public static function carries(Card $card, Bytes $footage, string $by, int $files = 0, ?string $seen = null): void
     {
-        self::enter($card, $footage, $files, $by, null, $seen);
+        self::enter($card, $footage, $files, $by, note: null, seen: $seen);
     }
 
     /**
@@ -32,7 +32,7 @@ final readonly class FootageBook
      */
     public static function clear(Card $card, string $by, string $why, ?string $seen = null): void
     {
-        self::enter($card, Bytes::of(0), 0, $by, $why, $seen);
+        self::enter($card, Bytes::of(0), 0, $by, note: $why, seen: $seen);
     }
 
     private static function enter(Card $card, Bytes $footage, int $files, string $by, ?string $note, ?string $seen): void

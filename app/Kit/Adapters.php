@@ -36,14 +36,14 @@ final readonly class Adapters implements KitSection
                             $adapter->tag,
                             $adapter->name,
                             $in[$adapter->id] ?? ['in no slot'],
-                            array_values(
+                            ceilings: array_values(
                                 $adapter->buses
                                     ->map(
                                         fn (Bus $bus) => Field::ceiling(new Link("{$bus->label()} bus", $adapter->ceiling($bus))),
                                     )
                                     ->all(),
                             ),
-                            null,
+                            trouble: null,
                         ),
                     )
                     ->all(),
@@ -62,13 +62,13 @@ final readonly class Adapters implements KitSection
                 'adapter',
                 $adapter?->tag,
                 $adapter === null ? 'A new adapter' : "{$adapter->tag} {$adapter->name}",
-                [
+                fields: [
                     Field::figures('tag', 'Tag', $adapter->tag ?? '', 'A2'),
                     Field::text('name', 'What it is', $adapter->name ?? '', 'SD sleeve, one row of contacts'),
                     Field::buses('Buses it passes', $adapter === null ? [] : array_values($adapter->buses->all())),
                     ...Field::measured($adapter?->measured, $adapter?->measured_how),
                 ],
-                null,
+                parts: null,
             );
     }
 

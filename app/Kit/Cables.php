@@ -30,8 +30,8 @@ final readonly class Cables implements KitSection
                             isset($on[$cable->id])
                                 ? [$on[$cable->id]->map(fn (Reader $reader): string => $reader->tag)->implode(', ').' on it']
                                 : [],
-                            [Field::ceiling($cable->asLink())],
-                            null,
+                            ceilings: [Field::ceiling($cable->asLink())],
+                            trouble: null,
                         ),
                     )
                     ->all(),
@@ -50,13 +50,13 @@ final readonly class Cables implements KitSection
                 'cable',
                 $cable?->tag,
                 $cable === null ? 'A new cable' : "{$cable->tag} {$cable->name}",
-                [
+                fields: [
                     Field::figures('tag', 'Tag', $cable->tag ?? '', 'K5'),
                     Field::text('name', 'What it is', $cable->name ?? '', 'colour, length'),
                     Field::link('link', 'Rated for', $cable?->link),
                     ...Field::measured($cable?->measured, $cable?->measured_how),
                 ],
-                null,
+                parts: null,
             );
     }
 

@@ -38,8 +38,8 @@ final readonly class Cameras implements KitSection
                                     )
                                     ->all(),
                             ),
-                            [],
-                            null,
+                            ceilings: [],
+                            trouble: null,
                         ),
                     )
                     ->all(),
@@ -70,16 +70,16 @@ final readonly class Cameras implements KitSection
                 'camera',
                 $camera?->tag,
                 $camera === null ? 'A new camera' : "{$camera->tag} {$camera->name}",
-                [
+                fields: [
                     Field::figures('tag', 'Tag', $camera->tag ?? '', 'C5'),
                     Field::text('name', 'What it is', $camera->name ?? '', 'body, and where it works'),
                 ],
-                new KitPartsProps(
+                parts: new KitPartsProps(
                     'slots',
                     'Slots',
                     'slot',
                     self::slot(null),
-                    $camera === null
+                    rows: $camera === null
                         ? [new KitRowProps(0, self::slot(null))]
                         : array_values(
                             $camera->slots->map(fn (CameraSlot $slot): KitRowProps => new KitRowProps($slot->id, self::slot($slot)))->all(),

@@ -35,7 +35,7 @@ final readonly class Drives implements KitSection
                             $drive->tag,
                             $drive->name,
                             self::lines($drive),
-                            [
+                            ceilings: [
                                 Field::ceiling($drive->asLink()),
                                 Field::ceiling(
                                     new Link('steady writing', Ceiling::claimed($drive->write, 'its owner’s figure')),
@@ -44,7 +44,7 @@ final readonly class Drives implements KitSection
                                     new Link('reading', Ceiling::claimed($drive->read, 'its owner’s figure')),
                                 ),
                             ],
-                            $wrong[$drive->tag] ?? null,
+                            trouble: $wrong[$drive->tag] ?? null,
                         ),
                     )
                     ->all(),
@@ -70,7 +70,7 @@ final readonly class Drives implements KitSection
                 'drive',
                 $drive?->tag,
                 $drive === null ? 'A new drive' : "{$drive->tag} {$drive->name}",
-                [
+                fields: [
                     Field::figures('tag', 'Tag', $drive->tag ?? '', 'D7'),
                     Field::text('name', 'What it is', $drive->name ?? '', 'maker and model'),
                     Field::link('link', 'Link', $drive?->link),
@@ -79,7 +79,7 @@ final readonly class Drives implements KitSection
                         'Built into',
                         'choice',
                         [(string) $drive?->host_id],
-                        $hosts,
+                        choices: $hosts,
                         none: 'none: it is plugged in',
                     ),
                     new KitFieldProps(
@@ -87,7 +87,7 @@ final readonly class Drives implements KitSection
                         'Kind',
                         'choice',
                         [$drive?->spinning === true ? '1' : '0'],
-                        [new ChoiceProps('0', 'no moving parts', []), new ChoiceProps('1', 'spinning', [])],
+                        choices: [new ChoiceProps('0', 'no moving parts', []), new ChoiceProps('1', 'spinning', [])],
                     ),
                     Field::rate('write', 'Steady write', $drive?->write, '880 MB/s'),
                     Field::rate('read', 'Read', $drive?->read, '960 MB/s'),
@@ -97,7 +97,7 @@ final readonly class Drives implements KitSection
                     Field::size('free', 'Free now', $drive?->free, '640 GB'),
                     ...Field::measured($drive?->measured, $drive?->measured_how),
                 ],
-                null,
+                parts: null,
             );
     }
 

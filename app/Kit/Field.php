@@ -50,7 +50,7 @@ final readonly class Field
     {
         $choices = array_map(fn (HostLink $one): ChoiceProps => new ChoiceProps($one->value, $one->label(), []), HostLink::cases());
 
-        return new KitFieldProps($name, $label, 'choice', [$link->value ?? HostLink::UsbGen1->value], $choices);
+        return new KitFieldProps($name, $label, 'choice', [$link->value ?? HostLink::UsbGen1->value], choices: $choices);
     }
 
     /** @param  list<Bus>  $buses */
@@ -66,7 +66,7 @@ final readonly class Field
             );
         }, Bus::cases());
 
-        return new KitFieldProps('buses', $label, 'several', array_map(fn (Bus $bus): string => $bus->value, $buses), $choices);
+        return new KitFieldProps('buses', $label, 'several', array_map(fn (Bus $bus): string => $bus->value, $buses), choices: $choices);
     }
 
     /** @return list<KitFieldProps> the house's own figure, and how it was got */

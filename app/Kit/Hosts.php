@@ -45,12 +45,12 @@ final readonly class Hosts implements KitSection
                                     ->concat(self::benches($host))
                                     ->all(),
                             ),
-                            array_values(
+                            ceilings: array_values(
                                 $host->ports
                                     ->map(fn (Port $port) => Field::ceiling($port->asLink(), "{$port->name}, {$port->link->label()}"))
                                     ->all(),
                             ),
-                            null,
+                            trouble: null,
                         ),
                     )
                     ->all(),
@@ -80,18 +80,18 @@ final readonly class Hosts implements KitSection
                 'host',
                 $host === null ? null : (string) $host->id,
                 $host->name ?? 'A new host',
-                [
+                fields: [
                     Field::text('name', 'What it is called', $host->name ?? '', 'cart tower'),
                     Field::figures('preview_files', 'Import with previews: files', (string) $host?->preview_files, '552'),
                     Field::figures('preview_time', 'It took', self::took($host?->preview_seconds), '4:00'),
                     Field::text('preview_how', 'Timed how', $host->preview_how ?? '', 'which card, which program, which day'),
                 ],
-                new KitPartsProps(
+                parts: new KitPartsProps(
                     'ports',
                     'Ports',
                     'port',
                     self::port(null),
-                    $host === null
+                    rows: $host === null
                         ? [new KitRowProps(0, self::port(null))]
                         : array_values(
                             $host->ports->map(fn (Port $port): KitRowProps => new KitRowProps($port->id, self::port($port)))->all(),

@@ -34,8 +34,8 @@ final readonly class Hubs implements KitSection
                                 $hub->port === null ? 'in no port' : "in {$hub->port->host->name}, {$hub->port->name}",
                                 self::ports($hub->ports).' share its link',
                             ],
-                            [Field::ceiling($hub->asLink(), "link, {$hub->uplink->label()}")],
-                            null,
+                            ceilings: [Field::ceiling($hub->asLink(), "link, {$hub->uplink->label()}")],
+                            trouble: null,
                         ),
                     )
                     ->all(),
@@ -60,7 +60,7 @@ final readonly class Hubs implements KitSection
                 'hub',
                 $hub?->tag,
                 $hub === null ? 'A new hub or dock' : "{$hub->tag} {$hub->name}",
-                [
+                fields: [
                     Field::figures('tag', 'Tag', $hub->tag ?? '', 'H2'),
                     Field::text('name', 'What it is', $hub->name ?? '', 'maker and model'),
                     Field::link('uplink', 'Link to the host', $hub?->uplink),
@@ -69,17 +69,17 @@ final readonly class Hubs implements KitSection
                         'Sits in',
                         'choice',
                         [(string) $hub?->port_id],
-                        array_values($sockets),
+                        choices: array_values($sockets),
                         none: 'no port',
                     ),
                     ...Field::measured($hub?->measured, $hub?->measured_how),
                 ],
-                new KitPartsProps(
+                parts: new KitPartsProps(
                     'ports',
                     'Ports',
                     'port',
                     self::port(null),
-                    $hub === null
+                    rows: $hub === null
                         ? [new KitRowProps(0, self::port(null))]
                         : array_values(
                             $hub->ports->map(fn (HubPort $port): KitRowProps => new KitRowProps($port->id, self::port($port)))->all(),

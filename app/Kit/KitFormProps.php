@@ -29,10 +29,10 @@ final readonly class KitFormProps
             $this->parts->title,
             $this->parts->one,
             $this->parts->blank,
-            array_map(fn (KitRowProps $row): KitRowProps => new KitRowProps(0, $row->fields), $this->parts->rows),
+            rows: array_map(fn (KitRowProps $row): KitRowProps => new KitRowProps(0, $row->fields), $this->parts->rows),
         );
 
-        return new self($this->kind, $this->one, null, "A {$this->one} like {$this->title}", $this->fields, $parts);
+        return new self($this->kind, $this->one, null, "A {$this->one} like {$this->title}", fields: $this->fields, parts: $parts);
     }
 
     /** How it stands in the books, in short: by it a page that was loaded before somebody else saved is told. */

@@ -44,8 +44,8 @@ final readonly class Modes implements KitSection
                             $mode->camera->tag,
                             $mode->name,
                             ModeWords::lines($mode->asMode()),
-                            [],
-                            null,
+                            ceilings: [],
+                            trouble: null,
                         ),
                     )
                     ->all(),
@@ -64,13 +64,13 @@ final readonly class Modes implements KitSection
                 'mode',
                 $mode === null ? null : (string) $mode->id,
                 $mode === null ? 'A new mode' : "{$mode->camera->tag} {$mode->name}",
-                self::fields($mode),
-                new KitPartsProps(
+                fields: self::fields($mode),
+                parts: new KitPartsProps(
                     'calibrations',
                     'How fast it really fills a card',
                     'reading',
                     self::calibration(null),
-                    array_map(
+                    rows: array_map(
                         fn (ModeCalibration $one): KitRowProps => new KitRowProps($one->id, self::calibration($one)),
                         array_values($mode?->calibrations->all() ?? []),
                     ),
@@ -85,20 +85,20 @@ final readonly class Modes implements KitSection
         $isStills = $mode?->shot !== null;
 
         return [
-            new KitFieldProps('camera_id', 'Camera', 'choice', [(string) ($mode->camera_id ?? $cameras[0]->key ?? '')], $cameras),
+            new KitFieldProps('camera_id', 'Camera', 'choice', [(string) ($mode->camera_id ?? $cameras[0]->key ?? '')], choices: $cameras),
             Field::text('name', 'Mode', $mode->name ?? '', '4K 60, long-GOP'),
             self::choice('kind', 'Kind', ModeKind::cases(), $mode?->kind->value ?? ModeKind::LongGop->value),
             Field::figures('writes', 'Writes', $mode === null || $isStills ? '' : self::megabits($mode->writes), '240 Mb/s'),
             Field::figures('frames', 'Frames a second', $mode?->frames === null ? '' : (string) $mode->frames, '59.94'),
             Field::size('shot', 'Stills: one of them', $mode?->shot, '24.6 MB'),
             Field::figures('clip', 'Takes last at the most', $mode?->clip === null ? '' : Span::seconds($mode->clip)->print(), 'no limit'),
-            self::choice('asks_mark', 'Asks for the class', Mark::cases(), $mode?->asks_mark->value ?? '', 'none'),
-            new KitFieldProps('asks_guaranteed', 'Asks for a guaranteed medium', 'choice', [$mode?->asks_guaranteed === true ? '1' : '0'], [
+            self::choice('asks_mark', 'Asks for the class', Mark::cases(), $mode?->asks_mark->value ?? '', none: 'none'),
+            new KitFieldProps('asks_guaranteed', 'Asks for a guaranteed medium', 'choice', [$mode?->asks_guaranteed === true ? '1' : '0'], choices: [
                 new ChoiceProps('0', 'no', []),
                 new ChoiceProps('1', 'yes: VPG or E', []),
             ]),
-            self::choice('asks_form', 'Asks for the form', Form::cases(), $mode?->asks_form->value ?? '', 'any that fits'),
-            new KitFieldProps('refuses', 'Without it the camera', 'choice', [$mode?->refuses === false ? '0' : '1'], [
+            self::choice('asks_form', 'Asks for the form', Form::cases(), $mode?->asks_form->value ?? '', none: 'any that fits'),
+            new KitFieldProps('refuses', 'Without it the camera', 'choice', [$mode?->refuses === false ? '0' : '1'], choices: [
                 new ChoiceProps('1', 'refuses', []),
                 new ChoiceProps('0', 'warns, and records', []),
             ]),
@@ -116,7 +116,7 @@ final readonly class Modes implements KitSection
             $cases,
         );
 
-        return new KitFieldProps($name, $label, 'choice', [$value], $choices, none: $none);
+        return new KitFieldProps($name, $label, 'choice', [$value], choices: $choices, none: $none);
     }
 
     private static function proxies(?CameraMode $mode): string
@@ -133,7 +133,7 @@ final readonly class Modes implements KitSection
     private static function calibration(?ModeCalibration $one): array
     {
         return [
-            new KitFieldProps('is_clip', 'By', 'choice', [$one?->is_clip === true ? '1' : '0'], [
+            new KitFieldProps('is_clip', 'By', 'choice', [$one?->is_clip === true ? '1' : '0'], choices: [
                 new ChoiceProps('0', 'what the camera says is left', []),
                 new ChoiceProps('1', 'a clip', []),
             ]),
@@ -220,16 +220,16 @@ final readonly class Modes implements KitSection
             $shot === null ? ModeKind::from($typed->text('kind')) : ModeKind::Stills,
             $shot === null ? Mode::rate($writes) : Rate::bytesPerSecond($shot->count * ($frames ?? 1.0)),
             $shot,
-            $frames,
-            new Demand(
+            frames: $frames,
+            demand: new Demand(
                 Mark::tryFrom($typed->text('asks_mark')),
                 $typed->isSo('asks_guaranteed'),
                 Form::tryFrom($typed->text('asks_form')),
                 $typed->text('refuses') !== '0',
             ),
-            Recording::from($typed->text('records')),
-            $typed->text('clip') === '' ? null : Span::parse($typed->text('clip')),
-            array_map(function (TypedGear $one): Calibration {
+            recording: Recording::from($typed->text('records')),
+            clip: $typed->text('clip') === '' ? null : Span::parse($typed->text('clip')),
+            calibrations: array_map(function (TypedGear $one): Calibration {
                 [$size, $length] = [Bytes::parse($one->text('bytes'), 'GB'), Span::parse($one->text('seconds'))];
                 if ($length->seconds <= 0) {
                     throw ValidationException::withMessages(['calibrations' => 'A reading has no length. Write it, such as 79 min.']);
@@ -237,7 +237,7 @@ final readonly class Modes implements KitSection
 
                 return $one->isSo('is_clip') ? Calibration::clip($size, $length) : Calibration::says($size, $length);
             }, $typed->parts('calibrations')),
-            $typed->text('proxy_writes') === '' ? null : Mode::rate($typed->text('proxy_writes')),
+            proxies: $typed->text('proxy_writes') === '' ? null : Mode::rate($typed->text('proxy_writes')),
         );
     }
 

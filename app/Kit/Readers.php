@@ -41,8 +41,8 @@ final readonly class Readers implements KitSection
                             $reader->tag,
                             $reader->name,
                             self::lines($reader),
-                            self::ceilings($reader),
-                            self::suspected($suspects[$reader->tag] ?? []) ?? self::trouble($reader->troubles_count ?? 0),
+                            ceilings: self::ceilings($reader),
+                            trouble: self::suspected($suspects[$reader->tag] ?? []) ?? self::trouble($reader->troubles_count ?? 0),
                         ),
                     )
                     ->all(),
@@ -83,7 +83,7 @@ final readonly class Readers implements KitSection
             'reader',
             $reader?->tag,
             $reader === null ? 'A new reader' : "{$reader->tag} {$reader->name}",
-            [
+            fields: [
                 Field::figures('tag', 'Tag', $reader->tag ?? '', 'R7'),
                 Field::text('name', 'What it is', $reader->name ?? '', 'maker and model'),
                 Field::link('uplink', 'Link to the host', $reader?->uplink),
@@ -92,7 +92,7 @@ final readonly class Readers implements KitSection
                     'Cable it hangs on',
                     'choice',
                     [(string) $reader?->cable_id],
-                    $cables,
+                    choices: $cables,
                     none: 'none of the house’s',
                 ),
                 new KitFieldProps(
@@ -100,16 +100,16 @@ final readonly class Readers implements KitSection
                     'Kind',
                     'choice',
                     [$reader?->camera === true ? '1' : '0'],
-                    [new ChoiceProps('0', 'a card reader', []), new ChoiceProps('1', 'a camera used as its own reader', [])],
+                    choices: [new ChoiceProps('0', 'a card reader', []), new ChoiceProps('1', 'a camera used as its own reader', [])],
                 ),
                 ...Field::measured($reader?->measured, $reader?->measured_how),
             ],
-            new KitPartsProps(
+            parts: new KitPartsProps(
                 'slots',
                 'Slots',
                 'slot',
                 self::slot(null),
-                $reader === null
+                rows: $reader === null
                     ? [new KitRowProps(0, self::slot(null))]
                     : array_values(
                         $reader->slots->map(fn (ReaderSlot $slot): KitRowProps => new KitRowProps($slot->id, self::slot($slot)))->all(),
@@ -250,7 +250,7 @@ final readonly class Readers implements KitSection
                 'Adapter in it',
                 'choice',
                 [(string) $slot?->adapter_id],
-                Adapters::choices(),
+                choices: Adapters::choices(),
                 none: 'none',
             ),
             Field::buses('Buses and host modes it speaks', $slot === null ? [] : array_values($slot->buses->all())),

@@ -79,7 +79,7 @@ final readonly class CardLife
                         $run->chain->describe(),
                         ...$run->counts() ? [] : ['does not count'],
                     ]),
-                    "/runs/{$run->id}",
+                    href: "/runs/{$run->id}",
                 );
             }
         }
@@ -91,7 +91,7 @@ final readonly class CardLife
                 'test',
                 'inspected',
                 "{$answers->count()} answers, by {$first->seen_by}",
-                "/inspect/{$card->tag}",
+                href: "/inspect/{$card->tag}",
             );
         }
 
@@ -108,7 +108,7 @@ final readonly class CardLife
                 continue;
             }
             $days = $shoot->days === 1 ? '1 day' : "{$shoot->days} days";
-            $events[] = new LifeEvent($shoot->begins, 'shoot', $shoot->name, "{$days}, {$one->at}", "/fit/shoots/{$shoot->id}");
+            $events[] = new LifeEvent($shoot->begins, 'shoot', $shoot->name, "{$days}, {$one->at}", href: "/fit/shoots/{$shoot->id}");
         }
         $offloads = OffloadCard::query()->with('offload')->where('card_id', $card->id)->whereNotNull('in_at')->get();
         foreach ($offloads as $one) {
@@ -117,7 +117,7 @@ final readonly class CardLife
                 'offload',
                 'offloaded',
                 $one->offload->name.', '.Bytes::of($one->bytes)->decimal(),
-                "/offloads/{$one->offload_id}",
+                href: "/offloads/{$one->offload_id}",
             );
         }
         foreach (FootageAct::query()->where('card_id', $card->id)->orderBy('id')->get() as $act) {
@@ -139,7 +139,7 @@ final readonly class CardLife
         $voids = RunVoid::query()->whereIn('run_id', $runs->map(fn (Run $run): int => $run->id)->all())->get();
         foreach ($voids as $void) {
             $words = "run {$void->run_id} ".($void->withdrawn === null ? 'taken out' : 'taken out, and back');
-            $events[] = new LifeEvent($void->created_at, 'said', $words, "{$void->reason}, {$void->recorded_by}", "/runs/{$void->run_id}");
+            $events[] = new LifeEvent($void->created_at, 'said', $words, "{$void->reason}, {$void->recorded_by}", href: "/runs/{$void->run_id}");
         }
         foreach (Overrule::query()->where('card_id', $card->id)->get() as $one) {
             $events[] = new LifeEvent(
@@ -147,7 +147,7 @@ final readonly class CardLife
                 'said',
                 "overruled: {$one->verdict->value}".($one->withdrawn === null ? '' : ', and withdrawn'),
                 "{$one->reason}, {$one->recorded_by}",
-                "/prove/{$card->tag}",
+                href: "/prove/{$card->tag}",
             );
         }
 
@@ -164,11 +164,11 @@ final readonly class CardLife
         foreach (StoppedRecording::query()->with('camera')->where('card_id', $card->id)->get() as $stop) {
             $kind = $stop->cause->isTheCards() ? 'trouble' : 'shoot';
             $words = "stopped in {$stop->camera->tag}: {$stop->cause->label()}";
-            $events[] = new LifeEvent($stop->logged_at, $kind, $words, "by {$stop->by}", "/fit/{$card->tag}");
+            $events[] = new LifeEvent($stop->logged_at, $kind, $words, "by {$stop->by}", href: "/fit/{$card->tag}");
         }
         foreach (BodyTrial::query()->with('camera')->where('card_id', $card->id)->get() as $trial) {
             $words = "{$trial->answer->label()} in {$trial->camera->tag}";
-            $events[] = new LifeEvent($trial->tried_at, 'test', $words, "by {$trial->by}", "/fit/{$card->tag}");
+            $events[] = new LifeEvent($trial->tried_at, 'test', $words, "by {$trial->by}", href: "/fit/{$card->tag}");
         }
 
         return $events;

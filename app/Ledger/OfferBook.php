@@ -41,13 +41,13 @@ final readonly class OfferBook
                     $card->seller ?? '',
                     $card->label(),
                     $price,
-                    ($isNewer ? $quote->quoted_on : $card->bought_on)?->format('j M Y') ?? 'no day',
-                    $row['keepsUp'],
-                    $row['owned'],
-                    $row['tested'],
-                    $row['failed'],
-                    $row['isStruckOut'],
-                    $readerOf($card->label()),
+                    on: ($isNewer ? $quote->quoted_on : $card->bought_on)?->format('j M Y') ?? 'no day',
+                    keepsUp: $row['keepsUp'],
+                    owned: $row['owned'],
+                    tested: $row['tested'],
+                    failed: $row['failed'],
+                    isStruckOut: $row['isStruckOut'],
+                    reader: $readerOf($card->label()),
                 );
             }
         }
@@ -148,7 +148,7 @@ final readonly class OfferBook
             $quote->source,
             $label,
             Price::of($quote->price, $quote->currency),
-            $quote->quoted_on->format('j M Y'),
+            on: $quote->quoted_on->format('j M Y'),
             reader: $reader,
         );
     }

@@ -30,8 +30,8 @@ final readonly class SpareBook
                         $shoot->name,
                         $shoot->begins->format('j M Y'),
                         "{$one->place->wanted->camera->tag} {$one->place->wanted->mode->name}",
-                        $of->tag ?? '',
-                        $trouble,
+                        card: $of->tag ?? '',
+                        trouble: $trouble,
                     );
                 }
             }

@@ -75,7 +75,7 @@ final readonly class BooksQuestion
 
         $rates = [...$known, ...array_map(fn (KnownRate $rate): KnownRate => self::atLeast($rate, $known), $kit->rates)];
 
-        return new self(new Question($kit->hosts, $kit->readers, $kit->drives, $laden, [], $rules), $leftOut, $rates);
+        return new self(new Question($kit->hosts, $kit->readers, $kit->drives, $laden, links: [], rules: $rules), $leftOut, $rates);
     }
 
     /**
@@ -93,7 +93,7 @@ final readonly class BooksQuestion
         }
         $low = min($rate->rate, $seen);
 
-        return new KnownRate($rate->of, $rate->thing, $rate->in, $rate->rate, $rate->origin, $rate->how, $low, $rate->high);
+        return new KnownRate($rate->of, $rate->thing, $rate->in, $rate->rate, origin: $rate->origin, how: $rate->how, low: $low, high: $rate->high);
     }
 
     /**
@@ -109,7 +109,7 @@ final readonly class BooksQuestion
             }
         }
 
-        return new LadenCard($card->tag, (float) $card->footage->count, $card->footage_files, $rates[0]->rate, $buses, $readIn);
+        return new LadenCard($card->tag, (float) $card->footage->count, $card->footage_files, $rates[0]->rate, buses: $buses, readIn: $readIn);
     }
 
     /**
@@ -123,11 +123,11 @@ final readonly class BooksQuestion
     {
         $read = $source->card;
         $own = $read !== null && $read->origin === CeilingOrigin::Measurement
-            ? self::measured($source, RateOf::Card, $card->tag, '', $read)
+            ? self::measured($source, RateOf::Card, $card->tag, '', ceiling: $read)
             : self::claimed($card->tag, $read, $buses);
         $rates = [$own];
         foreach ($source->byReader as $reader => $ceiling) {
-            $rates[] = self::measured($source, RateOf::CardIn, $card->tag, strval($reader), $ceiling);
+            $rates[] = self::measured($source, RateOf::CardIn, $card->tag, strval($reader), ceiling: $ceiling);
         }
 
         return $rates;
@@ -138,7 +138,7 @@ final readonly class BooksQuestion
         $rate = $ceiling->usable()->bytesPerSecond;
         [$least, $most] = $source->spreads[$in] ?? [$rate, $rate];
 
-        return new KnownRate($of, $tag, $in, $rate, CeilingOrigin::Measurement, $ceiling->source, min($least, $rate), max($most, $rate));
+        return new KnownRate($of, $tag, $in, $rate, origin: CeilingOrigin::Measurement, how: $ceiling->source, low: min($least, $rate), high: max($most, $rate));
     }
 
     /** @param  list<string>  $buses */
@@ -162,10 +162,10 @@ final readonly class BooksQuestion
             $tag,
             '',
             $rate,
-            CeilingOrigin::Claim,
-            'never read on a chain that showed all of it: its label at the low end of practice',
-            $rate,
-            max($rate, min($claim ?? $rate, $most)),
+            origin: CeilingOrigin::Claim,
+            how: 'never read on a chain that showed all of it: its label at the low end of practice',
+            low: $rate,
+            high: max($rate, min($claim ?? $rate, $most)),
         );
     }
 }

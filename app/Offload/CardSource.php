@@ -53,9 +53,9 @@ final readonly class CardSource
             $label->possibleBuses(),
             $label->connection(),
             $amount,
-            $best ?? ($claim === null ? self::slowest($byReader) : Ceiling::claimed($claim, 'the label’s claim, not measured')),
-            $byReader,
-            $spreads,
+            card: $best ?? ($claim === null ? self::slowest($byReader) : Ceiling::claimed($claim, 'the label’s claim, not measured')),
+            byReader: $byReader,
+            spreads: $spreads,
         );
     }
 

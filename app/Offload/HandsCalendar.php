@@ -25,14 +25,14 @@ final readonly class HandsCalendar
         $calendar = new VCalendar(['PRODID' => '-//Gritty Tally//offload//EN']);
         foreach ($plan->course->handsAtWork() as $i => $acts) {
             $words = array_map(fn (Stretch $act): string => self::words($plan, $act), $acts);
-            self::event($calendar, "{$name} hands {$i}", $begins, $acts[0]->since, end($acts)->until, self::title($words), $words);
+            self::event($calendar, "{$name} hands {$i}", $begins, $acts[0]->since, until: end($acts)->until, title: self::title($words), words: $words);
         }
         [$free, $done] = [$plan->course->allFree(), $plan->course->done];
         if ($plan->decision->cards !== []) {
             $safe = $plan->question->rules->readsBack() ? 'All copies are safe' : 'All copies are made, none is verified';
             $caution = ['Clear no card before two copies of it, on two drives, have been read back.'];
-            self::event($calendar, "{$name} free", $begins, $free, $free, 'Cards are free', $caution);
-            self::event($calendar, "{$name} done", $begins, $done, $done, $safe, $caution);
+            self::event($calendar, "{$name} free", $begins, $free, until: $free, title: 'Cards are free', words: $caution);
+            self::event($calendar, "{$name} done", $begins, $done, until: $done, title: $safe, words: $caution);
         }
 
         return $calendar->serialize();

@@ -80,7 +80,7 @@ final class KitGear
             $most[$port->controller] = max($most[$port->controller] ?? 0.0, $ceiling);
             $hub = $hubs[$port->id] ?? null;
             if ($hub === null) {
-                $ports[] = $this->port($host->name, $port->name, $port->controller, $port->link, $link);
+                $ports[] = $this->port($host->name, $port->name, $port->controller, $port->link, link: $link);
             } else {
                 array_push($ports, ...$this->hub($host->name, $port, $hub, $controllers));
             }
@@ -93,10 +93,10 @@ final class KitGear
                 $host->name,
                 strval($name),
                 $ceiling,
-                CeilingOrigin::Practice,
-                'taken to carry what its fastest port does',
-                $ceiling,
-                $ceiling,
+                origin: CeilingOrigin::Practice,
+                how: 'taken to carry what its fastest port does',
+                low: $ceiling,
+                high: $ceiling,
             );
         }
 
@@ -108,12 +108,12 @@ final class KitGear
     {
         $previews = $host->previews();
         if ($previews !== null) {
-            $this->measured(RateOf::Previews, $host->name, '', $previews, "{$host->preview_files} files timed, {$host->preview_how}");
+            $this->measured(RateOf::Previews, $host->name, '', $previews, how: "{$host->preview_files} files timed, {$host->preview_how}");
 
             return $previews;
         }
         $how = 'not timed: taken to be as slow as the slowest host that was';
-        $this->rates[] = new KnownRate(RateOf::Previews, $host->name, '', $slowest, CeilingOrigin::Practice, $how, $slowest, $slowest);
+        $this->rates[] = new KnownRate(RateOf::Previews, $host->name, '', $slowest, origin: CeilingOrigin::Practice, how: $how, low: $slowest, high: $slowest);
 
         return $slowest;
     }
@@ -131,7 +131,7 @@ final class KitGear
         $ports = [];
         foreach ($hub->ports as $one) {
             $name = "hub {$hub->tag} {$one->name}";
-            $ports[] = $this->port($host, $name, "hub {$hub->tag}", $one->link, $one->link->ceiling());
+            $ports[] = $this->port($host, $name, "hub {$hub->tag}", $one->link, link: $one->link->ceiling());
         }
 
         return $ports;
@@ -162,7 +162,7 @@ final class KitGear
             : implode(', ', array_unique(array_map(fn (Adapter $one): string => "{$one->tag}: {$one->measured_how}", $adapters)));
         if ($fastest > 0) {
             $least = min($fastest, $low);
-            $this->rates[] = new KnownRate(RateOf::Slots, $reader->tag, '', $fastest, CeilingOrigin::Practice, $how, $least, $fastest);
+            $this->rates[] = new KnownRate(RateOf::Slots, $reader->tag, '', $fastest, origin: CeilingOrigin::Practice, how: $how, low: $least, high: $fastest);
         }
         $uplink = $reader->toHost();
         $this->ceiling(RateOf::Uplink, $reader->tag, '', $uplink->ceiling);
@@ -196,11 +196,11 @@ final class KitGear
             $drive->write->bytesPerSecond,
             $drive->read->bytesPerSecond,
             (float) $drive->free->count,
-            (float) ($drive->cache->count ?? 0),
-            $drive->cache_write->bytesPerSecond ?? $drive->write->bytesPerSecond,
-            $drive->spinning,
-            $drive->host?->name,
-            $link->usable()->bytesPerSecond,
+            cache: (float) ($drive->cache->count ?? 0),
+            fast: $drive->cache_write->bytesPerSecond ?? $drive->write->bytesPerSecond,
+            isSpinning: $drive->spinning,
+            inside: $drive->host?->name,
+            link: $link->usable()->bytesPerSecond,
         );
     }
 
@@ -223,24 +223,24 @@ final class KitGear
     {
         $rate = $ceiling->usable()->bytesPerSecond;
         if ($ceiling->origin === CeilingOrigin::Measurement) {
-            $this->measured($of, $thing, $in, $rate, $ceiling->source);
+            $this->measured($of, $thing, $in, $rate, how: $ceiling->source);
 
             return;
         }
         $low = min($rate, $ceiling->least()->bytesPerSecond ?? $rate);
-        $this->rates[] = new KnownRate($of, $thing, $in, $rate, $ceiling->origin, $ceiling->source, $low, $rate);
+        $this->rates[] = new KnownRate($of, $thing, $in, $rate, origin: $ceiling->origin, how: $ceiling->source, low: $low, high: $rate);
     }
 
     private function claimed(RateOf $of, string $thing, float $rate): void
     {
         $low = self::CLAIMED * $rate;
-        $this->rates[] = new KnownRate($of, $thing, '', $rate, CeilingOrigin::Claim, 'as it stands in the kit', $low, $rate);
+        $this->rates[] = new KnownRate($of, $thing, '', $rate, origin: CeilingOrigin::Claim, how: 'as it stands in the kit', low: $low, high: $rate);
     }
 
     private function measured(RateOf $of, string $thing, string $in, float $rate, string $how): void
     {
         $low = (1 - self::OFF) * $rate;
-        $this->rates[] = new KnownRate($of, $thing, $in, $rate, CeilingOrigin::Measurement, $how, $low, (1 + self::OFF) * $rate);
+        $this->rates[] = new KnownRate($of, $thing, $in, $rate, origin: CeilingOrigin::Measurement, how: $how, low: $low, high: (1 + self::OFF) * $rate);
     }
 
     /** @return list<list<Bus>> what each slot of the kit speaks */

@@ -60,9 +60,9 @@ final readonly class ShownPlan
             $plan->goal,
             $plan->decision,
             $asked->rates,
-            $tags,
-            $holds,
-            $withPreviews,
+            tags: $tags,
+            holds: $holds,
+            withPreviews: $withPreviews,
         ))->put();
     }
 
@@ -76,9 +76,9 @@ final readonly class ShownPlan
             $saved->goal,
             $saved->decision,
             $saved->rates,
-            array_map(fn (LadenCard $card): string => $card->tag, $question->cards),
-            [],
-            $question->buildsPreviews(),
+            tags: array_map(fn (LadenCard $card): string => $card->tag, $question->cards),
+            holds: [],
+            withPreviews: $question->buildsPreviews(),
         ))->put();
     }
 

@@ -50,7 +50,7 @@ final class Paper
 
     public function line(string $words, float $points = 8.0, string $style = '', bool $isPencil = false, float $indent = 0.0): void
     {
-        $this->text($words, self::LEFT + $indent, self::WIDTH - $indent, $points, $style, $isPencil ? self::PENCIL : self::INK);
+        $this->text($words, self::LEFT + $indent, self::WIDTH - $indent, $points, style: $style, colour: $isPencil ? self::PENCIL : self::INK);
     }
 
     /** A name and what it is, side by side. */
@@ -60,16 +60,16 @@ final class Paper
             return;
         }
         $y = $this->y;
-        $this->text($name, self::LEFT, 30, 8.0, '', self::PENCIL);
+        $this->text($name, self::LEFT, 30, 8.0, style: '', colour: self::PENCIL);
         $after = $this->y;
         $this->y = $y;
-        $this->text($value, self::LEFT + 31, self::WIDTH - 31, 8.0, '', self::INK);
+        $this->text($value, self::LEFT + 31, self::WIDTH - 31, 8.0, style: '', colour: self::INK);
         $this->y = max($this->y, $after);
     }
 
     public function mono(string $words, float $points = 6.6): void
     {
-        $this->text($words, self::LEFT, self::WIDTH, $points, '', self::INK, 'dejavusansmono');
+        $this->text($words, self::LEFT, self::WIDTH, $points, style: '', colour: self::INK, font: 'dejavusansmono');
     }
 
     /** @param  array{int, int, int}  $colour */

@@ -47,7 +47,7 @@ final readonly class ResultCase
         return new CaseOfCard(
             trim("{$card->tag} {$card->label}"),
             '',
-            new Evidence(self::label($card, $seen), $speeds, $proofs, $sustained, $seen),
+            new Evidence(self::label($card, $seen), $speeds, $proofs, $sustained, seen: $seen),
         );
     }
 

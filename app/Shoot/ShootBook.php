@@ -56,10 +56,10 @@ final readonly class ShootBook
             min($home, $days),
             $extra,
             $wanted,
-            array_values($fit->all()),
-            $rules->school,
-            $rules->margin,
-            $rules->usable,
+            cards: array_values($fit->all()),
+            school: $rules->school,
+            margin: $rules->margin,
+            usable: $rules->usable,
         );
     }
 

@@ -34,7 +34,7 @@ final readonly class Package
         $marks = 0;
         $shared = new SharedText();
         foreach ($documents as $entry) {
-            $marks += self::readThrough($path, $entry, $name, TableLimits::MARKS - $marks, $shared);
+            $marks += self::readThrough($path, $entry, $name, TableLimits::MARKS - $marks, shared: $shared);
         }
         if ($shared->characters() > TableLimits::TEXT) {
             throw NotATable::tooMuchText($name, TableLimits::TEXT);

@@ -67,7 +67,7 @@ final class TagSheet
             'border' => false,
             'padding' => 0,
         ]);
-        $this->words($card, $x + $code + self::PAD, $y, $this->kind->width() - $code - 3 * self::PAD, $height);
+        $this->words($card, $x + $code + self::PAD, $y, $this->kind->width() - $code - 3 * self::PAD, height: $height);
     }
 
     /** Millimetres throughout; the letters grow with the label. */
@@ -79,11 +79,11 @@ final class TagSheet
             SheetKind::Middle => 7.2,
             SheetKind::Large => 11.0,
         };
-        $y = $this->line($card->tag, 'dejavusansmono', 'B', $text * ($large ? 2.4 : 1.8), $x, $y, $width, 1);
-        $y = $this->line($card->name, 'dejavusanscondensed', 'B', $text, $x, $y + 0.6, $width, $large ? 2 : 1);
-        $y = $this->line(str_replace('-', "\u{2011}", $card->line), 'dejavusanscondensed', '', $text, $x, $y, $width, 2);
+        $y = $this->line($card->tag, 'dejavusansmono', 'B', $text * ($large ? 2.4 : 1.8), x: $x, y: $y, width: $width, most: 1);
+        $y = $this->line($card->name, 'dejavusanscondensed', 'B', $text, x: $x, y: $y + 0.6, width: $width, most: $large ? 2 : 1);
+        $y = $this->line(str_replace('-', "\u{2011}", $card->line), 'dejavusanscondensed', '', $text, x: $x, y: $y, width: $width, most: 2);
         foreach ($this->remarks($card) as $remark) {
-            $y = $this->line($remark, 'dejavusanscondensed', '', $text * 0.92, $x, $y + 0.3, $width, 2);
+            $y = $this->line($remark, 'dejavusanscondensed', '', $text * 0.92, x: $x, y: $y + 0.3, width: $width, most: 2);
         }
     }
 

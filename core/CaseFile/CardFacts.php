@@ -57,9 +57,9 @@ final readonly class CardFacts
             self::only($runs, SpeedEvidence::class),
             self::only($runs, ProofEvidence::class),
             self::only($runs, LongWriteEvidence::class),
-            $this->seen->seats(),
-            true,
-            $this->house(),
+            seen: $this->seen->seats(),
+            looked: true,
+            house: $this->house(),
         );
     }
 
@@ -84,7 +84,7 @@ final readonly class CardFacts
         $reference =
             $this->price === null
                 ? null
-                : Reference::from($this->house->quotes(), $label->form, Tier::of($label), $this->price->currency, $label->capacity);
+                : Reference::from($this->house->quotes(), $label->form, Tier::of($label), $this->price->currency, capacity: $label->capacity);
 
         return new House(
             OriginFindings::of($label->capacity, $origin, new Sisters($this->house->sameSerial($this->serial)), $reference),

@@ -79,7 +79,7 @@ final readonly class WrittenScreen implements WrittenRun
         $of = $this->back->diagnosis($core);
 
         return $core->bad() > 0 || $of->condition === Condition::Refuses
-            ? Diagnosis::found($of->condition, $of->capacity, $of->wrap, $of->wrapFrom, false)
-            : Diagnosis::found(Condition::Whole, $this->back->shows, null, null, false);
+            ? Diagnosis::found($of->condition, $of->capacity, $of->wrap, $of->wrapFrom, exact: false)
+            : Diagnosis::found(Condition::Whole, $this->back->shows, null, null, exact: false);
     }
 }

@@ -155,7 +155,7 @@ final class FolderDevice implements Device
             $this->fetchAhead($file, $within);
             $data = $this->turns->read($file, $offset - $within, $within, $length);
         } catch (HostError $error) {
-            throw HostErrorMapper::reading($error, $offset, $length, $this->card->given, $this->folder->isThere());
+            throw HostErrorMapper::reading($error, $offset, $length, $this->card->given, isThere: $this->folder->isThere());
         }
 
         return $data->length() === $length ? $data : throw HostRefused::changed($this->card->given);

@@ -62,7 +62,7 @@ final readonly class HeldFolder
 
         $kernel = new Kernel();
 
-        return new self($given, $open->real(), $mount, $open, $kernel, $kernel->isPresent($mount->numbers));
+        return new self($given, $open->real(), $mount, $open, kernel: $kernel, isOnDevice: $kernel->isPresent($mount->numbers));
     }
 
     /** @return string a path to something in the folder itself, wherever its own path leads by now */
@@ -133,7 +133,7 @@ final readonly class HeldFolder
 
     public function identity(): Identity
     {
-        return Identity::ofMount($this->mount, $this->total(), $this->path, $this->open->stat(), $this->kernel);
+        return Identity::ofMount($this->mount, $this->total(), $this->path, $this->open->stat(), kernel: $this->kernel);
     }
 
     public function letGo(): void

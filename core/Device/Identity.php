@@ -43,7 +43,7 @@ final readonly class Identity
     public static function ofTarget(Target $target, Bytes $bytes, Kernel $kernel = new Kernel()): self
     {
         if (! $target->isBlock) {
-            return new self(IdentityKind::Image, $target->path, Target::split($target->device), $target->inode, $bytes);
+            return new self(IdentityKind::Image, $target->path, Target::split($target->device), $target->inode, bytes: $bytes);
         }
         $numbers = $target->numbers();
 
@@ -52,10 +52,10 @@ final readonly class Identity
             $target->path,
             $numbers,
             0,
-            $bytes,
-            $kernel->sequence($numbers),
-            $kernel->serialOfMedium($numbers),
-            $kernel->byId($numbers),
+            bytes: $bytes,
+            sequence: $kernel->sequence($numbers),
+            serial: $kernel->serialOfMedium($numbers),
+            name: $kernel->byId($numbers),
         );
     }
 
@@ -67,12 +67,12 @@ final readonly class Identity
             $real,
             $mount->numbers,
             $stat['ino'] ?? 0,
-            $bytes,
-            $kernel->sequence($mount->numbers),
-            $kernel->serialOfMedium($mount->numbers),
-            $kernel->byId($mount->numbers),
-            $mount->source,
-            $kernel->volume($mount->source),
+            bytes: $bytes,
+            sequence: $kernel->sequence($mount->numbers),
+            serial: $kernel->serialOfMedium($mount->numbers),
+            name: $kernel->byId($mount->numbers),
+            source: $mount->source,
+            volume: $kernel->volume($mount->source),
         );
     }
 
@@ -88,7 +88,7 @@ final readonly class Identity
             $mount = Mount::of($real);
             $total = @disk_total_space($real);
 
-            return self::ofMount($mount, Bytes::of($total === false ? 0 : (int) $total), $real, ['ino' => $target->inode], $kernel);
+            return self::ofMount($mount, Bytes::of($total === false ? 0 : (int) $total), $real, ['ino' => $target->inode], kernel: $kernel);
         }
         if (! $target->isBlock && ! $target->isRegular) {
             return null;

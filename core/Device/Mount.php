@@ -77,15 +77,15 @@ final readonly class Mount
             $fields[2],
             stripcslashes($fields[3]),
             stripcslashes($fields[4]),
-            $type,
-            $readOnly,
-            stripcslashes($source),
+            type: $type,
+            readOnly: $readOnly,
+            source: stripcslashes($source),
         );
     }
 
     private static function unknown(): self
     {
-        return new self(-1, '', '/', '/', 'unknown', false, '');
+        return new self(-1, '', '/', '/', type: 'unknown', readOnly: false, source: '');
     }
 
     /** Whether a folder is the place where this file system begins: what lies in it lies on a medium of its own. */

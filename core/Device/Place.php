@@ -38,7 +38,7 @@ final readonly class Place
         $mount = Mount::of($real);
         [$kind, $devices] = self::behind($mount, $kernel);
 
-        return new self($kind, $real, $mount->numbers, $devices, $kernel->volume($mount->source));
+        return new self($kind, $real, $mount->numbers, $devices, volume: $kernel->volume($mount->source));
     }
 
     /** @return array{PlaceKind, list<string>} */

@@ -56,7 +56,7 @@ final readonly class Evidence
             );
         }
 
-        return new self($this->asTold, $speeds, $proofs, $sustained, $this->seen, $this->looked, $this->house);
+        return new self($this->asTold, $speeds, $proofs, $sustained, seen: $this->seen, looked: $this->looked, house: $this->house);
     }
 
     /** A speed run of it, with all that is known of the card besides. */

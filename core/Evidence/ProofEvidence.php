@@ -45,7 +45,7 @@ final readonly class ProofEvidence
                 $record->course,
                 $record->write->bytes,
                 // All that a file system gave may be a small part of the card.
-                $shown !== null && ! $record->extent->isFolder && $record->write->bytes->count >= $shown->count,
+                isWholeCard: $shown !== null && ! $record->extent->isFolder && $record->write->bytes->count >= $shown->count,
             );
     }
 

@@ -33,7 +33,7 @@ final readonly class SpeedEvidence
         Thresholds $by = new Thresholds(),
         array $seen = [],
     ): SpeedReading {
-        return SpeedReading::of($this->record, $this->chain, $label, $this->source->isTyped, $reached, $by, $seen);
+        return SpeedReading::of($this->record, $this->chain, $label, $this->source->isTyped, reached: $reached, by: $by, seen: $seen);
     }
 
     /** Whether it is more than a look: only then does it speak against a card. */

@@ -47,7 +47,7 @@ final readonly class SpeedReading
                 $claim,
                 $seen[$way->value] ?? [],
                 $way === Way::Read ? $writes : null,
-                $paper,
+                paper: $paper,
             )
             : null;
 
@@ -59,10 +59,10 @@ final readonly class SpeedReading
                     $label->write,
                     $paper,
                     true,
-                    $way('write'),
-                    $slip($label->write, Way::Write),
-                    $blame->isTheCards(...),
-                    $by,
+                    disagrees: $way('write'),
+                    slipOf: $slip($label->write, Way::Write),
+                    isTheCards: $blame->isTheCards(...),
+                    by: $by,
                 ),
             $record->reads === []
                 ? null
@@ -71,10 +71,10 @@ final readonly class SpeedReading
                     $label->readClaim(),
                     $paper,
                     $record->forgot,
-                    $way('read'),
-                    $slip($label->readClaim(), Way::Read),
-                    $blame->of(Way::Read)->isTheCards(...),
-                    $by,
+                    disagrees: $way('read'),
+                    slipOf: $slip($label->readClaim(), Way::Read),
+                    isTheCards: $blame->of(Way::Read)->isTheCards(...),
+                    by: $by,
                 ),
             $blame,
         );

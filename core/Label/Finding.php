@@ -40,11 +40,11 @@ final readonly class Finding
     {
         return $who === null
             ? $this
-            : new self($this->id, $this->severity, rtrim($this->reason, '.').". Seen by {$who}.", $this->source, $this->about);
+            : new self($this->id, $this->severity, rtrim($this->reason, '.').". Seen by {$who}.", $this->source, about: $this->about);
     }
 
     public function about(About $about): self
     {
-        return new self($this->id, $this->severity, $this->reason, $this->source, $about);
+        return new self($this->id, $this->severity, $this->reason, $this->source, about: $about);
     }
 }

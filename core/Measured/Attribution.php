@@ -45,7 +45,7 @@ final readonly class Attribution
     /** The same chain, asked of the other way. */
     public function of(Way $way): self
     {
-        return new self($this->chain, $this->label, $this->reached, $this->by, $way);
+        return new self($this->chain, $this->label, $this->reached, $this->by, way: $way);
     }
 
     /**

@@ -37,8 +37,8 @@ final readonly class Changed
             $one->bytes,
             $one->files,
             2 * $one->read,
-            array_map(strval(...), array_keys($buses)),
-            array_map($twice, $one->readIn),
+            buses: array_map(strval(...), array_keys($buses)),
+            readIn: array_map($twice, $one->readIn),
         );
 
         return $question->withCards(array_values($cards));
@@ -54,11 +54,11 @@ final readonly class Changed
             2 * $one->write,
             2 * $one->read,
             $one->free,
-            $one->cache,
-            2 * $one->fast,
-            false,
-            $one->inside,
-            self::faster($one->link),
+            cache: $one->cache,
+            fast: 2 * $one->fast,
+            isSpinning: false,
+            inside: $one->inside,
+            link: self::faster($one->link),
         );
 
         return (new self($question))->with(drives: $drives);
@@ -165,9 +165,9 @@ final readonly class Changed
             $verify ?? $rules->verify,
             $rules->scheme,
             $rules->swap,
-            $rules->first,
-            $rules->overhead,
-            min(Rules::MOST_HANDS, $hands ?? $rules->hands),
+            first: $rules->first,
+            overhead: $rules->overhead,
+            hands: min(Rules::MOST_HANDS, $hands ?? $rules->hands),
         );
     }
 
@@ -191,8 +191,8 @@ final readonly class Changed
             array_values($readers ?? $this->question->readers),
             array_values($drives ?? $this->question->drives),
             $this->question->cards,
-            $this->question->links,
-            $rules ?? $this->question->rules,
+            links: $this->question->links,
+            rules: $rules ?? $this->question->rules,
         );
     }
 }

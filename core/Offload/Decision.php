@@ -35,7 +35,7 @@ final readonly class Decision
                 $network->slotNames[$placement->slot],
                 $orders[$placement->slot],
                 array_map(fn (int $drive): string => $question->drives[$drive]->name, $placement->drives),
-                $placement->scheme,
+                scheme: $placement->scheme,
             );
         }
 

@@ -20,7 +20,7 @@ final readonly class OneByOne
         foreach ($plan->question->cards as $card) {
             $placed = array_values(array_filter($plan->decision->cards, fn (PlacedCard $one): bool => $one->tag === $card->tag));
             if ($placed !== []) {
-                $alone = new PlacedCard($card->tag, $placed[0]->slot, 1, $placed[0]->drives, Scheme::Straight);
+                $alone = new PlacedCard($card->tag, $placed[0]->slot, 1, $placed[0]->drives, scheme: Scheme::Straight);
                 // Hands swap every card but the first.
                 $seconds += $seconds === 0.0 ? 0.0 : $rules->swap - $rules->first;
                 $seconds += Plan::decided(

@@ -38,7 +38,7 @@ final readonly class OtherPlans
         $rules = $question->rules;
 
         return $question->withRules(
-            new Rules($rules->copies, $rules->verify, $scheme, $rules->swap, $rules->first, $rules->overhead, $rules->hands),
+            new Rules($rules->copies, $rules->verify, $scheme, $rules->swap, first: $rules->first, overhead: $rules->overhead, hands: $rules->hands),
         );
     }
 }

@@ -57,14 +57,14 @@ final readonly class Plan implements JsonSerializable
         $bound = Bound::of($sorted);
         $state = $sorted->cards === []
             ? null
-            : Planner::best($sorted, $goal, $bound, self::work($seconds, $bound), self::work(self::AT_ONCE, $bound), $known, null, $wanted);
+            : Planner::best($sorted, $goal, $bound, self::work($seconds, $bound), short: self::work(self::AT_ONCE, $bound), known: $known, begun: null, wanted: $wanted);
         $decision = new Decision($question->links, []);
         if ($state !== null) {
             $board = new Board($sorted, $state->links);
             $decision = Decision::of($board->network, self::whole($state->links), $board->placements($state));
         }
 
-        return self::decided($question, $goal, $decision, $bound->seconds, $plannable->leftOut);
+        return self::decided($question, $goal, $decision, $bound->seconds, leftOut: $plannable->leftOut);
     }
 
     /**
@@ -82,7 +82,7 @@ final readonly class Plan implements JsonSerializable
         }
         $sorted = Sorted::question($plannable->question);
         $bound = Bound::of($sorted);
-        $state = Planner::best($sorted, $goal, $bound, self::work($seconds, $bound), self::work(self::AT_ONCE, $bound), $known, $begun);
+        $state = Planner::best($sorted, $goal, $bound, self::work($seconds, $bound), short: self::work(self::AT_ONCE, $bound), known: $known, begun: $begun);
         if ($state === null) {
             return null;
         }
@@ -108,8 +108,8 @@ final readonly class Plan implements JsonSerializable
             $goal,
             $decision,
             Reckoner::course($network, $decision->placements($network)),
-            $bound ?? Bound::of($question)->seconds,
-            $leftOut,
+            bound: $bound ?? Bound::of($question)->seconds,
+            leftOut: $leftOut,
         );
     }
 

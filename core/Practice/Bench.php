@@ -54,7 +54,7 @@ final readonly class Bench
     public function moves(array $readers): array
     {
         return [
-            new Move(MoveKind::Inspect->value, MoveKind::Inspect, null, self::LOOK, null),
+            new Move(MoveKind::Inspect->value, MoveKind::Inspect, null, self::LOOK, run: null),
             ...array_map($this->measure(...), $readers),
             $this->longWrite(),
             $this->screen(MoveKind::Screen),
@@ -80,7 +80,7 @@ final readonly class Bench
             MoveKind::Measure,
             $reader,
             self::INSERT + (int) ceil(self::READINGS * (1000 / $write + 1000 / $read)),
-            $this->speed($reader, self::READINGS, 1.0),
+            run: $this->speed($reader, self::READINGS, 1.0),
         );
     }
 
@@ -110,7 +110,7 @@ final readonly class Bench
             MoveKind::LongWrite,
             $this->good,
             self::INSERT + (int) ceil($this->card->writing(self::LONG, $gives)),
-            ['kind' => 'sustained', 'chain' => $this->good->pack(), 'course' => $this->card->course(self::LONG, $gives)],
+            run: ['kind' => 'sustained', 'chain' => $this->good->pack(), 'course' => $this->card->course(self::LONG, $gives)],
         );
     }
 
@@ -118,7 +118,7 @@ final readonly class Bench
     {
         $isAnswered = $this->card->trick === Trick::CacheAnswers && ! $kind->isAgain();
 
-        return new Move($kind->value, $kind, $this->good, self::SCREEN + $this->seating($kind), [
+        return new Move($kind->value, $kind, $this->good, self::SCREEN + $this->seating($kind), run: [
             'kind' => 'screen',
             'chain' => $this->good->pack(),
             'shows' => "{$this->card->shown} GB",
@@ -136,7 +136,7 @@ final readonly class Bench
             MoveKind::Part,
             $this->good,
             self::INSERT + $this->passes(self::PART),
-            $this->proof(self::PART, []),
+            run: $this->proof(self::PART, []),
         );
     }
 
@@ -149,7 +149,7 @@ final readonly class Bench
 
         $reader = $kind->isAgain() ? $this->good->twin(self::TWIN) : $this->good;
 
-        return new Move($kind->value, $kind, $reader, $this->passes($much) + $this->seating($kind), [
+        return new Move($kind->value, $kind, $reader, $this->passes($much) + $this->seating($kind), run: [
             ...$this->proof($much, [...$this->fake(), ...$spot]),
             'chain' => $reader->pack(),
             'reinserted' => $kind->isAgain(),

@@ -62,7 +62,7 @@ final class Exercise
             $moves[$move->id] = $move;
         }
 
-        return new self($level, $seed, $card, $first, $moves, $bench->firstLook($first));
+        return new self($level, $seed, $card, $first, moves: $moves, look: $bench->firstLook($first));
     }
 
     /** @return list<MadeUpReader> by name */
@@ -99,9 +99,9 @@ final class Exercise
             array_values(array_filter($runs, fn (object $run): bool => $run instanceof SpeedEvidence)),
             array_values(array_filter($runs, fn (object $run): bool => $run instanceof ProofEvidence)),
             array_values(array_filter($runs, fn (object $run): bool => $run instanceof LongWriteEvidence)),
-            $base->seen,
-            true,
-            $base->house,
+            seen: $base->seen,
+            looked: true,
+            house: $base->house,
         );
     }
 

@@ -56,15 +56,15 @@ final readonly class MadeUpCard
                 Trick::SlowCard => $read * $between(0.2, 0.26),
                 default => $read * $between(0.95, 1.0),
             },
-            $trick === Trick::SlowCard ? $floor * $between(0.6, 0.85) : $burst,
-            match ($trick) {
+            burst: $trick === Trick::SlowCard ? $floor * $between(0.6, 0.85) : $burst,
+            sustained: match ($trick) {
                 Trick::SlowCard, Trick::Cliff => $floor * $between(0.4, 0.8),
                 Trick::HoldsOn => $floor * $between(1.12, 1.3),
                 default => $burst,
             },
-            $trick === Trick::Cliff || $trick === Trick::HoldsOn ? round($between(3, 6), 1) : 0.0,
-            $shown,
-            $isFake ? round($shown * $between(0.16, 0.8), 2) : $shown,
+            cache: $trick === Trick::Cliff || $trick === Trick::HoldsOn ? round($between(3, 6), 1) : 0.0,
+            shown: $shown,
+            end: $isFake ? round($shown * $between(0.16, 0.8), 2) : $shown,
         );
     }
 

@@ -28,14 +28,14 @@ final readonly class MadeUpReader
             $bus,
             $link,
             $between($slot->least()?->megabytes() ?? 0.0, $slot->usable()->megabytes()),
-            $between($cable->least()?->megabytes() ?? 0.0, $cable->usable()->megabytes()),
+            cable: $between($cable->least()?->megabytes() ?? 0.0, $cable->usable()->megabytes()),
         );
     }
 
     /** Another one of the same kind. */
     public function twin(string $name): self
     {
-        return new self($name, $this->bus, $this->link, $this->slot, $this->cable);
+        return new self($name, $this->bus, $this->link, $this->slot, cable: $this->cable);
     }
 
     /** MB/s that a card gets that can do so much by itself. */

@@ -73,7 +73,7 @@ final readonly class EngineGauge
             for ($round = 0; $round < self::ROUNDS; $round++) {
                 $device = FolderDevice::open(HeldFolder::at($folder), $size);
                 try {
-                    foreach (self::on($device, $size, new HostClock(), self::WARM, $block) as $way => $seconds) {
+                    foreach (self::on($device, $size, new HostClock(), self::WARM, block: $block) as $way => $seconds) {
                         $best[$way] = min($best[$way], $seconds);
                     }
                 } finally {

@@ -89,7 +89,7 @@ final class SmallFiles
     /** @param  list<SmallFilesRound>  $rounds */
     private function result(array $rounds, bool $stopped, ?string $cutShort): SmallFilesResult
     {
-        return new SmallFilesResult($this->files, Bytes::of($this->each), $rounds, $this->forgot, $this->wrong, $stopped, $cutShort);
+        return new SmallFilesResult($this->files, Bytes::of($this->each), $rounds, $this->forgot, wrong: $this->wrong, stopped: $stopped, cutShort: $cutShort);
     }
 
     /** @throws DeviceFault */
@@ -117,9 +117,9 @@ final class SmallFiles
                 }
                 $seconds +=
                     $phase === Phase::Writing
-                        ? $this->put($store, $clock, $imprint, $number, $i * $length, $length)
-                        : $this->get($store, $clock, $imprint, $number, $i * $length, $length);
-                $beat->beat($phase, $round, ($i + 1) * $length, $whole, $length);
+                        ? $this->put($store, $clock, $imprint, $number, at: $i * $length, length: $length)
+                        : $this->get($store, $clock, $imprint, $number, at: $i * $length, length: $length);
+                $beat->beat($phase, $round, ($i + 1) * $length, $whole, moved: $length);
             }
             $took[] = Span::seconds($seconds);
         }

@@ -62,10 +62,10 @@ final class SpeedCourse
             $this->writes,
             $this->reads,
             $this->forgot,
-            $this->wrong,
-            $this->trace?->points() ?? [],
-            $stopped,
-            $cutShort,
+            wrong: $this->wrong,
+            trace: $this->trace?->points() ?? [],
+            stopped: $stopped,
+            cutShort: $cutShort,
         );
     }
 }

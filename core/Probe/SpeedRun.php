@@ -60,8 +60,8 @@ final readonly class SpeedRun
         for ($run = 1; $run <= $this->plan->passages(); $run++) {
             $imprint = TestPattern::random($course->region);
             if (
-                ! $this->write($device, $clock, $beat, $imprint, $course, $run) ||
-                ! $this->read($device, $clock, $beat, $imprint, $course, $run) ||
+                ! $this->write($device, $clock, $beat, $imprint, course: $course, run: $run) ||
+                ! $this->read($device, $clock, $beat, $imprint, course: $course, run: $run) ||
                 ! $this->cool($clock, $beat, $run)
             ) {
                 return false;
@@ -77,12 +77,12 @@ final readonly class SpeedRun
         $imprint = TestPattern::random($course->region);
         for ($run = 1; $run <= $this->plan->passages(); $run++) {
             $imprint = TestPattern::random($course->region);
-            if (! $this->write($device, $clock, $beat, $imprint, $course, $run) || ! $this->cool($clock, $beat, 1)) {
+            if (! $this->write($device, $clock, $beat, $imprint, course: $course, run: $run) || ! $this->cool($clock, $beat, 1)) {
                 return false;
             }
         }
         for ($run = 1; $run <= $this->plan->passages(); $run++) {
-            if (! $this->read($device, $clock, $beat, $imprint, $course, $run) || ! $this->cool($clock, $beat, $run)) {
+            if (! $this->read($device, $clock, $beat, $imprint, course: $course, run: $run) || ! $this->cool($clock, $beat, $run)) {
                 return false;
             }
         }
@@ -99,7 +99,7 @@ final readonly class SpeedRun
                 return false;
             }
             $clock->pause(min(self::NAP, $until - $now));
-            $beat->beat(Phase::Cooling, $run, 0, 0, 0);
+            $beat->beat(Phase::Cooling, $run, 0, 0, moved: 0);
         }
 
         return true;
@@ -120,9 +120,9 @@ final readonly class SpeedRun
             $before = $clock->now();
             $device->write($this->plan->from->count + $at, $imprint->stretch($at, $length));
             $trace->add($length, $clock->now() - $before);
-            $beat->beat(Phase::Writing, $run, $at + $length, $size, $length);
+            $beat->beat(Phase::Writing, $run, $at + $length, $size, moved: $length);
         }
-        $beat->beat(Phase::Settling, $run, $size, $size, 0);
+        $beat->beat(Phase::Settling, $run, $size, $size, moved: 0);
         $device->settle();
         $course->wrote(new Passage($imprint->size, Span::seconds($clock->now() - $began)), $trace, $run);
 
@@ -153,7 +153,7 @@ final readonly class SpeedRun
             } catch (CannotRead) {
                 $wrong += $length;
             }
-            $beat->beat(Phase::Reading, $run, $at + $length, $size, $length);
+            $beat->beat(Phase::Reading, $run, $at + $length, $size, moved: $length);
         }
         $course->read(new Passage(Bytes::of($readable), Span::seconds($seconds)), $forgot, $wrong, $run);
 

@@ -63,7 +63,7 @@ final readonly class SustainedRun
                     break;
                 }
                 $at += $length;
-                $beat->beat(Phase::Writing, 1, $at, $size, $length);
+                $beat->beat(Phase::Writing, 1, $at, $size, moved: $length);
                 if ($clock->now() - $began >= self::SETTLE_EVERY || $at === $size) {
                     $device->settle();
                     $took = $clock->now() - $began;
@@ -78,9 +78,9 @@ final readonly class SustainedRun
                             $trace->points(),
                             true,
                             null,
-                            null,
-                            $lowest->floor(),
-                            $heat->points(),
+                            cutShort: null,
+                            floor: $lowest->floor(),
+                            heat: $heat->points(),
                         ),
                     );
                     $began = $clock->now();
@@ -99,9 +99,9 @@ final readonly class SustainedRun
             $trace->points(),
             $at < $size && $note === null && $cutShort === null,
             $note,
-            $cutShort,
-            $lowest->floor(),
-            $heat->points(),
+            cutShort: $cutShort,
+            floor: $lowest->floor(),
+            heat: $heat->points(),
         );
     }
 }

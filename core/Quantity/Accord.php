@@ -32,7 +32,7 @@ final readonly class Accord
         $computed = Rate::ofTransfer($size, $time);
         $ratio = $typed->over($computed);
 
-        return new self($size, $time, $typed, $computed, $ratio, abs($ratio - 1) <= self::AGREES ? null : Slip::of($ratio));
+        return new self($size, $time, $typed, $computed, ratio: $ratio, slip: abs($ratio - 1) <= self::AGREES ? null : Slip::of($ratio));
     }
 
     public function agrees(): bool

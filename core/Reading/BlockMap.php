@@ -152,7 +152,7 @@ final class BlockMap
             $last->offset,
             $last->length + $patch->length,
             $source,
-            $last->wrongBits + $patch->wrongBits,
+            wrongBits: $last->wrongBits + $patch->wrongBits,
         );
     }
 

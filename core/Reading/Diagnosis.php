@@ -45,7 +45,7 @@ final readonly class Diagnosis
     /** What was found by asking single places. */
     public static function found(Condition $condition, Bytes $capacity, ?int $wrap, ?int $wrapFrom, bool $exact = true): self
     {
-        return new self($condition, $capacity, $wrap, $wrapFrom, $exact);
+        return new self($condition, $capacity, $wrap, $wrapFrom, exact: $exact);
     }
 
     /**
@@ -56,11 +56,11 @@ final readonly class Diagnosis
     public static function repeating(int $lap, int $from, bool $exact = true, array $also = []): self
     {
         return self::SCRATCH * $lap < $from
-            ? new self(Condition::Drops, Bytes::of($from), null, null, $exact, [
+            ? new self(Condition::Drops, Bytes::of($from), null, null, exact: $exact, also: [
                 'All that is written behind it goes into one place of '.Bytes::of($lap)->decimal().'.',
                 ...$also,
             ])
-            : new self(Condition::Wraps, Bytes::of($from + $lap), $lap, $from, $exact, $also);
+            : new self(Condition::Wraps, Bytes::of($from + $lap), $lap, $from, exact: $exact, also: $also);
     }
 
     /**

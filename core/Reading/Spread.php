@@ -49,7 +49,7 @@ final readonly class Spread
             Bytes::of($core->bad()),
             self::clustered($runs, $core),
             Bytes::of($extent),
-            $scrambled === 0 || $core->wrongBits() === 0 ? null : $core->wrongBits() / (8 * $scrambled),
+            wrongBits: $scrambled === 0 || $core->wrongBits() === 0 ? null : $core->wrongBits() / (8 * $scrambled),
         );
     }
 

@@ -41,7 +41,7 @@ final readonly class Summary
         $median = $count % 2 === 1 ? $values[intdiv($count, 2)] : ($values[intdiv($count, 2) - 1] + $values[intdiv($count, 2)]) / 2;
         $deviation = $count === 1 ? null : self::deviation($values, $mean);
 
-        return new self($count, $mean, $median, $values[0], $values[$count - 1], $deviation);
+        return new self($count, $mean, $median, $values[0], most: $values[$count - 1], deviation: $deviation);
     }
 
     /**

@@ -61,8 +61,8 @@ final readonly class Trend
             $slopes[$low],
             $slopes[$high],
             Summary::of(array_column($points, 0))->median,
-            Summary::of(array_column($points, 1))->median,
-            count($points),
+            level: Summary::of(array_column($points, 1))->median,
+            count: count($points),
         );
     }
 

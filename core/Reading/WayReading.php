@@ -70,7 +70,7 @@ final readonly class WayReading
         $isItsOwn = fn (): bool => $isTheCards === null || ($claim !== null && $isTheCards($median, $claim));
         $standing = $claim === null ? null : Standing::of($median, $claim, $isItsOwn, $by);
 
-        return new self($summary, $claim, $standing, $suspicions, $outliers, $isLeftOut, $slip);
+        return new self($summary, $claim, $standing, $suspicions, outliers: $outliers, isLeftOut: $isLeftOut, slip: $slip);
     }
 
     public function median(): Rate

@@ -44,11 +44,11 @@ final readonly class CopyRecord implements Result
             $result->files,
             array_filter($laps, fn (?float $seconds): bool => $seconds !== null),
             count($result->different),
-            array_slice($result->different, 0, self::NAMES),
-            count($result->skipped),
-            FileOverhead::of($result->times)?->words(),
-            $result->target,
-            $result->forgot,
+            different: array_slice($result->different, 0, self::NAMES),
+            skipped: count($result->skipped),
+            overhead: FileOverhead::of($result->times)?->words(),
+            target: $result->target,
+            forgot: $result->forgot,
         );
     }
 

@@ -99,6 +99,6 @@ final readonly class LongWrite
     /** @param  list<Plateau>  $plateaus */
     private static function met(?SustainedFloor $floor, array $plateaus): self
     {
-        return new self($floor?->rate, $floor->window ?? 0.0, $floor->from ?? 0.0, $floor->to ?? 0.0, $plateaus);
+        return new self($floor?->rate, $floor->window ?? 0.0, $floor->from ?? 0.0, $floor->to ?? 0.0, plateaus: $plateaus);
     }
 }

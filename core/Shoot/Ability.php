@@ -40,7 +40,7 @@ final readonly class Ability
                 fn (array $one): CardFloor => new CardFloor(...$one),
                 KeptUp::among($evidence),
             ),
-            $evidence,
+            evidence: $evidence,
         );
     }
 

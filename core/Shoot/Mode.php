@@ -94,7 +94,7 @@ final readonly class Mode
         Demand $demand = new Demand(),
         Recording $recording = Recording::OneSlot,
     ): self {
-        return new self($name, ModeKind::Stills, Rate::bytesPerSecond($shot->count * $frames), $shot, $frames, $demand, $recording);
+        return new self($name, ModeKind::Stills, Rate::bytesPerSecond($shot->count * $frames), $shot, frames: $frames, demand: $demand, recording: $recording);
     }
 
     /** Its proxies as a mode of their own, of which the camera asks nothing; null where it makes none or nobody said what they write. */
@@ -112,12 +112,12 @@ final readonly class Mode
             $this->kind,
             $this->nominal,
             $this->shot,
-            $this->frames,
-            $demand,
-            $this->recording,
-            $this->clip,
-            $this->calibrations,
-            $this->proxies,
+            frames: $this->frames,
+            demand: $demand,
+            recording: $this->recording,
+            clip: $this->clip,
+            calibrations: $this->calibrations,
+            proxies: $this->proxies,
         );
     }
 

@@ -51,7 +51,7 @@ enum StandInChoice: string
                 default => $shown,
             },
             Rate::bytesPerSecond(max(1e6, $slowness * ($this === self::Slow ? min($write, $floor->bytesPerSecond) : $write))),
-            Rate::bytesPerSecond(max(1e6, $slowness * $read)),
+            read: Rate::bytesPerSecond(max(1e6, $slowness * $read)),
             patches: $this === self::Patchy ? 7 : 0,
             seed: $seed,
         );

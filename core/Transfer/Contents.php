@@ -39,7 +39,7 @@ final readonly class Contents
             count($source->files),
             hash_final($sum),
             array_map(FilePath::shown(...), array_slice($left, 0, self::NAMED)),
-            count($left),
+            leftOutCount: count($left),
         );
     }
 }

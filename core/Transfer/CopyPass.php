@@ -221,7 +221,7 @@ final class CopyPass
                     $drive->write($at, $bytes);
                 }
                 $end = $at + strlen($bytes);
-                $this->beat->beat(Phase::Writing, 1, $end, $file->size, strlen($bytes));
+                $this->beat->beat(Phase::Writing, 1, $end, $file->size, moved: strlen($bytes));
             }
         } finally {
             // Whatever became of it, the next one begins anew.

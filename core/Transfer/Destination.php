@@ -78,7 +78,7 @@ final class Destination
         try {
             $root = Beneath::folder($held->inside());
 
-            return new self($given, $held, $root, $name, Stage::open($root, $given, $name, $resume));
+            return new self($given, $held, $root, $name, stage: Stage::open($root, $given, $name, $resume));
         } catch (HostError $error) {
             throw $error->isFull() ? CannotCopy::driveFull($given) : CannotWrite::folder($given, $error);
         }

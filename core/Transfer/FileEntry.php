@@ -29,7 +29,7 @@ final readonly class FileEntry
             $bytes,
             (int) $seconds,
             (int) $nano,
-            new Sums($xxh128, $sha256),
+            sums: new Sums($xxh128, $sha256),
         );
     }
 }

@@ -25,7 +25,7 @@ final readonly class ListedFile implements JsonSerializable
 
     public static function of(SourceFile $file, Sums $sums): self
     {
-        return new self($file->path, $file->size, $file->changed, $file->nano, $sums);
+        return new self($file->path, $file->size, $file->changed, $file->nano, sums: $sums);
     }
 
     public function isOf(SourceFile $file): bool

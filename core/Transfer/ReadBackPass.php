@@ -136,7 +136,7 @@ final class ReadBackPass
     private function unreadable(ListedFile $file, HostError $error): bool
     {
         if (! $this->drive->held->isThere() || $error->isGone()) {
-            $this->drive->close(HostErrorMapper::reading($error, 0, $file->size, $this->drive->given, false)->getMessage());
+            $this->drive->close(HostErrorMapper::reading($error, 0, $file->size, $this->drive->given, isThere: false)->getMessage());
 
             return false;
         }

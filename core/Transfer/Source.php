@@ -94,7 +94,7 @@ final readonly class Source
 
         return $files === [] && $troubles === [] && ! $mayBeEmpty
             ? throw CannotCopy::emptyFolder($given)
-            : new self($given, $real, $root, $files, $empty, $skipped, $troubles);
+            : new self($given, $real, $root, $files, empty: $empty, skipped: $skipped, troubles: $troubles);
     }
 
     /** @throws HostError */

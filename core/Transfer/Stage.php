@@ -84,7 +84,7 @@ final class Stage
         for ($tries = 0; ! $lock->lock(); $tries++) {
             $tries < self::TRIES ? usleep(50_000) : throw CannotOpen::inUse($given);
         }
-        $stage = new self($drive, $name, $of, $folder, $lock, $folder->file(self::JOURNAL, Calls::READ_WRITE | Calls::CREATE));
+        $stage = new self($drive, $name, $of, $folder, lock: $lock, journal: $folder->file(self::JOURNAL, Calls::READ_WRITE | Calls::CREATE));
         $stage->read();
 
         return $stage;
@@ -106,7 +106,7 @@ final class Stage
         try {
             $name = self::called($folder);
             $journal = $drive->file("{$name}/".self::JOURNAL, Calls::READ | Calls::NON_BLOCKING);
-            $stage = new self($drive, $name, $folder, $drive->within($name), $journal, $journal);
+            $stage = new self($drive, $name, $folder, $drive->within($name), lock: $journal, journal: $journal);
         } catch (HostError) {
             return null;
         }

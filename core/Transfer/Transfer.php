@@ -218,7 +218,7 @@ final class Transfer
     {
         $beat = new Pacemaker($clock, $observer, $this->toCopy() + $this->toReadBack());
         $began = $clock->now();
-        $copying = new CopyPass($this->source, $this->files, array_values($this->onto), $this->known, $beat);
+        $copying = new CopyPass($this->source, $this->files, array_values($this->onto), $this->known, beat: $beat);
         $cutShort = null;
         $done = true;
         try {
@@ -252,13 +252,13 @@ final class Transfer
             count($this->files),
             array_sum(array_map($this->size(...), $this->files)),
             $copying->read,
-            $copied,
-            $clock->now() - $began,
-            $this->source->skipped,
-            $this->outcomes($reading),
-            $this->troubles,
-            ! $done,
-            $cutShort,
+            copied: $copied,
+            seconds: $clock->now() - $began,
+            skipped: $this->source->skipped,
+            copies: $this->outcomes($reading),
+            troubles: $this->troubles,
+            stopped: ! $done,
+            cutShort: $cutShort,
         );
     }
 
@@ -310,7 +310,7 @@ final class Transfer
         }
         $paths = array_map(fn (SourceFile $file): string => $file->path, $this->files);
         foreach ($this->refused as $at => [$given, $name, $fault]) {
-            $all[$at] = new CopyOnDrive($given, "{$given}/{$name}", 0, 0, 0, 0, 0, $paths, $fault, true);
+            $all[$at] = new CopyOnDrive($given, "{$given}/{$name}", 0, 0, there: 0, written: 0, verified: 0, missing: $paths, fault: $fault, forgot: true);
         }
         ksort($all);
 
@@ -346,7 +346,7 @@ final class Transfer
 
                     continue;
                 }
-                $beat->beat(Phase::Reading, $which + 1, 0, 1, $one->current());
+                $beat->beat(Phase::Reading, $which + 1, 0, 1, moved: $one->current());
                 $one->next();
             }
         }
@@ -366,18 +366,18 @@ final class Transfer
             "{$drive->held->path}/{$drive->name}",
             $drive->copied,
             $drive->completed,
-            $drive->there,
-            $drive->written,
-            $pass->verified,
-            array_values(
+            there: $drive->there,
+            written: $drive->written,
+            verified: $pass->verified,
+            missing: array_values(
                 array_filter(
                     array_map(fn (SourceFile $file): string => $file->path, $this->files),
                     fn (string $path): bool => $drive->lacks($path),
                 ),
             ),
-            $drive->fault(),
-            $pass->forgot,
-            $place,
+            fault: $drive->fault(),
+            forgot: $pass->forgot,
+            place: $place,
         );
     }
 
@@ -425,7 +425,7 @@ final class Transfer
                 array_values(array_filter($result->copies, fn (CopyOnDrive $other): bool => $other !== $copy)),
             );
             $files = $drive->readBack();
-            $record = new CopyRecord($how, $result->from, $copy->folder, $others, $result->skipped, $files, $copy->forgot, ! $isWhole);
+            $record = new CopyRecord($how, $result->from, $copy->folder, $others, skipped: $result->skipped, files: $files, forgot: $copy->forgot, isPart: ! $isWhole);
             try {
                 foreach ($files === [] && ! $isWhole ? [] : BesideCopy::put($drive->root, $drive->stage, $drive->name, $record) as $path) {
                     $filed[] = "{$drive->held->path}/{$path}";

@@ -36,7 +36,7 @@ final readonly class Field
             $parameter->getAttributes(Inline::class) !== [],
             Reading::of($parameter),
             $parameter,
-            $class->hasProperty($name) ? $class->getProperty($name) : null,
+            property: $class->hasProperty($name) ? $class->getProperty($name) : null,
         );
     }
 

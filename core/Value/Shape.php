@@ -153,8 +153,8 @@ final class Shape
             array_map(Field::of(...), $class->getConstructor()?->getParameters() ?? []),
             $told,
             $class->getAttributes(Row::class) !== [],
-            $class->getAttributes(ByHand::class) !== [],
-            ($class->getAttributes(Format::class)[0] ?? null)?->newInstance(),
+            isByHand: $class->getAttributes(ByHand::class) !== [],
+            format: ($class->getAttributes(Format::class)[0] ?? null)?->newInstance(),
         );
     }
 }

@@ -134,14 +134,14 @@ final readonly class ClaimJudge
                     ! $one->isTrusted(),
                     $reading->blame($way),
                     $speed->describe(),
-                    $speed->settles($way) ? null : $speed,
+                    look: $speed->settles($way) ? null : $speed,
                 );
             }
         }
         $passes = $way === Way::Write ? LongFigures::written($this->evidence) : LongFigures::readBack($this->evidence);
         foreach ($passes as [$rate, $source, $chain, $evidence]) {
             if (! $chain->mostOnPaper($label)->nominal->isBelow($rate) && $this->repeats->stands($source, $way->value, $rate)) {
-                $blame = new Attribution($chain, $label, $this->evidence->house->reached(...), $this->evidence->house->by, $way);
+                $blame = new Attribution($chain, $label, $this->evidence->house->reached(...), $this->evidence->house->by, way: $way);
                 $figures[] = new Figure($rate, false, $blame, $evidence);
             }
         }

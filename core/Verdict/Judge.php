@@ -53,7 +53,7 @@ final readonly class Judge
             default => 'Doubt.',
         };
 
-        return Reason::finding($finding->id, $topic, $bearing, $lead, $finding->reason, $finding->source);
+        return Reason::finding($finding->id, $topic, $bearing, $lead, sentence: $finding->reason, source: $finding->source);
     }
 
     /** @return list<Reason> what was seen on it that strikes it out */

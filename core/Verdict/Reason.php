@@ -36,15 +36,15 @@ final readonly class Reason implements JsonSerializable
             $topic,
             $bearing,
             $figures,
-            $evidence,
-            $bearing === VerdictKind::Unproven && $id !== ReasonId::ClaimNotJudgedHere,
+            evidence: $evidence,
+            keepsOpen: $bearing === VerdictKind::Unproven && $id !== ReasonId::ClaimNotJudgedHere,
         );
     }
 
     /** A finding of the label, the origin or an inspection: it says itself what it says. */
     public static function finding(string $id, Topic $topic, ?VerdictKind $bearing, string $lead, string $sentence, string $source): self
     {
-        return new self($id, $topic, $bearing, ['lead' => $lead, 'sentence' => $sentence], $source, false);
+        return new self($id, $topic, $bearing, ['lead' => $lead, 'sentence' => $sentence], evidence: $source, keepsOpen: false);
     }
 
     public function id(): string

@@ -37,17 +37,17 @@ final class DemoModes extends Seeder
     {
         $refuses = fn (?Mark $mark, bool $isGuaranteed = false): array => ['asks_mark' => $mark, 'asks_guaranteed' => $isGuaranteed];
         $warns = fn (Mark $mark): array => ['asks_mark' => $mark, 'refuses' => false];
-        $this->mode('C1', '4K long-GOP', ModeKind::LongGop, 200, 25, $warns(Mark::V30));
-        $this->mode('C1', '4K 60', ModeKind::LongGop, 240, 59.94, $warns(Mark::V60), [['160 GB', 79 * 60], ['80 GB', 39.5 * 60]]);
-        $this->mode('C1', '4K all-intra', ModeKind::AllIntra, 400, 25, ['records' => Recording::Both]);
-        $this->mode('C1', '4K 120', ModeKind::AllIntra, 600, 119.88, $refuses(Mark::V90));
-        $this->mode('C2', '4K 60', ModeKind::LongGop, 280, 59.94, ['records' => Recording::Relay]);
-        $this->mode('C2', '6K raw light', ModeKind::Raw, 1100, 25, $refuses(null, true));
-        $this->mode('C2', '6K raw', ModeKind::Raw, 2600, 25, $refuses(null, true));
-        $this->mode('C3', 'survey 4K', ModeKind::LongGop, 100, 29.97, $warns(Mark::U3));
+        $this->mode('C1', '4K long-GOP', ModeKind::LongGop, 200, frames: 25, more: $warns(Mark::V30));
+        $this->mode('C1', '4K 60', ModeKind::LongGop, 240, frames: 59.94, more: $warns(Mark::V60), says: [['160 GB', 79 * 60], ['80 GB', 39.5 * 60]]);
+        $this->mode('C1', '4K all-intra', ModeKind::AllIntra, 400, frames: 25, more: ['records' => Recording::Both]);
+        $this->mode('C1', '4K 120', ModeKind::AllIntra, 600, frames: 119.88, more: $refuses(Mark::V90));
+        $this->mode('C2', '4K 60', ModeKind::LongGop, 280, frames: 59.94, more: ['records' => Recording::Relay]);
+        $this->mode('C2', '6K raw light', ModeKind::Raw, 1100, frames: 25, more: $refuses(null, true));
+        $this->mode('C2', '6K raw', ModeKind::Raw, 2600, frames: 25, more: $refuses(null, true));
+        $this->mode('C3', 'survey 4K', ModeKind::LongGop, 100, frames: 29.97, more: $warns(Mark::U3));
         $this->stills('C3', 'mapping stills', 38, 0.5);
         $this->stills('C4', 'scan stills, tethered', 72, 0.125);
-        $this->mode('C4', 'pan master', ModeKind::Raw, 1800, 24, ['clip' => 12 * 60]);
+        $this->mode('C4', 'pan master', ModeKind::Raw, 1800, frames: 24, more: ['clip' => 12 * 60]);
     }
 
     /**

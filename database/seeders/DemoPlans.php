@@ -65,8 +65,8 @@ final class DemoPlans extends Seeder
             array_values(array_filter($question->readers, fn (Reader $reader): bool => in_array($reader->name, self::BAG, true))),
             array_values(array_filter($question->drives, fn (Drive $drive): bool => in_array($drive->name, self::BAG, true))),
             $question->cards,
-            [],
-            $question->rules,
+            links: [],
+            rules: $question->rules,
         );
     }
 }

@@ -28,32 +28,32 @@ final class DemoRuns extends Seeder
 
     public function run(): void
     {
-        $this->copy('QS-015', 'D1', '58.4 GB', 640, ['copied' => '4:13', 'verified' => '5:02'], 'wreck of the collier, dive 3');
+        $this->copy('QS-015', 'D1', '58.4 GB', 640, laps: ['copied' => '4:13', 'verified' => '5:02'], note: 'wreck of the collier, dive 3');
         $this->copy(
             'QS-014',
             'D1',
             '14.2 GB',
             590,
-            ['copied' => '1:09', 'previews' => '4:19'],
-            'survey stills, previews in another program',
+            laps: ['copied' => '1:09', 'previews' => '4:19'],
+            note: 'survey stills, previews in another program',
         );
         $this->typed(
             'QS-044',
             null,
             null,
             [['write', '10 GB', '27.2 s', ''], ['read', '', '', '418 MB/s']],
-            'read off the lender’s own sheet',
+            note: 'read off the lender’s own sheet',
         );
         $this->typed(
             'QS-049',
             'R2',
             'port 2',
             [['write', '10 GB', '40.1 s', ''], ['read', '10 GB', '35.5 s', '']],
-            'from the notebook of bench A',
+            note: 'from the notebook of bench A',
         );
-        $this->typed('QS-042', 'RC', 'port 2', [['read', '6.4 GB', '1:49', '']], 'on the boat, over the camera’s own cable');
-        $this->typed('QS-043', null, null, [['read', '', '', '2700 MB/s']], 'told by who lent it');
-        $this->typed('QS-032', 'R3', 'port 3', [['read', '10 GB', '34 s', '317 MB/s']], 'from a note on a bag');
+        $this->typed('QS-042', 'RC', 'port 2', [['read', '6.4 GB', '1:49', '']], note: 'on the boat, over the camera’s own cable');
+        $this->typed('QS-043', null, null, [['read', '', '', '2700 MB/s']], note: 'told by who lent it');
+        $this->typed('QS-032', 'R3', 'port 3', [['read', '10 GB', '34 s', '317 MB/s']], note: 'from a note on a bag');
         $void = $this->newest('QS-022', RunKind::Speed);
         RunBook::void($void, 'the reader was knocked while it ran', self::WHO);
         $hot = $this->newest('QS-024', RunKind::Sustained);
@@ -83,11 +83,11 @@ final class DemoRuns extends Seeder
             $copy,
             ChainBuilder::chainAt($card->label(), $reader, $port) ?? Chain::unnamed(),
             $reader,
-            $port,
-            Drive::query()->where('tag', $drive)->first(),
-            new DateTimeImmutable('2026-11-19'),
-            self::WHO,
-            $note,
+            port: $port,
+            drive: Drive::query()->where('tag', $drive)->first(),
+            on: new DateTimeImmutable('2026-11-19'),
+            by: self::WHO,
+            note: $note,
         );
     }
 
@@ -113,11 +113,11 @@ final class DemoRuns extends Seeder
             $readings,
             $chain ?? Chain::unnamed(),
             $reader,
-            $port,
-            new DateTimeImmutable('2026-11-20'),
-            self::WHO,
-            $note,
-            null,
+            port: $port,
+            on: new DateTimeImmutable('2026-11-20'),
+            by: self::WHO,
+            note: $note,
+            beside: null,
         );
     }
 

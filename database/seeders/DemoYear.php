@@ -70,8 +70,8 @@ final class DemoYear extends Seeder
         Card::query()->each(fn (Card $card) => DueBook::refresh($card));
         IncidentBook::log('QS-014 wet: the case had water in it', self::WHO, Date::now()->subHours(2));
         $eur = fn (int $minor): Price => Price::of($minor, 'EUR');
-        PurchaseBook::enter('R1', $eur(8900), $eur(6000), 600, 8, Date::now()->subMonths(2), self::WHO);
-        PurchaseBook::enter('D1', $eur(2900), $eur(6000), 900, 8, Date::now()->subMonths(3), self::WHO);
+        PurchaseBook::enter('R1', $eur(8900), $eur(6000), 600, aMonth: 8, on: Date::now()->subMonths(2), by: self::WHO);
+        PurchaseBook::enter('D1', $eur(2900), $eur(6000), 900, aMonth: 8, on: Date::now()->subMonths(3), by: self::WHO);
         ReportBook::begin(Date::now()->subMonths(3), Date::now(), self::WHO);
         Retirement::take($this->card('QS-040'), 'sold as new, worn contacts', self::WHO);
     }
@@ -121,10 +121,10 @@ final class DemoYear extends Seeder
                 ->whereRelation('camera', 'tag', $camera)
                 ->firstOrFail();
             $body = ShootBook::camera($row) ?? throw new LogicException("{$camera} has no slots.");
-            $asked[] = new Wanted($body, $body->modes[0], Count::of($body->modes[0])->read($daily), range(1, $days), $hasSpare);
+            $asked[] = new Wanted($body, $body->modes[0], Count::of($body->modes[0])->read($daily), range(1, $days), hasSpare: $hasSpare);
         }
         $cards = Card::query()->whereIn('tag', ['QS-014', 'QS-015', 'QS-022', 'QS-028', 'QS-047'])->orderBy('tag')->get()->toBase();
-        $packing = Packing::of(ShootBook::question($days, 1, 0.1, $asked, $cards));
+        $packing = Packing::of(ShootBook::question($days, 1, 0.1, $asked, cards: $cards));
         ShootBook::keep($name, $begins, $packing, self::WHO);
     }
 }

@@ -135,13 +135,13 @@ final class BookRowsTest extends TestCase
         IncidentBook::log('QS-014 wet', 'Wren', Date::parse('2026-03-05 10:00'));
         IncidentBook::log('QS-014 hot', 'Wren', Date::parse('2026-03-09 23:30'));
         $of = fn (string $from, string $to): int => count(
-            self::rows(Book::Incidents, new Pick([Book::Incidents], null, null, Date::parse($from), Date::parse($to))),
+            self::rows(Book::Incidents, new Pick([Book::Incidents], null, null, Date::parse($from), to: Date::parse($to))),
         );
         self::assertSame(2, $of('2026-03-05', '2026-03-09'));
         self::assertSame(1, $of('2026-03-06', '2026-03-09'));
         self::assertSame(0, $of('2026-03-06', '2026-03-08'));
         // A reader is of no day.
-        $pick = new Pick([Book::Readers], null, null, Date::parse('2001-01-01'), Date::parse('2001-01-02'));
+        $pick = new Pick([Book::Readers], null, null, Date::parse('2001-01-01'), to: Date::parse('2001-01-02'));
         self::assertCount(Reader::query()->count(), self::rows(Book::Readers, $pick));
     }
 

@@ -32,7 +32,7 @@ final class ErasedTest extends TestCase
             fn (AssertableInertia $page): AssertableInertia => $page->component('Erased', false)->has('lines', 0)->where('count', 0),
         );
         $this->travelTo('2026-11-20 08:15');
-        Ledger::enter('full proof', '/dev/sdx', self::medium('/dev/sdx', 32_000_000_000), 'Wren', $this->card(), why: 'a sample');
+        Ledger::enter('full proof', '/dev/sdx', self::medium('/dev/sdx', 32_000_000_000), 'Wren', card: $this->card(), why: 'a sample');
         $this->travelTo('2026-11-21 09:00');
         Ledger::enter('quick screen', '/srv/image', self::medium('/srv/image', 5), 'Moss');
         $this->get('/erased')->assertInertia(

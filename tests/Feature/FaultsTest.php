@@ -120,7 +120,7 @@ final class FaultsTest extends TestCase
 
             return SpeedRecord::of($soFar, SpeedPlan::plain(Bytes::gigabytes(1)));
         });
-        $result = new SpeedResult(Bytes::gigabytes(1), [], [], true, 0, [], true);
+        $result = new SpeedResult(Bytes::gigabytes(1), [], [], true, wrong: 0, trace: [], stopped: true);
         foreach (range(1, 50) as $i) {
             $saver->keep(fn (): SpeedResult => $result);
         }

@@ -153,7 +153,7 @@ final class LifeTest extends TestCase
         self::assertNotNull($camera);
         $wanted = [new Wanted($camera, $camera->modes[0], 1800, [1])];
         $cards = Card::query()->whereKey($this->card->id)->get()->toBase();
-        $packing = Packing::of(ShootBook::question(1, 1, 0.0, $wanted, $cards));
+        $packing = Packing::of(ShootBook::question(1, 1, 0.0, $wanted, cards: $cards));
         $shoot = ShootBook::keep('low water', now()->addDays(10), $packing, 'Wren');
         $this->card->refresh();
         self::assertTrue($this->card->isDue());

@@ -88,7 +88,7 @@ final class PagesTest extends TestCase
             'started_at' => now(),
             'chain' => Chain::unnamed(),
             'parameters' => new SizeParameters(),
-            'progress' => new Progress(Phase::Reading, 1, 500, 1000, 1500, 2000, 270.0, 5e6),
+            'progress' => new Progress(Phase::Reading, 1, 500, 1000, done: 1500, total: 2000, seconds: 270.0, rate: 5e6),
         ]);
         $this->get("/prove/{$card->tag}")->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page

@@ -68,7 +68,7 @@ final class PulseTest extends TestCase
         $mark = self::now();
         Run::query()
             ->whereKey($run->id)
-            ->update(['progress' => Values::json(new Progress(Phase::Reading, 1, 1, 2, 1, 2, 1.0, null))]);
+            ->update(['progress' => Values::json(new Progress(Phase::Reading, 1, 1, 2, done: 1, total: 2, seconds: 1.0, rate: null))]);
         self::assertSame([], $this->changed($mark), 'that it goes on is asked of the run, and changes no card');
         Run::query()
             ->whereKey($run->id)
@@ -163,7 +163,7 @@ final class PulseTest extends TestCase
             'started_at' => now(),
             'chain' => Chain::unnamed(),
             'parameters' => new SizeParameters(),
-            'progress' => new Progress(Phase::Reading, 1, 500, 1000, 1500, 2000, 270.0, 5e6),
+            'progress' => new Progress(Phase::Reading, 1, 500, 1000, done: 1500, total: 2000, seconds: 270.0, rate: 5e6),
         ]);
         $mark = self::now();
         $answer = $this->getJson('/pulse?since='.urlencode($mark)."&run={$run->id}");

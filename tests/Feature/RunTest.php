@@ -307,7 +307,7 @@ final class RunTest extends TestCase
         $watch = new RunObserver($run);
         DB::enableQueryLog();
         for ($i = 1; $i <= 10_000; $i++) {
-            $watch->progress(new Progress(Phase::Writing, 1, $i, 10_000, $i, 20_000, $i / 1000, 5e6));
+            $watch->progress(new Progress(Phase::Writing, 1, $i, 10_000, done: $i, total: 20_000, seconds: $i / 1000, rate: 5e6));
         }
         $updates = array_filter(DB::getQueryLog(), fn (array $entry): bool => str_contains($entry['query'], 'update `runs`'));
         self::assertLessThanOrEqual(2, count($updates));
@@ -322,12 +322,12 @@ final class RunTest extends TestCase
         $watch = new RunObserver($run);
         config(['database.connections.away' => [...config()->array('database.connections.mariadb'), 'unix_socket' => '/nowhere']]);
         DB::setDefaultConnection('away');
-        $watch->progress(new Progress(Phase::Writing, 1, 1, 2, 1, 4, 1.0, 5e6));
+        $watch->progress(new Progress(Phase::Writing, 1, 1, 2, done: 1, total: 4, seconds: 1.0, rate: 5e6));
         DB::setDefaultConnection('mariadb');
         self::assertNull($run->refresh()->progress);
         // Once it is back, the next report comes through.
         usleep(300_000);
-        $watch->progress(new Progress(Phase::Reading, 1, 2, 2, 3, 4, 2.0, 5e6));
+        $watch->progress(new Progress(Phase::Reading, 1, 2, 2, done: 3, total: 4, seconds: 2.0, rate: 5e6));
         self::assertSame('reading', $run->refresh()->progress?->phase->value);
     }
 

@@ -35,13 +35,13 @@ final class SparesTest extends TestCase
             ->firstOrFail();
         $camera = ShootBook::camera($mode);
         self::assertNotNull($camera);
-        $wanted = new Wanted($camera, $camera->modes[0], 1200, range(1, $days), true);
+        $wanted = new Wanted($camera, $camera->modes[0], 1200, range(1, $days), hasSpare: true);
         $cards = Card::query()->whereIn('tag', $tags)->orderBy('tag')->get()->toBase();
 
         return ShootBook::keep(
             "Survey from {$begins->format('j M')}",
             $begins,
-            Packing::of(ShootBook::question($days, 1, 0.1, [$wanted], $cards)),
+            Packing::of(ShootBook::question($days, 1, 0.1, [$wanted], cards: $cards)),
             'Wren',
         );
     }

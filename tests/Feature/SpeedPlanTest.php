@@ -75,9 +75,9 @@ final class SpeedPlanTest extends TestCase
             4,
             Bytes::of(1_048_576),
             Bytes::of(2_097_152),
-            PassOrder::WritesFirst,
-            2,
-            Span::seconds(1.5),
+            order: PassOrder::WritesFirst,
+            warmUps: 2,
+            pause: Span::seconds(1.5),
         );
         $run = new Run(['kind' => 'speed', 'parameters' => new SpeedParameters($plan)]);
         self::assertEquals(new SpeedParameters($plan), $run->parameters);

@@ -31,7 +31,7 @@ final class StationTest extends TestCase
             'state' => RunState::Running,
             'chain' => Chain::unnamed(),
             'parameters' => new SizeParameters(),
-            'progress' => new Progress(Phase::Writing, 1, 4, 10, 4, 10, 1.0, null),
+            'progress' => new Progress(Phase::Writing, 1, 4, 10, done: 4, total: 10, seconds: 1.0, rate: null),
             'started_at' => now()->subHour(),
         ]);
     }

@@ -55,11 +55,11 @@ final class VerdictsFollowTest extends TestCase
             array_fill(0, 3, TypedReading::parse(['way' => 'read', 'size' => '10 GB', 'time' => '', 'speed' => $speed])),
             $chain,
             $reader,
-            $port,
-            new DateTimeImmutable('2026-11-20'),
-            'Wren',
-            '',
-            null,
+            port: $port,
+            on: new DateTimeImmutable('2026-11-20'),
+            by: 'Wren',
+            note: '',
+            beside: null,
         );
     }
 

@@ -58,7 +58,7 @@ final class FitPropertiesTest extends TestCase
         ?Mark $mark = null,
         HostLink $link = HostLink::UsbGen2,
     ): Ability {
-        $label = new Label(Form::Sd, Bytes::gigabytes(128), Family::Sdxc, Bus::UhsII, $mark === null ? [] : [$mark]);
+        $label = new Label(Form::Sd, Bytes::gigabytes(128), Family::Sdxc, Bus::UhsII, marks: $mark === null ? [] : [$mark]);
         $course = LongWrite::pieces(
             array_map(
                 fn (array $piece): array => [$piece[0] * 1e9, Rate::megabytesPerSecond($piece[1])],

@@ -100,8 +100,8 @@ final class LedgerPropertiesTest extends TestCase
                 $day($proven),
                 $day($this->chance->getInt(0, 400)),
                 Bytes::gigabytes(100),
-                $this->chance->getInt(0, 1) === 1 ? $day($proven + $this->chance->getInt(1, 90)) : null,
-                $this->chance->getInt(0, 1) === 1 ? new Incident(IncidentKind::Dropped, $day($this->chance->getInt(0, 500))) : null,
+                filled: $this->chance->getInt(0, 1) === 1 ? $day($proven + $this->chance->getInt(1, 90)) : null,
+                incident: $this->chance->getInt(0, 1) === 1 ? new Incident(IncidentKind::Dropped, $day($this->chance->getInt(0, 500))) : null,
             );
             [$prove, $measure] = [$this->chance->getInt(1, 24), $this->chance->getInt(1, 24)];
             $loose = Due::of($past, new DueRules($prove + 1, $measure + 1, afterIncident: false));
@@ -124,8 +124,8 @@ final class LedgerPropertiesTest extends TestCase
                 '',
                 new Label(Form::Sd, Bytes::gigabytes(2 ** $this->chance->getInt(5, 9))),
                 Price::of($this->chance->getInt(500, 40000), 'EUR'),
-                '',
-                $this->chance->getInt(0, 4) === 0 ? null : Rate::megabytesPerSecond((float) $this->chance->getInt(10, 300)),
+                on: '',
+                keepsUp: $this->chance->getInt(0, 4) === 0 ? null : Rate::megabytesPerSecond((float) $this->chance->getInt(10, 300)),
                 isStruckOut: $this->chance->getInt(0, 5) === 0,
             );
         }

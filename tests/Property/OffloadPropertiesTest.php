@@ -52,11 +52,11 @@ final class OffloadPropertiesTest extends TestCase
             $times * $one->write,
             $times * $one->read,
             $one->free,
-            $one->cache,
-            $times * $one->fast,
-            $one->isSpinning,
-            $one->inside,
-            $one->link,
+            cache: $one->cache,
+            fast: $times * $one->fast,
+            isSpinning: $one->isSpinning,
+            inside: $one->inside,
+            link: $one->link,
         );
 
         $reader = fn (Reader $one): Reader => new Reader($one->name, $one->slots, $one->lanes, $times * $one->uplink);
@@ -66,8 +66,8 @@ final class OffloadPropertiesTest extends TestCase
             $link === 'uplink' ? array_map($reader, $question->readers) : $question->readers,
             $link === 'drive' ? [$drive($question->drives[0]), ...array_slice($question->drives, 1)] : $question->drives,
             $question->cards,
-            $question->links,
-            $question->rules,
+            links: $question->links,
+            rules: $question->rules,
         );
     }
 
@@ -80,7 +80,7 @@ final class OffloadPropertiesTest extends TestCase
             int $slots,
             int $drives,
         ): void {
-            $plan = Plan::of(RandomOffload::of($seed, $cards, $slots, $drives, $seed % 2 === 0), Goal::Safe, 0.02);
+            $plan = Plan::of(RandomOffload::of($seed, $cards, $slots, $drives, isOpen: $seed % 2 === 0), Goal::Safe, 0.02);
             self::assertLessThanOrEqual($plan->course->done * (1 + 1e-9), $plan->bound);
             foreach (array_keys($plan->decision->cards) as $at) {
                 $times = [$plan->course->in[$at], $plan->course->free[$at], $plan->course->safe[$at], $plan->course->done];

@@ -142,7 +142,7 @@ final class PatternPropertiesTest extends TestCase
                 Bytes::of(512 * $sectors),
                 Bytes::of($true),
                 Rate::megabytesPerSecond(40),
-                Rate::megabytesPerSecond(80),
+                read: Rate::megabytesPerSecond(80),
             );
             foreach ([false, true] as $lookBack) {
                 $clock = new StandInClock();
@@ -179,7 +179,7 @@ final class PatternPropertiesTest extends TestCase
                         $at,
                         $length,
                         $class === BlockClass::Echoes ? $at + 512_000 : null,
-                        $class === BlockClass::Scrambled ? 3 : 0,
+                        wrongBits: $class === BlockClass::Scrambled ? 3 : 0,
                     ),
                 );
                 $sums[$class->value] = ($sums[$class->value] ?? 0) + $length;

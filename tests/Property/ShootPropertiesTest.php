@@ -81,7 +81,7 @@ final class ShootPropertiesTest extends TestCase
             $fewer = self::with($question, array_slice($question->cards, 1), $question->wanted);
             self::assertGreaterThanOrEqual($missing, self::missing($fewer), "seed {$seed}");
             $first = $question->wanted[0];
-            $longer = new Wanted($first->camera, $first->mode, $first->daily * 2, $first->days, $first->hasSpare);
+            $longer = new Wanted($first->camera, $first->mode, $first->daily * 2, $first->days, hasSpare: $first->hasSpare);
             $more = self::with($question, $question->cards, [$longer, ...array_slice($question->wanted, 1)]);
             self::assertGreaterThanOrEqual($missing, self::missing($more), "seed {$seed}");
         }
@@ -93,7 +93,7 @@ final class ShootPropertiesTest extends TestCase
      */
     private static function with(Question $question, array $cards, array $wanted): Packing
     {
-        return Packing::of(new Question($question->days, $question->home, $question->extra, $wanted, $cards, $question->school));
+        return Packing::of(new Question($question->days, $question->home, $question->extra, $wanted, cards: $cards, school: $question->school));
     }
 
     public function test_what_is_to_be_bought_is_enough_wherever_a_mark_promises_as_much(): void

@@ -36,8 +36,8 @@ final class ChoiceTest extends TestCase
             '',
             new Label(Form::Sd, Bytes::gigabytes($gigabytes), marks: $mark === null ? [] : [$mark]),
             Price::of($minor, 'EUR'),
-            '2026-11-27',
-            $keepsUp === null ? null : Rate::megabytesPerSecond($keepsUp),
+            on: '2026-11-27',
+            keepsUp: $keepsUp === null ? null : Rate::megabytesPerSecond($keepsUp),
             isStruckOut: $isStruckOut,
             reader: $reader === null ? null : Price::of($reader, 'EUR'),
         );
@@ -88,7 +88,7 @@ final class ChoiceTest extends TestCase
             self::offer('sham', 500, 128, 300.0, isStruckOut: true),
             self::offer('small', 300, 32, 200.0),
             self::offer('guaranteed', 6000, 128, mark: Mark::Vpg65, reader: 8900),
-            self::offer('guaranteed and dear', 14000, 128, 400.0, Mark::Vpg400),
+            self::offer('guaranteed and dear', 14000, 128, 400.0, mark: Mark::Vpg400),
         ];
         $choice = new Choice($offers, self::need(33.75, 64));
         self::assertSame('cheap', $choice->pick(BuyingSchool::Cheapest)?->name);

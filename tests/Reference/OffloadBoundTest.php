@@ -20,7 +20,7 @@ final class OffloadBoundTest extends TestCase
     {
         $questions = array_map(
             function (int $seed): Question {
-                $question = RandomOffload::of($seed, 4 + $seed % 6, 2 + $seed % 4, 2 + $seed % 3, $seed % 4 === 0);
+                $question = RandomOffload::of($seed, 4 + $seed % 6, 2 + $seed % 4, 2 + $seed % 3, isOpen: $seed % 4 === 0);
 
                 return Sorted::question($question);
             },

@@ -176,6 +176,6 @@ final class OffloadOnRealDrivesTest extends TestCase
 
     private static function circumstances(): Circumstances
     {
-        return new Circumstances('QS-014', 'Wren', 'bench', null, '2026-11-27T20:00:00Z', '2026-11-27T20:10:00Z');
+        return new Circumstances('QS-014', 'Wren', 'bench', null, began: '2026-11-27T20:00:00Z', ended: '2026-11-27T20:10:00Z');
     }
 }

@@ -38,7 +38,7 @@ final class OneOffloadTest extends StationTestCase
                     usleep(500);
                 }
                 try {
-                    OffloadStart::of($plan, $shown->rates, $station, "Harbour {$i}", [], null, 1.0, 'Wren');
+                    OffloadStart::of($plan, $shown->rates, $station, "Harbour {$i}", folders: [], places: null, pace: 1.0, by: 'Wren');
                 } finally {
                     // Nothing of the tests' own is to end here too.
                     posix_kill((int) getmypid(), SIGKILL);

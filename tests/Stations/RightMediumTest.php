@@ -56,7 +56,7 @@ final class RightMediumTest extends StationTestCase
     /** What the page of a card shows of a raw slot. */
     private function lies(Card $card, int $slot): LiesProps
     {
-        foreach (Orders::for($card, SlotPath::each($card, $this->station()), $card->runs()->get(), Bytes::of(0), 1)->slots as $one) {
+        foreach (Orders::for($card, SlotPath::each($card, $this->station()), $card->runs()->get(), Bytes::of(0), runs: 1)->slots as $one) {
             if ($one->id === $slot) {
                 return $one->lies ?? self::fail('Nothing is shown.');
             }

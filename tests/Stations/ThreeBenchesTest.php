@@ -143,7 +143,7 @@ final class ThreeBenchesTest extends StationTestCase
         self::assertTrue($going->stop_requested, 'should it come back in the middle of it, it stops there too');
         $this->get('/benches')->assertInertia(fn (AssertableInertia $page): AssertableInertia => $page->where('benches.1.left', 0));
         // The bench is back, with a result on its disk.
-        $result = new SpeedResult(Bytes::of(4_000_000), [], [], true, 0, [], false);
+        $result = new SpeedResult(Bytes::of(4_000_000), [], [], true, wrong: 0, trace: [], stopped: false);
         UnfiledResult::put(
             $going,
             Outcome::of(SpeedRecord::of($result, SpeedPlan::plain(Bytes::of(4_000_000))), ['write' => [], 'read' => []], false, null),

@@ -53,15 +53,15 @@ final readonly class RandomOffload
             $readers,
             $all,
             array_map($this->card(...), range(1, $cards)),
-            $isOpen ? array_slice($links, 0, intdiv(count($links), 2)) : $links,
-            new Rules(
+            links: $isOpen ? array_slice($links, 0, intdiv(count($links), 2)) : $links,
+            rules: new Rules(
                 $copies,
                 $this->chance->getInt(0, 3) === 0 ? Verify::None : Verify::ReadBack,
                 $this->pick([null, null, Scheme::FanOut, Scheme::Relay, Scheme::Straight]),
                 (float) $this->chance->getInt(0, 40),
-                (float) $this->chance->getInt(0, 15),
-                $this->chance->getInt(0, 20) / 1000,
-                $this->chance->getInt(1, 2),
+                first: (float) $this->chance->getInt(0, 15),
+                overhead: $this->chance->getInt(0, 20) / 1000,
+                hands: $this->chance->getInt(1, 2),
             ),
         );
     }
@@ -111,11 +111,11 @@ final readonly class RandomOffload
                 $write,
                 $write + 1e6 * $this->chance->getInt(0, 300),
                 INF,
-                $isCached ? 1e9 * $this->chance->getInt(10, 90) : 0.0,
-                $isCached ? 2 * $write : 0.0,
-                $this->chance->getInt(0, 3) === 0,
-                $this->chance->getInt(0, 1) === 0 ? 'Cart' : null,
-                1e6 * $this->pick([450, 1050]),
+                cache: $isCached ? 1e9 * $this->chance->getInt(10, 90) : 0.0,
+                fast: $isCached ? 2 * $write : 0.0,
+                isSpinning: $this->chance->getInt(0, 3) === 0,
+                inside: $this->chance->getInt(0, 1) === 0 ? 'Cart' : null,
+                link: 1e6 * $this->pick([450, 1050]),
             );
         }
 
@@ -129,7 +129,7 @@ final readonly class RandomOffload
             1e9 * $this->chance->getInt(5, 200),
             $this->chance->getInt(1, 3000),
             1e6 * $this->chance->getInt(70, 260),
-            $this->chance->getInt(0, 2) === 0 ? ['UHS-I'] : ['UHS-I', 'UHS-II'],
+            buses: $this->chance->getInt(0, 2) === 0 ? ['UHS-I'] : ['UHS-I', 'UHS-II'],
         );
     }
 

@@ -39,7 +39,7 @@ final readonly class RandomShoot
         for ($card = 0; $card < $cards; $card++) {
             $size = [32, 64, 64, 128, 128, 256][$one(6)];
             $bytes = (int) ($size * 1e9 * (1 - $chance->getInt(0, 1) / 100));
-            $label = new Label(Form::Sd, Bytes::gigabytes($size), Family::Sdxc, Bus::UhsII, [self::MARKS[$one(4)]]);
+            $label = new Label(Form::Sd, Bytes::gigabytes($size), Family::Sdxc, Bus::UhsII, marks: [self::MARKS[$one(4)]]);
             $isProven = $chance->getInt(0, 3) > 0;
             $house[] = new FitCard(
                 "K{$card}",
@@ -56,9 +56,9 @@ final readonly class RandomShoot
             $share = ($full * $chance->getInt(30, 130)) / 100;
             $minutes = max(1, (int) round(($share * $cards * 100e9) / $places / $mode->fill->rate->bytesPerSecond / 60));
             $daily = (int) ($minutes * 60 * ($mode->shot === null ? 1.0 : $mode->frames ?? 1.0));
-            $wanted[] = new Wanted(new Camera("C{$place}", '', $slots, [$mode]), $mode, $daily, [1], $chance->getInt(0, 3) === 0);
+            $wanted[] = new Wanted(new Camera("C{$place}", '', $slots, [$mode]), $mode, $daily, [1], hasSpare: $chance->getInt(0, 3) === 0);
         }
 
-        return new Question(1, 1, 0.1, $wanted, $house, FitCriterion::Mark);
+        return new Question(1, 1, 0.1, $wanted, cards: $house, school: FitCriterion::Mark);
     }
 }

@@ -28,7 +28,7 @@ final class ScaleBenchCommand extends Command
         );
         $this->line("a house of {$cards} cards, {$runs} runs, {$benches} benches and {$people} people is being made");
         $folder = sys_get_temp_dir().'/gritty-scale-'.getmypid();
-        $trial = new ScaleTrial($folder, max(10, $cards), $runs, max(2, $benches), $people);
+        $trial = new ScaleTrial($folder, max(10, $cards), $runs, max(2, $benches), people: $people);
         $rows = [];
         $tell = function (string $what, string $figure) use (&$rows): void {
             $rows[] = [$what, $figure];

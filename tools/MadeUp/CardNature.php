@@ -83,13 +83,13 @@ final readonly class CardNature
             $bus,
             $isSlow ? $read * $between(0.93, 1.0) : $read * $between(0.93, 1.03),
             $burst,
-            $sustained,
-            round($shown * $between(0.1, 0.4), 2),
-            $floor,
-            $shown,
-            $bad,
-            $errorsFrom,
-            $rows,
+            sustained: $sustained,
+            cache: round($shown * $between(0.1, 0.4), 2),
+            floor: $floor,
+            shown: $shown,
+            bad: $bad,
+            errorsFrom: $errorsFrom,
+            contactRows: $rows,
         );
     }
 }

@@ -53,7 +53,7 @@ final readonly class CardOnPaper
         );
         $kind = $kinds[$chance->getInt(0, count($kinds) - 1)];
         [$print, $bus, $read, $write, $floor, $gb] = self::LABELS[$chance->getInt(0, count(self::LABELS) - 1)];
-        $nature = CardNature::drawn($kind, $chance, $bus, $read, $write, $floor, $gb);
+        $nature = CardNature::drawn($kind, $chance, $bus, $read, write: $write, floor: $floor, gb: $gb);
         [$runs, $isShown] = (new PaperRuns($chance, $nature))->draw();
         $claims = $chance->getInt(0, 5) === 0 ? "{$read}MB/s read" : "{$read}MB/s read {$write}MB/s write";
         $seen = $nature->contactRows === null ? [] : ['seen' => ['contact_rows' => $nature->contactRows]];

@@ -49,7 +49,7 @@ final readonly class Grid
                 $size,
                 $size,
                 $twin->write ?? Rate::megabytesPerSecond($chance->getInt(20, 250)),
-                $twin->read ?? Rate::megabytesPerSecond($chance->getInt(40, 300)),
+                read: $twin->read ?? Rate::megabytesPerSecond($chance->getInt(40, 300)),
                 jitter: $jitter,
                 seed: 1000 * $seed + $i,
             );
@@ -79,7 +79,7 @@ final readonly class Grid
                     "R{$seat['reader']}",
                     $rates,
                     "make {$seat['card']}",
-                    $other === [] ? null : Summary::of($other)->mean,
+                    otherWay: $other === [] ? null : Summary::of($other)->mean,
                 );
             }
         }
@@ -112,8 +112,8 @@ final readonly class Grid
                 "label of {$card}",
                 $reader,
                 $seat['write'],
-                $seat['read'],
-                HeldBack::is($seat['write'], $usable, $write->at($card, $reader)?->by) ||
+                reads: $seat['read'],
+                isHeldBack: HeldBack::is($seat['write'], $usable, $write->at($card, $reader)?->by) ||
                     HeldBack::is($seat['read'], $usable, $read->at($card, $reader)?->by),
             );
         }, $this->seats);

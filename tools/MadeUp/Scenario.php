@@ -36,9 +36,9 @@ final readonly class Scenario
                 $size,
                 $size,
                 $slow,
-                Rate::megabytesPerSecond(250),
-                $cliff,
-                $fast,
+                read: Rate::megabytesPerSecond(250),
+                cache: $cliff,
+                fast: $fast,
                 jitter: $chance->getInt(2, 15) / 1000,
                 seed: $seed,
                 fade: $fade,
@@ -46,7 +46,7 @@ final readonly class Scenario
             $slow,
             $cliff,
             $fast,
-            $fade,
+            fade: $fade,
         );
     }
 

@@ -60,7 +60,7 @@ final readonly class Specimen
             $shown,
             $isShort ? $true : $shown,
             Rate::megabytesPerSecond($kind === 'honest, slow' ? $chance->getInt(3, 9) : $chance->getInt(10, 200)),
-            Rate::megabytesPerSecond($chance->getInt(20, 280)),
+            read: Rate::megabytesPerSecond($chance->getInt(20, 280)),
             patches: $behaviour === Behaviour::Patchy ? $chance->getInt(1, 40) : 0,
             jitter: $chance->getInt(2, 30) / 1000,
             seed: $seed,
@@ -81,7 +81,7 @@ final readonly class Specimen
                 default => Condition::Whole,
             },
             $isShort ? $true : $shown,
-            $wraps ? $true->count - ($spared->count ?? 0) : null,
+            wrap: $wraps ? $true->count - ($spared->count ?? 0) : null,
         );
     }
 

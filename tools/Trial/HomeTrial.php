@@ -142,13 +142,13 @@ final class HomeTrial
             $asked->rates,
             Station::mustBeHere(),
             "trial {$this->count}",
-            [$card->tag => "Trial/{$card->tag}"],
-            [
+            folders: [$card->tag => "Trial/{$card->tag}"],
+            places: [
                 'slots' => [$placed->slot => (string) $this->slot->point],
                 'drives' => array_combine($placed->drives, array_map(fn (Place $one): string => (string) $one->point, $this->drives)),
             ],
-            1.0,
-            'the trial',
+            pace: 1.0,
+            by: 'the trial',
         );
     }
 

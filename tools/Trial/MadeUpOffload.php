@@ -29,7 +29,7 @@ final readonly class MadeUpOffload
                 1e9 * $chance->getInt(12, $isExpress ? 480 : 220),
                 $chance->getInt(20, 3000),
                 1e6 * ($isExpress ? $chance->getInt(700, 1500) : $chance->getInt(80, 265)),
-                $isExpress ? ['CFexpress 2.0'] : ['UHS-II', 'UHS-I'],
+                buses: $isExpress ? ['CFexpress 2.0'] : ['UHS-II', 'UHS-I'],
             );
         }
         $sd = ['UHS-II' => 290e6, 'UHS-I' => 98e6];

@@ -33,7 +33,7 @@ final class LookCommand extends Command
                 $text('folder') ?? '',
                 $text('record'),
                 is_array($asked['place'] ?? null) ? Values::read(Place::class, $asked['place']) : null,
-                new HostClock(),
+                clock: new HostClock(),
             ),
             default => null,
         };

@@ -149,8 +149,8 @@ final class OffloadCommand extends Command
                 get_current_user(),
                 (string) gethostname(),
                 null,
-                $began,
-                now()->toIso8601String(),
+                began: $began,
+                ended: now()->toIso8601String(),
             ),
         );
 

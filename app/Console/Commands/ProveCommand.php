@@ -54,8 +54,8 @@ final class ProveCommand extends ProofsMedium
         $saver = $medium->isStandIn() ? null : $medium->checkpointFile($laid);
         $result =
             $this->from === null
-                ? FullProof::on($laid->device, $laid->clock, $watch, $medium->size, $this->option('whole-map') !== true, $saver)
-                : FullProof::continued($this->from, $laid->device, $laid->clock, $watch, $saver);
+                ? FullProof::on($laid->device, $laid->clock, $watch, $medium->size, lookBack: $this->option('whole-map') !== true, saver: $saver)
+                : FullProof::continued($this->from, $laid->device, $laid->clock, $watch, saver: $saver);
         $watch->finish();
         if ($medium->isRaw && $result->checkpoint() !== null) {
             $medium->checkpointFile($laid)->put($result->checkpoint());

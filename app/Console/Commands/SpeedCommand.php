@@ -102,10 +102,10 @@ final class SpeedCommand extends RunsOnMedium
                 RunKind::Speed,
                 new SpeedParameters($plan),
                 $record,
-                ['write' => $result->trace, 'read' => []],
-                $state,
-                $result->cutShort,
-                $laid->device->facts()->identity,
+                traces: ['write' => $result->trace, 'read' => []],
+                state: $state,
+                message: $result->cutShort,
+                medium: $laid->device->facts()->identity,
             );
         }
         if ($result->stopped) {
@@ -138,10 +138,10 @@ final class SpeedCommand extends RunsOnMedium
                 RunKind::Sustained,
                 new SizeParameters($medium->size),
                 $record,
-                ['write' => $result->trace, 'read' => [], 'heat' => $result->heat],
-                RunState::ended($result->stopped, $result->cutShort),
-                $result->cutShort ?? $result->note,
-                $laid->device->facts()->identity,
+                traces: ['write' => $result->trace, 'read' => [], 'heat' => $result->heat],
+                state: RunState::ended($result->stopped, $result->cutShort),
+                message: $result->cutShort ?? $result->note,
+                medium: $laid->device->facts()->identity,
             );
         }
         $why = $result->cutShort ?? ($result->stopped ? 'Stopped: what was settled before counts.' : $result->note);

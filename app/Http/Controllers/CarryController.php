@@ -56,12 +56,12 @@ final readonly class CarryController
             $shown->rates,
             Station::mustBeHere(),
             trim($request->string('name')->value()),
-            $request->folders($plan),
-            $request->places($plan),
-            max(1.0, $plan->course->done / max(1.0, is_numeric($seconds) ? (float) $seconds : 60.0)),
-            $by,
-            $request->hasFault(),
-            trim($request->string('pattern')->value()),
+            folders: $request->folders($plan),
+            places: $request->places($plan),
+            pace: max(1.0, $plan->course->done / max(1.0, is_numeric($seconds) ? (float) $seconds : 60.0)),
+            by: $by,
+            hasFault: $request->hasFault(),
+            pattern: trim($request->string('pattern')->value()),
         );
 
         return redirect("/offloads/{$offload->id}");

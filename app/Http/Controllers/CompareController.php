@@ -30,7 +30,7 @@ final readonly class CompareController
                 self::way($request),
                 $text('a'),
                 $text('b'),
-                $text('amount') ?? self::OFFLOAD,
+                amount: $text('amount') ?? self::OFFLOAD,
             ),
         );
     }

@@ -50,11 +50,11 @@ final readonly class CopyController
             $request->copy(),
             $request->chain() ?? Chain::unnamed(),
             $request->reader(),
-            $request->port(),
-            $request->drive(),
-            $request->day(),
-            $request->by(),
-            $request->note(),
+            port: $request->port(),
+            drive: $request->drive(),
+            on: $request->day(),
+            by: $request->by(),
+            note: $request->note(),
         );
         Person::remember($request->by());
 

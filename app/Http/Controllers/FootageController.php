@@ -39,7 +39,7 @@ final readonly class FootageController
             throw ValidationException::withMessages(['footage' => "{$footage->decimal()} of footage cannot be on a card of {$capacity}."]);
         }
         $by = trim($request->string('by')->value());
-        FootageBook::carries($card, $footage, $by, $request->integer('files'), Seen::said($request, 'card'));
+        FootageBook::carries($card, $footage, $by, $request->integer('files'), seen: Seen::said($request, 'card'));
         Person::remember($by);
 
         return back();

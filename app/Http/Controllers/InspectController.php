@@ -43,8 +43,8 @@ final readonly class InspectController
                 $request->question(),
                 $request->answer(),
                 $request->by(),
-                $request->code(),
-                $request->question()->isInReader() ? $request->reader() : null,
+                code: $request->code(),
+                reader: $request->question()->isInReader() ? $request->reader() : null,
             ),
         );
         Person::remember($request->by());

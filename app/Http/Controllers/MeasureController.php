@@ -30,7 +30,7 @@ final readonly class MeasureController
             course: CoursePicture::of($card, $runs),
             runs: MeasurePage::table($card, $runs),
             running: Orders::running($runs),
-            order: Orders::for($card, SlotPath::each($card, Station::here()), $runs, Bytes::gigabytes(1), 5),
+            order: Orders::for($card, SlotPath::each($card, Station::here()), $runs, Bytes::gigabytes(1), runs: 5),
             margin: Margin::at('measure', $card, $runs, Person::of($request)),
         );
     }

@@ -30,7 +30,7 @@ final readonly class PhotoController
             ]);
         }
         try {
-            PhotoStore::keep($card, $side, $file->getPathname(), $file->getClientOriginalName(), Person::of($request));
+            PhotoStore::keep($card, $side, $file->getPathname(), $file->getClientOriginalName(), by: Person::of($request));
         } catch (NotAPhoto $fault) {
             throw ValidationException::withMessages(["photo_{$side}" => $fault->getMessage()]);
         }

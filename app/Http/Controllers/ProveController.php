@@ -32,7 +32,7 @@ final readonly class ProveController
             theirs: ProvePage::theirs($card),
             by: Person::of($request) ?? '',
             running: Orders::running($runs),
-            order: Orders::for($card, $paths, $runs, $card->capacity, 1),
+            order: Orders::for($card, $paths, $runs, $card->capacity, runs: 1),
             margin: Margin::at('prove', $card, $runs, Person::of($request)),
         );
     }

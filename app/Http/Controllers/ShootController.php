@@ -42,8 +42,8 @@ final readonly class ShootController
             (string) $request->home(),
             $request->extra(),
             $rows,
-            $request->ticked(),
-            Person::of($request),
+            ticked: $request->ticked(),
+            person: Person::of($request),
         );
     }
 

@@ -54,11 +54,11 @@ final readonly class TypedController
             $readings,
             $request->chain() ?? Chain::unnamed(),
             $request->reader(),
-            $request->port(),
-            $request->day(),
-            $request->by(),
-            $request->note(),
-            $beside === '' ? null : $beside,
+            port: $request->port(),
+            on: $request->day(),
+            by: $request->by(),
+            note: $request->note(),
+            beside: $beside === '' ? null : $beside,
         );
         Person::remember($request->by());
 

@@ -28,9 +28,9 @@ final readonly class WorthController
             $request->price(),
             $request->hour(),
             $request->expected(),
-            $request->float('aMonth'),
-            $request->on(),
-            $request->by(),
+            aMonth: $request->float('aMonth'),
+            on: $request->on(),
+            by: $request->by(),
         );
 
         return back();

@@ -68,7 +68,7 @@ final class AskBooks extends FormRequest
             $picked === null ? null : array_values($picked->cards->map(fn (Card $card): int => $card->id)->all()),
             $this->filled('verdict') ? VerdictKind::from($this->string('verdict')->value()) : null,
             $this->filled('from') ? Carbon::parse($this->string('from')->value()) : null,
-            $this->filled('to') ? Carbon::parse($this->string('to')->value()) : null,
+            to: $this->filled('to') ? Carbon::parse($this->string('to')->value()) : null,
         );
     }
 }

@@ -141,9 +141,9 @@ class AskPlan extends FormRequest
             Verify::tryFrom($this->string('verify')->value()) ?? $house->verify,
             Scheme::tryFrom($this->string('scheme')->value()),
             $this->filled('swap') ? $this->float('swap') : $house->swap,
-            $house->first,
-            $house->overhead,
-            $this->integer('hands', $house->hands),
+            first: $house->first,
+            overhead: $house->overhead,
+            hands: $this->integer('hands', $house->hands),
         );
     }
 }

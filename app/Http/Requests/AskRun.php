@@ -143,8 +143,8 @@ final class AskRun extends FormRequest
             $this->kind(),
             $this->parameters(),
             StandInChoice::tryFrom($this->string('stand_in')->value()),
-            $this->filled('by') ? trim($this->string('by')->value()) : $by,
-            $beside === '' ? null : $beside,
+            by: $this->filled('by') ? trim($this->string('by')->value()) : $by,
+            beside: $beside === '' ? null : $beside,
             shown: $this->filled('shown') ? $this->string('shown')->value() : null,
             lost: $this->filled('lost') ? trim($this->string('lost')->value()) : null,
         );
@@ -160,9 +160,9 @@ final class AskRun extends FormRequest
             $this->integer('runs', 5),
             Bytes::parse($text('from', '0'), 'GB'),
             $this->filled('block') ? Bytes::parse($text('block', '1'), 'MiB') : null,
-            PassOrder::tryFrom($this->string('order')->value()) ?? PassOrder::Alternating,
-            $this->integer('warm_ups'),
-            Span::parse($text('pause', '0')),
+            order: PassOrder::tryFrom($this->string('order')->value()) ?? PassOrder::Alternating,
+            warmUps: $this->integer('warm_ups'),
+            pause: Span::parse($text('pause', '0')),
         );
     }
 

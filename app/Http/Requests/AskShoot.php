@@ -114,7 +114,7 @@ class AskShoot extends FormRequest
     {
         $extra = (float) $this->extra() / 100;
 
-        return Packing::of(ShootBook::question($this->days(), $this->home(), $extra, $this->wanted(), $this->cards()));
+        return Packing::of(ShootBook::question($this->days(), $this->home(), $extra, $this->wanted(), cards: $this->cards()));
     }
 
     /** @return list<Wanted> rows without an amount are not asked for yet */
@@ -146,7 +146,7 @@ class AskShoot extends FormRequest
                 ]);
             }
             if ($daily > 0) {
-                $wanted[] = new Wanted($camera, $camera->modes[0], $daily, $days, $row['spare']);
+                $wanted[] = new Wanted($camera, $camera->modes[0], $daily, $days, hasSpare: $row['spare']);
             }
         }
 

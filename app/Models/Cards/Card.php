@@ -166,7 +166,7 @@ final class Card extends Row
             $this->back_code,
             $this->lot,
             $this->price === null || $this->currency === null ? null : Price::of($this->price, $this->currency),
-            $this->provenance,
+            provenance: $this->provenance,
         );
     }
 
@@ -188,14 +188,14 @@ final class Card extends Row
             $this->capacity,
             $this->family,
             $this->bus,
-            array_values($this->marks->all()),
-            $this->read,
-            $this->write,
-            $this->times,
-            $this->contact_rows,
-            $this->sustained,
-            $this->in_decimal,
-            $this->has_unread === true,
+            marks: array_values($this->marks->all()),
+            read: $this->read,
+            write: $this->write,
+            times: $this->times,
+            contactRows: $this->contact_rows,
+            sustained: $this->sustained,
+            inDecimal: $this->in_decimal,
+            hasUnread: $this->has_unread === true,
         );
     }
 

@@ -56,6 +56,6 @@ final class Inspection extends Row
 
     public function seen(): Seen
     {
-        return new Seen($this->question, $this->said(), $this->seen_by, $this->created_at->format('j M Y'), $this->reader?->tag);
+        return new Seen($this->question, $this->said(), $this->seen_by, $this->created_at->format('j M Y'), reader: $this->reader?->tag);
     }
 }

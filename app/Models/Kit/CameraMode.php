@@ -79,12 +79,12 @@ final class CameraMode extends Row
             $this->kind,
             $this->writes,
             $this->shot,
-            $this->frames,
-            new Demand($this->asks_mark, $this->asks_guaranteed, $this->asks_form, $this->refuses),
-            $this->records,
-            $this->clip === null ? null : Span::seconds($this->clip),
-            array_values($this->calibrations->map(fn (ModeCalibration $one) => $one->asCalibration())->all()),
-            $this->proxy_writes,
+            frames: $this->frames,
+            demand: new Demand($this->asks_mark, $this->asks_guaranteed, $this->asks_form, $this->refuses),
+            recording: $this->records,
+            clip: $this->clip === null ? null : Span::seconds($this->clip),
+            calibrations: array_values($this->calibrations->map(fn (ModeCalibration $one) => $one->asCalibration())->all()),
+            proxies: $this->proxy_writes,
         );
     }
 }

@@ -95,9 +95,9 @@ final readonly class Contents
             $bytes,
             $type,
             $value('LABEL'),
-            $names === null ? null : min(count($names), self::MOST),
-            count($names ?? []) > self::MOST,
-            $shown,
+            files: $names === null ? null : min(count($names), self::MOST),
+            more: count($names ?? []) > self::MOST,
+            names: $shown,
         );
     }
 

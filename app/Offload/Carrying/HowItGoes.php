@@ -161,12 +161,12 @@ final readonly class HowItGoes
     {
         foreach ($plan->question->readers as $reader) {
             if ($reader->name === $thing && $reader->uplink < INF) {
-                return new GaveLess($thing, KnownRate::keyOf(RateOf::Uplink, $thing), $gave / $reader->uplink, $gave, $reckoned);
+                return new GaveLess($thing, KnownRate::keyOf(RateOf::Uplink, $thing), $gave / $reader->uplink, $gave, reckoned: $reckoned);
             }
         }
         foreach ($plan->question->drives as $drive) {
             if ($drive->name === $thing) {
-                return new GaveLess($thing, KnownRate::keyOf(RateOf::DriveWrite, $thing), $gave / $drive->write, $gave, $reckoned);
+                return new GaveLess($thing, KnownRate::keyOf(RateOf::DriveWrite, $thing), $gave / $drive->write, $gave, reckoned: $reckoned);
             }
         }
 

@@ -78,7 +78,7 @@ final readonly class PlanAnew
         $in = $since = $turns = $used = [];
         foreach ($offload->cards as $card) {
             if ($card->in_at !== null) {
-                $in[] = new PlacedCard($card->card->tag, $card->slot, $card->turn, $card->drives, $card->scheme);
+                $in[] = new PlacedCard($card->card->tag, $card->slot, $card->turn, $card->drives, scheme: $card->scheme);
                 $since[] = $offload->seconds($card->in_at);
                 $turns[$card->slot] = max($turns[$card->slot] ?? 0, $card->turn);
                 foreach ($card->drives as $drive) {
@@ -99,8 +99,8 @@ final readonly class PlanAnew
             ),
             array_values(array_filter($laden, $waits)),
             // What is plugged in stays plugged in.
-            $links,
-            $really->rules,
+            links: $links,
+            rules: $really->rules,
         );
         $decision = Plan::ofRest(
             $rest,
@@ -111,7 +111,7 @@ final readonly class PlanAnew
                 $in,
                 new SoFar($since, $offload->seconds($now)),
             ),
-            new Decision($links, array_values(array_filter($plan->decision->cards, $waits))),
+            known: new Decision($links, array_values(array_filter($plan->decision->cards, $waits))),
         );
         if ($decision === null) {
             return $plan->decision;
@@ -122,7 +122,7 @@ final readonly class PlanAnew
                 $card->slot,
                 $card->order + ($turns[$card->slot] ?? 0),
                 $card->drives,
-                $card->scheme,
+                scheme: $card->scheme,
             ),
             $decision->cards,
         );

@@ -70,8 +70,8 @@ final readonly class RealCopies
                     $card->confirmed_by ?? $offload->by,
                     (string) gethostname(),
                     $from === null ? "in {$card->slot}" : "from {$from->drive}",
-                    $began->toIso8601String(),
-                    now()->toIso8601String(),
+                    began: $began->toIso8601String(),
+                    ended: now()->toIso8601String(),
                 ),
             );
             CopyOutcome::enter($card, $copies, $result, $lists);

@@ -58,7 +58,7 @@ final readonly class StandInPlay
         $drives = array_map(fn ($drive): string => $drive->name, $question->drives);
         foreach ($cards as $card) {
             foreach ($card->in_at === null ? [] : $card->copies as $copy) {
-                self::copy($offload, $copy, $course, (int) array_search($card->drives[$copy->nth - 1] ?? '', $drives, true), $seconds);
+                self::copy($offload, $copy, $course, (int) array_search($card->drives[$copy->nth - 1] ?? '', $drives, true), now: $seconds);
             }
             self::card($offload, $card, $course, $seconds);
         }

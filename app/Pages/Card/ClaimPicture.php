@@ -53,13 +53,13 @@ final readonly class ClaimPicture
             $reading?->write,
             $label->write,
             $speeds?->writes,
-            $mark?->floor(),
-            $mark?->value,
-            $reading?->blame,
+            floor: $mark?->floor(),
+            mark: $mark?->value,
+            blame: $reading?->blame,
         );
 
         return [
-            'ways' => [$write, self::way('read', $reading?->read, $label->readClaim(), $speeds?->reads, null, null, $reading?->blame)],
+            'ways' => [$write, self::way('read', $reading?->read, $label->readClaim(), $speeds?->reads, floor: null, mark: null, blame: $reading?->blame)],
             'wall' => $wall === null || $wall->megabytes() > 1e6 ? null : $wall->megabytes(),
             'least' => ($path === null ? $own?->least() : $path->practice()?->low)?->megabytes(),
             'wallName' => $path === null ? "{$label->bus?->label()} bus" : $path->pinch()->name,

@@ -135,9 +135,9 @@ final readonly class FitPage extends Page
             CardHeading::card($card),
             str_replace(' · ', ', ', "{$card->name}, {$card->line}"),
             $person,
-            [...self::stopped($stops->toBase()), ...self::refused($card), ...Bodies::reasons($bodies)],
-            array_map(fn (StoppedRecording $one): array => self::stop($one), array_values($stops->take(self::STOPS)->all())),
-            $bodies,
+            reasons: [...self::stopped($stops->toBase()), ...self::refused($card), ...Bodies::reasons($bodies)],
+            stops: array_map(fn (StoppedRecording $one): array => self::stop($one), array_values($stops->take(self::STOPS)->all())),
+            bodies: $bodies,
         );
     }
 
@@ -147,7 +147,7 @@ final readonly class FitPage extends Page
      */
     public static function ofLabel(string $asked, ?Ability $ability, string $complaint, ?string $person): self
     {
-        return self::page($ability, null, $ability === null ? '' : $ability->label->line(), $person, [], [], [], $asked, $complaint);
+        return self::page($ability, null, $ability === null ? '' : $ability->label->line(), $person, reasons: [], stops: [], bodies: [], asked: $asked, complaint: $complaint);
     }
 
     /**

@@ -63,7 +63,7 @@ final readonly class Margin
 
     public static function reason(Reason $reason): ReasonProps
     {
-        return new ReasonProps($reason->bearing, $reason->lead(), $reason->rest(), $reason->evidence, self::look($reason->topic));
+        return new ReasonProps($reason->bearing, $reason->lead(), $reason->rest(), $reason->evidence, look: self::look($reason->topic));
     }
 
     /** The part of the handbook that says more. */

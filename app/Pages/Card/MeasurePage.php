@@ -151,9 +151,9 @@ final readonly class MeasurePage extends Page
             $speeds?->covers() ?? '–',
             $reading?->write?->median()->megabytes(),
             $reading?->read?->median()->megabytes(),
-            $reading?->write?->summary->variation(),
-            $notes === [] && $speeds !== null && self::isHouseStandard($speeds) ? 'house standard' : implode('; ', $notes),
-            $suspect !== [] || $run->void !== null,
+            variation: $reading?->write?->summary->variation(),
+            note: $notes === [] && $speeds !== null && self::isHouseStandard($speeds) ? 'house standard' : implode('; ', $notes),
+            struck: $suspect !== [] || $run->void !== null,
         );
     }
 
@@ -173,8 +173,8 @@ final readonly class MeasurePage extends Page
             $record === null ? '–' : "first {$record->write->bytes->decimal()}",
             $record?->write->rate()?->megabytes(),
             null,
-            null,
-            implode(
+            variation: null,
+            note: implode(
                 '; ',
                 array_filter(
                     [
@@ -187,7 +187,7 @@ final readonly class MeasurePage extends Page
                     fn (?string $part): bool => $part !== null,
                 ),
             ),
-            $run->void !== null,
+            struck: $run->void !== null,
         );
     }
 
@@ -201,12 +201,12 @@ final readonly class MeasurePage extends Page
             $record === null ? '–' : RunPage::extent($record),
             $record?->write->rate()?->megabytes(),
             $record?->read->rate()?->megabytes(),
-            null,
-            implode('; ', [
+            variation: null,
+            note: implode('; ', [
                 ...self::standing($run),
                 $run->message ?? ($record === null ? '' : $record->came()),
             ]),
-            $run->void !== null,
+            struck: $run->void !== null,
         );
     }
 
@@ -221,8 +221,8 @@ final readonly class MeasurePage extends Page
             $reading === null ? '–' : $reading->bytes->decimal().($reading->files === null ? '' : ", {$reading->files} files"),
             null,
             $reading?->rate()?->megabytes(),
-            null,
-            implode(
+            variation: null,
+            note: implode(
                 '; ',
                 array_filter(
                     [
@@ -235,7 +235,7 @@ final readonly class MeasurePage extends Page
                     fn (?string $part): bool => $part !== null,
                 ),
             ),
-            $run->void !== null || $isTooFast,
+            struck: $run->void !== null || $isTooFast,
         );
     }
 
@@ -281,12 +281,12 @@ final readonly class MeasurePage extends Page
             '–',
             null,
             null,
-            null,
-            implode(
+            variation: null,
+            note: implode(
                 '; ',
                 array_filter([...self::standing($run), $run->message, $note], fn (?string $part): bool => $part !== null && $part !== ''),
             ),
-            $run->void !== null,
+            struck: $run->void !== null,
         );
     }
 

@@ -93,7 +93,7 @@ final readonly class Orders
         $label = $card->label();
 
         return new OrderProps(
-            array_map(fn (SlotPath $one): SlotProps => self::slot($card, $one->slot, $one->path, $size, $runs, $speeds), $paths),
+            array_map(fn (SlotPath $one): SlotProps => self::slot($card, $one->slot, $one->path, $size, runs: $runs, speeds: $speeds), $paths),
             $card->stand_in !== null
                 ? []
                 : array_map(
@@ -103,7 +103,7 @@ final readonly class Orders
             $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id,
             $before->last(fn (Run $run): bool => $run->counts() && $run->proof() !== null)?->proof()?->diagnosis->condition ===
                 Condition::Refuses,
-            $card->footage->isZero() || Secured::of($card) !== null ? null : $card->footage->decimal(),
+            unsecured: $card->footage->isZero() || Secured::of($card) !== null ? null : $card->footage->decimal(),
         );
     }
 
@@ -205,8 +205,8 @@ final readonly class Orders
             $screen,
             $newest?->nature(),
             $newest?->isOnlyScreened() === true,
-            $newest?->isWhole() === true,
-            $card->next_step === Step::ProveAgain,
+            isWhole: $newest?->isWhole() === true,
+            isAskedAgain: $card->next_step === Step::ProveAgain,
         );
         $coverage = new Coverage(count($plan->drawn()));
 
@@ -238,11 +238,11 @@ final readonly class Orders
             $slot->name,
             $slot->kind,
             $slot->kind === SlotKind::Raw ? self::lies($slot) : null,
-            $path === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
-            $path?->describe() ?? '',
-            $path?->pinch()->describe() ?? '',
-            self::plain($card, $slot),
-            $path === null ? null : self::forecast($label, $path, $speeds)->for($size, $runs)->print(),
+            refusal: $path === null ? "{$slot->reader->tag} does not take {$label->connection()}" : null,
+            chain: $path?->describe() ?? '',
+            pinch: $path?->pinch()->describe() ?? '',
+            plain: self::plain($card, $slot),
+            expected: $path === null ? null : self::forecast($label, $path, $speeds)->for($size, $runs)->print(),
         );
     }
 

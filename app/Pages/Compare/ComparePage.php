@@ -95,7 +95,7 @@ final readonly class ComparePage extends Page
             ];
         }
 
-        return self::compare($by, $way, $a, $b, $choices, $sides[$a], $sides[$b], $amount, $figures->leftOut);
+        return self::compare($by, $way, $a, $b, choices: $choices, first: $sides[$a], second: $sides[$b], amount: $amount, leftOut: $figures->leftOut);
     }
 
     /**

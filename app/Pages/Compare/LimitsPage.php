@@ -125,8 +125,8 @@ final readonly class LimitsPage extends Page
                     $reader,
                     $rates,
                     $speeds[0]->run->card->name,
-                    $other === [] ? null : Summary::of($other)->mean,
-                    $speeds[0]->least,
+                    otherWay: $other === [] ? null : Summary::of($other)->mean,
+                    least: $speeds[0]->least,
                 );
             }
         }

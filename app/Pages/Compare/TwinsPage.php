@@ -64,10 +64,10 @@ final readonly class TwinsPage extends Page
                 $card->name,
                 $chain,
                 $rates('write'),
-                $rates('read'),
-                $heldBack,
-                $card->back_code,
-                $card->capacity,
+                reads: $rates('read'),
+                isHeldBack: $heldBack,
+                backCode: $card->back_code,
+                capacity: $card->capacity,
             );
         }
 

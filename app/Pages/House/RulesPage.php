@@ -128,14 +128,14 @@ final readonly class RulesPage extends Page
                 'spare' => (string) $fit->margin,
                 'usable' => (string) $fit->usable,
             ],
-            [
+            plan: [
                 'swap' => (string) $plan->swap,
                 'first' => (string) $plan->first,
                 'overhead' => (string) $plan->overhead,
             ],
-            self::draft(),
-            Card::query()->whereNull('retired_on')->where('due_on', '<=', now()->format('Y-m-d'))->count(),
-            $person ?? '',
+            draft: self::draft(),
+            cards: Card::query()->whereNull('retired_on')->where('due_on', '<=', now()->format('Y-m-d'))->count(),
+            person: $person ?? '',
         );
     }
 

@@ -75,10 +75,10 @@ final readonly class FollowLanes
             $copy->isRelayed() ? 'relay' : 'copy',
             $tag,
             $copy->isRelayed() ? "copy {$tag} from {$card->drives[0]} on to {$copy->drive}" : "copy {$tag} to {$onto}",
-            $copy->planned['copy'],
-            $copy->copy_at,
-            $copy->copied_at,
-            $now,
+            planned: $copy->planned['copy'],
+            began: $copy->copy_at,
+            ended: $copy->copied_at,
+            now: $now,
         );
     }
 
@@ -90,10 +90,10 @@ final readonly class FollowLanes
             'read back',
             $card->card->tag,
             "read {$card->card->tag} back from {$copy->drive}",
-            $copy->planned['back'] ?? [0.0, 0.0],
-            $copy->back_at,
-            $copy->verified_at,
-            $now,
+            planned: $copy->planned['back'] ?? [0.0, 0.0],
+            began: $copy->back_at,
+            ended: $copy->verified_at,
+            now: $now,
         );
     }
 

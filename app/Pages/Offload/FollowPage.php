@@ -111,11 +111,11 @@ final readonly class FollowPage extends Page
             $offload->name,
             $offload->began_at->format('H:i, j M'),
             $offload->began_at->getTimestamp(),
-            $offload->planned,
-            $offload->is_made_up ? $offload->pace : null,
-            self::now($offload),
-            $person ?? '',
-            is_string($said) ? $said : null,
+            planned: $offload->planned,
+            pace: $offload->is_made_up ? $offload->pace : null,
+            first: self::now($offload),
+            person: $person ?? '',
+            said: is_string($said) ? $said : null,
         );
     }
 

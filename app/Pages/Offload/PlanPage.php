@@ -152,7 +152,7 @@ final readonly class PlanPage extends Page
             patterns: self::patterns(),
             warnings: self::warnings($plan),
             offloads: self::offloads(),
-            planKey: $plan->decision->cards === [] ? '' : ShownPlan::keep($plan, $asked, $ticked, $holds, $buildsPreviews),
+            planKey: $plan->decision->cards === [] ? '' : ShownPlan::keep($plan, $asked, $ticked, $holds, withPreviews: $buildsPreviews),
             before: self::before(),
         );
     }

@@ -65,7 +65,7 @@ final readonly class PracticePage extends Page
             self::mistakes($rounds),
             array_values($rounds->take(self::SHOWN)->map(self::round(...))->all()),
             $open?->id,
-            $person,
+            person: $person,
         );
     }
 

@@ -94,18 +94,18 @@ final readonly class PracticeRoundPage extends Page
             $round->level->value,
             $round->level->words(),
             $round->seed,
-            $exercise->card->label,
-            "It reads {$exercise->firstFigure()} MB/s over {$exercise->first->name}.".
+            label: $exercise->card->label,
+            first: "It reads {$exercise->firstFigure()} MB/s over {$exercise->first->name}.".
                 ($exercise->card->trick === Trick::Cheap ? self::CHEAP : ''),
-            "What holds {$exercise->firstFigure()} MB/s over {$exercise->first->name}?",
-            array_map(fn (MadeUpReader $reader): string => $reader->describe(), $exercise->readers()),
-            self::clock(Answer::time($done)),
-            self::done($exercise, $done),
-            array_map($move, array_values($exercise->moves)),
-            self::claimLine($evidence),
-            self::core($evidence),
-            $round->called_at === null ? null : self::answer($round, $exercise, $done),
-            $round->person,
+            asks: "What holds {$exercise->firstFigure()} MB/s over {$exercise->first->name}?",
+            readers: array_map(fn (MadeUpReader $reader): string => $reader->describe(), $exercise->readers()),
+            clock: self::clock(Answer::time($done)),
+            done: self::done($exercise, $done),
+            moves: array_map($move, array_values($exercise->moves)),
+            claimLine: self::claimLine($evidence),
+            core: self::core($evidence),
+            answer: $round->called_at === null ? null : self::answer($round, $exercise, $done),
+            person: $round->person,
         );
     }
 

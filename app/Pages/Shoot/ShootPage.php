@@ -118,7 +118,7 @@ final readonly class ShootPage extends Page
             $shoot->name,
             $shoot->days === 1 ? $ends->format('j M Y') : "{$shoot->begins->format('j M')} to {$ends->format('j M Y')}",
             "kept {$shoot->created_at->format('j M Y, H:i')} by {$shoot->recorded_by}",
-            PackedPicture::of($shoot->packing(), $shoot->begins),
+            packed: PackedPicture::of($shoot->packing(), $shoot->begins),
         );
     }
 

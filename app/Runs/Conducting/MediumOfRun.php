@@ -136,16 +136,16 @@ final readonly class MediumOfRun
         try {
             $now = $device->facts()->identity ?? throw new LogicException('A raw medium is something.');
             RightMedium::asOrdered($slot->name, $this->run->medium, $now);
-            RightMedium::notAnother($slot->name, $this->run->card, $device, $now, $why);
+            RightMedium::notAnother($slot->name, $this->run->card, $device, $now, why: $why);
             $this->run->forceFill(['medium' => $now, 'medium_serial' => $now->serial])->save();
             Ledger::enter(
                 $this->run->kind->label().', '.$this->run->name(),
                 $path,
                 $now,
                 $this->run->recorded_by ?? 'nobody named',
-                $this->run->card,
-                $this->run,
-                $why,
+                card: $this->run->card,
+                run: $this->run,
+                why: $why,
             );
         } catch (Throwable $fault) {
             $medium->device->close();

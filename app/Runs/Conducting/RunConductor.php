@@ -192,7 +192,7 @@ final readonly class RunConductor
             ['write' => $result->trace, 'read' => [], 'heat' => $result->heat],
             $result->stopped,
             $result->cutShort,
-            $result->note,
+            note: $result->note,
         );
     }
 
@@ -213,8 +213,8 @@ final readonly class RunConductor
         try {
             $result =
                 $from === null
-                    ? FullProof::on($medium->device, $medium->clock, $watch, $asked->size, ! $asked->wholeMap, $saver)
-                    : FullProof::continued($from, $medium->device, $medium->clock, $watch, $saver);
+                    ? FullProof::on($medium->device, $medium->clock, $watch, $asked->size, lookBack: ! $asked->wholeMap, saver: $saver)
+                    : FullProof::continued($from, $medium->device, $medium->clock, $watch, saver: $saver);
             $isOver = ! $result->stopped && $result->cutShort === null;
             $clear = $isOver || ! $saver->hasKept() ? $clear : $medium->device->leave(...);
             $record = ProofRecord::of($result, $medium->extent($asked->size), $medium->device->facts()->manner, $asked->reinserted);
@@ -225,8 +225,8 @@ final readonly class RunConductor
                     ['write' => $result->writeTrace, 'read' => $result->readTrace],
                     $result->stopped,
                     $result->cutShort,
-                    $result->note,
-                    $result->checkpoint() ?? $saver->unkept(),
+                    note: $result->note,
+                    checkpoint: $result->checkpoint() ?? $saver->unkept(),
                 ),
                 $clear,
             );
@@ -249,7 +249,7 @@ final readonly class RunConductor
             ['write' => [], 'read' => []],
             $result->stopped,
             $result->cutShort,
-            $result->note,
+            note: $result->note,
         );
     }
 

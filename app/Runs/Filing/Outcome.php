@@ -37,7 +37,7 @@ final readonly class Outcome
         ?string $note = null,
         ?Checkpoint $checkpoint = null,
     ): self {
-        return new self(RunState::ended($stopped, $cutShort), $result, $traces, $cutShort ?? $note, $checkpoint);
+        return new self(RunState::ended($stopped, $cutShort), $result, $traces, $cutShort ?? $note, checkpoint: $checkpoint);
     }
 
     public static function failed(string $message): self
@@ -52,6 +52,6 @@ final readonly class Outcome
 
     public function withNote(?string $note): self
     {
-        return new self($this->state, $this->result, $this->traces, $this->message ?? $note, $this->checkpoint);
+        return new self($this->state, $this->result, $this->traces, $this->message ?? $note, checkpoint: $this->checkpoint);
     }
 }

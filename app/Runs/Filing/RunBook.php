@@ -61,11 +61,11 @@ final readonly class RunBook
             $rates(Way::Write),
             $rates(Way::Read),
             true,
-            0,
-            Bytes::of(0),
-            array_values(array_unique($disagree)),
+            wrong: 0,
+            from: Bytes::of(0),
+            disagree: array_values(array_unique($disagree)),
         );
-        $run = self::begin($card, RunKind::Speed, RunSource::Typed, $chain, $reader, $port, new TypedParameters($readings), $by);
+        $run = self::begin($card, RunKind::Speed, RunSource::Typed, $chain, reader: $reader, port: $port, parameters: new TypedParameters($readings), by: $by);
         $run->beside = $beside;
 
         return ResultFiling::file($run, RunState::Done, $record, message: $note, ended: $on);
@@ -82,7 +82,7 @@ final readonly class RunBook
         string $by,
         ?string $note,
     ): Run {
-        $run = self::begin($card, RunKind::Copy, RunSource::Stopwatch, $chain, $reader, $port, new CopyParameters(), $by);
+        $run = self::begin($card, RunKind::Copy, RunSource::Stopwatch, $chain, reader: $reader, port: $port, parameters: new CopyParameters(), by: $by);
         $run->drive_id = $drive?->id;
 
         return ResultFiling::file($run, RunState::Done, CopyRecord::timed($copy), message: $note, ended: $on);

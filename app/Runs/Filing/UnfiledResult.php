@@ -138,8 +138,8 @@ final readonly class UnfiledResult
                 RunState::from(is_string($entry['state'] ?? null) ? $entry['state'] : ''),
                 is_array($result) ? $result : null,
                 is_array($traces) ? Values::read(Traces::class, $traces)->all() : null,
-                is_string($entry['message'] ?? null) ? $entry['message'] : null,
-                Carbon::parse(is_string($entry['ended_at'] ?? null) ? $entry['ended_at'] : 'now', 'UTC'),
+                message: is_string($entry['message'] ?? null) ? $entry['message'] : null,
+                ended: Carbon::parse(is_string($entry['ended_at'] ?? null) ? $entry['ended_at'] : 'now', 'UTC'),
             );
         }
         if ($this->file !== null) {

@@ -63,7 +63,7 @@ final class FolderFiles implements FileStore
             $bytes = $file->read(0, $length);
             $file->close();
         } catch (HostError $error) {
-            throw HostErrorMapper::reading($error, $number * $length, $length, $this->card->given, $this->folder->isThere());
+            throw HostErrorMapper::reading($error, $number * $length, $length, $this->card->given, isThere: $this->folder->isThere());
         }
 
         return strlen($bytes) === $length ? new Literal($bytes) : throw HostRefused::changed($this->card->given);

@@ -58,8 +58,8 @@ final readonly class FileFacts
             $number('changed'),
             $number('changednano'),
             // Inode and size, when its content last changed, and when anything about it did.
-            substr($packed, 32, 16).substr($packed, 96, 32),
-            substr($packed, 136, 8),
+            state: substr($packed, 32, 16).substr($packed, 96, 32),
+            device: substr($packed, 136, 8),
         );
     }
 

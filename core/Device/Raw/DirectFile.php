@@ -102,7 +102,7 @@ final class DirectFile implements HostFile
         }
         $buffer = $this->lay($bytes);
         try {
-            $moved = Calls::writeFrom($this->direct->fd, $buffer, $length, $offset, $this->plain->path);
+            $moved = Calls::writeFrom($this->direct->fd, $buffer, $length, $offset, path: $this->plain->path);
         } catch (HostError $error) {
             // This medium takes larger pieces only; the host's cache in between makes them.
             $error->errno === HostError::EINVAL ? $this->plain->write($offset, $bytes) : throw $error;
@@ -120,7 +120,7 @@ final class DirectFile implements HostFile
         $buffer = $this->buffer($length);
         $this->laid = null;
         try {
-            $moved = Calls::readInto($this->direct->fd, $buffer, $length, $offset, $this->plain->path);
+            $moved = Calls::readInto($this->direct->fd, $buffer, $length, $offset, path: $this->plain->path);
         } catch (HostError $error) {
             return $error->errno === HostError::EINVAL ? $this->plain->read($offset, $length) : throw $error;
         }

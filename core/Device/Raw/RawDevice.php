@@ -71,7 +71,7 @@ final class RawDevice implements Addressed
         }
         $size = Bytes::of(max(0, $file->size()));
         $guard->admit($path, $target, $size);
-        $device = new self($file, $target, $path, $size, $isInMemory);
+        $device = new self($file, $target, $path, $size, isInMemory: $isInMemory);
         if (! $device->isThere()) {
             throw CannotOpen::turned($path);
         }
@@ -122,7 +122,7 @@ final class RawDevice implements Addressed
                 throw new HostError(HostError::EIO, 'read', $this->given, $data->length());
             }
         } catch (HostError $error) {
-            throw HostErrorMapper::reading($error, $offset, $length, $this->given, $this->isThere());
+            throw HostErrorMapper::reading($error, $offset, $length, $this->given, isThere: $this->isThere());
         }
 
         return $data;

@@ -37,10 +37,10 @@ final readonly class Target
             $stat['dev'] ?? 0,
             $stat['ino'] ?? 0,
             $stat['rdev'] ?? 0,
-            $kind === self::BLOCK,
-            $kind === self::REGULAR,
-            $kind === self::FOLDER,
-            $stat['nlink'] ?? 1,
+            isBlock: $kind === self::BLOCK,
+            isRegular: $kind === self::REGULAR,
+            isFolder: $kind === self::FOLDER,
+            names: $stat['nlink'] ?? 1,
         );
     }
 

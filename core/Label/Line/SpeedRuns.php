@@ -111,8 +111,8 @@ final readonly class SpeedRuns
                 preg_match('~^((?:'.Vocabulary::WRITING.') )(.+)$~isu', $text, $two) === 1
             ) {
                 // `1400MB/s write sustained 850MB/s`: the first word belongs to the figure before, the second to the one behind.
-                $tokens[] = new SpeedToken('write', $at, $two[1], '', '', true, false);
-                $tokens[] = new SpeedToken('sustained', $at + strlen($two[1]), $two[2], '', '', true, false);
+                $tokens[] = new SpeedToken('write', $at, $two[1], '', unit: '', joined: true, paired: false);
+                $tokens[] = new SpeedToken('sustained', $at + strlen($two[1]), $two[2], '', unit: '', joined: true, paired: false);
                 $end = $at + strlen($text);
 
                 continue;
@@ -123,12 +123,12 @@ final readonly class SpeedRuns
                 $at,
                 $text,
                 $got('number').$got('digits'),
-                $got('unit'),
-                $isJoined,
-                trim($between) === '/',
-                preg_match('~[,;()]~', $between) === 1,
+                unit: $got('unit'),
+                joined: $isJoined,
+                paired: trim($between) === '/',
+                parted: preg_match('~[,;()]~', $between) === 1,
                 // A word of speed in front of it is no part of a name.
-                $number > $at || ($isJoined && ! $tokens[count($tokens) - 1]->isFigure()) ? '' : substr($line, 0, max(0, $at)),
+                before: $number > $at || ($isJoined && ! $tokens[count($tokens) - 1]->isFigure()) ? '' : substr($line, 0, max(0, $at)),
             );
             $end = $at + strlen($text);
         }

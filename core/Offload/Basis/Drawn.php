@@ -29,8 +29,8 @@ final readonly class Drawn
             array_map($drawn->reader(...), $question->readers),
             array_map($drawn->drive(...), $question->drives),
             array_map($drawn->card(...), $question->cards),
-            $question->links,
-            $question->rules,
+            links: $question->links,
+            rules: $question->rules,
         );
     }
 
@@ -62,7 +62,7 @@ final readonly class Drawn
                 $host->ports,
             ),
             $host->hash,
-            $host->previews * $this->times(RateOf::Previews, $host->name),
+            previews: $host->previews * $this->times(RateOf::Previews, $host->name),
         );
     }
 
@@ -91,11 +91,11 @@ final readonly class Drawn
             $drive->write * $write,
             $drive->read * $this->times(RateOf::DriveRead, $drive->name),
             $drive->free,
-            $drive->cache,
-            $drive->fast * $write,
-            $drive->isSpinning,
-            $drive->inside,
-            $drive->link * $this->times(RateOf::DriveLink, $drive->name),
+            cache: $drive->cache,
+            fast: $drive->fast * $write,
+            isSpinning: $drive->isSpinning,
+            inside: $drive->inside,
+            link: $drive->link * $this->times(RateOf::DriveLink, $drive->name),
         );
     }
 
@@ -111,8 +111,8 @@ final readonly class Drawn
             $card->bytes,
             $card->files,
             $card->read * $this->times(RateOf::Card, $card->tag),
-            $card->buses,
-            $readIn,
+            buses: $card->buses,
+            readIn: $readIn,
         );
     }
 }

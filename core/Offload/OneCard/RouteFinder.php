@@ -44,7 +44,7 @@ final readonly class RouteFinder
             }
             foreach ($drives as $drive) {
                 foreach ($this->hosts() as $host => $ports) {
-                    $route = $this->route($source, $reader, $bus, $host, $ports, $drive);
+                    $route = $this->route($source, $reader, $bus, $host, ports: $ports, drive: $drive);
                     if ($route !== null) {
                         $routes[] = $route;
                     }
@@ -105,8 +105,8 @@ final readonly class RouteFinder
                     ...$driveLinks,
                     new Link("{$drive->name} writing", Ceiling::claimed($drive->write, 'its owner’s figure')),
                 ]),
-                new Path([...$driveLinks, new Link("{$drive->name} reading", Ceiling::claimed($drive->read, 'its owner’s figure'))]),
-                $source->amount,
+                back: new Path([...$driveLinks, new Link("{$drive->name} reading", Ceiling::claimed($drive->read, 'its owner’s figure'))]),
+                amount: $source->amount,
             );
             $best = $best === null || $route->total()->seconds < $best->total()->seconds ? $route : $best;
         }

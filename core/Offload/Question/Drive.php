@@ -37,11 +37,11 @@ final readonly class Drive
             $this->write,
             $this->read,
             $free,
-            $this->cache,
-            $this->fast,
-            $this->isSpinning,
-            $this->inside,
-            $this->link,
+            cache: $this->cache,
+            fast: $this->fast,
+            isSpinning: $this->isSpinning,
+            inside: $this->inside,
+            link: $this->link,
         );
     }
 }

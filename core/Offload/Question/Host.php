@@ -27,6 +27,6 @@ final readonly class Host
      */
     public function with(array $controllers, array $ports): self
     {
-        return new self($this->name, $controllers, $ports, $this->hash, $this->previews);
+        return new self($this->name, $controllers, $ports, $this->hash, previews: $this->previews);
     }
 }

@@ -64,17 +64,17 @@ final readonly class Question
     /** @param  list<LadenCard>  $cards */
     public function withCards(array $cards): self
     {
-        return new self($this->hosts, $this->readers, $this->drives, $cards, $this->links, $this->rules);
+        return new self($this->hosts, $this->readers, $this->drives, $cards, links: $this->links, rules: $this->rules);
     }
 
     public function withRules(Rules $rules): self
     {
-        return new self($this->hosts, $this->readers, $this->drives, $this->cards, $this->links, $rules);
+        return new self($this->hosts, $this->readers, $this->drives, $this->cards, links: $this->links, rules: $rules);
     }
 
     /** @param  array<string, string>  $links */
     public function withLinks(array $links): self
     {
-        return new self($this->hosts, $this->readers, $this->drives, $this->cards, $links, $this->rules);
+        return new self($this->hosts, $this->readers, $this->drives, $this->cards, links: $links, rules: $this->rules);
     }
 }

@@ -101,13 +101,13 @@ final class Course
             $this->events[] = new Event($now, $kind, $flow->at, $drive);
         }
         if ($isWritten) {
-            $this->stretches[] = new Stretch($flow->kind, $flow->at, $flow->writes, $flow->reads, $flow->since, $now, $flow->bytes);
+            $this->stretches[] = new Stretch($flow->kind, $flow->at, $flow->writes, $flow->reads, since: $flow->since, until: $now, bytes: $flow->bytes);
         }
     }
 
     public function handled(int $at, float $since, float $until): void
     {
-        $this->stretches[] = new Stretch(null, $at, [], null, $since, $until, 0.0);
+        $this->stretches[] = new Stretch(null, $at, [], null, since: $since, until: $until, bytes: 0.0);
     }
 
     /** @param  array<int, float>  $capacities */

@@ -106,7 +106,7 @@ final class Reckoner
      */
     public static function figures(Network $network, array $placements, Limits $limits = new Limits(), ?SoFar $soFar = null): Course
     {
-        return (new self($network, $placements, false, $limits, $soFar))->run();
+        return (new self($network, $placements, false, $limits, soFar: $soFar))->run();
     }
 
     /**
@@ -126,7 +126,7 @@ final class Reckoner
      */
     public static function onFrom(Network $network, array $placements, SoFar $soFar): Course
     {
-        return (new self($network, $placements, true, new Limits(), $soFar))->run();
+        return (new self($network, $placements, true, new Limits(), soFar: $soFar))->run();
     }
 
     private function run(): Course
@@ -153,8 +153,8 @@ final class Reckoner
                         $flow->at,
                         $flow->writes,
                         $flow->reads,
-                        $flow->since,
-                        $flow->bytes - $flow->left,
+                        since: $flow->since,
+                        bytes: $flow->bytes - $flow->left,
                     ),
                     array_values($this->flows),
                 );
@@ -303,14 +303,14 @@ final class Reckoner
     {
         $placement = $this->placements[$at];
         $path = $this->network->copy($placement->card, $placement->slot, $drives, $this->isImport($at, $drives)) ?? new FlowPath(INF, []);
-        $this->begin(FlowKind::Copy, $at, $path, $drives, null);
+        $this->begin(FlowKind::Copy, $at, $path, $drives, reads: null);
     }
 
     /** @param  list<int>  $writes */
     private function begin(FlowKind $kind, int $at, FlowPath $path, array $writes, ?int $reads): void
     {
         $card = $this->network->question->cards[$this->placements[$at]->card];
-        $flow = new Flow($kind, $at, $card->bytes, $card->files, $path, $writes, $reads, $this->now);
+        $flow = new Flow($kind, $at, $card->bytes, $card->files, path: $path, writes: $writes, reads: $reads, since: $this->now);
         if ($flow->bytes <= 0) {
             $this->ended($flow);
 
@@ -353,7 +353,7 @@ final class Reckoner
         $key = $flow->kind === FlowKind::Copy
             ? "copy {$placement->slot} ".($this->isImport($flow->at, $flow->writes) ? 'import' : 'again')
             : "{$flow->kind->value} {$flow->reads}";
-        $flow->type = $this->network->type($key, $placement->card, $flow->path, $writes, $flow->reads);
+        $flow->type = $this->network->type($key, $placement->card, $flow->path, $writes, reads: $flow->reads);
     }
 
     /**
@@ -383,7 +383,7 @@ final class Reckoner
             }
         } else {
             foreach ($readsBack ? $flow->writes : [] as $drive) {
-                $this->begin(FlowKind::ReadBack, $at, $this->network->readBack($drive), [], $drive);
+                $this->begin(FlowKind::ReadBack, $at, $this->network->readBack($drive), [], reads: $drive);
             }
             if ($flow->kind === FlowKind::Copy) {
                 $this->needed[$at]--;
@@ -407,7 +407,7 @@ final class Reckoner
     {
         $drives = $this->placements[$at]->drives;
         foreach (array_slice($drives, 1) as $drive) {
-            $this->begin(FlowKind::Relay, $at, $this->network->relay($drives[0], $drive), [$drive], $drives[0]);
+            $this->begin(FlowKind::Relay, $at, $this->network->relay($drives[0], $drive), [$drive], reads: $drives[0]);
         }
     }
 }

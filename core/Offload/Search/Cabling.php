@@ -68,9 +68,9 @@ final readonly class Cabling
             $isFree = fn (Port $port): bool => ! in_array("{$host->name} {$port->name}", $links, true);
             $free = array_values(array_filter($host->ports, $isFree));
             $open = array_values(array_diff(array_keys($needs), array_keys($links)));
-            $chosen = array_slice(self::wanted($question, $host, $links, $open, $needs), 0, count($free));
+            $chosen = array_slice(self::wanted($question, $host, $links, $open, needs: $needs), 0, count($free));
             usort($chosen, fn (string $one, string $other): int => [$needs[$other], $one] <=> [$needs[$one], $other]);
-            $links = self::plug($host, $free, $chosen, $needs, $links);
+            $links = self::plug($host, $free, $chosen, $needs, links: $links);
         }
 
         return $links;

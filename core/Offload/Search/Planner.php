@@ -100,7 +100,7 @@ final class Planner
         // A long search is also the short one, so that it is never worse.
         $best = null;
         foreach ($work > 2 * $short ? [$short, $work - $short] : [$work] as $part) {
-            $planner = new self($question, $goal, $bound, $part, $begun, $wanted);
+            $planner = new self($question, $goal, $bound, $part, begun: $begun, wanted: $wanted);
             $planner->begin($known);
             $planner->search();
             $isBetter = $best === null || ($planner->best !== null && $planner->bestFigures < $best->bestFigures);

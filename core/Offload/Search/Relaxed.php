@@ -43,10 +43,10 @@ final readonly class Relaxed
                     $drive->write,
                     $drive->read,
                     $drive->free,
-                    $drive->cache,
-                    $drive->fast,
-                    $drive->isSpinning,
-                    $host->name,
+                    cache: $drive->cache,
+                    fast: $drive->fast,
+                    isSpinning: $drive->isSpinning,
+                    inside: $host->name,
                 ),
             $question->drives,
         );
@@ -55,8 +55,8 @@ final readonly class Relaxed
             $question->readers,
             $drives,
             $question->cards,
-            $links,
-            $question->rules,
+            links: $links,
+            rules: $question->rules,
         );
 
         return new Network($easier, $links);

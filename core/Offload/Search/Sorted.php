@@ -34,7 +34,7 @@ final readonly class Sorted
         $links = $question->links;
         ksort($links);
 
-        return new Question($hosts, $readers, self::byName($question->drives), $cards, $links, $question->rules);
+        return new Question($hosts, $readers, self::byName($question->drives), $cards, links: $links, rules: $question->rules);
     }
 
     /**

@@ -30,11 +30,11 @@ final readonly class WrittenCard
 
     public static function of(LadenCard $card): self
     {
-        return new self($card->tag, Bytes::of((int) $card->bytes), $card->read, $card->files, $card->buses, $card->readIn);
+        return new self($card->tag, Bytes::of((int) $card->bytes), $card->read, $card->files, buses: $card->buses, readIn: $card->readIn);
     }
 
     public function card(): LadenCard
     {
-        return new LadenCard($this->tag, (float) $this->bytes->count, $this->files, $this->read, $this->buses, $this->readIn);
+        return new LadenCard($this->tag, (float) $this->bytes->count, $this->files, $this->read, buses: $this->buses, readIn: $this->readIn);
     }
 }

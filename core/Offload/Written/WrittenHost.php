@@ -58,6 +58,6 @@ final readonly class WrittenHost
         }
         $ports = array_map(fn (WrittenPort $port): Port => $port->port(), $this->ports);
 
-        return new Host($this->name, $controllers, $ports, $this->hash, $this->previews);
+        return new Host($this->name, $controllers, $ports, $this->hash, previews: $this->previews);
     }
 }

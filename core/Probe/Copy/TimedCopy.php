@@ -119,7 +119,7 @@ final class TimedCopy
             $cutShort = $fault->getMessage();
         }
 
-        return $this->result($copied, $verified, $different ?? [], ! $done && $cutShort === null, $cutShort);
+        return $this->result($copied, $verified, $different ?? [], ! $done && $cutShort === null, cutShort: $cutShort);
     }
 
     /** @param  list<string>  $different */
@@ -130,13 +130,13 @@ final class TimedCopy
             Bytes::of(array_sum(array_column($this->times, 0))),
             Span::seconds($copied),
             $verified === null ? null : Span::seconds($verified),
-            $different,
-            $this->tree->skippedWords(),
-            $this->times,
-            "{$this->drive->path}/{$this->name}",
-            $this->forgot,
-            $stopped,
-            $cutShort,
+            different: $different,
+            skipped: $this->tree->skippedWords(),
+            times: $this->times,
+            target: "{$this->drive->path}/{$this->name}",
+            forgot: $this->forgot,
+            stopped: $stopped,
+            cutShort: $cutShort,
         );
     }
 
@@ -156,7 +156,7 @@ final class TimedCopy
             $this->makeFolder(dirname($to));
             $part = dirname($to).'/'.self::PART;
             try {
-                $sum = $this->carry("{$this->tree->root}/{$file['path']}", $to, $part, $file['size'], $beat);
+                $sum = $this->carry("{$this->tree->root}/{$file['path']}", $to, $part, $file['size'], beat: $beat);
             } catch (DeviceFault $fault) {
                 // A piece of a file is worse than none: somebody might take it for the file.
                 @unlink($part);
@@ -170,7 +170,7 @@ final class TimedCopy
             @touch($to, $file['changed']);
             $this->sums[$file['path']] = $sum;
             $this->times[] = [$file['size'], $clock->now() - $began];
-            $saver?->keep(fn (): CopyResult => $this->result($clock->now() - $start, null, [], true, null));
+            $saver?->keep(fn (): CopyResult => $this->result($clock->now() - $start, null, [], true, cutShort: null));
         }
 
         return true;
@@ -212,7 +212,7 @@ final class TimedCopy
             } catch (HostError $error) {
                 throw $this->refused($error, $to, $at + $error->moved);
             }
-            $beat->beat(Phase::Writing, 1, $at + strlen($bytes), $size, strlen($bytes));
+            $beat->beat(Phase::Writing, 1, $at + strlen($bytes), $size, moved: strlen($bytes));
         }
         // A drive that takes upper and lower case for one would lose one of two files here.
         if (file_exists($to) || is_link($to)) {
@@ -247,11 +247,11 @@ final class TimedCopy
                         return null;
                     }
                     hash_update($sum, $bytes);
-                    $beat->beat(Phase::Reading, 1, 0, $file['size'], strlen($bytes));
+                    $beat->beat(Phase::Reading, 1, 0, $file['size'], moved: strlen($bytes));
                 }
             } catch (HostError $error) {
                 if (! HostErrorMapper::isOfTheMedium($error->errno) || ! $this->drive->isThere()) {
-                    throw HostErrorMapper::reading($error, 0, $file['size'], $this->shown($from), $this->drive->isThere());
+                    throw HostErrorMapper::reading($error, 0, $file['size'], $this->shown($from), isThere: $this->drive->isThere());
                 }
                 // A spot that cannot be read is a copy that is not alike.
                 $sum = null;

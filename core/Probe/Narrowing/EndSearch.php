@@ -45,7 +45,7 @@ final readonly class EndSearch
                     Bytes::of(max(0, $bad - ($bad % Asking::BLOCK))),
                     null,
                     null,
-                    false,
+                    exact: false,
                 );
             }
             foreach ($found as $sample) {

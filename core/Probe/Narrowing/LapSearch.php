@@ -56,7 +56,7 @@ final readonly class LapSearch
 
         // A card can also have misplaced a block or two.
         return Diagnosis::isMuch($lost, $this->asking->size())
-            ? Diagnosis::found(Condition::Aliases, Bytes::of($this->asking->size() - $lost), null, null, false)
+            ? Diagnosis::found(Condition::Aliases, Bytes::of($this->asking->size() - $lost), null, null, exact: false)
             : null;
     }
 

@@ -52,7 +52,7 @@ final readonly class Narrowing
             Bytes::of((int) ($this->asking->size() * $holding)),
             null,
             null,
-            false,
+            exact: false,
         );
     }
 }

@@ -44,8 +44,8 @@ final class FullProof
         private readonly Checkpoint $from,
         private readonly ?ProgressSaver $saver,
     ) {
-        $this->writing = new WritePass($device, $clock, $beat, $imprint, $from);
-        $this->reading = new ReadBack($device, $clock, $beat, $imprint, $from, new Refused($from->refused));
+        $this->writing = new WritePass($device, $clock, $beat, $imprint, from: $from);
+        $this->reading = new ReadBack($device, $clock, $beat, $imprint, from: $from, refused: new Refused($from->refused));
         $this->clock = $clock;
     }
 
@@ -66,7 +66,7 @@ final class FullProof
     ): ProofResult {
         $size = Bytes::of(min($device->size()->count, $upTo->count ?? PHP_INT_MAX));
 
-        return self::from(new Checkpoint(TestPattern::random($size)->run, $size, lookBack: $lookBack), $device, $clock, $observer, $saver);
+        return self::from(new Checkpoint(TestPattern::random($size)->run, $size, lookBack: $lookBack), $device, $clock, $observer, saver: $saver);
     }
 
     /**
@@ -83,7 +83,7 @@ final class FullProof
     ): ProofResult {
         SameCard::mustBe($device, new TestPattern($from->imprint, $from->size), self::written($from));
 
-        return self::from($from, $device, $clock, $observer, $saver);
+        return self::from($from, $device, $clock, $observer, saver: $saver);
     }
 
     /** @return list<int> addresses that were surely written: the first, the last, and others in between */
@@ -101,7 +101,7 @@ final class FullProof
     {
         $beat = new Pacemaker($clock, $observer, 2 * $from->size->count, $from->written + $from->read);
 
-        return (new self($device, $clock, $beat, new TestPattern($from->imprint, $from->size), $from, $saver))->run();
+        return (new self($device, $clock, $beat, new TestPattern($from->imprint, $from->size), from: $from, saver: $saver))->run();
     }
 
     private function run(): ProofResult
@@ -134,7 +134,7 @@ final class FullProof
         $written = $this->writing->run(function (int $settled): void {
             $this->keep($settled, $settled === $this->imprint->size->count, 0);
         });
-        $this->reading = new ReadBack($this->device, $this->clock, $this->beat, $this->imprint, $this->from, $this->writing->refused);
+        $this->reading = new ReadBack($this->device, $this->clock, $this->beat, $this->imprint, from: $this->from, refused: $this->writing->refused);
 
         return $written;
     }
@@ -156,15 +156,15 @@ final class FullProof
             $this->imprint->size,
             $written,
             $allWritten && ! $this->writing->full,
-            $read,
-            $this->reading->core,
-            $this->writing->refused->all(),
-            $this->writing->trace->points(),
-            $this->reading->trace->points(),
-            $this->writing->seconds,
-            $this->reading->seconds,
-            $this->from->lookBack,
-            $floor === null ? null : [$floor->from, $floor->to],
+            read: $read,
+            core: $this->reading->core,
+            refused: $this->writing->refused->all(),
+            writeTrace: $this->writing->trace->points(),
+            readTrace: $this->reading->trace->points(),
+            writing: $this->writing->seconds,
+            reading: $this->reading->seconds,
+            lookBack: $this->from->lookBack,
+            lowestWindow: $floor === null ? null : [$floor->from, $floor->to],
         );
     }
 
@@ -178,14 +178,14 @@ final class FullProof
             $this->imprint->size,
             $core,
             $seen->diagnosis ?? Diagnosis::of($core, $alarm === null ? $this->imprint->size : null, $this->device->size()),
-            new Passage(Bytes::of($this->writing->taken), Span::seconds($this->writing->seconds)),
-            new Passage(Bytes::of($this->reading->read), Span::seconds($this->reading->seconds)),
-            $this->forgot || $seen !== null,
-            $this->writing->trace->points(),
-            $this->reading->trace->points(),
-            $stopped,
-            $this->writing->note,
-            $cutShort,
+            write: new Passage(Bytes::of($this->writing->taken), Span::seconds($this->writing->seconds)),
+            read: new Passage(Bytes::of($this->reading->read), Span::seconds($this->reading->seconds)),
+            forgot: $this->forgot || $seen !== null,
+            writeTrace: $this->writing->trace->points(),
+            readTrace: $this->reading->trace->points(),
+            stopped: $stopped,
+            note: $this->writing->note,
+            cutShort: $cutShort,
             alarmAt: $alarm?->at,
             floor: $this->writing->floor(),
         );

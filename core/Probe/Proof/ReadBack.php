@@ -66,7 +66,7 @@ final class ReadBack
                     $this->look($from, $part);
                 }
             }
-            $this->beat->beat(Phase::Reading, 1, $at + $length, $written, $length);
+            $this->beat->beat(Phase::Reading, 1, $at + $length, $written, moved: $length);
             $done($at + $length);
         }
 

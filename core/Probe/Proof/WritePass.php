@@ -116,12 +116,12 @@ final class WritePass
             }
             $this->seconds += $this->clock->now() - $before;
             $at += $length;
-            $this->beat->beat(Phase::Writing, 1, $at, $size, $length);
+            $this->beat->beat(Phase::Writing, 1, $at, $size, moved: $length);
             if ($at < $size && $this->budget->allows($this->clock->now()) && ! $this->pause($at, $settled)) {
                 break;
             }
         }
-        $this->beat->beat(Phase::Settling, 1, $at, $size, 0);
+        $this->beat->beat(Phase::Settling, 1, $at, $size, moved: 0);
         if ($this->settle($at)) {
             $settled($this->settled);
         }
@@ -196,7 +196,7 @@ final class WritePass
             $this->imprint->size,
             null,
             null,
-            false,
+            exact: false,
         );
     }
 

@@ -70,7 +70,7 @@ final class QuickScreen
         $imprint = TestPattern::random($device->size());
         $plan = new ScreenPlan($device->size(), $points, $imprint->run);
 
-        return (new self($device, $clock, new Pacemaker($clock, $observer, 2 * $plan->total()->count), $plan, $imprint))->run(true);
+        return (new self($device, $clock, new Pacemaker($clock, $observer, 2 * $plan->total()->count), $plan, imprint: $imprint))->run(true);
     }
 
     /**
@@ -84,7 +84,7 @@ final class QuickScreen
         $imprint = new TestPattern($plan->seed, $plan->size);
         SameCard::mustBe($device, $imprint, array_slice($plan->drawn(), 0, 16));
 
-        return (new self($device, $clock, new Pacemaker($clock, $observer, $plan->total()->count), $plan, $imprint))->run(false);
+        return (new self($device, $clock, new Pacemaker($clock, $observer, $plan->total()->count), $plan, imprint: $imprint))->run(false);
     }
 
     private function run(bool $write): ProofResult
@@ -109,14 +109,14 @@ final class QuickScreen
             $this->plan->size,
             $core,
             $diagnosis ?? $this->sofar($core, $stopped),
-            new Passage(Bytes::of($this->written), Span::seconds($this->writing)),
-            new Passage(Bytes::of($this->read), Span::seconds($this->reading)),
-            $this->forgot,
-            [],
-            [],
-            $stopped,
-            $this->note,
-            $cutShort,
+            write: new Passage(Bytes::of($this->written), Span::seconds($this->writing)),
+            read: new Passage(Bytes::of($this->read), Span::seconds($this->reading)),
+            forgot: $this->forgot,
+            writeTrace: [],
+            readTrace: [],
+            stopped: $stopped,
+            note: $this->note,
+            cutShort: $cutShort,
             screen: $this->plan,
         );
     }
@@ -128,13 +128,13 @@ final class QuickScreen
 
         return match (true) {
             $of->condition === Condition::Unknown => $of,
-            $core->bad() > 0 => Diagnosis::found(Condition::Faulty, Bytes::of(0), null, null, false),
+            $core->bad() > 0 => Diagnosis::found(Condition::Faulty, Bytes::of(0), null, null, exact: false),
             default => Diagnosis::found(
                 $stopped ? Condition::Unknown : Condition::Whole,
                 $stopped ? Bytes::of(0) : $this->plan->size,
                 null,
                 null,
-                false,
+                exact: false,
             ),
         };
     }
@@ -160,10 +160,10 @@ final class QuickScreen
             }
             $this->writing += $this->clock->now() - $before;
             $this->written += $length;
-            $this->beat->beat(Phase::Writing, 1, $this->written, $total, $length);
+            $this->beat->beat(Phase::Writing, 1, $this->written, $total, moved: $length);
         }
         $before = $this->clock->now();
-        $this->beat->beat(Phase::Settling, 1, $total, $total, 0);
+        $this->beat->beat(Phase::Settling, 1, $total, $total, moved: 0);
         try {
             $this->device->settle();
         } catch (CannotWrite|CannotSettle $fault) {
@@ -190,7 +190,7 @@ final class QuickScreen
             $this->samples[] = new Sample($this->spots->look($at, $length));
             $this->reading += $this->clock->now() - $before;
             $this->read += $length;
-            $this->beat->beat(Phase::Reading, 1, $this->read, $total, $length);
+            $this->beat->beat(Phase::Reading, 1, $this->read, $total, moved: $length);
         }
 
         return true;

@@ -45,11 +45,11 @@ final readonly class Comparison
         [$a, $b] = [Summary::of($first), Summary::of($second)];
         [$va, $vb] = [($a->deviation ?? 0.0) ** 2 / $a->count, ($b->deviation ?? 0.0) ** 2 / $b->count];
         if ($va + $vb <= 0) {
-            return new self($a->mean, $b->mean, $b->mean - $a->mean, 0.0, $a->count + $b->count - 2, false);
+            return new self($a->mean, $b->mean, $b->mean - $a->mean, 0.0, freedom: $a->count + $b->count - 2, isPaired: false);
         }
         $freedom = ($va + $vb) ** 2 / ($va ** 2 / ($a->count - 1) + $vb ** 2 / ($b->count - 1));
 
-        return new self($a->mean, $b->mean, $b->mean - $a->mean, StudentT::quantile(0.975, $freedom) * sqrt($va + $vb), $freedom, false);
+        return new self($a->mean, $b->mean, $b->mean - $a->mean, StudentT::quantile(0.975, $freedom) * sqrt($va + $vb), freedom: $freedom, isPaired: false);
     }
 
     /**
@@ -74,8 +74,8 @@ final readonly class Comparison
             Summary::of(array_column($pairs, 1))->mean,
             $of->mean,
             $margin,
-            $of->count - 1,
-            true,
+            freedom: $of->count - 1,
+            isPaired: true,
         );
     }
 

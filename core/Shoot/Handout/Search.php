@@ -72,7 +72,7 @@ final class Search
         $cut = AsIfCut::of($this->task, $this->fine());
         $prices = $cut->worth();
         foreach (array_keys($this->gives) as $later) {
-            $this->offer($this->oneByOne($cut->whole(), $upTo, $prices, $this->order($later), $this->fine()));
+            $this->offer($this->oneByOne($cut->whole(), $upTo, $prices, $this->order($later), fine: $this->fine()));
         }
         $open = [[$none, $upTo, $prices, 0]];
         $rounds = self::FIRST_ROUNDS;
@@ -102,7 +102,7 @@ final class Search
             foreach (array_keys($none) as $one) {
                 foreach (array_diff(array_keys($none), [$one]) as $other) {
                     $from = [$one => $none[$one], $other => $none[$other]] + $this->best;
-                    $this->offer($this->oneByOne($from, $upTo, $prices, [$one, $other], self::DEAR));
+                    $this->offer($this->oneByOne($from, $upTo, $prices, [$one, $other], fine: self::DEAR));
                 }
             }
         } while ($this->value < $before && $this->looks < $this->most);
@@ -147,7 +147,7 @@ final class Search
                 $this->offer($wanted);
             } elseif ($round % 3 === 0) {
                 $fine = $round % 2 === 0 ? self::DEAR : $this->fine();
-                $this->offer($this->oneByOne($from, $upTo, $prices, $this->order(intdiv($round, 6)), $fine));
+                $this->offer($this->oneByOne($from, $upTo, $prices, $this->order(intdiv($round, 6)), fine: $fine));
             }
             if ($this->roundUp($least) >= $this->value) {
                 return [];
@@ -257,7 +257,7 @@ final class Search
                 $own[$kind] = $prices[$kind] + $this->task->costs[$place][$kind] + 1e-3;
                 $most[$kind] = min($upTo[$place][$kind], $from[$place][$kind] + $many);
             }
-            [, $taken[$place]] = $this->cheapest($place, $own, $from[$place], $most, $fine);
+            [, $taken[$place]] = $this->cheapest($place, $own, $from[$place], $most, fine: $fine);
             foreach ($taken[$place] as $kind => $count) {
                 $left[$kind] -= $count - $from[$place][$kind];
             }
@@ -296,10 +296,10 @@ final class Search
             $this->gives[$place],
             $prices,
             $from,
-            $upTo,
-            $fine ?? $this->fine(),
-            0.02 * $this->step,
-            $this->looks,
+            upTo: $upTo,
+            fine: $fine ?? $this->fine(),
+            slack: 0.02 * $this->step,
+            looks: $this->looks,
         );
     }
 

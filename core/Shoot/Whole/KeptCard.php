@@ -24,6 +24,6 @@ final readonly class KeptCard
     {
         $count = $by->isShots ? $this->holds : $this->seconds ?? 60 * $this->holds;
 
-        return new PackedCard($this->card, $this->slot, $count, $this->capacity, $this->proven, $this->words);
+        return new PackedCard($this->card, $this->slot, $count, $this->capacity, isProven: $this->proven, words: $this->words);
     }
 }

@@ -48,8 +48,8 @@ final readonly class Packing
             $packed,
             array_values(array_filter($question->cards, fn (FitCard $card): bool => ! in_array($card->tag, $tags, true))),
             (int) ceil(($missing->value - $missing->least) / $kinds->minute()),
-            $missing->isProven() && $cost->isProven(),
-            $missing->value === 0 ? [] : Shopping::of($question, $kinds, $packed, intdiv($looks, 3)),
+            isBest: $missing->isProven() && $cost->isProven(),
+            buys: $missing->value === 0 ? [] : Shopping::of($question, $kinds, $packed, intdiv($looks, 3)),
         );
     }
 
@@ -65,7 +65,7 @@ final readonly class Packing
             $places[] = new PackedPlace($place, $cards[$at] ?? []);
         }
 
-        return new self($question, $places, [], 0, true, []);
+        return new self($question, $places, [], 0, isBest: true, buys: []);
     }
 
     /**
@@ -86,8 +86,8 @@ final readonly class Packing
                 $place->slotFor($card->ability, $turn),
                 $place->count->on($card->ability->capacity(), $question->usable),
                 $card->ability->capacity(),
-                $card->ability->proven !== null,
-                implode(', ', array_filter([$said, $card->remark], fn (string $words): bool => $words !== '')),
+                isProven: $card->ability->proven !== null,
+                words: implode(', ', array_filter([$said, $card->remark], fn (string $words): bool => $words !== '')),
             );
         }
 

@@ -32,7 +32,7 @@ final readonly class Shopping
         foreach ($packed as $at => $one) {
             $offers[$at] = self::offer($question, $one->place);
         }
-        $handout = Search::best(self::task($question, $kinds->task, $packed, $offers, $kinds), $looks)[1];
+        $handout = Search::best(self::task($question, $kinds->task, $packed, $offers, kinds: $kinds), $looks)[1];
         $buys = [];
         foreach ($packed as $at => $one) {
             $count = $handout->taken[$at][self::kind($kinds, $at)] ?? 0;

@@ -50,15 +50,15 @@ final readonly class Wanted
         $slots = $this->camera->slots;
         $isPair = count($slots) > 1 && in_array($this->mode->recording, [Recording::Both, Recording::Proxies], true);
         $first = $isPair ? [$slots[0]] : $slots;
-        $places = [new Place($this, $this->mode, PlaceKind::Recording, $first, $need)];
+        $places = [new Place($this, $this->mode, PlaceKind::Recording, $first, need: $need)];
         $proxies = $this->mode->ofProxies();
         if ($isPair && $this->mode->recording === Recording::Both) {
-            $places[] = new Place($this, $this->mode, PlaceKind::SecondCopy, [$slots[1]], $need);
+            $places[] = new Place($this, $this->mode, PlaceKind::SecondCopy, [$slots[1]], need: $need);
         } elseif ($isPair && $proxies !== null) {
-            $places[] = new Place($this, $proxies, PlaceKind::Proxies, [$slots[1]], $need);
+            $places[] = new Place($this, $proxies, PlaceKind::Proxies, [$slots[1]], need: $need);
         }
         if ($this->hasSpare) {
-            $places[] = new Place($this, $this->mode, PlaceKind::Spare, $first, 1);
+            $places[] = new Place($this, $this->mode, PlaceKind::Spare, $first, need: 1);
         }
 
         return $places;

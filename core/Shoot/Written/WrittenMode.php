@@ -80,7 +80,7 @@ final readonly class WrittenMode
         }
         $perSecond = $this->frames ?? throw new WrongField('frames', 'say how many shots a second, such as 0.5.');
 
-        return Mode::stills($this->name, $shot, $perSecond, $this->asks, $this->records);
+        return Mode::stills($this->name, $shot, $perSecond, $this->asks, recording: $this->records);
     }
 
     private function moving(): Mode

@@ -68,7 +68,7 @@ final readonly class WrittenWanted
             $mode,
             $this->daily(Count::of($mode), $at),
             $this->days === [] ? range(1, $last) : array_values(array_unique($this->days)),
-            $this->spare ?? $mode->recording === Recording::Relay,
+            hasSpare: $this->spare ?? $mode->recording === Recording::Relay,
         );
     }
 

@@ -90,14 +90,14 @@ final class FolderCheck
             $same,
             array_values(array_diff($this->listing->paths(), $there)),
             $changed,
-            array_values(array_filter($there, fn (string $path): bool => ! $this->listing->has($path))),
-            $unreadable,
-            $disputed,
-            array_values($this->listing->faults),
-            $this->listing->isPart,
-            $this->listing->records,
-            $stopped,
-            $forgot,
+            extra: array_values(array_filter($there, fn (string $path): bool => ! $this->listing->has($path))),
+            unreadable: $unreadable,
+            disputed: $disputed,
+            faults: array_values($this->listing->faults),
+            isPart: $this->listing->isPart,
+            records: $this->listing->records,
+            stopped: $stopped,
+            forgot: $forgot,
         );
     }
 
@@ -116,7 +116,7 @@ final class FolderCheck
                 return null;
             }
             $summing->add($bytes);
-            $beat->beat(Phase::Reading, 1, $at, $file->size, strlen($bytes));
+            $beat->beat(Phase::Reading, 1, $at, $file->size, moved: strlen($bytes));
         }
 
         return $summing->sums();

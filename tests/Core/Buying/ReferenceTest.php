@@ -28,7 +28,7 @@ final class ReferenceTest extends TestCase
             Form::Sd,
             Tier::of(new Label(Form::Sd, Bytes::gigabytes(64), marks: [Mark::U3])),
             'EUR',
-            Bytes::gigabytes(100),
+            capacity: Bytes::gigabytes(100),
         );
     }
 

@@ -81,9 +81,9 @@ final class SpeedReadingTest extends TestCase
             null,
             Rate::megabytesPerSecond($paper),
             $forgot,
-            false,
-            null,
-            null,
+            disagrees: false,
+            slipOf: null,
+            isTheCards: null,
         );
         self::assertSame($expected, $way->suspicions);
         self::assertSame($expected === [], $way->why() === '');
@@ -93,7 +93,7 @@ final class SpeedReadingTest extends TestCase
 
     public function test_one_outlier_of_five_is_ringed_and_left_out(): void
     {
-        $way = WayReading::of([121e6, 122e6, 25e6, 120e6, 121e6], null, Rate::megabytesPerSecond(312), true, false, null, null);
+        $way = WayReading::of([121e6, 122e6, 25e6, 120e6, 121e6], null, Rate::megabytesPerSecond(312), true, disagrees: false, slipOf: null, isTheCards: null);
         self::assertSame([[2], true, 4, 121e6], [$way->outliers, $way->isLeftOut, $way->summary->count, $way->summary->median]);
         self::assertSame('run 3 lies apart from the others and is left out', $way->apart());
     }
@@ -102,7 +102,7 @@ final class SpeedReadingTest extends TestCase
     {
         $three = fn (?float $rate): array => $rate === null ? [] : [$rate * 0.99e6, $rate * 1e6, $rate * 1.01e6];
 
-        return new SpeedRecord(Bytes::gigabytes(1), $three($write), $three($read), $forgot, 0, Bytes::of(0));
+        return new SpeedRecord(Bytes::gigabytes(1), $three($write), $three($read), $forgot, wrong: 0, from: Bytes::of(0));
     }
 
     public function test_a_reading_holds_both_ways_against_the_label(): void

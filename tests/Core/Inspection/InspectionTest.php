@@ -22,7 +22,7 @@ final class InspectionTest extends TestCase
 {
     private static function seen(Question $question, string $answer, ?string $reader = null): Seen
     {
-        return new Seen($question, $question->answer($answer) ?? self::fail("no answer {$answer}"), 'Wren', '25 Nov 2026', $reader);
+        return new Seen($question, $question->answer($answer) ?? self::fail("no answer {$answer}"), 'Wren', '25 Nov 2026', reader: $reader);
     }
 
     /** @return iterable<string, array{Form, list<Question>, list<Question>}> form, asked, not asked */

@@ -37,11 +37,11 @@ final class ContradictionsTest extends TestCase
             Bytes::gigabytes($gb),
             $family,
             $bus,
-            $marks,
-            $read === null ? null : Rate::megabytesPerSecond($read),
-            $write === null ? null : Rate::megabytesPerSecond($write),
-            $times,
-            $rows,
+            marks: $marks,
+            read: $read === null ? null : Rate::megabytesPerSecond($read),
+            write: $write === null ? null : Rate::megabytesPerSecond($write),
+            times: $times,
+            contactRows: $rows,
         );
     }
 
@@ -201,6 +201,6 @@ final class ContradictionsTest extends TestCase
 
     public function test_an_honest_label_has_nothing_against_it(): void
     {
-        self::assertSame([], Contradictions::of(self::sd(128, Family::Sdxc, Bus::UhsII, [Mark::U3, Mark::V60], 250, 130, 2)));
+        self::assertSame([], Contradictions::of(self::sd(128, Family::Sdxc, Bus::UhsII, [Mark::U3, Mark::V60], read: 250, write: 130, rows: 2)));
     }
 }

@@ -31,7 +31,7 @@ final class BegunTest extends TestCase
             $really = self::slower($plan->question, $plan->decision->cards[0]->drives[0]);
             [$rest, $begun, $waiting] = self::split($really, $plan->decision, [$plan->course->in[0]], $plan->course->in[0] + 1.0);
             $blind = Plan::of($rest, Goal::Safe, self::SEARCH)->decision;
-            $seeing = Plan::ofRest($rest, Goal::Safe, self::SEARCH, $begun, $waiting);
+            $seeing = Plan::ofRest($rest, Goal::Safe, self::SEARCH, $begun, known: $waiting);
             self::assertNotNull($seeing, "seed {$seed}");
             self::assertSameSize($waiting->cards, $seeing->cards);
             $done = fn (Decision $one): float => self::done($really, $begun, $one);
@@ -52,11 +52,11 @@ final class BegunTest extends TestCase
             $rest->readers,
             array_map(fn (Drive $drive): Drive => $drive->withFree(1.0), $rest->drives),
             $rest->cards,
-            $rest->links,
-            $rest->rules,
+            links: $rest->links,
+            rules: $rest->rules,
         );
-        self::assertNull(Plan::ofRest($full, Goal::Safe, self::SEARCH, $begun, $waiting));
-        self::assertNull(Plan::ofRest($rest->withCards([]), Goal::Safe, self::SEARCH, $begun, $waiting));
+        self::assertNull(Plan::ofRest($full, Goal::Safe, self::SEARCH, $begun, known: $waiting));
+        self::assertNull(Plan::ofRest($rest->withCards([]), Goal::Safe, self::SEARCH, $begun, known: $waiting));
     }
 
     private static function slower(Question $question, string $drive): Question
@@ -67,16 +67,16 @@ final class BegunTest extends TestCase
                 $one->write / 3,
                 $one->read / 3,
                 $one->free,
-                $one->cache,
-                $one->fast / 3,
-                $one->isSpinning,
-                $one->inside,
-                $one->link,
+                cache: $one->cache,
+                fast: $one->fast / 3,
+                isSpinning: $one->isSpinning,
+                inside: $one->inside,
+                link: $one->link,
             ) : $one,
             $question->drives,
         );
 
-        return new Question($question->hosts, $question->readers, $drives, $question->cards, $question->links, $question->rules);
+        return new Question($question->hosts, $question->readers, $drives, $question->cards, links: $question->links, rules: $question->rules);
     }
 
     /**

@@ -22,7 +22,7 @@ final class CardReachTest extends TestCase
     /** @param  array<string, Ceiling>  $byReader */
     private static function source(?Ceiling $card = null, array $byReader = [], Bus $bus = Bus::UhsII): Source
     {
-        return new Source('QS-1', [$bus], 'SD', Bytes::gigabytes(1), $card, $byReader);
+        return new Source('QS-1', [$bus], 'SD', Bytes::gigabytes(1), card: $card, byReader: $byReader);
     }
 
     private static function reader(Bus $bus = Bus::UhsII, ?Link $uplink = null): ReaderGear

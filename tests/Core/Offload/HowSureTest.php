@@ -32,18 +32,18 @@ final class HowSureTest extends TestCase
     private static function question(): Question
     {
         return new Question(
-            [new Host('Cart', [new Controller('A', 9e9)], [new Port('p1', 'A', 8e9)], 9e9, 40.0)],
+            [new Host('Cart', [new Controller('A', 9e9)], [new Port('p1', 'A', 8e9)], 9e9, previews: 40.0)],
             [new Reader('R1', [new ReaderSlot('left', ['UHS-II' => 300e6], 'L')], ['L' => 300e6], 400e6)],
             [new Drive('D1', 7e9, 7e9, inside: 'Cart', link: 9e9)],
-            [new LadenCard('C1', 100e9, 0, 200e6, ['UHS-II'], ['R1' => 200e6])],
-            ['R1' => 'Cart p1'],
-            new Rules(1, Verify::None, first: 0.0, overhead: 0.0),
+            [new LadenCard('C1', 100e9, 0, 200e6, buses: ['UHS-II'], readIn: ['R1' => 200e6])],
+            links: ['R1' => 'Cart p1'],
+            rules: new Rules(1, Verify::None, first: 0.0, overhead: 0.0),
         );
     }
 
     private static function rate(RateOf $of, string $thing, string $in, float $rate, float $low, float $high): KnownRate
     {
-        return new KnownRate($of, $thing, $in, $rate, CeilingOrigin::Practice, 'made up', $low, $high);
+        return new KnownRate($of, $thing, $in, $rate, origin: CeilingOrigin::Practice, how: 'made up', low: $low, high: $high);
     }
 
     /** Quantiles of 1 ÷ x with x spread evenly between ½ and 1: 1 ÷ (1 − p ÷ 2). */
@@ -51,7 +51,7 @@ final class HowSureTest extends TestCase
     {
         $plan = Plan::of(self::question());
         self::assertEqualsWithDelta(500.0, $plan->course->done, 1e-6);
-        $sure = HowSure::of($plan, [self::rate(RateOf::CardIn, 'C1', 'R1', 200e6, 100e6, 200e6)], 4000);
+        $sure = HowSure::of($plan, [self::rate(RateOf::CardIn, 'C1', 'R1', 200e6, low: 100e6, high: 200e6)], 4000);
         foreach ([0.1, 0.5, 0.9] as $i => $part) {
             self::assertEqualsWithDelta(500 / (1 - $part / 2), $sure->done[$i], 12.0);
         }
@@ -62,7 +62,7 @@ final class HowSureTest extends TestCase
     {
         $plan = Plan::of(RandomOffload::of(3, 5, 3, 3), Goal::Safe, 0.05);
         $steady = array_map(
-            fn (Drive $drive): KnownRate => self::rate(RateOf::DriveWrite, $drive->name, '', $drive->write, $drive->write, $drive->write),
+            fn (Drive $drive): KnownRate => self::rate(RateOf::DriveWrite, $drive->name, '', $drive->write, low: $drive->write, high: $drive->write),
             $plan->question->drives,
         );
         $done = $plan->course->done;
@@ -73,8 +73,8 @@ final class HowSureTest extends TestCase
                 $drive->name,
                 '',
                 $drive->write,
-                0.5 * $drive->write,
-                $drive->write,
+                low: 0.5 * $drive->write,
+                high: $drive->write,
             ),
             $plan->question->drives,
         );
@@ -118,7 +118,7 @@ final class HowSureTest extends TestCase
     public function test_a_rate_is_kept_and_read_again_the_same(): void
     {
         foreach (RateOf::cases() as $of) {
-            $rate = self::rate($of, 'R1', 'p1', 200e6, 150e6, 220.5e6);
+            $rate = self::rate($of, 'R1', 'p1', 200e6, low: 150e6, high: 220.5e6);
             $again = Values::read(KnownRate::class, json_decode(Values::json($rate), true));
             self::assertEquals($rate, $again);
             self::assertStringContainsString('R1', $rate->name());

@@ -26,15 +26,15 @@ final class OneByOneTest extends TestCase
     private static function question(Rules $rules): Question
     {
         $sd = ['UHS-II' => 290e6];
-        $cards = array_map(fn (int $i): LadenCard => new LadenCard("C{$i}", 100e9, 0, 250e6, ['UHS-II']), range(1, 4));
+        $cards = array_map(fn (int $i): LadenCard => new LadenCard("C{$i}", 100e9, 0, 250e6, buses: ['UHS-II']), range(1, 4));
 
         return new Question(
             [new Host('Cart', [], [new Port('p1', null, 1050e6), new Port('p2', null, 1050e6)])],
             [new Reader('R1', [new ReaderSlot('left', $sd)], [], 900e6), new Reader('R2', [new ReaderSlot('left', $sd)], [], 900e6)],
             [new Drive('D1', 2000e6, 2000e6, inside: 'Cart'), new Drive('D2', 2000e6, 2000e6, inside: 'Cart')],
             $cards,
-            ['R1' => 'Cart p1', 'R2' => 'Cart p2'],
-            $rules,
+            links: ['R1' => 'Cart p1', 'R2' => 'Cart p2'],
+            rules: $rules,
         );
     }
 

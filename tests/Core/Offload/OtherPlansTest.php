@@ -50,7 +50,7 @@ final class OtherPlansTest extends TestCase
     public function test_a_question_that_is_written_down_is_read_again_the_same(): void
     {
         for ($seed = 1; $seed <= 60; $seed++) {
-            $question = RandomOffload::of($seed, 1 + $seed % 6, 2 + $seed % 4, 2 + $seed % 3, $seed % 2 === 0);
+            $question = RandomOffload::of($seed, 1 + $seed % 6, 2 + $seed % 4, 2 + $seed % 3, isOpen: $seed % 2 === 0);
             $goal = Goal::cases()[$seed % 3];
             $json = PlanFile::write($question, $goal);
             $again = PlanFile::read($json);

@@ -71,7 +71,7 @@ final class PlanTest extends TestCase
     {
         $gaps = [];
         for ($seed = 1; $seed <= 500; $seed++) {
-            $question = RandomOffload::of($seed, 1 + ($seed % 2), 1 + intdiv($seed, 2) % 2, 1 + ($seed % 3 > 0 ? 1 : 0), $seed % 5 === 0);
+            $question = RandomOffload::of($seed, 1 + ($seed % 2), 1 + intdiv($seed, 2) % 2, 1 + ($seed % 3 > 0 ? 1 : 0), isOpen: $seed % 5 === 0);
             $best = EveryOffload::best($question, Goal::Safe);
             $bound = Bound::of(Sorted::question($question))->seconds;
             self::assertLessThanOrEqual($best * (1 + 1e-9), $bound, "seed {$seed}");
@@ -95,7 +95,7 @@ final class PlanTest extends TestCase
     #[DataProvider('small')]
     public function test_a_small_plan_is_within_a_hundredth_of_the_best_there_is(int $seed, int $cards, int $slots, int $drives): void
     {
-        $question = RandomOffload::of($seed, $cards, $slots, $drives, $seed % 3 === 0);
+        $question = RandomOffload::of($seed, $cards, $slots, $drives, isOpen: $seed % 3 === 0);
         $goal = Goal::cases()[$seed % 3];
         $plan = Plan::of($question, $goal);
         $figure = $goal->figures($plan->course->done, $plan->course->allFree(), $plan->course->hands)[0];
@@ -118,23 +118,23 @@ final class PlanTest extends TestCase
             [new Host('Cart', [], [new Port('p1')])],
             [new Reader('R1', [new ReaderSlot('left', ['UHS-II' => 290e6]), new ReaderSlot('right', ['UHS-II' => 290e6])])],
             [new Drive('D1', 1e12, 1e12, inside: 'Cart')],
-            array_map(fn (int $i): LadenCard => new LadenCard("C{$i}", 100e6 * $seconds[$i], 0, 100e6, ['UHS-II']), array_keys($seconds)),
-            ['R1' => 'Cart p1'],
-            new Rules(1, Verify::None, null, 0.0, 0.0, 0.0),
+            array_map(fn (int $i): LadenCard => new LadenCard("C{$i}", 100e6 * $seconds[$i], 0, 100e6, buses: ['UHS-II']), array_keys($seconds)),
+            links: ['R1' => 'Cart p1'],
+            rules: new Rules(1, Verify::None, null, 0.0, first: 0.0, overhead: 0.0),
         );
     }
 
     /** Two slots at 270 MB/s alone gave 453.8 MB/s together: 427 GB in 15:41. Common practice, no source. */
     public function test_two_slots_that_share_a_link(): void
     {
-        $cards = array_map(fn (int $i): LadenCard => new LadenCard("C{$i}", 213.5e9, 0, 270e6, ['UHS-II']), [1, 2]);
+        $cards = array_map(fn (int $i): LadenCard => new LadenCard("C{$i}", 213.5e9, 0, 270e6, buses: ['UHS-II']), [1, 2]);
         $question = new Question(
             [new Host('Cart', [], [new Port('p1')])],
             [new Reader('R1', [new ReaderSlot('left', ['UHS-II' => 290e6]), new ReaderSlot('right', ['UHS-II' => 290e6])], [], 453.8e6)],
             [new Drive('D1', 2e9, 2e9, inside: 'Cart')],
             $cards,
-            ['R1' => 'Cart p1'],
-            new Rules(1, Verify::None, null, 0.0, 0.0, 0.0),
+            links: ['R1' => 'Cart p1'],
+            rules: new Rules(1, Verify::None, null, 0.0, first: 0.0, overhead: 0.0),
         );
         self::assertEqualsWithDelta(15 * 60 + 41, Plan::of($question)->course->done, 0.5);
     }
@@ -171,14 +171,14 @@ final class PlanTest extends TestCase
     public function test_the_order_in_which_it_was_asked_changes_no_plan(): void
     {
         for ($seed = 1; $seed <= 12; $seed++) {
-            $asked = RandomOffload::of($seed, 5, 3, 3, true);
+            $asked = RandomOffload::of($seed, 5, 3, 3, isOpen: true);
             $other = new Question(
                 $asked->hosts,
                 array_reverse($asked->readers),
                 array_reverse($asked->drives),
                 array_reverse($asked->cards),
-                array_reverse($asked->links, true),
-                $asked->rules,
+                links: array_reverse($asked->links, true),
+                rules: $asked->rules,
             );
             [$one, $two] = [
                 (array) Values::plain(Plan::of($asked, Goal::Safe, 0.03)),
@@ -191,7 +191,7 @@ final class PlanTest extends TestCase
 
     public function test_the_same_question_gives_the_same_plan(): void
     {
-        $question = RandomOffload::of(3, 8, 4, 3, true);
+        $question = RandomOffload::of(3, 8, 4, 3, isOpen: true);
         self::assertEquals((array) Values::plain(Plan::of($question)), (array) Values::plain(Plan::of($question)));
     }
 

@@ -35,9 +35,9 @@ final class PreviewsTest extends TestCase
             [new Host('Cart', [], [new Port('p1'), new Port('p2')], previews: $previews)],
             [new Reader('R1', [new ReaderSlot('left', ['UHS-II' => 290e6]), new ReaderSlot('right', ['UHS-II' => 290e6])])],
             [new Drive('D1', 5e12, 5e12, inside: 'Cart'), new Drive('D2', 5e12, 5e12, inside: 'Cart')],
-            array_map(fn (int $i): LadenCard => new LadenCard("C{$i}", 100e9, 1000, 250e6, ['UHS-II']), range(1, $cards)),
-            ['R1' => 'Cart p1'],
-            $rules ?? new Rules(1, Verify::None, first: 0.0, overhead: 0.0),
+            array_map(fn (int $i): LadenCard => new LadenCard("C{$i}", 100e9, 1000, 250e6, buses: ['UHS-II']), range(1, $cards)),
+            links: ['R1' => 'Cart p1'],
+            rules: $rules ?? new Rules(1, Verify::None, first: 0.0, overhead: 0.0),
         );
     }
 
@@ -64,7 +64,7 @@ final class PreviewsTest extends TestCase
     {
         $question = self::question(2.0, 1, new Rules(2, Verify::None, Scheme::Straight, first: 0.0, overhead: 0.0));
         foreach ([['D1', 'D2'], ['D2', 'D1']] as $drives) {
-            $decision = new Decision(['R1' => 'Cart p1'], [new PlacedCard('C1', 'R1 left', 1, $drives, Scheme::Straight)]);
+            $decision = new Decision(['R1' => 'Cart p1'], [new PlacedCard('C1', 'R1 left', 1, $drives, scheme: Scheme::Straight)]);
             self::assertEqualsWithDelta(900.0, Plan::decided($question, Goal::Safe, $decision)->course->done, 1e-6);
         }
     }

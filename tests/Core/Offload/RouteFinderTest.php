@@ -48,8 +48,8 @@ final class RouteFinderTest extends TestCase
             $link->link(),
             Rate::megabytesPerSecond($write),
             Rate::megabytesPerSecond($write),
-            Bytes::gigabytes($free),
-            $inside,
+            free: Bytes::gigabytes($free),
+            inside: $inside,
         );
     }
 
@@ -61,8 +61,8 @@ final class RouteFinderTest extends TestCase
             [$bus],
             'SD with '.$bus->label(),
             Bytes::gigabytes($gb),
-            Ceiling::measured(Rate::megabytesPerSecond($read), 'measured'),
-            $byReader,
+            card: Ceiling::measured(Rate::megabytesPerSecond($read), 'measured'),
+            byReader: $byReader,
         );
     }
 

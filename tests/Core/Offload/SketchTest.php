@@ -53,9 +53,9 @@ final class SketchTest extends TestCase
             [new Host('Cart', [], [new Port('p1')])],
             [new Reader('R1', [new ReaderSlot('left', ['UHS-I' => 90e6])])],
             [new Drive('D1', 1e8, 1e8, 10e9, inside: 'Cart')],
-            [new LadenCard('C1', 11e9, 0, 80e6, ['UHS-I'])],
-            ['R1' => 'Cart p1'],
-            new Rules(1),
+            [new LadenCard('C1', 11e9, 0, 80e6, buses: ['UHS-I'])],
+            links: ['R1' => 'Cart p1'],
+            rules: new Rules(1),
         );
         $estimate = new Estimate($question, Goal::Safe);
         self::assertSame(INF, $estimate->of($question->links, [0 => 0], [0 => [Scheme::Straight, [0]]]));
@@ -65,7 +65,7 @@ final class SketchTest extends TestCase
     {
         $tried = 0;
         for ($seed = 1; $seed <= 25; $seed++) {
-            $question = Sorted::question(RandomOffload::of($seed, 5, 4, 4, true));
+            $question = Sorted::question(RandomOffload::of($seed, 5, 4, 4, isOpen: true));
             foreach (Cabling::beginnings($question) as $links) {
                 foreach (array_slice(Start::states(new Board($question, $links)), 0, 1) as $state) {
                     $sketch = fn (): array => (new Sketch($question, Goal::Safe))->from($state, 200, new Randomizer(new Mt19937($seed)));
@@ -110,11 +110,11 @@ final class SketchTest extends TestCase
                     new Drive('D3', $rate(100, 900), $rate(300, 900), inside: $seed % 2 === 0 ? 'Cart' : 'Desk'),
                 ],
                 [
-                    new LadenCard('C1', 1e9 * $chance->getInt(10, 150), 200, $rate(70, 260), ['UHS-I', 'UHS-II']),
-                    new LadenCard('C2', 1e9 * $chance->getInt(10, 150), 900, $rate(70, 160), ['UHS-I']),
+                    new LadenCard('C1', 1e9 * $chance->getInt(10, 150), 200, $rate(70, 260), buses: ['UHS-I', 'UHS-II']),
+                    new LadenCard('C2', 1e9 * $chance->getInt(10, 150), 900, $rate(70, 160), buses: ['UHS-I']),
                 ],
-                [],
-                new Rules(2),
+                links: [],
+                rules: new Rules(2),
             );
             foreach ([Goal::Safe, Goal::Free] as $goal) {
                 $plan = Plan::of($question, $goal);
@@ -128,7 +128,7 @@ final class SketchTest extends TestCase
     public function test_a_reader_is_brought_to_the_host_where_it_is_needed(): void
     {
         $port = fn (string $name): Port => new Port($name, null, 1e9);
-        $slow = new LadenCard('C1', 100e9, 0, 85e6, ['UHS-I', 'UHS-I double'], ['R1' => 85e6, 'R2' => 160e6]);
+        $slow = new LadenCard('C1', 100e9, 0, 85e6, buses: ['UHS-I', 'UHS-I double'], readIn: ['R1' => 85e6, 'R2' => 160e6]);
         $question = new Question(
             [new Host('Cart', [], [$port('p1'), $port('p2'), $port('p3')]), new Host('Desk', [], [$port('p1'), $port('p2')])],
             [
@@ -142,9 +142,9 @@ final class SketchTest extends TestCase
                 new Drive('D3', 90e6, 90e6, inside: 'Desk'),
                 new Drive('D4', 90e6, 90e6, inside: 'Desk'),
             ],
-            [$slow, new LadenCard('C2', 200e9, 0, 700e6, ['CFexpress'])],
-            [],
-            new Rules(2),
+            [$slow, new LadenCard('C2', 200e9, 0, 700e6, buses: ['CFexpress'])],
+            links: [],
+            rules: new Rules(2),
         );
         $plan = Plan::of($question);
         $slots = array_column(array_map(fn ($card): array => [$card->tag, $card->slot], $plan->decision->cards), 1, 0);

@@ -33,9 +33,9 @@ final class WhatIfTest extends TestCase
             [new Host('Cart', [], [new Port('p1', null, 1050e6), new Port('p2', null, 1050e6)])],
             [new Reader('R1', [new ReaderSlot('left', $sd), new ReaderSlot('right', $sd)], [], $uplink)],
             [new Drive('D1', $write, $read, inside: 'Cart')],
-            array_map(fn (int $i): LadenCard => new LadenCard("C{$i}", 100e9, 0, 250e6, ['UHS-II']), range(1, $cards)),
-            ['R1' => 'Cart p1'],
-            new Rules(1, overhead: 0.0),
+            array_map(fn (int $i): LadenCard => new LadenCard("C{$i}", 100e9, 0, 250e6, buses: ['UHS-II']), range(1, $cards)),
+            links: ['R1' => 'Cart p1'],
+            rules: new Rules(1, overhead: 0.0),
         );
     }
 

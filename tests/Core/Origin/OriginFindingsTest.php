@@ -38,9 +38,9 @@ final class OriginFindingsTest extends TestCase
 
         return OriginFindings::of(
             Bytes::gigabytes(100),
-            new Origin('S-1', 'B-1', $lot, $price === null ? null : Price::parse($price, 'EUR'), $provenance),
+            new Origin('S-1', 'B-1', $lot, $price === null ? null : Price::parse($price, 'EUR'), provenance: $provenance),
             $sisters,
-            Reference::from($quotes, Form::Sd, Tier::all()[0], 'EUR', Bytes::gigabytes(100)),
+            Reference::from($quotes, Form::Sd, Tier::all()[0], 'EUR', capacity: Bytes::gigabytes(100)),
         );
     }
 
@@ -84,7 +84,7 @@ final class OriginFindingsTest extends TestCase
     {
         $reasons = array_map(
             fn (Finding $finding): string => $finding->reason,
-            self::findings('24', sisters: new Sisters(['A-1', 'A-2', 'A-3', 'A-4'], [], 5, 2, 2)),
+            self::findings('24', sisters: new Sisters(['A-1', 'A-2', 'A-3', 'A-4'], [], 5, 2, otherSham: 2)),
         );
         self::assertStringContainsString('The serial S-1 is on A-1, A-2, A-3 and 1 more too', $reasons[0]);
         self::assertStringContainsString(

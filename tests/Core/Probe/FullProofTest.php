@@ -127,13 +127,13 @@ final class FullProofTest extends TestCase
     {
         $clock = new StandInClock();
         $device = new StandInDevice(Medium::parse('wraps,size=32GB,true=8GB'), $clock);
-        $result = FullProof::on($device, $clock, new StopAt(), Bytes::gigabytes(5), false);
+        $result = FullProof::on($device, $clock, new StopAt(), Bytes::gigabytes(5), lookBack: false);
         self::assertSame([5_000_000_000, 5_000_000_000], [$result->size->count, $result->core->bytes(BlockClass::Holds)]);
         self::assertTrue($result->isComplete());
         // One block beyond the true size is enough to meet the first echo.
-        $result = FullProof::on($device, $clock, new StopAt(), Bytes::of(8_000_000_000 + 512), false);
+        $result = FullProof::on($device, $clock, new StopAt(), Bytes::of(8_000_000_000 + 512), lookBack: false);
         self::assertSame([512, 0], [$result->core->bytes(BlockClass::Echoes), $result->core->firstBad()]);
-        $more = FullProof::on($device, $clock, new StopAt(), Bytes::gigabytes(64), false);
+        $more = FullProof::on($device, $clock, new StopAt(), Bytes::gigabytes(64), lookBack: false);
         self::assertSame(32_000_000_000, $more->size->count, 'no more than there is');
     }
 

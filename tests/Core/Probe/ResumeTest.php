@@ -179,8 +179,8 @@ final class ResumeTest extends TestCase
                 $clock,
                 new Unobserved(),
                 null,
-                false,
-                $saver,
+                lookBack: false,
+                saver: $saver,
             );
             $took[] = $clock->now();
         }

@@ -186,9 +186,9 @@ final class SpeedRunTest extends TestCase
             $runs,
             Bytes::of($from),
             $block === null ? null : Bytes::of($block),
-            PassOrder::Alternating,
-            $warmUps,
-            Span::seconds($pause),
+            order: PassOrder::Alternating,
+            warmUps: $warmUps,
+            pause: Span::seconds($pause),
         );
     }
 
@@ -204,7 +204,7 @@ final class SpeedRunTest extends TestCase
         $result = self::planned(
             $device,
             $clock,
-            new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, PassOrder::Alternating, 2, Span::seconds(0)),
+            new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, order: PassOrder::Alternating, warmUps: 2, pause: Span::seconds(0)),
         );
         self::assertCount(3, $result->writes);
         self::assertCount(3, $result->reads);
@@ -218,7 +218,7 @@ final class SpeedRunTest extends TestCase
         $result = self::planned(
             $device,
             $clock,
-            new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, PassOrder::Alternating, 0, Span::seconds(30)),
+            new SpeedPlan(Bytes::gigabytes(1), 3, Bytes::of(0), null, order: PassOrder::Alternating, warmUps: 0, pause: Span::seconds(30)),
         );
         self::assertEqualsWithDelta(120, $clock->now(), 5); // 3 × 20 s, and two pauses
         self::assertEqualsWithDelta(100e6, Summary::of($result->writeRates())->mean, 3e6);
@@ -247,7 +247,7 @@ final class SpeedRunTest extends TestCase
             }
         };
         $result = (new SpeedRun(
-            new SpeedPlan(Bytes::gigabytes(1), 2, Bytes::of(0), null, PassOrder::WritesFirst, 0, Span::seconds(0)),
+            new SpeedPlan(Bytes::gigabytes(1), 2, Bytes::of(0), null, order: PassOrder::WritesFirst, warmUps: 0, pause: Span::seconds(0)),
         ))->on($device, $clock, $watch);
         self::assertSame(['writing', 'settling', 'writing', 'settling', 'reading'], $watch->phases);
         self::assertCount(2, $result->reads);
@@ -264,9 +264,9 @@ final class SpeedRunTest extends TestCase
             1,
             Bytes::of($from),
             Bytes::of(4 * TestPattern::BLOCK),
-            PassOrder::Alternating,
-            0,
-            Span::seconds(0),
+            order: PassOrder::Alternating,
+            warmUps: 0,
+            pause: Span::seconds(0),
         );
         self::assertSame(0, self::planned($device(), $clock, $plan(0))->wrong);
         self::assertSame(64 * TestPattern::BLOCK, self::planned($device(), $clock, $plan(2_147_483_648))->wrong);

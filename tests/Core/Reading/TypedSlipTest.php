@@ -42,7 +42,7 @@ final class TypedSlipTest extends TestCase
             $rate($claim),
             array_map(Rate::megabytesPerSecond(...), $seen),
             $rate($writes),
-            Rate::megabytesPerSecond(985),
+            paper: Rate::megabytesPerSecond(985),
         );
         self::assertStringContainsString((string) $says, (string) $slip?->sentence());
         self::assertSame($says === null, $slip === null);

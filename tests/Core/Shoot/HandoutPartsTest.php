@@ -51,7 +51,7 @@ final class HandoutPartsTest extends TestCase
     private static function sixty(array $upTo, float $fine = 1e4): array
     {
         $looks = 0;
-        $answer = OnePlace::cheapest(60, [30, 64, 16], [4.0, 9.0, 1.0], [0, 0, 0], $upTo, $fine, 0.0, $looks);
+        $answer = OnePlace::cheapest(60, [30, 64, 16], [4.0, 9.0, 1.0], [0, 0, 0], upTo: $upTo, fine: $fine, slack: 0.0, looks: $looks);
         self::assertGreaterThan(0, $looks);
 
         return $answer;
@@ -60,9 +60,9 @@ final class HandoutPartsTest extends TestCase
     public function test_what_a_place_has_already_counts(): void
     {
         $looks = 0;
-        [$cost, $taken] = OnePlace::cheapest(60, [30, 16], [4.0, 1.0], [1, 0], [2, 2], 1e4, 0.0, $looks);
+        [$cost, $taken] = OnePlace::cheapest(60, [30, 16], [4.0, 1.0], [1, 0], upTo: [2, 2], fine: 1e4, slack: 0.0, looks: $looks);
         self::assertSame([6.0, [1, 2]], [$cost, $taken]);
-        [$cost, $taken] = OnePlace::cheapest(20, [30, 16], [4.0, 1.0], [1, 0], [2, 2], 1e4, 0.0, $looks);
+        [$cost, $taken] = OnePlace::cheapest(20, [30, 16], [4.0, 1.0], [1, 0], upTo: [2, 2], fine: 1e4, slack: 0.0, looks: $looks);
         self::assertSame([4.0, [1, 0]], [$cost, $taken]);
     }
 
@@ -73,7 +73,7 @@ final class HandoutPartsTest extends TestCase
             $looks = 0;
             $prices = array_map(fn (int $cost): float => (float) $cost, $task->costs[0]);
             $none = array_fill(0, 4, 0);
-            [$cost] = OnePlace::cheapest($task->needs[0], $task->gives[0], $prices, $none, $task->stock, 2.5, 0.0, $looks);
+            [$cost] = OnePlace::cheapest($task->needs[0], $task->gives[0], $prices, $none, upTo: $task->stock, fine: 2.5, slack: 0.0, looks: $looks);
             $least = INF;
             foreach (self::ways($task->stock) as $way) {
                 $given = $paid = 0;

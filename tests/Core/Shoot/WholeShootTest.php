@@ -65,7 +65,7 @@ final class WholeShootTest extends TestCase
         );
         $slots = [new CameraSlot('A', [Bus::UhsII]), new CameraSlot('B', [Bus::UhsII])];
 
-        return new Wanted(new Camera($camera, '', $slots, [$mode]), $mode, 60 * $minutes, $days, $spare);
+        return new Wanted(new Camera($camera, '', $slots, [$mode]), $mode, 60 * $minutes, $days, hasSpare: $spare);
     }
 
     /**
@@ -79,7 +79,7 @@ final class WholeShootTest extends TestCase
         int $home = 1,
         FitCriterion $school = FitCriterion::Mark,
     ): Packing {
-        return Packing::of(new Question($days, $home, 0.0, $wanted, $cards, $school));
+        return Packing::of(new Question($days, $home, 0.0, $wanted, cards: $cards, school: $school));
     }
 
     /** @return array<string, list<string>> place → cards in order */
@@ -155,7 +155,7 @@ final class WholeShootTest extends TestCase
         $count = self::wanted('C1', 200, 80)->places(1, 0.0)[0]->count;
         $before = ['card' => 'a', 'slot' => 'A', 'holds' => 42, 'capacity' => '64 GB', 'proven' => true, 'words' => ''];
         self::assertSame(42 * 60, Values::read(KeptCard::class, $before)->packed($count)->count);
-        $now = new PackedCard('a', 'A', 2560, Bytes::gigabytes(64), true, '');
+        $now = new PackedCard('a', 'A', 2560, Bytes::gigabytes(64), isProven: true, words: '');
         self::assertEquals($now, Values::read(KeptCard::class, Values::plain($now->kept($count)))->packed($count));
     }
 
@@ -200,7 +200,7 @@ final class WholeShootTest extends TestCase
     public function test_what_is_on_which_card_each_evening(): void
     {
         $cards = [self::card('a', Mark::V30, 64), self::card('b', Mark::V30, 64)];
-        $packing = self::packed([self::wanted('C1', 200, 30, [1, 2, 3], true)], [...$cards, self::card('c', Mark::V30, 64)], 3, 2);
+        $packing = self::packed([self::wanted('C1', 200, 30, [1, 2, 3], spare: true)], [...$cards, self::card('c', Mark::V30, 64)], 3, 2);
         $on = array_map(fn (Evening $one): array => array_map(fn (Bytes $on): string => $on->exact(), $one->cards), Evening::of($packing));
         // 30 minutes of 200 Mb/s are 45 GB.
         self::assertSame([['a' => '45 GB'], ['a' => '64 GB', 'b' => '26 GB'], ['a' => '45 GB']], $on);

@@ -30,7 +30,7 @@ final class CopySightTest extends TestCase
             $files["DCIM/clip-{$i}.mov"] = random_bytes(4000 + $i);
         }
         $transfer = Transfer::of(Source::at($this->cardFolder($files)), [$drive => 'Day/QS-014']);
-        $how = new Circumstances('QS-014', null, 'bench', null, '2026-11-30T20:00:00Z', '2026-11-30T20:01:00Z');
+        $how = new Circumstances('QS-014', null, 'bench', null, began: '2026-11-30T20:00:00Z', ended: '2026-11-30T20:01:00Z');
         $transfer->file($transfer->run(new HostClock()), $how);
 
         return [$drive, hash('xxh128', (string) file_get_contents("{$drive}/Day/QS-014.copy.json"))];
@@ -38,7 +38,7 @@ final class CopySightTest extends TestCase
 
     private function look(string $drive, ?string $record, ?Place $then = null): CopySight
     {
-        return CopySight::of($drive, 'Day/QS-014', $record, $then ?? Place::of($drive), new HostClock());
+        return CopySight::of($drive, 'Day/QS-014', $record, $then ?? Place::of($drive), clock: new HostClock());
     }
 
     public function test_a_copy_that_is_as_it_was_is_seen_there_again_and_a_small_one_read_whole(): void
@@ -49,7 +49,7 @@ final class CopySightTest extends TestCase
         // As it goes from the bench to the page and back.
         self::assertEquals($sight, Values::read(CopySight::class, json_decode(Values::json($sight), true)));
         // Books of before know neither record nor place.
-        self::assertTrue(CopySight::of($drive, 'Day/QS-014', null, null, new HostClock())->isRight);
+        self::assertTrue(CopySight::of($drive, 'Day/QS-014', null, null, clock: new HostClock())->isRight);
     }
 
     /** @return iterable<string, array{string, string}> what was done in a shell, and what is said of it */

@@ -92,14 +92,14 @@ final class FolderCheckTest extends TestCase
         // The letters of sha256sum: coreutils manual, “cksum output modes”.
         $names = ["a\nb", 'c\\d', "e\rf", ' lead', "x\xFFy", 'plain'];
         $files = array_map(
-            fn (string $name): ListedFile => new ListedFile($name, 1, 0, 0, new Sums(md5($name), hash('sha256', $name))),
+            fn (string $name): ListedFile => new ListedFile($name, 1, 0, 0, sums: new Sums(md5($name), hash('sha256', $name))),
             $names,
         );
         self::assertSame(
             array_map(fn (string $name): array => ["QS/{$name}", hash('sha256', $name)], $names),
             ChecksumList::read(ChecksumList::sha256('QS', $files), 64, true),
         );
-        $record = new CopyRecord(new Circumstances(null, null, 'h', null, 'a', 'b'), '/card', '/drive', [], [], $files, true);
+        $record = new CopyRecord(new Circumstances(null, null, 'h', null, began: 'a', ended: 'b'), '/card', '/drive', [], skipped: [], files: $files, forgot: true);
         self::assertEquals($files, CopyRecord::files($record->json()));
     }
 
@@ -116,7 +116,7 @@ final class FolderCheckTest extends TestCase
     {
         $drive = $this->folder();
         $transfer = Transfer::of(Source::at($this->cardFolder($files)), [$drive => 'QS-014']);
-        $transfer->file($transfer->run(new HostClock()), new Circumstances('QS-014', null, 'bench', null, '2026-11-27T20:00:00Z', ''));
+        $transfer->file($transfer->run(new HostClock()), new Circumstances('QS-014', null, 'bench', null, began: '2026-11-27T20:00:00Z', ended: ''));
 
         return $drive;
     }

@@ -28,7 +28,7 @@ final class TreeCheckTest extends TestCase
         foreach (['Harbour/Day 1/QS-014' => 'a', 'Harbour/Day 1/QS-015' => 'b', 'Reef/QS-014' => 'c'] as $name => $bytes) {
             $card = $this->cardFolder(["DCIM/{$bytes}.mov" => str_repeat($bytes, 5000), 'b' => $bytes]);
             $transfer = Transfer::of(Source::at($card), [$drive => $name]);
-            $how = new Circumstances(basename($name), null, 'bench', null, '2026-11-30T20:00:00Z', '2026-11-30T20:01:00Z');
+            $how = new Circumstances(basename($name), null, 'bench', null, began: '2026-11-30T20:00:00Z', ended: '2026-11-30T20:01:00Z');
             $transfer->file($transfer->run(new HostClock()), $how);
         }
         mkdir("{$drive}/from somewhere/deep", recursive: true);

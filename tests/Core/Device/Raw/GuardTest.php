@@ -46,7 +46,7 @@ final class GuardTest extends TestCase
         self::disk($root, 'sda', '8:0', ['sda1' => '8:1', 'sda2' => '8:2']);
         self::disk($root, 'sdb', '8:16', ['sdb1' => '8:17']);
         self::disk($root, 'sdc', '8:32', ['sdc1' => '8:33']);
-        self::disk($root, 'sdd', '8:48', ['sdd1' => '8:49'], ['dm-0']);
+        self::disk($root, 'sdd', '8:48', ['sdd1' => '8:49'], holders: ['dm-0']);
         mkdir("{$root}/proc/self", recursive: true);
         file_put_contents(
             "{$root}/proc/self/mountinfo",

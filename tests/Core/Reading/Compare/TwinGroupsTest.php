@@ -37,10 +37,10 @@ final class TwinGroupsTest extends TestCase
             $label === '' ? "label {$card}" : $label,
             $chain,
             $spread($write),
-            $spread($read),
-            $heldBack,
-            $code,
-            Bytes::gigabytes($gb),
+            reads: $spread($read),
+            isHeldBack: $heldBack,
+            backCode: $code,
+            capacity: Bytes::gigabytes($gb),
         );
     }
 

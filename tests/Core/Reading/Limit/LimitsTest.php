@@ -62,7 +62,7 @@ final class LimitsTest extends TestCase
     public function test_one_card_that_writes_and_reads_at_one_figure_is_held_back_by_the_reader(): void
     {
         // Handbook § 4, common practice: one card 950 write and 950 read: the reader.
-        $cell = fn (float $otherWay): Cell => new Cell('A', 'R5', [948e6, 950e6, 952e6], 'one make', $otherWay * 1e6);
+        $cell = fn (float $otherWay): Cell => new Cell('A', 'R5', [948e6, 950e6, 952e6], 'one make', otherWay: $otherWay * 1e6);
         self::assertSame(LimitedBy::Reader, Limits::of([$cell(950)])->at('A', 'R5')?->by);
         self::assertSame(LimitedBy::Reader, Limits::of([$cell(962)])->at('A', 'R5')?->by);
         self::assertSame(LimitedBy::Undecided, Limits::of([$cell(975)])->at('A', 'R5')?->by);
@@ -71,10 +71,10 @@ final class LimitsTest extends TestCase
     public function test_no_reader_is_blamed_by_a_slow_old_card(): void
     {
         // Both ways at one figure, but far under what the chain gives at the very least: that is the card.
-        $cell = fn (float $least): Cell => new Cell('A', 'R1', [19.9e6, 20e6, 20.1e6], 'one make', 20e6, $least * 1e6);
+        $cell = fn (float $least): Cell => new Cell('A', 'R1', [19.9e6, 20e6, 20.1e6], 'one make', otherWay: 20e6, least: $least * 1e6);
         self::assertSame(LimitedBy::Card, Limits::of([$cell(85)])->at('A', 'R1')?->by);
         self::assertSame(LimitedBy::Reader, Limits::of([$cell(20)])->at('A', 'R1')?->by);
-        $slow = array_map(fn (int $i): Cell => new Cell("C{$i}", 'R1', [20e6, 20.1e6, 19.9e6], "make {$i}", null, 85e6), range(1, 3));
+        $slow = array_map(fn (int $i): Cell => new Cell("C{$i}", 'R1', [20e6, 20.1e6, 19.9e6], "make {$i}", otherWay: null, least: 85e6), range(1, 3));
         foreach (Limits::of($slow)->rulings as $ruling) {
             self::assertSame(LimitedBy::Card, $ruling->by, 'three slow cards of different make are no slow reader');
         }
