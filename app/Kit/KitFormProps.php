@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Kit;
 
+use Tally\Value\Alterable;
+
 /** A form for a piece of gear. */
 final readonly class KitFormProps
 {
+    use Alterable;
+
     /**
      * @param  string  $kind  readers, cables, hosts, drives, cameras or modes
      * @param  string|null  $key  by which it is known; null for a new one
@@ -32,7 +36,7 @@ final readonly class KitFormProps
             rows: array_map(fn (KitRowProps $row): KitRowProps => new KitRowProps(0, $row->fields), $this->parts->rows),
         );
 
-        return new self($this->kind, $this->one, null, "A {$this->one} like {$this->title}", fields: $this->fields, parts: $parts);
+        return $this->with(key: null, title: "A {$this->one} like {$this->title}", parts: $parts);
     }
 
     /** How it stands in the books, in short: by it a page that was loaded before somebody else saved is told. */

@@ -11,10 +11,13 @@ use Tally\Label\Finding;
 use Tally\Label\Label;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
+use Tally\Value\Alterable;
 
 /** Everything that is known of one card. The order of runs means nothing; where it matters their dates tell it. */
 final readonly class Evidence
 {
+    use Alterable;
+
     /** What is printed; and how many rows of contacts somebody saw, unless a figure outweighs that look. */
     public Label $label;
 
@@ -56,7 +59,7 @@ final readonly class Evidence
             );
         }
 
-        return new self($this->asTold, $speeds, $proofs, $sustained, seen: $this->seen, looked: $this->looked, house: $this->house);
+        return $this->with(speeds: $speeds, proofs: $proofs, sustained: $sustained);
     }
 
     /** A speed run of it, with all that is known of the card besides. */

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Tally\Label;
 
+use Tally\Value\Alterable;
+
 /** One thing that does not fit, or that a label does not say. What it weighs in a verdict follows from its severity alone. */
 final readonly class Finding
 {
+    use Alterable;
+
     /**
      * @param  string  $id  stable, in kebab case, so that a house can refer to the rule
      * @param  string  $reason  a sentence
@@ -40,11 +44,11 @@ final readonly class Finding
     {
         return $who === null
             ? $this
-            : new self($this->id, $this->severity, rtrim($this->reason, '.').". Seen by {$who}.", $this->source, about: $this->about);
+            : $this->with(reason: rtrim($this->reason, '.').". Seen by {$who}.");
     }
 
     public function about(About $about): self
     {
-        return new self($this->id, $this->severity, $this->reason, $this->source, about: $about);
+        return $this->with(about: $about);
     }
 }

@@ -11,6 +11,7 @@ use Tally\Label\Bus;
 use Tally\Label\Label;
 use Tally\Quantity\Rate;
 use Tally\Reading\Thresholds;
+use Tally\Value\Alterable;
 
 /**
  * Whose fault a shortfall is: a figure that falls short of a promise is the card's only where the chain cannot be what held
@@ -18,6 +19,8 @@ use Tally\Reading\Thresholds;
  */
 final readonly class Attribution
 {
+    use Alterable;
+
     /** A link that gives at least so many times the promise was not what held it. */
     private const CLEAR = 1.1;
 
@@ -45,7 +48,7 @@ final readonly class Attribution
     /** The same chain, asked of the other way. */
     public function of(Way $way): self
     {
-        return new self($this->chain, $this->label, $this->reached, $this->by, way: $way);
+        return $this->with(way: $way);
     }
 
     /**

@@ -9,10 +9,13 @@ use Tally\Chain\HostLink;
 use Tally\Label\Bus;
 use Tally\Label\Label;
 use Tally\Measured\Chain;
+use Tally\Value\Alterable;
 
 /** A made-up reader on its cable: what its slot speaks, what it hangs on, and what the two give. */
 final readonly class MadeUpReader
 {
+    use Alterable;
+
     private function __construct(public string $name, public Bus $bus, public HostLink $link, private float $slot, private float $cable) {}
 
     /** Each gives something between the low and the high end of what is seen in practice. */
@@ -35,7 +38,7 @@ final readonly class MadeUpReader
     /** Another one of the same kind. */
     public function twin(string $name): self
     {
-        return new self($name, $this->bus, $this->link, $this->slot, cable: $this->cable);
+        return $this->with(name: $name);
     }
 
     /** MB/s that a card gets that can do so much by itself. */

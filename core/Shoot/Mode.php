@@ -10,10 +10,13 @@ use Tally\Quantity\NotAQuantity;
 use Tally\Quantity\NumberText;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
+use Tally\Value\Alterable;
 
 /** One way a camera records: what it writes, and what it asks for. */
 final readonly class Mode
 {
+    use Alterable;
+
     public FillRate $fill;
 
     /**
@@ -107,18 +110,7 @@ final readonly class Mode
 
     public function asking(Demand $demand): self
     {
-        return new self(
-            $this->name,
-            $this->kind,
-            $this->nominal,
-            $this->shot,
-            frames: $this->frames,
-            demand: $demand,
-            recording: $this->recording,
-            clip: $this->clip,
-            calibrations: $this->calibrations,
-            proxies: $this->proxies,
-        );
+        return $this->with(demand: $demand);
     }
 
     /**

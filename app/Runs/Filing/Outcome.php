@@ -7,10 +7,13 @@ namespace App\Runs\Filing;
 use App\Models\Runs\RunState;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Record\Result;
+use Tally\Value\Alterable;
 
 /** What came of a run, before it is in any book. */
 final readonly class Outcome
 {
+    use Alterable;
+
     /**
      * @param  Result|null  $result  null where it could not even begin
      * @param  array{write: list<array{float, float}>, read: list<array{float, float}>, heat?: list<array{float, float}>}|null  $traces
@@ -52,6 +55,6 @@ final readonly class Outcome
 
     public function withNote(?string $note): self
     {
-        return new self($this->state, $this->result, $this->traces, $this->message ?? $note, checkpoint: $this->checkpoint);
+        return $this->with(message: $this->message ?? $note);
     }
 }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Tally\Offload\Question;
 
+use Tally\Value\Alterable;
+
 /** A drive that copies go to. */
 final readonly class Drive
 {
+    use Alterable;
+
     /**
      * @param  float  $write  bytes a second, steady
      * @param  float  $read  bytes a second
@@ -32,16 +36,6 @@ final readonly class Drive
     /** @param  float  $free  bytes */
     public function withFree(float $free): self
     {
-        return new self(
-            $this->name,
-            $this->write,
-            $this->read,
-            $free,
-            cache: $this->cache,
-            fast: $this->fast,
-            isSpinning: $this->isSpinning,
-            inside: $this->inside,
-            link: $this->link,
-        );
+        return $this->with(free: $free);
     }
 }

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Tally\Offload\Question;
 
+use Tally\Value\Alterable;
+
 /** What a plan is asked for: the gear at hand, the cards that come home, and the rules they do it by. */
 final readonly class Question
 {
+    use Alterable;
+
     /**
      * @param  list<Host>  $hosts
      * @param  list<Reader>  $readers
@@ -64,17 +68,17 @@ final readonly class Question
     /** @param  list<LadenCard>  $cards */
     public function withCards(array $cards): self
     {
-        return new self($this->hosts, $this->readers, $this->drives, $cards, links: $this->links, rules: $this->rules);
+        return $this->with(cards: $cards);
     }
 
     public function withRules(Rules $rules): self
     {
-        return new self($this->hosts, $this->readers, $this->drives, $this->cards, links: $this->links, rules: $rules);
+        return $this->with(rules: $rules);
     }
 
     /** @param  array<string, string>  $links */
     public function withLinks(array $links): self
     {
-        return new self($this->hosts, $this->readers, $this->drives, $this->cards, links: $links, rules: $this->rules);
+        return $this->with(links: $links);
     }
 }

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Tally\Shoot\Handout;
 
+use Tally\Value\Alterable;
+
 /**
  * Cards to be handed out to places: how much each place needs, and what a card of each kind gives it and costs it. Cards of one kind
  * are alike in every place. Whole numbers throughout, so that two sums are never almost the same.
  */
 final readonly class Task
 {
+    use Alterable;
+
     /**
      * @param  array<int, int>  $needs  place → how much, in points
      * @param  array<int, int>  $stock  kind → cards of it
@@ -26,14 +30,14 @@ final readonly class Task
             $needs[$place] = min($needs[$place], $this->given($place, $counts));
         }
 
-        return new self($needs, $this->stock, $this->gives, $this->costs);
+        return $this->with(needs: $needs);
     }
 
     public function withoutCosts(): self
     {
         $none = array_map(fn (array $row): array => array_map(fn (): int => 0, $row), $this->costs);
 
-        return new self($this->needs, $this->stock, $this->gives, $none);
+        return $this->with(costs: $none);
     }
 
     /**
