@@ -23,10 +23,7 @@ const Row = styled.div`
 export function FiguresSheet() {
     const [from, setFrom] = useState('');
     const [to, setTo] = useState('');
-    const answer = useAsk('/compare/figures', from === '' || to === '' ? null : { from, to }) as {
-        words: string[];
-        trouble: string | null;
-    } | null;
+    const answer = useAsk('/compare/figures', from === '' || to === '' ? null : { from, to });
     return (
         <Sheet title="Two figures from anywhere" caption="a percentage names its base">
             <Row>

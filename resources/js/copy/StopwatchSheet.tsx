@@ -7,7 +7,7 @@ import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { Sheet } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
-import type { ChainChoicesProps, CopyCheckProps } from '../types/generated/props';
+import type { ChainChoicesProps } from '../types/generated/props';
 import { Laps } from './CopySheet';
 import { clock, LAPS, useStopwatch, type LapName } from './useStopwatch';
 
@@ -77,7 +77,7 @@ export function StopwatchSheet({
     });
     const { size, copied, verified, previews } = form.data;
     const typed = { size, copied, verified, previews };
-    const check = useAsk(`/cards/${tag}/stopwatch/check`, typed) as CopyCheckProps | null;
+    const check = useAsk(`/cards/${tag}/stopwatch/check`, typed);
     const field = formField(form);
     return (
         <Sheet title="By stopwatch" caption="where other programs do the work" aside="key: space">

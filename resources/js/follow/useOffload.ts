@@ -1,12 +1,12 @@
-import { http } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
+import { poller } from '../frame/poller';
+import { answerOf } from '../parts/answers';
 import type { FollowNowProps } from '../types/generated/props';
 
-/** Milliseconds from an answer to the next question, and after one that was not answered. */
+/** Milliseconds from an answer to the next question. */
 const NEXT = 700;
-const AWAY = 4000;
 
-/** How an offload stands by now: one question in flight, until it is over. */
+/** How an offload stands by now, until it is over. */
 export function useOffload(id: number, first: FollowNowProps): FollowNowProps {
     const [answer, setAnswer] = useState<{ from: FollowNowProps; now: FollowNowProps } | null>(null);
     // What came with the page itself is newer than what was asked before.
@@ -17,26 +17,19 @@ export function useOffload(id: number, first: FollowNowProps): FollowNowProps {
             return undefined;
         }
         let isGone = false;
-        let timer: ReturnType<typeof setTimeout>;
-        const ask = () => {
-            http.getClient()
-                .request({ method: 'get', url: `/offloads/${id}/now`, headers: { Accept: 'application/json' } })
-                .then(
-                    ({ data }) => {
-                        if (!isGone) {
-                            setAnswer({ from: first, now: JSON.parse(data) as FollowNowProps });
-                            timer = setTimeout(ask, NEXT);
-                        }
-                    },
-                    () => {
-                        timer = setTimeout(ask, AWAY);
-                    },
-                );
-        };
-        timer = setTimeout(ask, NEXT);
+        const asked = poller(
+            async () => {
+                const said = await answerOf(`/offloads/${id}/now`);
+                if (!isGone) {
+                    setAnswer({ from: first, now: said });
+                }
+            },
+            () => NEXT,
+        );
+        asked.start();
         return () => {
             isGone = true;
-            clearTimeout(timer);
+            asked.stop();
         };
     }, [id, first, isOver]);
     return now;

@@ -1,14 +1,13 @@
 import { HttpResponseError } from '@inertiajs/core';
-import { http } from '@inertiajs/react';
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import type { FrameProps, RunningProps, PulseProps, TagProps } from '../types/generated/props';
+import { answerOf } from '../parts/answers';
+import type { FrameProps, RunningProps, TagProps } from '../types/generated/props';
+import { poller } from './poller';
 
 /** Milliseconds from an answer to the next question: while a run is followed, while others go, and when all is quiet. */
 const FOLLOWED = 700;
 const GOING = 3000;
 const QUIET = 20_000;
-/** After a question that was not answered, twice as long each time, up to here. */
-const LONGEST = 30_000;
 
 interface Known {
     /** Those that this page holds, by their tags; in a large house some of them. */
@@ -26,9 +25,6 @@ let mark = '';
 let sought: Record<string, string> = {};
 let isToSeek = false;
 let followed: number | null = null;
-let timer: ReturnType<typeof setTimeout> | undefined;
-let asking = false;
-let failed = 0;
 let isSignedOut = false;
 const listeners = new Set<() => void>();
 
@@ -43,23 +39,13 @@ function merge(before: readonly TagProps[], changed: readonly TagProps[]): reado
     return [...cards.values()].sort((one, other) => (one.tag < other.tag ? -1 : 1));
 }
 
-/** One question at a time: the next is asked only after the answer, and later where none came. */
 async function ask(): Promise<void> {
-    if (asking) {
-        return;
-    }
-    asking = true;
     const run = followed;
     const seeks = isToSeek || mark === '' ? sought : {};
     isToSeek = false;
     const query = new URLSearchParams({ since: mark, ...(run === null ? {} : { run: String(run) }), ...seeks });
     try {
-        const answer = await http.getClient().request({
-            method: 'get',
-            url: `/pulse?${query.toString()}`,
-            headers: { Accept: 'application/json' },
-        });
-        const said = JSON.parse(answer.data) as PulseProps;
+        const said = await answerOf(`/pulse?${query.toString()}`);
         const { cards } = said.frame;
         const tray = merge(said.anew ? [] : known.tray, said.tray);
         // A card that was taken out, or tagged anew, is told by nobody: then they are asked for once more.
@@ -71,44 +57,33 @@ async function ask(): Promise<void> {
             frame: said.frame,
             running: run === null ? undefined : { run, now: said.running },
         };
-        failed = 0;
         listeners.forEach((listener) => {
             listener();
         });
     } catch (fault) {
-        failed += 1;
         isToSeek = true;
-        if (fault instanceof HttpResponseError && fault.response.status === 401) {
-            // Nobody signed in when asked to: the next thing that is done asks again.
-            isSignedOut = true;
-        }
-    } finally {
-        asking = false;
-        later(isToSeek && failed === 0);
+        // Nobody signed in when asked to: the next thing that is done asks again.
+        isSignedOut = fault instanceof HttpResponseError && fault.response.status === 401;
+        throw fault;
     }
 }
 
-function later(soon = false): void {
-    clearTimeout(timer);
-    if (isSignedOut || document.hidden || window.location.pathname === '/sign-in') {
-        return;
+const pulse = poller(ask, () => {
+    if (isSignedOut || window.location.pathname === '/sign-in') {
+        return null;
     }
-    const usual =
-        followed !== null ? FOLLOWED : (known.frame?.going ?? 0) > 0 || known.frame?.worker === false ? GOING : QUIET;
-    timer = setTimeout(() => void ask(), soon ? 0 : Math.min(LONGEST, usual * 2 ** failed));
-}
+    if (followed !== null) {
+        return FOLLOWED;
+    }
+    return (known.frame?.going ?? 0) > 0 || known.frame?.worker === false ? GOING : QUIET;
+});
 
 function subscribe(listener: () => void): () => void {
     listeners.add(listener);
     return () => listeners.delete(listener);
 }
 
-export function startPulse(): void {
-    document.addEventListener('visibilitychange', () => {
-        later(true);
-    });
-    later(true);
-}
+export const startPulse = pulse.soon;
 
 /**
  * Cards that a page which does not hold all of them is to get: by words, by a filter of the tray, by their tags, around one of them.
@@ -127,13 +102,13 @@ export function seek(what: { find?: string; only?: string; tags?: readonly strin
     }
     sought = next;
     isToSeek = true;
-    later(true);
+    pulse.soon();
 }
 
 /** Asks at once: something was done here that the tray shows. */
 export function askNow(): void {
     isSignedOut = false;
-    later(true);
+    pulse.soon();
 }
 
 /** The cards, and the station as it stands by now; a page that has just come knows the station better. */
@@ -156,7 +131,7 @@ export function useRun(run: number | null): RunningProps | null | undefined {
     useEffect(() => {
         followed = run;
         if (run !== null) {
-            later(true);
+            pulse.soon();
         }
         return () => {
             followed = null;

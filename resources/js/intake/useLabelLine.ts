@@ -35,7 +35,7 @@ export function useLabelLine(
             : isAsking || pending !== null
               ? { ...data, card, line: pending }
               : null;
-    const preview = useAsk('/intake/preview', question) as PreviewProps | null;
+    const preview = useAsk('/intake/preview', question);
     const now = useRef({ data, filled, question });
     useEffect(() => {
         now.current = { data, filled, question };

@@ -1,6 +1,7 @@
 import { router, useForm } from '@inertiajs/react';
 import { useEffect } from 'react';
 import { percent } from '../format';
+import { poller } from '../frame/poller';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
@@ -23,12 +24,20 @@ export function DriveCare({ tag, care }: { tag: string; care: DriveCareProps }) 
         if (!going) {
             return undefined;
         }
-        const timer = setInterval(() => {
-            router.reload({ only: ['care', 'found'] });
-        }, EVERY);
-        return () => {
-            clearInterval(timer);
-        };
+        const asked = poller(
+            () =>
+                new Promise((resolve) => {
+                    router.reload({
+                        only: ['care', 'found'],
+                        onFinish: () => {
+                            resolve();
+                        },
+                    });
+                }),
+            () => EVERY,
+        );
+        asked.start();
+        return asked.stop;
     }, [going]);
     return (
         <>

@@ -104,9 +104,7 @@ export function useOrder(
         kind === 'proof'
             ? sizeText === '' && way === 'proof'
             : preset === 'house' && sizeText === '1 GB' && runsText === '5';
-    const answer = useAsk(`/cards/${tag}/runs/forecast`, slot === undefined ? null : asked) as {
-        expected: string | null;
-    } | null;
+    const answer = useAsk(`/cards/${tag}/runs/forecast`, slot === undefined ? null : asked);
 
     return {
         way,

@@ -20,7 +20,7 @@ import { copies, hands, PlanPictures } from '../plan/PlanPictures';
 import { PluggedIn } from '../plan/PluggedIn';
 import { RestsOn } from '../plan/RestsOn';
 import { WhatHelps } from '../plan/WhatHelps';
-import type { BesidePlanProps, PlanPage, RangeProps } from '../types/generated/props';
+import type { PlanPage, RangeProps } from '../types/generated/props';
 
 const GOALS = [
     { key: 'safe', label: 'all safe soonest' },
@@ -91,7 +91,7 @@ function Surface({
     const endOfHelp = useCallback(() => {
         setHelped(true);
     }, []);
-    const beside = useAsk('/offload/beside', count === 0 ? null : asked, 300) as BesidePlanProps | null;
+    const beside = useAsk('/offload/beside', count === 0 ? null : asked, 300);
     return (
         <>
             <Head title="The whole offload" />

@@ -7,7 +7,7 @@ import { SelectField, TextField } from '../parts/fields';
 import { NameField } from '../parts/NameField';
 import { Sheet, Title } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
-import type { TypedCheckProps, TypedPage } from '../types/generated/props';
+import type { TypedPage } from '../types/generated/props';
 
 interface Reading extends Record<string, string> {
     way: string;
@@ -62,7 +62,7 @@ export default function Typed({ card, chain, today, person, margin }: TypedPage)
         beside: '',
     });
     const { readings } = form.data;
-    const checks = (useAsk('/typed/check', { readings }) as TypedCheckProps[] | null) ?? [];
+    const checks = useAsk('/typed/check', { readings }) ?? [];
     const errors = form.errors as Record<string, string | undefined>;
     const filled = readings.filter((one) => one.size !== '' || one.time !== '' || one.speed !== '');
     const change = (at: number, field: keyof Reading, value: string) => {

@@ -1,13 +1,14 @@
 import { useHttp } from '@inertiajs/react';
 import { useEffect } from 'react';
+import type { Answers } from './answers';
 
 /**
  * Asks the server a little after the question has stopped changing, and gives its newest answer.
  *
  * `null` asks nothing. While an answer is on its way the one before stays, so that nothing jumps.
  */
-export function useAsk(url: string, question: object | null, wait = 200): unknown {
-    const http = useHttp<Record<string, never>>({});
+export function useAsk<Url extends keyof Answers>(url: Url, question: object | null, wait = 200): Answers[Url] | null {
+    const http = useHttp<Record<string, never>, Answers[Url]>({});
     const body = question === null ? null : JSON.stringify(question);
     useEffect(() => {
         if (body === null) {

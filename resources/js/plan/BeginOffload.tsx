@@ -8,7 +8,7 @@ import { NameField } from '../parts/NameField';
 import { ServerForm } from '../parts/ServerForm';
 import { Sheet } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
-import type { FoldersProps, MountedProps, PlanPictureProps, ShownPlanProps } from '../types/generated/props';
+import type { MountedProps, PlanPictureProps, ShownPlanProps } from '../types/generated/props';
 import { PlainList } from './PlainList';
 import { hands } from './PlanPictures';
 
@@ -65,7 +65,7 @@ export function BeginOffload({
         isNamed
             ? { plan: planKey, name: form.data.name, day: form.data.day, pattern: form.data.pattern, by: 'x' }
             : null,
-    ) as FoldersProps | null;
+    );
     const place = (kind: 'slots' | 'drives') => (thing: string) => (
         <TextField
             key={thing}

@@ -21,7 +21,7 @@ export function BetterPlan({
     isLong: boolean;
     onTake: () => void;
 }) {
-    const found = useAsk('/offload/better', asked, QUIET) as FiguresProps | null;
+    const found = useAsk('/offload/better', asked, QUIET);
     if (isLong) {
         return <p role="status">searched for two seconds</p>;
     }

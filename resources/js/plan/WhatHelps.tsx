@@ -2,7 +2,6 @@ import { useEffect, useState } from 'react';
 import { clock } from '../charts/Runbook';
 import { TextField } from '../parts/fields';
 import { useAsk } from '../parts/useAsk';
-import type { WhatIfProps } from '../types/generated/props';
 import { PlainList } from './PlainList';
 
 /** What one change would save, each reckoned anew, and when it has paid. */
@@ -19,8 +18,7 @@ export function WhatHelps({
     const numbers = Object.fromEntries(
         Object.entries(money).map(([name, text]) => [name, isNumber(text) ? text.trim().replace(',', '.') : '']),
     );
-    const found = useAsk('/offload/what-if', asked === null ? null : { ...asked, ...numbers }, 400) as
-        WhatIfProps[] | null;
+    const found = useAsk('/offload/what-if', asked === null ? null : { ...asked, ...numbers }, 400);
     useEffect(() => {
         if (found !== null) {
             onFound();
