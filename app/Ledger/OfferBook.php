@@ -12,6 +12,7 @@ use Tally\Buying\Price;
 use Tally\Label\Bus;
 use Tally\Label\Label;
 use Tally\Label\Mark;
+use Tally\Label\MarkKind;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Verdict\VerdictKind;
@@ -139,7 +140,7 @@ final readonly class OfferBook
     {
         $marks = array_filter(
             Mark::cases(),
-            fn (Mark $mark): bool => (int) $mark->floor()->megabytes() === $quote->tier && ! in_array($mark, [Mark::A1, Mark::A2], true),
+            fn (Mark $mark): bool => (int) $mark->floor()->megabytes() === $quote->tier && $mark->kind() !== MarkKind::AppClass,
         );
         $label = new Label($quote->form, $quote->capacity, marks: array_slice(array_reverse($marks), 0, 1));
 

@@ -6,6 +6,7 @@ namespace Tally\Buying;
 
 use Tally\Label\Label;
 use Tally\Label\Mark;
+use Tally\Label\MarkKind;
 
 /**
  * What a card is sold as: the floor that its highest mark promises, in MB/s.
@@ -62,7 +63,7 @@ final readonly class Tier
         }
         $marks = array_filter(
             Mark::cases(),
-            fn (Mark $mark): bool => (int) $mark->floor()->megabytes() === $this->floor && ! str_starts_with($mark->value, 'A'),
+            fn (Mark $mark): bool => (int) $mark->floor()->megabytes() === $this->floor && $mark->kind() !== MarkKind::AppClass,
         );
 
         return implode(', ', array_map(fn (Mark $mark): string => $mark->value, array_reverse($marks))).": {$this->floor} MB/s and up";

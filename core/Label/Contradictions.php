@@ -153,7 +153,7 @@ final readonly class Contradictions
     /** @return list<Finding> the U mark asks more than the V mark beside it */
     private static function marksAgainstEachOther(Label $label): array
     {
-        [$u, $v] = [$label->highest('U'), $label->highest('V')];
+        [$u, $v] = [$label->highest(MarkKind::UhsClass), $label->highest(MarkKind::VideoClass)];
 
         return $u === null || $v === null || ! $v->floor()->isBelow($u->floor())
             ? []
@@ -170,7 +170,7 @@ final readonly class Contradictions
     /** @return list<Finding> a C class is printed beside a mark that asks more */
     private static function classUnderMark(Label $label): array
     {
-        $class = $label->highest('C');
+        $class = $label->highest(MarkKind::SpeedClass);
         $more = $label->topMark();
 
         return $class === null || $more === null || ! $class->floor()->isBelow($more->floor())

@@ -77,10 +77,9 @@ final readonly class Label
         return array_values($floors);
     }
 
-    /** @return Mark|null the highest mark of a kind: `C`, `U`, `V` */
-    public function highest(string $kind): ?Mark
+    public function highest(MarkKind $kind): ?Mark
     {
-        $of = array_filter($this->marks, fn (Mark $mark): bool => preg_match("/^{$kind}\\d/", $mark->value) === 1);
+        $of = array_filter($this->marks, fn (Mark $mark): bool => $mark->kind() === $kind);
 
         return (new self($this->form, $this->capacity, marks: array_values($of)))->topMark();
     }

@@ -45,7 +45,7 @@ enum Mark: string
                 self::A1, self::A2 => 10,
                 self::U1 => 10,
                 self::U3 => 30,
-                default => (int) ltrim($this->value, 'CVEPG'),
+                default => (int) substr($this->value, strlen($this->kind()->value)),
             },
         );
     }
@@ -61,29 +61,35 @@ enum Mark: string
         return $numbers;
     }
 
-    /** Whether it guarantees what is kept up. Source: CompactFlash Association, VPG profiles; SD Express E, from memory. */
+    /** By the letters before its number. */
+    public function kind(): MarkKind
+    {
+        return MarkKind::from(rtrim($this->value, '0123456789'));
+    }
+
     public function isGuarantee(): bool
     {
-        return preg_match('/^(VPG|E)\d/', $this->value) === 1;
+        return $this->kind()->isGuarantee();
     }
 
     public function isSecureDigital(): bool
     {
-        return ! str_starts_with($this->value, 'VPG');
+        return $this->kind()->isSecureDigital();
+    }
+
+    /** @return list<self> marks that cards are bought by today, the lowest floor first */
+    public static function sold(): array
+    {
+        $sold = array_values(array_filter(self::cases(), fn (self $mark): bool => $mark->kind()->isSold()));
+        usort($sold, fn (self $one, self $other): int => $one->floor()->bytesPerSecond <=> $other->floor()->bytesPerSecond);
+
+        return $sold;
     }
 
     /** @return list<Bus> the buses the mark is defined for; empty where the standard sets none */
     public function buses(): array
     {
-        $express = [Bus::Express, Bus::ExpressGen3, Bus::ExpressGen4, Bus::ExpressGen4x2];
-
-        return match ($this) {
-            self::U1, self::U3, self::V30 => [Bus::UhsI, Bus::UhsIDouble, Bus::UhsII, Bus::UhsIII, ...$express],
-            self::V60, self::V90 => [Bus::UhsII, Bus::UhsIII, ...$express],
-            self::C10, self::V6, self::V10 => [Bus::SdHighSpeed, Bus::UhsI, Bus::UhsIDouble, Bus::UhsII, Bus::UhsIII, ...$express],
-            self::E150, self::E300, self::E450, self::E600 => $express,
-            default => [],
-        };
+        return $this->kind()->buses($this->floor()->megabytes());
     }
 
     /** Whether it can only stand on a card with a second row of contacts. */

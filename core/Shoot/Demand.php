@@ -7,6 +7,7 @@ namespace Tally\Shoot;
 use Tally\Label\Form;
 use Tally\Label\Label;
 use Tally\Label\Mark;
+use Tally\Label\MarkKind;
 use Tally\Value\ByHand;
 use Tally\Value\Key;
 
@@ -57,7 +58,7 @@ final readonly class Demand
     private function hasClass(Label $label): bool
     {
         foreach ($label->marks as $mark) {
-            if ($this->mark !== null && ! $mark->floor()->isBelow($this->mark->floor()) && ! in_array($mark, [Mark::A1, Mark::A2], true)) {
+            if ($this->mark !== null && ! $mark->floor()->isBelow($this->mark->floor()) && $mark->kind() !== MarkKind::AppClass) {
                 return true;
             }
         }

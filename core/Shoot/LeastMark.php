@@ -10,12 +10,6 @@ use Tally\Label\Mark;
 /** The least mark that opens a mode, and above which more buys nothing. Source of the floors: see Mark. */
 final readonly class LeastMark
 {
-    /** Marks a card is bought by today, the least first: of equal floors the newest. Common practice, no source. */
-    private const SOLD = [
-        Mark::V6, Mark::V10, Mark::V30, Mark::V60, Mark::V90, Mark::E150, Mark::E300, Mark::E450, Mark::E600,
-        Mark::Vpg20, Mark::Vpg65, Mark::Vpg130, Mark::Vpg200, Mark::Vpg400, Mark::Vpg800,
-    ];
-
     /**
      * @param  list<Bus>  $slot  what the slot speaks
      * @return Mark|null null where no mark of such a card promises enough
@@ -23,7 +17,7 @@ final readonly class LeastMark
     public static function of(Mode $mode, array $slot): ?Mark
     {
         $least = null;
-        foreach (self::SOLD as $mark) {
+        foreach (Mark::sold() as $mark) {
             $isEnough = ! $mark->floor()->isBelow($mode->fill->rate) && self::opens($mode->demand, $mark);
             if ($isEnough && self::canBeIn($mark, $slot) && ($least === null || $mark->floor()->isBelow($least->floor()))) {
                 $least = $mark;

@@ -7,6 +7,7 @@ namespace Tally\Shoot;
 use Tally\Label\Bus;
 use Tally\Label\Label;
 use Tally\Label\Mark;
+use Tally\Label\MarkKind;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 use Tally\Verdict\VerdictKind;
@@ -89,7 +90,7 @@ final readonly class MayIt
         return array_values(
             array_filter(
                 $label->marks,
-                fn (Mark $mark): bool => $bus !== null && $mark->isDefinedOver($bus) && ! in_array($mark, [Mark::A1, Mark::A2], true),
+                fn (Mark $mark): bool => $bus !== null && $mark->isDefinedOver($bus) && $mark->kind() !== MarkKind::AppClass,
             ),
         );
     }

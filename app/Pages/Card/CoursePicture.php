@@ -11,6 +11,7 @@ use App\Models\Runs\RunSample;
 use App\Models\Runs\RunState;
 use Illuminate\Support\Collection;
 use Tally\Label\Mark;
+use Tally\Label\MarkKind;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Course\Course;
 use Tally\Reading\Course\Plateau;
@@ -86,12 +87,11 @@ final readonly class CoursePicture
     private static function classes(Card $card, ?Mark $own): array
     {
         $classes = [];
-        foreach (
-            $card->form->isSecureDigital()
-                ? [Mark::V10, Mark::V30, Mark::V60, Mark::V90]
-                : [Mark::Vpg65, Mark::Vpg130, Mark::Vpg200, Mark::Vpg400, Mark::Vpg800] as $mark
-        ) {
-            if ($own === null || $mark->floor()->megabytes() !== $own->floor()->megabytes()) {
+        $isSd = $card->form->isSecureDigital();
+        foreach (Mark::sold() as $mark) {
+            // The least of each kind is under what anybody would look at a course for.
+            $isDrawn = $mark->kind() === ($isSd ? MarkKind::VideoClass : MarkKind::Vpg) && $mark->floor()->megabytes() >= ($isSd ? 10 : 65);
+            if ($isDrawn && ($own === null || $mark->floor()->megabytes() !== $own->floor()->megabytes())) {
                 $classes[] = [$mark->value, $mark->floor()->megabytes()];
             }
         }

@@ -11,6 +11,7 @@ use Tally\Chain\Ceiling;
 use Tally\Chain\HostLink;
 use Tally\Label\Bus;
 use Tally\Label\Mark;
+use Tally\Label\MarkKind;
 use Tally\Ledger\SuspectReader;
 use Tally\Offload\Question\Rules;
 use Tally\Quantity\Bytes;
@@ -47,7 +48,7 @@ final readonly class HandbookPage extends Page
     private static function mark(Mark $mark): HandbookRowProps
     {
         $buses = array_map(fn (Bus $bus): string => $bus->label(), $mark->buses());
-        $isRandom = in_array($mark, [Mark::A1, Mark::A2], true);
+        $isRandom = $mark->kind() === MarkKind::AppClass;
 
         return new HandbookRowProps(
             $mark->value,
