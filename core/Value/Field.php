@@ -11,18 +11,17 @@ use ReflectionParameter;
 use ReflectionProperty;
 
 /** One field of a value: a parameter of its constructor. */
-final readonly class Field
+final class Field
 {
-    /**
-     * @param  string  $key  its name in JSON
-     * @param  Closure(mixed, string): mixed  $reading  reads it: what is given, and where it stands
-     */
+    /** @var Closure(mixed, string): mixed|null  reads it: what is given, and where it stands; made when it is first read */
+    private ?Closure $reading = null;
+
+    /** @param  string  $key  its name in JSON */
     private function __construct(
-        public string $key,
-        public bool $isInline,
-        private Closure $reading,
-        private ReflectionParameter $parameter,
-        private ?ReflectionProperty $property,
+        public readonly string $key,
+        public readonly bool $isInline,
+        private readonly ReflectionParameter $parameter,
+        private readonly ?ReflectionProperty $property,
     ) {}
 
     public static function of(ReflectionParameter $parameter): self
@@ -34,7 +33,6 @@ final readonly class Field
         return new self(
             $key?->newInstance()->name ?? strtolower((string) preg_replace('/(?<!^)[A-Z]/', '_$0', $name)),
             $parameter->getAttributes(Inline::class) !== [],
-            Reading::of($parameter),
             $parameter,
             property: $class->hasProperty($name) ? $class->getProperty($name) : null,
         );
@@ -43,12 +41,15 @@ final readonly class Field
     /** @throws NotUsable */
     public function read(mixed $given, int|string $at): mixed
     {
-        return match (true) {
-            $given !== null => ($this->reading)($given, (string) $at),
-            $this->parameter->isDefaultValueAvailable() => $this->parameter->getDefaultValue(),
-            $this->parameter->allowsNull() => null,
-            default => ($this->reading)(null, (string) $at),
-        };
+        if ($given === null && $this->parameter->isDefaultValueAvailable()) {
+            return $this->parameter->getDefaultValue();
+        }
+        if ($given === null && $this->parameter->allowsNull()) {
+            return null;
+        }
+        $this->reading ??= Reading::of($this->parameter);
+
+        return ($this->reading)($given, (string) $at);
     }
 
     /**

@@ -45,10 +45,10 @@ final class ExerciseTest extends TestCase
         'old-bench' => [VerdictKind::Unproven, false],
     ];
 
-    public function test_a_thousand_exercises_are_solved_by_their_own_shortest_way_and_say_what_the_judge_says(): void
+    public function test_exercises_of_every_trick_are_solved_by_their_own_shortest_way_and_say_what_the_judge_says(): void
     {
         $tricks = [];
-        for ($seed = 1; $seed <= 1000; $seed++) {
+        for ($seed = 1; $seed <= 180; $seed++) {
             $level = Level::from(1 + intdiv($seed, 2) % 6);
             $exercise = Exercise::seeded($level, $seed);
             $answer = Answer::of($exercise);
@@ -99,7 +99,7 @@ final class ExerciseTest extends TestCase
     public function test_no_two_of_a_level_in_a_row_are_of_the_same_kind_and_all_of_them_come(Level $level): void
     {
         $seen = [];
-        for ($seed = 1; $seed <= 1000; $seed++) {
+        for ($seed = 1; $seed <= 180; $seed++) {
             $seen[$level->trick($seed)->value] = true;
             self::assertNotSame($level->trick($seed), $level->trick($seed + 1), "seed {$seed}");
         }
