@@ -32,7 +32,9 @@ final readonly class SpeedOptions
             $whole('runs', '1 to 50'),
             Bytes::parse($text('from') ?? '0 B'),
             $text('block') === null ? null : Bytes::parse($text('block')),
-            order: PassOrder::tryFrom($order) ?? throw new InvalidArgumentException("--order was “{$order}”: give alternating or writes-first."),
+            order: PassOrder::tryFrom($order) ?? throw new InvalidArgumentException(
+                "--order was “{$order}”: give alternating or writes-first.",
+            ),
             warmUps: $whole('warm-up', '0 to 5'),
             pause: Span::parse($text('pause') ?? '0 s'),
         );

@@ -93,7 +93,9 @@ final readonly class Modes implements KitSection
             Field::size('shot', 'Stills: one of them', $mode?->shot, '24.6 MB'),
             Field::figures('clip', 'Takes last at the most', $mode?->clip === null ? '' : Span::seconds($mode->clip)->print(), 'no limit'),
             self::choice('asks_mark', 'Asks for the class', Mark::cases(), $mode?->asks_mark->value ?? '', none: 'none'),
-            new KitFieldProps('asks_guaranteed', 'Asks for a guaranteed medium', 'choice', [$mode?->asks_guaranteed === true ? '1' : '0'], choices: [
+            new KitFieldProps('asks_guaranteed', 'Asks for a guaranteed medium', 'choice', [
+                $mode?->asks_guaranteed === true ? '1' : '0',
+            ], choices: [
                 new ChoiceProps('0', 'no', []),
                 new ChoiceProps('1', 'yes: VPG or E', []),
             ]),

@@ -139,7 +139,13 @@ final readonly class CardLife
         $voids = RunVoid::query()->whereIn('run_id', $runs->map(fn (Run $run): int => $run->id)->all())->get();
         foreach ($voids as $void) {
             $words = "run {$void->run_id} ".($void->withdrawn === null ? 'taken out' : 'taken out, and back');
-            $events[] = new LifeEvent($void->created_at, 'said', $words, "{$void->reason}, {$void->recorded_by}", href: "/runs/{$void->run_id}");
+            $events[] = new LifeEvent(
+                $void->created_at,
+                'said',
+                $words,
+                "{$void->reason}, {$void->recorded_by}",
+                href: "/runs/{$void->run_id}",
+            );
         }
         foreach (Overrule::query()->where('card_id', $card->id)->get() as $one) {
             $events[] = new LifeEvent(

@@ -93,7 +93,16 @@ final readonly class BooksQuestion
         }
         $low = min($rate->rate, $seen);
 
-        return new KnownRate($rate->of, $rate->thing, $rate->in, $rate->rate, origin: $rate->origin, how: $rate->how, low: $low, high: $rate->high);
+        return new KnownRate(
+            $rate->of,
+            $rate->thing,
+            $rate->in,
+            $rate->rate,
+            origin: $rate->origin,
+            how: $rate->how,
+            low: $low,
+            high: $rate->high,
+        );
     }
 
     /**
@@ -109,7 +118,14 @@ final readonly class BooksQuestion
             }
         }
 
-        return new LadenCard($card->tag, (float) $card->footage->count, $card->footage_files, $rates[0]->rate, buses: $buses, readIn: $readIn);
+        return new LadenCard(
+            $card->tag,
+            (float) $card->footage->count,
+            $card->footage_files,
+            $rates[0]->rate,
+            buses: $buses,
+            readIn: $readIn,
+        );
     }
 
     /**
@@ -138,7 +154,16 @@ final readonly class BooksQuestion
         $rate = $ceiling->usable()->bytesPerSecond;
         [$least, $most] = $source->spreads[$in] ?? [$rate, $rate];
 
-        return new KnownRate($of, $tag, $in, $rate, origin: CeilingOrigin::Measurement, how: $ceiling->source, low: min($least, $rate), high: max($most, $rate));
+        return new KnownRate(
+            $of,
+            $tag,
+            $in,
+            $rate,
+            origin: CeilingOrigin::Measurement,
+            how: $ceiling->source,
+            low: min($least, $rate),
+            high: max($most, $rate),
+        );
     }
 
     /** @param  list<string>  $buses */

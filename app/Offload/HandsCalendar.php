@@ -25,7 +25,15 @@ final readonly class HandsCalendar
         $calendar = new VCalendar(['PRODID' => '-//Gritty Tally//offload//EN']);
         foreach ($plan->course->handsAtWork() as $i => $acts) {
             $words = array_map(fn (Stretch $act): string => self::words($plan, $act), $acts);
-            self::event($calendar, "{$name} hands {$i}", $begins, $acts[0]->since, until: end($acts)->until, title: self::title($words), words: $words);
+            self::event(
+                $calendar,
+                "{$name} hands {$i}",
+                $begins,
+                $acts[0]->since,
+                until: end($acts)->until,
+                title: self::title($words),
+                words: $words,
+            );
         }
         [$free, $done] = [$plan->course->allFree(), $plan->course->done];
         if ($plan->decision->cards !== []) {

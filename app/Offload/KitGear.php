@@ -113,7 +113,16 @@ final class KitGear
             return $previews;
         }
         $how = 'not timed: taken to be as slow as the slowest host that was';
-        $this->rates[] = new KnownRate(RateOf::Previews, $host->name, '', $slowest, origin: CeilingOrigin::Practice, how: $how, low: $slowest, high: $slowest);
+        $this->rates[] = new KnownRate(
+            RateOf::Previews,
+            $host->name,
+            '',
+            $slowest,
+            origin: CeilingOrigin::Practice,
+            how: $how,
+            low: $slowest,
+            high: $slowest,
+        );
 
         return $slowest;
     }
@@ -162,7 +171,16 @@ final class KitGear
             : implode(', ', array_unique(array_map(fn (Adapter $one): string => "{$one->tag}: {$one->measured_how}", $adapters)));
         if ($fastest > 0) {
             $least = min($fastest, $low);
-            $this->rates[] = new KnownRate(RateOf::Slots, $reader->tag, '', $fastest, origin: CeilingOrigin::Practice, how: $how, low: $least, high: $fastest);
+            $this->rates[] = new KnownRate(
+                RateOf::Slots,
+                $reader->tag,
+                '',
+                $fastest,
+                origin: CeilingOrigin::Practice,
+                how: $how,
+                low: $least,
+                high: $fastest,
+            );
         }
         $uplink = $reader->toHost();
         $this->ceiling(RateOf::Uplink, $reader->tag, '', $uplink->ceiling);
@@ -234,13 +252,31 @@ final class KitGear
     private function claimed(RateOf $of, string $thing, float $rate): void
     {
         $low = self::CLAIMED * $rate;
-        $this->rates[] = new KnownRate($of, $thing, '', $rate, origin: CeilingOrigin::Claim, how: 'as it stands in the kit', low: $low, high: $rate);
+        $this->rates[] = new KnownRate(
+            $of,
+            $thing,
+            '',
+            $rate,
+            origin: CeilingOrigin::Claim,
+            how: 'as it stands in the kit',
+            low: $low,
+            high: $rate,
+        );
     }
 
     private function measured(RateOf $of, string $thing, string $in, float $rate, string $how): void
     {
         $low = (1 - self::OFF) * $rate;
-        $this->rates[] = new KnownRate($of, $thing, $in, $rate, origin: CeilingOrigin::Measurement, how: $how, low: $low, high: (1 + self::OFF) * $rate);
+        $this->rates[] = new KnownRate(
+            $of,
+            $thing,
+            $in,
+            $rate,
+            origin: CeilingOrigin::Measurement,
+            how: $how,
+            low: $low,
+            high: (1 + self::OFF) * $rate,
+        );
     }
 
     /** @return list<list<Bus>> what each slot of the kit speaks */

@@ -50,7 +50,14 @@ final class Paper
 
     public function line(string $words, float $points = 8.0, string $style = '', bool $isPencil = false, float $indent = 0.0): void
     {
-        $this->text($words, self::LEFT + $indent, self::WIDTH - $indent, $points, style: $style, colour: $isPencil ? self::PENCIL : self::INK);
+        $this->text(
+            $words,
+            self::LEFT + $indent,
+            self::WIDTH - $indent,
+            $points,
+            style: $style,
+            colour: $isPencil ? self::PENCIL : self::INK,
+        );
     }
 
     /** A name and what it is, side by side. */

@@ -124,7 +124,14 @@ final readonly class CarriedHome
         foreach ($plan->question->cards as $card) {
             $was = $real->get($card->tag);
             if ($was !== null) {
-                $cards[] = new LadenCard($card->tag, (float) self::bytes($was), $was->files, $card->read, buses: $card->buses, readIn: $card->readIn);
+                $cards[] = new LadenCard(
+                    $card->tag,
+                    (float) self::bytes($was),
+                    $was->files,
+                    $card->read,
+                    buses: $card->buses,
+                    readIn: $card->readIn,
+                );
             }
         }
         $placed = array_filter($plan->decision->cards, fn (PlacedCard $card): bool => $real->has($card->tag));
@@ -145,7 +152,14 @@ final readonly class CarriedHome
         $plan = $saved->plan();
         $bytes = array_sum(array_map(fn ($card): float => $card->bytes, $plan->question->cards));
 
-        return new self($saved->name, $saved->begun_at, $plan, $saved->begun_at->diffInSeconds($saved->done_at), bytes: (int) $bytes, isMadeUp: false);
+        return new self(
+            $saved->name,
+            $saved->begun_at,
+            $plan,
+            $saved->begun_at->diffInSeconds($saved->done_at),
+            bytes: (int) $bytes,
+            isMadeUp: false,
+        );
     }
 
     /** `1.44 TB` */

@@ -84,7 +84,13 @@ final readonly class CardFacts
         $reference =
             $this->price === null
                 ? null
-                : Reference::from($this->house->quotes(), $label->form, Tier::of($label), $this->price->currency, capacity: $label->capacity);
+                : Reference::from(
+                    $this->house->quotes(),
+                    $label->form,
+                    Tier::of($label),
+                    $this->price->currency,
+                    capacity: $label->capacity,
+                );
 
         return new House(
             OriginFindings::of($label->capacity, $origin, new Sisters($this->house->sameSerial($this->serial)), $reference),

@@ -38,7 +38,15 @@ final readonly class OtherPlans
         $rules = $question->rules;
 
         return $question->withRules(
-            new Rules($rules->copies, $rules->verify, $scheme, $rules->swap, first: $rules->first, overhead: $rules->overhead, hands: $rules->hands),
+            new Rules(
+                $rules->copies,
+                $rules->verify,
+                $scheme,
+                $rules->swap,
+                first: $rules->first,
+                overhead: $rules->overhead,
+                hands: $rules->hands,
+            ),
         );
     }
 }

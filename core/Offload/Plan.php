@@ -57,7 +57,16 @@ final readonly class Plan implements JsonSerializable
         $bound = Bound::of($sorted);
         $state = $sorted->cards === []
             ? null
-            : Planner::best($sorted, $goal, $bound, self::work($seconds, $bound), short: self::work(self::AT_ONCE, $bound), known: $known, begun: null, wanted: $wanted);
+            : Planner::best(
+                $sorted,
+                $goal,
+                $bound,
+                self::work($seconds, $bound),
+                short: self::work(self::AT_ONCE, $bound),
+                known: $known,
+                begun: null,
+                wanted: $wanted,
+            );
         $decision = new Decision($question->links, []);
         if ($state !== null) {
             $board = new Board($sorted, $state->links);
@@ -82,7 +91,15 @@ final readonly class Plan implements JsonSerializable
         }
         $sorted = Sorted::question($plannable->question);
         $bound = Bound::of($sorted);
-        $state = Planner::best($sorted, $goal, $bound, self::work($seconds, $bound), short: self::work(self::AT_ONCE, $bound), known: $known, begun: $begun);
+        $state = Planner::best(
+            $sorted,
+            $goal,
+            $bound,
+            self::work($seconds, $bound),
+            short: self::work(self::AT_ONCE, $bound),
+            known: $known,
+            begun: $begun,
+        );
         if ($state === null) {
             return null;
         }

@@ -25,7 +25,10 @@ final readonly class Without
             return null;
         }
         $links = array_diff_key($question->links, [$name => true]);
-        $plan = Plan::of(new Question($question->hosts, $readers, $drives, $question->cards, links: $links, rules: $question->rules), $goal);
+        $plan = Plan::of(
+            new Question($question->hosts, $readers, $drives, $question->cards, links: $links, rules: $question->rules),
+            $goal,
+        );
 
         return $plan->leftOut !== [] || count($plan->decision->cards) < count($question->cards) ? null : $plan->course->done;
     }

@@ -89,7 +89,15 @@ final class SmallFiles
     /** @param  list<SmallFilesRound>  $rounds */
     private function result(array $rounds, bool $stopped, ?string $cutShort): SmallFilesResult
     {
-        return new SmallFilesResult($this->files, Bytes::of($this->each), $rounds, $this->forgot, wrong: $this->wrong, stopped: $stopped, cutShort: $cutShort);
+        return new SmallFilesResult(
+            $this->files,
+            Bytes::of($this->each),
+            $rounds,
+            $this->forgot,
+            wrong: $this->wrong,
+            stopped: $stopped,
+            cutShort: $cutShort,
+        );
     }
 
     /** @throws DeviceFault */

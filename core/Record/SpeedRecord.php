@@ -35,7 +35,14 @@ final readonly class SpeedRecord implements Result
 
     public static function of(SpeedResult $result, SpeedPlan $plan): self
     {
-        return new self($result->region, $result->writeRates(), $result->readRates(), $result->forgot, wrong: $result->wrong, from: $plan->from);
+        return new self(
+            $result->region,
+            $result->writeRates(),
+            $result->readRates(),
+            $result->forgot,
+            wrong: $result->wrong,
+            from: $plan->from,
+        );
     }
 
     public function hasSpeeds(): bool

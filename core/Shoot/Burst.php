@@ -48,7 +48,14 @@ final readonly class Burst
         }
         $drain = self::sane(Rate::bytesPerSecond(($frames * $frame->count) / ($clear->seconds + $frames / $perSecond)));
 
-        return new self($frame, $perSecond, $drain, Bytes::of((int) round($drain->bytesPerSecond * $clear->seconds)), frames: $frames, clear: $clear);
+        return new self(
+            $frame,
+            $perSecond,
+            $drain,
+            Bytes::of((int) round($drain->bytesPerSecond * $clear->seconds)),
+            frames: $frames,
+            clear: $clear,
+        );
     }
 
     /** What is to come of a buffer and a drain. */
@@ -59,7 +66,14 @@ final readonly class Burst
         }
         $clear = Span::seconds($buffer->count / self::sane($drain)->bytesPerSecond);
 
-        return new self($frame, $perSecond, $drain, $buffer, frames: self::until($frame->count, $perSecond, $buffer->count, $drain), clear: $clear);
+        return new self(
+            $frame,
+            $perSecond,
+            $drain,
+            $buffer,
+            frames: self::until($frame->count, $perSecond, $buffer->count, $drain),
+            clear: $clear,
+        );
     }
 
     /** What a body can drain onto a card: between what a memory stick took decades ago and what the fastest bus carries (from memory). */

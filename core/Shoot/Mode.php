@@ -97,7 +97,15 @@ final readonly class Mode
         Demand $demand = new Demand(),
         Recording $recording = Recording::OneSlot,
     ): self {
-        return new self($name, ModeKind::Stills, Rate::bytesPerSecond($shot->count * $frames), $shot, frames: $frames, demand: $demand, recording: $recording);
+        return new self(
+            $name,
+            ModeKind::Stills,
+            Rate::bytesPerSecond($shot->count * $frames),
+            $shot,
+            frames: $frames,
+            demand: $demand,
+            recording: $recording,
+        );
     }
 
     /** Its proxies as a mode of their own, of which the camera asks nothing; null where it makes none or nobody said what they write. */

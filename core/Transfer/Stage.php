@@ -84,7 +84,14 @@ final class Stage
         for ($tries = 0; ! $lock->lock(); $tries++) {
             $tries < self::TRIES ? usleep(50_000) : throw CannotOpen::inUse($given);
         }
-        $stage = new self($drive, $name, $of, $folder, lock: $lock, journal: $folder->file(self::JOURNAL, Calls::READ_WRITE | Calls::CREATE));
+        $stage = new self(
+            $drive,
+            $name,
+            $of,
+            $folder,
+            lock: $lock,
+            journal: $folder->file(self::JOURNAL, Calls::READ_WRITE | Calls::CREATE),
+        );
         $stage->read();
 
         return $stage;

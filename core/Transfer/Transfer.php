@@ -310,7 +310,18 @@ final class Transfer
         }
         $paths = array_map(fn (SourceFile $file): string => $file->path, $this->files);
         foreach ($this->refused as $at => [$given, $name, $fault]) {
-            $all[$at] = new CopyOnDrive($given, "{$given}/{$name}", 0, 0, there: 0, written: 0, verified: 0, missing: $paths, fault: $fault, forgot: true);
+            $all[$at] = new CopyOnDrive(
+                $given,
+                "{$given}/{$name}",
+                0,
+                0,
+                there: 0,
+                written: 0,
+                verified: 0,
+                missing: $paths,
+                fault: $fault,
+                forgot: true,
+            );
         }
         ksort($all);
 
@@ -425,7 +436,16 @@ final class Transfer
                 array_values(array_filter($result->copies, fn (CopyOnDrive $other): bool => $other !== $copy)),
             );
             $files = $drive->readBack();
-            $record = new CopyRecord($how, $result->from, $copy->folder, $others, skipped: $result->skipped, files: $files, forgot: $copy->forgot, isPart: ! $isWhole);
+            $record = new CopyRecord(
+                $how,
+                $result->from,
+                $copy->folder,
+                $others,
+                skipped: $result->skipped,
+                files: $files,
+                forgot: $copy->forgot,
+                isPart: ! $isWhole,
+            );
             try {
                 foreach ($files === [] && ! $isWhole ? [] : BesideCopy::put($drive->root, $drive->stage, $drive->name, $record) as $path) {
                     $filed[] = "{$drive->held->path}/{$path}";

@@ -38,7 +38,15 @@ final class DemoModes extends Seeder
         $refuses = fn (?Mark $mark, bool $isGuaranteed = false): array => ['asks_mark' => $mark, 'asks_guaranteed' => $isGuaranteed];
         $warns = fn (Mark $mark): array => ['asks_mark' => $mark, 'refuses' => false];
         $this->mode('C1', '4K long-GOP', ModeKind::LongGop, 200, frames: 25, more: $warns(Mark::V30));
-        $this->mode('C1', '4K 60', ModeKind::LongGop, 240, frames: 59.94, more: $warns(Mark::V60), says: [['160 GB', 79 * 60], ['80 GB', 39.5 * 60]]);
+        $this->mode(
+            'C1',
+            '4K 60',
+            ModeKind::LongGop,
+            240,
+            frames: 59.94,
+            more: $warns(Mark::V60),
+            says: [['160 GB', 79 * 60], ['80 GB', 39.5 * 60]],
+        );
         $this->mode('C1', '4K all-intra', ModeKind::AllIntra, 400, frames: 25, more: ['records' => Recording::Both]);
         $this->mode('C1', '4K 120', ModeKind::AllIntra, 600, frames: 119.88, more: $refuses(Mark::V90));
         $this->mode('C2', '4K 60', ModeKind::LongGop, 280, frames: 59.94, more: ['records' => Recording::Relay]);

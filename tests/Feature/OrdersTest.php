@@ -18,7 +18,13 @@ final class OrdersTest extends TestCase
 {
     private function offer(Card $card, int $gigabytes = 1, int $runs = 5): OrderProps
     {
-        return Orders::for($card, SlotPath::each($card, $this->station()), CardEvidence::runs($card), Bytes::gigabytes($gigabytes), runs: $runs);
+        return Orders::for(
+            $card,
+            SlotPath::each($card, $this->station()),
+            CardEvidence::runs($card),
+            Bytes::gigabytes($gigabytes),
+            runs: $runs,
+        );
     }
 
     private static function slotOf(OrderProps $order, string $name): SlotProps

@@ -552,10 +552,33 @@ final class SafeOffloadTest extends TestCase
         self::assertContains($wrong->drive, $shared);
         // Its worker read the second copy back, twice the same wrong bytes.
         $drive = $this->drives[1];
-        $copy = fn (string $on, int $back): CopyOnDrive => new CopyOnDrive($on, "{$on}/x", 3, 0, there: 0, written: 9, verified: $back, missing: [], fault: null, forgot: true);
+        $copy = fn (string $on, int $back): CopyOnDrive => new CopyOnDrive(
+            $on,
+            "{$on}/x",
+            3,
+            0,
+            there: 0,
+            written: 9,
+            verified: $back,
+            missing: [],
+            fault: null,
+            forgot: true,
+        );
         $trouble = new Trouble(TroubleKind::CopyDiffers, 'DCIM/clip-0042.mov', $drive);
         $both = [$copy($this->drives[0], 3), $copy($drive, 2)];
-        $result = new TransferResult('x', 3, 180_000, 1, copied: 1.0, seconds: 1.0, skipped: [], copies: $both, troubles: [$trouble], stopped: false, cutShort: null);
+        $result = new TransferResult(
+            'x',
+            3,
+            180_000,
+            1,
+            copied: 1.0,
+            seconds: 1.0,
+            skipped: [],
+            copies: $both,
+            troubles: [$trouble],
+            stopped: false,
+            cutShort: null,
+        );
         CopyOutcome::enter($card, [$right, $wrong], $result, []);
         RealCopies::follow($offload->refresh());
         $page = $this->getJson("/offloads/{$offload->id}/now")->json();

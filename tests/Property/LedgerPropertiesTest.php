@@ -101,7 +101,9 @@ final class LedgerPropertiesTest extends TestCase
                 $day($this->chance->getInt(0, 400)),
                 Bytes::gigabytes(100),
                 filled: $this->chance->getInt(0, 1) === 1 ? $day($proven + $this->chance->getInt(1, 90)) : null,
-                incident: $this->chance->getInt(0, 1) === 1 ? new Incident(IncidentKind::Dropped, $day($this->chance->getInt(0, 500))) : null,
+                incident: $this->chance->getInt(0, 1) === 1
+                    ? new Incident(IncidentKind::Dropped, $day($this->chance->getInt(0, 500)))
+                    : null,
             );
             [$prove, $measure] = [$this->chance->getInt(1, 24), $this->chance->getInt(1, 24)];
             $loose = Due::of($past, new DueRules($prove + 1, $measure + 1, afterIncident: false));

@@ -93,7 +93,9 @@ final class ShootPropertiesTest extends TestCase
      */
     private static function with(Question $question, array $cards, array $wanted): Packing
     {
-        return Packing::of(new Question($question->days, $question->home, $question->extra, $wanted, cards: $cards, school: $question->school));
+        return Packing::of(
+            new Question($question->days, $question->home, $question->extra, $wanted, cards: $cards, school: $question->school),
+        );
     }
 
     public function test_what_is_to_be_bought_is_enough_wherever_a_mark_promises_as_much(): void

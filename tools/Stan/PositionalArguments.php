@@ -55,7 +55,9 @@ final readonly class PositionalArguments implements Rule
         $names = implode(', ', array_map(fn (ParameterReflection $one): string => $one->getName(), $behind));
 
         return [
-            RuleErrorBuilder::message("{$called->getName()}() is given ".count($plain)." arguments in a row: name those behind the fourth: {$names}.")
+            RuleErrorBuilder::message(
+                "{$called->getName()}() is given ".count($plain)." arguments in a row: name those behind the fourth: {$names}.",
+            )
                 ->identifier('tally.positional')
                 ->build(),
         ];

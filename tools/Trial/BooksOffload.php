@@ -25,7 +25,14 @@ final readonly class BooksOffload
         for ($i = 0; $i < $cards; $i++) {
             $card = $books->cards[$i % count($books->cards)];
             $round = intdiv($i, count($books->cards)) + 1;
-            $more[] = new LadenCard("{$card->tag} {$round}", $card->bytes, $card->files, $card->read, buses: $card->buses, readIn: $card->readIn);
+            $more[] = new LadenCard(
+                "{$card->tag} {$round}",
+                $card->bytes,
+                $card->files,
+                $card->read,
+                buses: $card->buses,
+                readIn: $card->readIn,
+            );
         }
 
         return new Question($books->hosts, $books->readers, $books->drives, $more, links: $books->links, rules: $books->rules);

@@ -54,7 +54,14 @@ final class ProveCommand extends ProofsMedium
         $saver = $medium->isStandIn() ? null : $medium->checkpointFile($laid);
         $result =
             $this->from === null
-                ? FullProof::on($laid->device, $laid->clock, $watch, $medium->size, lookBack: $this->option('whole-map') !== true, saver: $saver)
+                ? FullProof::on(
+                    $laid->device,
+                    $laid->clock,
+                    $watch,
+                    $medium->size,
+                    lookBack: $this->option('whole-map') !== true,
+                    saver: $saver,
+                )
                 : FullProof::continued($this->from, $laid->device, $laid->clock, $watch, saver: $saver);
         $watch->finish();
         if ($medium->isRaw && $result->checkpoint() !== null) {

@@ -32,7 +32,14 @@ final readonly class PlanController
 
         $plan = $request->plan($asked);
 
-        return PlanPage::of($plan, $asked, $request->buildsPreviews(), $request->isLong(), holds: $request->holds(), person: Person::of($request));
+        return PlanPage::of(
+            $plan,
+            $asked,
+            $request->buildsPreviews(),
+            $request->isLong(),
+            holds: $request->holds(),
+            person: Person::of($request),
+        );
     }
 
     public function beside(AskPlan $request): JsonResponse

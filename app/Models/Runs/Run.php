@@ -247,7 +247,14 @@ final class Run extends Row
 
         return $speeds === null
             ? null
-            : SpeedReading::of($speeds, $this->chain, $label ?? $this->card->label(), $this->isTyped(), reached: $reached, by: app(Thresholds::class));
+            : SpeedReading::of(
+                $speeds,
+                $this->chain,
+                $label ?? $this->card->label(),
+                $this->isTyped(),
+                reached: $reached,
+                by: app(Thresholds::class),
+            );
     }
 
     /** Whether somebody typed its figures, here or where it was read in from. */

@@ -76,7 +76,14 @@ final readonly class CopyOutcome
         foreach ($found as $key) {
             $answer = Question::Copying->answer($key);
             if ($answer !== null) {
-                InspectionBook::enter($card->card, Question::Copying, $answer, $card->confirmed_by ?? $card->offload->by, code: null, reader: $reader);
+                InspectionBook::enter(
+                    $card->card,
+                    Question::Copying,
+                    $answer,
+                    $card->confirmed_by ?? $card->offload->by,
+                    code: null,
+                    reader: $reader,
+                );
             }
         }
     }

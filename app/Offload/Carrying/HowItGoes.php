@@ -166,7 +166,13 @@ final readonly class HowItGoes
         }
         foreach ($plan->question->drives as $drive) {
             if ($drive->name === $thing) {
-                return new GaveLess($thing, KnownRate::keyOf(RateOf::DriveWrite, $thing), $gave / $drive->write, $gave, reckoned: $reckoned);
+                return new GaveLess(
+                    $thing,
+                    KnownRate::keyOf(RateOf::DriveWrite, $thing),
+                    $gave / $drive->write,
+                    $gave,
+                    reckoned: $reckoned,
+                );
             }
         }
 

@@ -59,7 +59,10 @@ final readonly class ClaimPicture
         );
 
         return [
-            'ways' => [$write, self::way('read', $reading?->read, $label->readClaim(), $speeds?->reads, floor: null, mark: null, blame: $reading?->blame)],
+            'ways' => [
+                $write,
+                self::way('read', $reading?->read, $label->readClaim(), $speeds?->reads, floor: null, mark: null, blame: $reading?->blame),
+            ],
             'wall' => $wall === null || $wall->megabytes() > 1e6 ? null : $wall->megabytes(),
             'least' => ($path === null ? $own?->least() : $path->practice()?->low)?->megabytes(),
             'wallName' => $path === null ? "{$label->bus?->label()} bus" : $path->pinch()->name,

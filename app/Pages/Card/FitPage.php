@@ -147,7 +147,17 @@ final readonly class FitPage extends Page
      */
     public static function ofLabel(string $asked, ?Ability $ability, string $complaint, ?string $person): self
     {
-        return self::page($ability, null, $ability === null ? '' : $ability->label->line(), $person, reasons: [], stops: [], bodies: [], asked: $asked, complaint: $complaint);
+        return self::page(
+            $ability,
+            null,
+            $ability === null ? '' : $ability->label->line(),
+            $person,
+            reasons: [],
+            stops: [],
+            bodies: [],
+            asked: $asked,
+            complaint: $complaint,
+        );
     }
 
     /**

@@ -93,7 +93,10 @@ final readonly class Orders
         $label = $card->label();
 
         return new OrderProps(
-            array_map(fn (SlotPath $one): SlotProps => self::slot($card, $one->slot, $one->path, $size, runs: $runs, speeds: $speeds), $paths),
+            array_map(
+                fn (SlotPath $one): SlotProps => self::slot($card, $one->slot, $one->path, $size, runs: $runs, speeds: $speeds),
+                $paths,
+            ),
             $card->stand_in !== null
                 ? []
                 : array_map(

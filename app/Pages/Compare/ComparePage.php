@@ -95,7 +95,17 @@ final readonly class ComparePage extends Page
             ];
         }
 
-        return self::compare($by, $way, $a, $b, choices: $choices, first: $sides[$a], second: $sides[$b], amount: $amount, leftOut: $figures->leftOut);
+        return self::compare(
+            $by,
+            $way,
+            $a,
+            $b,
+            choices: $choices,
+            first: $sides[$a],
+            second: $sides[$b],
+            amount: $amount,
+            leftOut: $figures->leftOut,
+        );
     }
 
     /**

@@ -65,7 +65,16 @@ final readonly class RunBook
             from: Bytes::of(0),
             disagree: array_values(array_unique($disagree)),
         );
-        $run = self::begin($card, RunKind::Speed, RunSource::Typed, $chain, reader: $reader, port: $port, parameters: new TypedParameters($readings), by: $by);
+        $run = self::begin(
+            $card,
+            RunKind::Speed,
+            RunSource::Typed,
+            $chain,
+            reader: $reader,
+            port: $port,
+            parameters: new TypedParameters($readings),
+            by: $by,
+        );
         $run->beside = $beside;
 
         return ResultFiling::file($run, RunState::Done, $record, message: $note, ended: $on);
@@ -82,7 +91,16 @@ final readonly class RunBook
         string $by,
         ?string $note,
     ): Run {
-        $run = self::begin($card, RunKind::Copy, RunSource::Stopwatch, $chain, reader: $reader, port: $port, parameters: new CopyParameters(), by: $by);
+        $run = self::begin(
+            $card,
+            RunKind::Copy,
+            RunSource::Stopwatch,
+            $chain,
+            reader: $reader,
+            port: $port,
+            parameters: new CopyParameters(),
+            by: $by,
+        );
         $run->drive_id = $drive?->id;
 
         return ResultFiling::file($run, RunState::Done, CopyRecord::timed($copy), message: $note, ended: $on);

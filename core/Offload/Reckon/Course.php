@@ -101,7 +101,15 @@ final class Course
             $this->events[] = new Event($now, $kind, $flow->at, $drive);
         }
         if ($isWritten) {
-            $this->stretches[] = new Stretch($flow->kind, $flow->at, $flow->writes, $flow->reads, since: $flow->since, until: $now, bytes: $flow->bytes);
+            $this->stretches[] = new Stretch(
+                $flow->kind,
+                $flow->at,
+                $flow->writes,
+                $flow->reads,
+                since: $flow->since,
+                until: $now,
+                bytes: $flow->bytes,
+            );
         }
     }
 

@@ -35,6 +35,13 @@ final readonly class WrittenCard
 
     public function card(): LadenCard
     {
-        return new LadenCard($this->tag, (float) $this->bytes->count, $this->files, $this->read, buses: $this->buses, readIn: $this->readIn);
+        return new LadenCard(
+            $this->tag,
+            (float) $this->bytes->count,
+            $this->files,
+            $this->read,
+            buses: $this->buses,
+            readIn: $this->readIn,
+        );
     }
 }

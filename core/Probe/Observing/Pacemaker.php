@@ -38,7 +38,17 @@ final class Pacemaker
         $rate = $moved > 0 && $now > $this->last ? $moved / ($now - $this->last) : null;
         $this->last = $now;
         $this->observer->progress(
-            new Progress($phase, $run, $at, $of, done: $this->done, total: $this->total, seconds: $now - $this->began, rate: $rate, before: $this->before),
+            new Progress(
+                $phase,
+                $run,
+                $at,
+                $of,
+                done: $this->done,
+                total: $this->total,
+                seconds: $now - $this->began,
+                rate: $rate,
+                before: $this->before,
+            ),
         );
     }
 

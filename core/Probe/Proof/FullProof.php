@@ -66,7 +66,13 @@ final class FullProof
     ): ProofResult {
         $size = Bytes::of(min($device->size()->count, $upTo->count ?? PHP_INT_MAX));
 
-        return self::from(new Checkpoint(TestPattern::random($size)->run, $size, lookBack: $lookBack), $device, $clock, $observer, saver: $saver);
+        return self::from(
+            new Checkpoint(TestPattern::random($size)->run, $size, lookBack: $lookBack),
+            $device,
+            $clock,
+            $observer,
+            saver: $saver,
+        );
     }
 
     /**
@@ -134,7 +140,14 @@ final class FullProof
         $written = $this->writing->run(function (int $settled): void {
             $this->keep($settled, $settled === $this->imprint->size->count, 0);
         });
-        $this->reading = new ReadBack($this->device, $this->clock, $this->beat, $this->imprint, from: $this->from, refused: $this->writing->refused);
+        $this->reading = new ReadBack(
+            $this->device,
+            $this->clock,
+            $this->beat,
+            $this->imprint,
+            from: $this->from,
+            refused: $this->writing->refused,
+        );
 
         return $written;
     }

@@ -70,7 +70,9 @@ final class QuickScreen
         $imprint = TestPattern::random($device->size());
         $plan = new ScreenPlan($device->size(), $points, $imprint->run);
 
-        return (new self($device, $clock, new Pacemaker($clock, $observer, 2 * $plan->total()->count), $plan, imprint: $imprint))->run(true);
+        $beat = new Pacemaker($clock, $observer, 2 * $plan->total()->count);
+
+        return (new self($device, $clock, $beat, $plan, imprint: $imprint))->run(true);
     }
 
     /**

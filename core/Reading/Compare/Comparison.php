@@ -49,7 +49,14 @@ final readonly class Comparison
         }
         $freedom = ($va + $vb) ** 2 / ($va ** 2 / ($a->count - 1) + $vb ** 2 / ($b->count - 1));
 
-        return new self($a->mean, $b->mean, $b->mean - $a->mean, StudentT::quantile(0.975, $freedom) * sqrt($va + $vb), freedom: $freedom, isPaired: false);
+        return new self(
+            $a->mean,
+            $b->mean,
+            $b->mean - $a->mean,
+            StudentT::quantile(0.975, $freedom) * sqrt($va + $vb),
+            freedom: $freedom,
+            isPaired: false,
+        );
     }
 
     /**

@@ -93,7 +93,15 @@ final class SpeedReadingTest extends TestCase
 
     public function test_one_outlier_of_five_is_ringed_and_left_out(): void
     {
-        $way = WayReading::of([121e6, 122e6, 25e6, 120e6, 121e6], null, Rate::megabytesPerSecond(312), true, disagrees: false, slipOf: null, isTheCards: null);
+        $way = WayReading::of(
+            [121e6, 122e6, 25e6, 120e6, 121e6],
+            null,
+            Rate::megabytesPerSecond(312),
+            true,
+            disagrees: false,
+            slipOf: null,
+            isTheCards: null,
+        );
         self::assertSame([[2], true, 4, 121e6], [$way->outliers, $way->isLeftOut, $way->summary->count, $way->summary->median]);
         self::assertSame('run 3 lies apart from the others and is left out', $way->apart());
     }

@@ -201,6 +201,9 @@ final class ContradictionsTest extends TestCase
 
     public function test_an_honest_label_has_nothing_against_it(): void
     {
-        self::assertSame([], Contradictions::of(self::sd(128, Family::Sdxc, Bus::UhsII, [Mark::U3, Mark::V60], read: 250, write: 130, rows: 2)));
+        self::assertSame(
+            [],
+            Contradictions::of(self::sd(128, Family::Sdxc, Bus::UhsII, [Mark::U3, Mark::V60], read: 250, write: 130, rows: 2)),
+        );
     }
 }

@@ -24,7 +24,11 @@ final class NewMarkTest extends TestCase
         // The enum with one case more is known before the one on the disk would be looked for.
         $script = str_replace('declare(strict_types=1);', '', $more)." namespace Tried { require '{$root}/vendor/autoload.php'; {$names} ".
             "echo json_encode({$code}); }";
-        $script = (string) preg_replace('/namespace Tally\\\\Label;(.*?) namespace Tried/s', 'namespace Tally\\Label { $1 } namespace Tried', $script);
+        $script = (string) preg_replace(
+            '/namespace Tally\\\\Label;(.*?) namespace Tried/s',
+            'namespace Tally\\Label { $1 } namespace Tried',
+            $script,
+        );
         $process = new Process([PHP_BINARY], input: "<?php {$script}");
         self::assertSame(0, $process->run(), $process->getOutput().$process->getErrorOutput());
 

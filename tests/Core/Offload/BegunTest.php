@@ -76,7 +76,14 @@ final class BegunTest extends TestCase
             $question->drives,
         );
 
-        return new Question($question->hosts, $question->readers, $drives, $question->cards, links: $question->links, rules: $question->rules);
+        return new Question(
+            $question->hosts,
+            $question->readers,
+            $drives,
+            $question->cards,
+            links: $question->links,
+            rules: $question->rules,
+        );
     }
 
     /**

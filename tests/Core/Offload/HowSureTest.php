@@ -62,7 +62,14 @@ final class HowSureTest extends TestCase
     {
         $plan = Plan::of(RandomOffload::of(3, 5, 3, 3), Goal::Safe, 0.05);
         $steady = array_map(
-            fn (Drive $drive): KnownRate => self::rate(RateOf::DriveWrite, $drive->name, '', $drive->write, low: $drive->write, high: $drive->write),
+            fn (Drive $drive): KnownRate => self::rate(
+                RateOf::DriveWrite,
+                $drive->name,
+                '',
+                $drive->write,
+                low: $drive->write,
+                high: $drive->write,
+            ),
             $plan->question->drives,
         );
         $done = $plan->course->done;

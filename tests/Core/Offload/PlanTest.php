@@ -71,7 +71,13 @@ final class PlanTest extends TestCase
     {
         $gaps = [];
         for ($seed = 1; $seed <= 500; $seed++) {
-            $question = RandomOffload::of($seed, 1 + ($seed % 2), 1 + intdiv($seed, 2) % 2, 1 + ($seed % 3 > 0 ? 1 : 0), isOpen: $seed % 5 === 0);
+            $question = RandomOffload::of(
+                $seed,
+                1 + ($seed % 2),
+                1 + intdiv($seed, 2) % 2,
+                1 + ($seed % 3 > 0 ? 1 : 0),
+                isOpen: $seed % 5 === 0,
+            );
             $best = EveryOffload::best($question, Goal::Safe);
             $bound = Bound::of(Sorted::question($question))->seconds;
             self::assertLessThanOrEqual($best * (1 + 1e-9), $bound, "seed {$seed}");
@@ -118,7 +124,10 @@ final class PlanTest extends TestCase
             [new Host('Cart', [], [new Port('p1')])],
             [new Reader('R1', [new ReaderSlot('left', ['UHS-II' => 290e6]), new ReaderSlot('right', ['UHS-II' => 290e6])])],
             [new Drive('D1', 1e12, 1e12, inside: 'Cart')],
-            array_map(fn (int $i): LadenCard => new LadenCard("C{$i}", 100e6 * $seconds[$i], 0, 100e6, buses: ['UHS-II']), array_keys($seconds)),
+            array_map(
+                fn (int $i): LadenCard => new LadenCard("C{$i}", 100e6 * $seconds[$i], 0, 100e6, buses: ['UHS-II']),
+                array_keys($seconds),
+            ),
             links: ['R1' => 'Cart p1'],
             rules: new Rules(1, Verify::None, null, 0.0, first: 0.0, overhead: 0.0),
         );

@@ -73,7 +73,16 @@ final class HandoutPartsTest extends TestCase
             $looks = 0;
             $prices = array_map(fn (int $cost): float => (float) $cost, $task->costs[0]);
             $none = array_fill(0, 4, 0);
-            [$cost] = OnePlace::cheapest($task->needs[0], $task->gives[0], $prices, $none, upTo: $task->stock, fine: 2.5, slack: 0.0, looks: $looks);
+            [$cost] = OnePlace::cheapest(
+                $task->needs[0],
+                $task->gives[0],
+                $prices,
+                $none,
+                upTo: $task->stock,
+                fine: 2.5,
+                slack: 0.0,
+                looks: $looks,
+            );
             $least = INF;
             foreach (self::ways($task->stock) as $way) {
                 $given = $paid = 0;

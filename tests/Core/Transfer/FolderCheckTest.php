@@ -99,7 +99,15 @@ final class FolderCheckTest extends TestCase
             array_map(fn (string $name): array => ["QS/{$name}", hash('sha256', $name)], $names),
             ChecksumList::read(ChecksumList::sha256('QS', $files), 64, true),
         );
-        $record = new CopyRecord(new Circumstances(null, null, 'h', null, began: 'a', ended: 'b'), '/card', '/drive', [], skipped: [], files: $files, forgot: true);
+        $record = new CopyRecord(
+            new Circumstances(null, null, 'h', null, began: 'a', ended: 'b'),
+            '/card',
+            '/drive',
+            [],
+            skipped: [],
+            files: $files,
+            forgot: true,
+        );
         self::assertEquals($files, CopyRecord::files($record->json()));
     }
 
@@ -116,7 +124,10 @@ final class FolderCheckTest extends TestCase
     {
         $drive = $this->folder();
         $transfer = Transfer::of(Source::at($this->cardFolder($files)), [$drive => 'QS-014']);
-        $transfer->file($transfer->run(new HostClock()), new Circumstances('QS-014', null, 'bench', null, began: '2026-11-27T20:00:00Z', ended: ''));
+        $transfer->file(
+            $transfer->run(new HostClock()),
+            new Circumstances('QS-014', null, 'bench', null, began: '2026-11-27T20:00:00Z', ended: ''),
+        );
 
         return $drive;
     }

@@ -266,7 +266,10 @@ final class TransferTest extends TestCase
     {
         $transfer = Transfer::of(Source::at($card), array_fill_keys($drives, 'QS-014'), $resume);
         $result = $transfer->run(new HostClock(), $observer);
-        $transfer->file($result, new Circumstances('QS-014', 'Wren', 'bench', null, began: '2026-11-27T20:00:00Z', ended: '2026-11-27T20:10:00Z'));
+        $transfer->file(
+            $result,
+            new Circumstances('QS-014', 'Wren', 'bench', null, began: '2026-11-27T20:00:00Z', ended: '2026-11-27T20:10:00Z'),
+        );
 
         return $result;
     }

@@ -74,7 +74,10 @@ final class LimitsTest extends TestCase
         $cell = fn (float $least): Cell => new Cell('A', 'R1', [19.9e6, 20e6, 20.1e6], 'one make', otherWay: 20e6, least: $least * 1e6);
         self::assertSame(LimitedBy::Card, Limits::of([$cell(85)])->at('A', 'R1')?->by);
         self::assertSame(LimitedBy::Reader, Limits::of([$cell(20)])->at('A', 'R1')?->by);
-        $slow = array_map(fn (int $i): Cell => new Cell("C{$i}", 'R1', [20e6, 20.1e6, 19.9e6], "make {$i}", otherWay: null, least: 85e6), range(1, 3));
+        $slow = array_map(
+            fn (int $i): Cell => new Cell("C{$i}", 'R1', [20e6, 20.1e6, 19.9e6], "make {$i}", otherWay: null, least: 85e6),
+            range(1, 3),
+        );
         foreach (Limits::of($slow)->rulings as $ruling) {
             self::assertSame(LimitedBy::Card, $ruling->by, 'three slow cards of different make are no slow reader');
         }
