@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use InvalidArgumentException;
 use Tally\Value\OwnJson;
 use Tally\Value\Values;
+use WeakMap;
 
 /**
  * A column that holds a value, or a list of them: a quantity as its number, anything else as JSON. `AsValue::class.':'.Rate::class`,
@@ -16,12 +17,18 @@ use Tally\Value\Values;
  *
  * @implements CastsAttributes<mixed, mixed>
  */
-final readonly class AsValue implements CastsAttributes
+final class AsValue implements CastsAttributes
 {
-    private bool $isOwn;
+    /** Eloquent would write each value that was read back into its column whenever it looks at one; these never change. */
+    public bool $withoutObjectCaching = true;
+
+    private readonly bool $isOwn;
+
+    /** @var WeakMap<Model, array<string, array{mixed, mixed}>>|null by column: as it lies there, and as it was read */
+    private static ?WeakMap $read = null;
 
     /** @param  class-string  $class */
-    public function __construct(private string $class, private ?string $list = null)
+    public function __construct(private readonly string $class, private readonly ?string $list = null)
     {
         $this->isOwn = is_a($class, OwnJson::class, true);
     }
@@ -31,6 +38,17 @@ final readonly class AsValue implements CastsAttributes
         if ($value === null) {
             return null;
         }
+        self::$read ??= new WeakMap();
+        $known = self::$read[$model][$key] ?? null;
+        if ($known === null || $known[0] !== $value) {
+            self::$read[$model] = [...self::$read[$model] ?? [], $key => $known = [$value, $this->asValue($value, $key)]];
+        }
+
+        return $known[1];
+    }
+
+    private function asValue(mixed $value, string $key): mixed
+    {
         $given = is_string($value) && (! $this->isOwn || is_numeric($value)) ? json_decode($value, true) : $value;
 
         return $this->list === null

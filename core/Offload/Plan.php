@@ -76,6 +76,14 @@ final readonly class Plan implements JsonSerializable
         return self::decided($question, $goal, $decision, $bound->seconds, leftOut: $plannable->leftOut);
     }
 
+    /** What was found before for the same question. */
+    public static function known(Question $asked, Goal $goal, Decision $decision, float $bound): self
+    {
+        $plannable = Plannable::of($asked);
+
+        return self::decided($plannable->question, $goal, $decision, $bound, leftOut: $plannable->leftOut);
+    }
+
     /**
      * Where the cards go that still wait, beside what is under way already.
      *

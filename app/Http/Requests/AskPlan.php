@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Cards\Card;
 use App\Offload\BooksQuestion;
+use App\Offload\FoundPlan;
 use App\Offload\PlanRules;
 use App\Offload\ShownPlan;
 use DateTimeImmutable;
@@ -119,7 +120,7 @@ class AskPlan extends FormRequest
     {
         $seconds = $isLong || $this->isLong() ? self::LONGER : self::SOON;
 
-        return Plan::of($asked->question, $this->goal(), $seconds, wanted: app(Wanted::class));
+        return FoundPlan::of($asked->question, $this->goal(), $seconds, app(Wanted::class));
     }
 
     public function isLong(): bool

@@ -60,13 +60,15 @@ final readonly class CoursePicture
             return null;
         }
         $course = $record->course;
-        [$heat, $noted] = [$sample->traces['heat'] ?? [], self::noted($run)];
-        $warmth = Warmth::along(new Course($sample->traces['write']), [...$heat, ...$noted], $course->longestPlateau());
+        // Each time it is asked for, it is read from JSON anew.
+        $traces = $sample->traces;
+        [$heat, $noted] = [$traces['heat'] ?? [], self::noted($run)];
+        $warmth = Warmth::along(new Course($traces['write']), [...$heat, ...$noted], $course->longestPlateau());
         $mark = $card->label()->topMark();
 
         return [
             'size' => (float) $record->write->bytes->count,
-            'points' => array_map(fn (array $point): array => [$point[0], $point[1] / 1e6], $sample->traces['write']),
+            'points' => array_map(fn (array $point): array => [$point[0], $point[1] / 1e6], $traces['write']),
             'floor' => $course->floor?->megabytes(),
             'floorFrom' => $course->from,
             'floorTo' => $course->to,

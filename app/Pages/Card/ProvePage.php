@@ -165,14 +165,14 @@ final readonly class ProvePage extends Page
     /** @return TraceProps|null */
     private static function trace(Run $run, ProofRecord $record): ?array
     {
-        $sample = RunSample::query()->find($run->id);
+        $traces = RunSample::query()->find($run->id)?->traces;
 
-        return $sample === null || $sample->traces['write'] === []
+        return $traces === null || $traces['write'] === []
             ? null
             : [
                 'size' => $record->size->count,
-                'write' => self::megabytes($sample->traces['write']),
-                'read' => self::megabytes($sample->traces['read']),
+                'write' => self::megabytes($traces['write']),
+                'read' => self::megabytes($traces['read']),
             ];
     }
 

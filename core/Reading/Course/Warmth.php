@@ -44,9 +44,14 @@ final readonly class Warmth
         $degrees = array_column($readings, 1);
         $warmest = Temperature::celsius(max($degrees));
         $pairs = [];
+        [$stretch, $last] = [0, $course->count() - 1];
         foreach ($readings as [$at, $celsius]) {
+            // In order: the stretch of the course in which it lies is the one of the reading before, or further on.
+            while ($stretch < $last && $course->bytes[$stretch + 1] < $at) {
+                $stretch++;
+            }
             if ($at > ($within->from ?? 0) && $at <= ($within->to ?? $course->length())) {
-                $pairs[] = [$celsius, self::speedAt($course, $at)];
+                $pairs[] = [$celsius, $course->rate($stretch)];
             }
         }
         if (count($pairs) < self::FEWEST || max(array_column($pairs, 0)) - min(array_column($pairs, 0)) < self::RISE) {
@@ -77,16 +82,5 @@ final readonly class Warmth
                     ', '.
                     count($this->pairs).
                     ' readings); that the two go together does not prove the cause.';
-    }
-
-    /** The mean over the stretch of the course in which a place lies. */
-    private static function speedAt(Course $course, float $at): float
-    {
-        $i = 0;
-        while ($i < $course->count() - 1 && $course->bytes[$i + 1] < $at) {
-            $i++;
-        }
-
-        return $course->rate($i);
     }
 }
