@@ -57,7 +57,7 @@ final readonly class ShootBook
             $extra,
             $wanted,
             cards: array_values($fit->all()),
-            school: $rules->school,
+            criterion: $rules->criterion,
             margin: $rules->margin,
             usable: $rules->usable,
         );

@@ -6,7 +6,7 @@ namespace Tally\Buying;
 
 use Tally\Label\Mark;
 
-/** What to buy for a need, from the house’s own evidence: the frontier, and what each school picks. Handbook § 9. */
+/** What to buy for a need, from the house’s own evidence: the frontier, and what each criterion picks. Handbook § 9. */
 final readonly class Choice
 {
     /** @var list<Offer> that are not struck out and large enough */
@@ -56,13 +56,13 @@ final readonly class Choice
         return $frontier;
     }
 
-    /** What a school picks; null where nothing will do. Of two that are as good, the one of which more were tested. */
-    public function pick(BuyingSchool $school): ?Offer
+    /** What a criterion picks; null where nothing will do. Of two that are as good, the one of which more were tested. */
+    public function pick(BuyingCriterion $criterion): ?Offer
     {
-        return match ($school) {
-            BuyingSchool::Cheapest => $this->cheapest(array_filter($this->offers, $this->passes(...))),
-            BuyingSchool::Guaranteed => $this->cheapest(array_filter($this->offers, $this->isGuaranteed(...))),
-            BuyingSchool::Value => $this->value(array_filter($this->frontier(), $this->passes(...))),
+        return match ($criterion) {
+            BuyingCriterion::Cheapest => $this->cheapest(array_filter($this->offers, $this->passes(...))),
+            BuyingCriterion::Guaranteed => $this->cheapest(array_filter($this->offers, $this->isGuaranteed(...))),
+            BuyingCriterion::Value => $this->value(array_filter($this->frontier(), $this->passes(...))),
         };
     }
 

@@ -8,7 +8,7 @@ use JsonSerializable;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 
-/** Whether a card may record a mode, by one school. */
+/** Whether a card may record a mode, by one criterion. */
 final readonly class Answer implements JsonSerializable
 {
     /**
@@ -21,7 +21,7 @@ final readonly class Answer implements JsonSerializable
      * @param  string  $evidence  what it rests on
      */
     public function __construct(
-        public FitCriterion $school,
+        public FitCriterion $criterion,
         public ?Word $word,
         public ?Rate $figure = null,
         public string $asked = '',
@@ -72,7 +72,7 @@ final readonly class Answer implements JsonSerializable
     public function jsonSerialize(): array
     {
         return [
-            'school' => $this->school->value,
+            'criterion' => $this->criterion->value,
             'may' => $this->isYes(),
             'word' => $this->word?->value,
             'words' => $this->words(),

@@ -50,7 +50,7 @@ final readonly class FitFile
             extra: $shoot->extra,
             wanted: $shoot->wanted($file),
             cards: $this->cards,
-            school: $criterion ?? $file->criterion,
+            criterion: $criterion ?? $file->criterion,
             margin: $file->margin,
             usable: $file->usable,
         );
@@ -86,7 +86,7 @@ final readonly class FitFile
                         'rate_from' => $mode->fill->words(),
                         'verdict' => $card->verdict?->value,
                         'least_mark' => LeastMark::of($mode, $camera->buses())?->value,
-                        'schools' => $answers,
+                        'criteria' => $answers,
                     ];
                 }
             }

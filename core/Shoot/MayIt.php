@@ -13,9 +13,9 @@ use Tally\Quantity\Span;
 use Tally\Verdict\VerdictKind;
 
 /**
- * Whether a card may record a mode in a slot, by each of the three schools. Handbook § 7.
+ * Whether a card may record a mode in a slot, by each of the three criteria. Handbook § 7.
  *
- * What the camera refuses, it refuses whatever the card can do: that comes before all schools, as do a slot that does not take the
+ * What the camera refuses, it refuses whatever the card can do: that comes before all criteria, as do a slot that does not take the
  * card and a verdict that strikes it out.
  */
 final readonly class MayIt
@@ -29,23 +29,23 @@ final readonly class MayIt
      */
     public function __construct(private Mode $mode, private array $slot, private float $margin = self::MARGIN) {}
 
-    /** @return array<string, Answer> school → what it says */
+    /** @return array<string, Answer> criterion → what it says */
     public function all(Ability $card): array
     {
         $answers = [];
-        foreach (FitCriterion::cases() as $school) {
-            $answers[$school->value] = $this->by($school, $card);
+        foreach (FitCriterion::cases() as $criterion) {
+            $answers[$criterion->value] = $this->by($criterion, $card);
         }
 
         return $answers;
     }
 
-    public function by(FitCriterion $school, Ability $card): Answer
+    public function by(FitCriterion $criterion, Ability $card): Answer
     {
-        return $this->outright($school, $card) ?? match ($school) {
-            FitCriterion::Mark => $this->promised($school, $card, $this->marksOver($card->label)),
+        return $this->outright($criterion, $card) ?? match ($criterion) {
+            FitCriterion::Mark => $this->promised($criterion, $card, $this->marksOver($card->label)),
             FitCriterion::Guaranteed => $this->promised(
-                $school,
+                $criterion,
                 $card,
                 array_values(array_filter($this->marksOver($card->label), fn (Mark $mark): bool => $mark->isGuarantee())),
             ),
@@ -59,22 +59,22 @@ final readonly class MayIt
         return Rate::bytesPerSecond($this->mode->fill->rate->bytesPerSecond * $this->margin);
     }
 
-    private function outright(FitCriterion $school, Ability $card): ?Answer
+    private function outright(FitCriterion $criterion, Ability $card): ?Answer
     {
         $bus = $card->label->settleIn($this->slot);
 
         return match (true) {
-            $card->verdict === VerdictKind::Sham => new Answer($school, Word::Sham),
-            $card->verdict === VerdictKind::Shaky => new Answer($school, Word::Shaky),
-            $bus === null => new Answer($school, Word::DoesNotFit, asked: $card->label->form->label()),
+            $card->verdict === VerdictKind::Sham => new Answer($criterion, Word::Sham),
+            $card->verdict === VerdictKind::Shaky => new Answer($criterion, Word::Shaky),
+            $bus === null => new Answer($criterion, Word::DoesNotFit, asked: $card->label->form->label()),
             $bus->ceiling()->nominal->isBelow($this->mode->fill->rate) => new Answer(
-                $school,
+                $criterion,
                 Word::BusTooSlow,
                 $bus->ceiling()->nominal,
                 evidence: $bus->source(),
             ),
             $this->mode->demand->refuses && ! $this->mode->demand->isMetBy($card->label) => new Answer(
-                $school,
+                $criterion,
                 Word::AsksFor,
                 asked: $this->mode->demand->words(),
             ),
@@ -96,14 +96,14 @@ final readonly class MayIt
     }
 
     /** @param  list<Mark>  $marks */
-    private function promised(FitCriterion $school, Ability $card, array $marks): Answer
+    private function promised(FitCriterion $criterion, Ability $card, array $marks): Answer
     {
         $top = $missed = $printed = null;
         foreach ($marks as $mark) {
             $floor = $this->under($card, $mark);
             // A mark that the card was seen to fall under promises nothing; a lesser one on it may.
             $missed = $floor === null || $mark->floor()->isBelow($this->mode->fill->rate) ? $missed : new Answer(
-                $school,
+                $criterion,
                 Word::FallsTo,
                 $floor->rate,
                 evidence: "{$floor->write->describe()}; {$mark->value} on the label",
@@ -117,19 +117,19 @@ final readonly class MayIt
         $top ??= $printed;
 
         return match (true) {
-            $top === null && $school === FitCriterion::Guaranteed => new Answer($school, Word::NotGuaranteed),
+            $top === null && $criterion === FitCriterion::Guaranteed => new Answer($criterion, Word::NotGuaranteed),
             $top === null => new Answer(
-                $school,
+                $criterion,
                 Word::NoMark,
                 asked: $card->label->marks === [] ? '' : $card->label->settleIn($this->slot)?->label() ?? '',
             ),
             $top->floor()->isBelow($this->mode->fill->rate) => new Answer(
-                $school,
+                $criterion,
                 Word::PromisesLess,
                 $top->floor(),
                 evidence: "{$top->value} on the label",
             ),
-            default => $this->yes($school, $card, "{$top->value} promises {$top->floor()->print()}"),
+            default => $this->yes($criterion, $card, "{$top->value} promises {$top->floor()->print()}"),
         };
     }
 
@@ -179,10 +179,10 @@ final readonly class MayIt
             : new Answer(FitCriterion::Measured, Word::FallsTo, $floor->rate, safe: $safe, evidence: $floor->write->describe());
     }
 
-    private function yes(FitCriterion $school, Ability $card, string $evidence, ?Span $safe = null): Answer
+    private function yes(FitCriterion $criterion, Ability $card, string $evidence, ?Span $safe = null): Answer
     {
         return new Answer(
-            $school,
+            $criterion,
             null,
             isUnproven: $card->verdict === VerdictKind::Unproven || $card->verdict === null,
             warns: ! $this->mode->demand->isMetBy($card->label),

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 
-test('by keyboard: a burst is logged with the space bar, and the school is changed', async ({ page }) => {
+test('by keyboard: a burst is logged with the space bar, and the criterion is changed', async ({ page }) => {
     await page.goto('/fit/QS-022');
     await expect(page.getByRole('heading', { level: 1 })).toContainText('of 11 modes');
     await page.getByLabel('Frames a second').fill('20');

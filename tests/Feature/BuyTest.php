@@ -34,7 +34,7 @@ final class BuyTest extends TestCase
         return array_values(array_filter($names, is_string(...)));
     }
 
-    public function test_models_that_pass_are_ranked_by_three_schools_and_the_struck_out_are_gone(): void
+    public function test_models_that_pass_are_ranked_by_three_criteria_and_the_struck_out_are_gone(): void
     {
         $mode = CameraMode::query()->where('name', '4K 60')->whereRelation('camera', 'tag', 'C1')->sole()->id;
         $this->get("/ledger/buy?mode={$mode}&count=2")->assertInertia(
@@ -42,7 +42,7 @@ final class BuyTest extends TestCase
                 ->component('Buy')
                 ->where('need', 'C1 4K 60: never under 42.2 MB/s')
                 ->where('currency', 'EUR')
-                ->where('picks.0.school', 'cheapest that passes')
+                ->where('picks.0.criterion', 'cheapest that passes')
                 ->where('picks.0.offer', 'Hallbeck Sea Wall 64000000000 Quay Street Photo')
                 ->where('picks.1.offer', 'Tindle Rush 256000000000 Quay Street Photo')
                 ->where('picks.2.offer', null)

@@ -59,7 +59,7 @@ final class FitCommandTest extends TestCase
         self::assertSame('QS-014', data_get($shoot, 'places.0.cards.0.card'));
         self::assertSame(['V60', 1], [data_get($shoot, 'buy.0.mark'), data_get($shoot, 'buy.0.cards')]);
         self::assertTrue(data_get($shoot, 'evenings.0.home'));
-        [, $byMark] = $this->answered('tally:fit', ['file' => base_path('docs/examples/fit.json'), '--school' => 'mark']);
+        [, $byMark] = $this->answered('tally:fit', ['file' => base_path('docs/examples/fit.json'), '--criterion' => 'mark']);
         self::assertIsArray($byMark);
         $may = array_map(fn (mixed $one): bool => is_array($one) && $one['may'] === true, (array) $byMark['answers']);
         // QS-014 falls under its own V60; what its U3 promises is enough for some. NEW all.
@@ -81,7 +81,7 @@ final class FitCommandTest extends TestCase
     {
         yield 'another format' => ['format', 'x', 'gritty-tally-fit'];
         yield 'a margin of nothing' => ['margin', 0, 'from 1 to 10'];
-        yield 'no such school' => ['school', 'guess', 'mark, measured, guaranteed'];
+        yield 'no such criterion' => ['criterion', 'guess', 'mark, measured, guaranteed'];
         yield 'a misspelt field' => ['cameras.0.mode', [], 'perhaps “modes” is meant'];
         yield 'no unit' => ['cameras.0.modes.0.writes', '240', 'megabits or megabytes'];
         yield 'a rate of nothing' => ['cameras.0.modes.0.writes', '0 Mb/s', 'zero or less'];
@@ -104,10 +104,10 @@ final class FitCommandTest extends TestCase
         $this->command('tally:fit', ['file' => $path])->expectsOutputToContain($said)->assertExitCode(2);
     }
 
-    public function test_files_and_schools_that_are_none_are_told(): void
+    public function test_files_and_criteria_that_are_none_are_told(): void
     {
         $this->command('tally:fit', ['file' => '/nowhere'])->expectsOutputToContain('no file that can be read')->assertExitCode(2);
-        $this->command('tally:fit', ['file' => base_path('docs/examples/fit.json'), '--school' => 'x'])
+        $this->command('tally:fit', ['file' => base_path('docs/examples/fit.json'), '--criterion' => 'x'])
             ->expectsOutputToContain('is nothing that decides')
             ->assertExitCode(2);
     }

@@ -103,28 +103,28 @@ final class FitTest extends TestCase
         self::assertSame(0, CameraMode::query()->count());
     }
 
-    public function test_the_demo_shows_what_each_school_alone_says(): void
+    public function test_the_demo_shows_what_each_criterion_alone_says(): void
     {
         $this->seed([DemoCards::class, DemoRuns::class, DemoInspections::class, DemoModes::class]);
         $this->get('/fit/QS-014')->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
                 ->component('Fit')
                 ->has('modes', 11)
-                ->where('schools.1.may', 3)
+                ->where('criteria.1.may', 3)
                 ->where('decides', 'measured')
                 ->where('holds', '127.87 GB proven')
                 ->where('walls.0.name', 'measured')
                 ->where('reasons', fn (mixed $all): bool => str_contains((string) json_encode($all), 'The body drains at 83')),
         );
-        // Every school says no to a card that another one lets pass.
+        // Every criterion says no to a card that another one lets pass.
         $alone = [];
         foreach (CameraMode::query()->get() as $mode) {
             foreach ($this->cards("/fit/modes/{$mode->id}") as $card) {
                 self::assertIsArray($card);
-                $says = array_column((array) $card['schools'], 'may', 'school');
-                foreach ($says as $school => $may) {
+                $says = array_column((array) $card['criteria'], 'may', 'criterion');
+                foreach ($says as $criterion => $may) {
                     if ($may === false && in_array(true, $says, true)) {
-                        $alone[$school] = true;
+                        $alone[$criterion] = true;
                     }
                 }
             }
@@ -135,9 +135,9 @@ final class FitTest extends TestCase
         foreach (['QS-021', 'QS-025'] as $tag) {
             $this->get("/fit/{$tag}")->assertInertia(
                 fn (AssertableInertia $page): AssertableInertia => $page
-                    ->where('schools.0.may', 0)
-                    ->where('schools.1.may', 0)
-                    ->where('schools.2.may', 0)
+                    ->where('criteria.0.may', 0)
+                    ->where('criteria.1.may', 0)
+                    ->where('criteria.2.may', 0)
                     ->where('modes.0.lasts', '–'),
             );
         }
@@ -291,11 +291,11 @@ final class FitTest extends TestCase
         return is_array($data) && is_array($data['props']) ? $data['props']['reasons'] ?? null : null;
     }
 
-    public function test_the_house_chooses_its_school_and_its_margin(): void
+    public function test_the_house_chooses_its_criterion_and_its_margin(): void
     {
         $this->card(['tag' => 'T-1']);
         $this->post('/kit/modes', $this->typed())->assertSessionHasNoErrors();
-        $this->put('/fit/rules', ['school' => 'mark', 'spare' => '1.5', 'usable' => '0.95'])->assertSessionHasNoErrors();
+        $this->put('/fit/rules', ['criterion' => 'mark', 'spare' => '1.5', 'usable' => '0.95'])->assertSessionHasNoErrors();
         self::assertSame(3, HouseRule::query()->count());
         $this->get('/fit/T-1')->assertInertia(
             fn (AssertableInertia $page): AssertableInertia => $page
@@ -303,8 +303,8 @@ final class FitTest extends TestCase
                 ->where('spare', '1.5')
                 ->where('usable', '0.95'),
         );
-        foreach (['school' => 'luck', 'spare' => '9', 'usable' => '0'] as $field => $typed) {
-            $good = ['school' => 'mark', 'spare' => '1.5', 'usable' => '0.95'];
+        foreach (['criterion' => 'luck', 'spare' => '9', 'usable' => '0'] as $field => $typed) {
+            $good = ['criterion' => 'mark', 'spare' => '1.5', 'usable' => '0.95'];
             $this->put('/fit/rules', [...$good, $field => $typed])->assertSessionHasErrors($field);
         }
     }

@@ -192,14 +192,14 @@ final class RulesTest extends TestCase
         self::assertNull($card->refresh()->due_on);
     }
 
-    public function test_the_school_that_decides_has_its_reason_too(): void
+    public function test_the_criterion_that_decides_has_its_reason_too(): void
     {
-        $asked = ['school' => 'guaranteed', 'spare' => '1.5', 'usable' => '0.9', 'why' => 'a live broadcast', 'by' => 'Moss'];
+        $asked = ['criterion' => 'guaranteed', 'spare' => '1.5', 'usable' => '0.9', 'why' => 'a live broadcast', 'by' => 'Moss'];
         $this->put('/fit/rules', $asked)->assertSessionHasNoErrors();
-        $rule = HouseRule::query()->findOrFail('fit.school');
+        $rule = HouseRule::query()->findOrFail('fit.criterion');
         self::assertSame(['guaranteed', 'Moss', 'a live broadcast'], [$rule->value, $rule->by, $rule->why]);
         $page = $this->get('/rules')->viewData('page');
-        self::assertSame(['guaranteed', '1.5'], [data_get($page, 'props.fit.school'), data_get($page, 'props.fit.spare')]);
+        self::assertSame(['guaranteed', '1.5'], [data_get($page, 'props.fit.criterion'), data_get($page, 'props.fit.spare')]);
         $said = array_filter(
             (array) data_get($page, 'props.rules.*.changed'),
             fn (mixed $one): bool => is_string($one) && str_starts_with($one, 'Moss, ') && str_ends_with($one, ': a live broadcast'),

@@ -75,9 +75,9 @@ final class FitPropertiesTest extends TestCase
         return Ability::of(new Evidence($label, sustained: $pieces === [] ? [] : [$write]), $verdict);
     }
 
-    private function may(FitCriterion $school, Mode $mode, Ability $card, float $margin = MayIt::MARGIN): bool
+    private function may(FitCriterion $criterion, Mode $mode, Ability $card, float $margin = MayIt::MARGIN): bool
     {
-        return (new MayIt($mode, [Bus::UhsII], $margin))->by($school, $card)->isYes();
+        return (new MayIt($mode, [Bus::UhsII], $margin))->by($criterion, $card)->isYes();
     }
 
     public function test_a_faster_mode_a_wider_margin_or_a_slower_card_never_turns_no_into_yes(): void
@@ -90,13 +90,13 @@ final class FitPropertiesTest extends TestCase
             $mark = self::MARKS[$this->chance->getInt(0, count(self::MARKS) - 1)];
             $card = $this->card([[20, $first], [30, $then]], mark: $mark);
             $slower = $this->card([[20, $first], [30, max(1, $then - 7)]], mark: $mark);
-            foreach (FitCriterion::cases() as $school) {
-                $may = $this->may($school, $this->mode($rate), $card);
+            foreach (FitCriterion::cases() as $criterion) {
+                $may = $this->may($criterion, $this->mode($rate), $card);
                 $may ? $yes++ : $no++;
                 if (! $may) {
-                    self::assertFalse($this->may($school, $this->mode($rate + 10), $card), "case {$i}");
-                    self::assertFalse($this->may($school, $this->mode($rate), $card, 1.5), "case {$i}");
-                    self::assertFalse($this->may($school, $this->mode($rate), $slower), "case {$i}");
+                    self::assertFalse($this->may($criterion, $this->mode($rate + 10), $card), "case {$i}");
+                    self::assertFalse($this->may($criterion, $this->mode($rate), $card, 1.5), "case {$i}");
+                    self::assertFalse($this->may($criterion, $this->mode($rate), $slower), "case {$i}");
                 }
             }
         }
@@ -108,11 +108,11 @@ final class FitPropertiesTest extends TestCase
         for ($i = 0; $i < 60; $i++) {
             $mode = $this->mode($this->chance->getInt(1, 20));
             $asks = $this->mode(1, new Demand(Mark::V90));
-            foreach (FitCriterion::cases() as $school) {
+            foreach (FitCriterion::cases() as $criterion) {
                 foreach ([VerdictKind::Sham, VerdictKind::Shaky] as $kind) {
-                    self::assertFalse($this->may($school, $mode, $this->card([[50, 200]], $kind, Mark::V90)));
+                    self::assertFalse($this->may($criterion, $mode, $this->card([[50, 200]], $kind, Mark::V90)));
                 }
-                self::assertFalse($this->may($school, $asks, $this->card([[50, 200]], mark: Mark::V60)));
+                self::assertFalse($this->may($criterion, $asks, $this->card([[50, 200]], mark: Mark::V60)));
             }
             self::assertTrue($this->may(FitCriterion::Measured, $mode, $this->card([[50, 200]])));
         }

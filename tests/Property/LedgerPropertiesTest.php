@@ -8,7 +8,7 @@ use DateTimeImmutable;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Tally\Buying\BuyingSchool;
+use Tally\Buying\BuyingCriterion;
 use Tally\Buying\Choice;
 use Tally\Buying\Need;
 use Tally\Buying\Offer;
@@ -168,17 +168,17 @@ final class LedgerPropertiesTest extends TestCase
             $floor = Rate::megabytesPerSecond((float) $this->chance->getInt(10, 200));
             $need = new Need($floor, $floor, Bytes::gigabytes(64), $this->chance->getInt(1, 9));
             $choice = new Choice($this->offers(20), $need);
-            $pick = $choice->pick(BuyingSchool::Cheapest);
+            $pick = $choice->pick(BuyingCriterion::Cheapest);
             $passing = array_filter($choice->offers, $choice->passes(...));
             self::assertSame($passing === [], $pick === null);
             foreach ($passing as $other) {
                 self::assertLessThanOrEqual($other->total($need->cards), $pick?->total($need->cards));
                 self::assertGreaterThanOrEqual(64_000_000_000, $other->label->capacity->count);
             }
-            $value = $choice->pick(BuyingSchool::Value);
+            $value = $choice->pick(BuyingCriterion::Value);
             self::assertSame($pick === null, $value === null);
             self::assertTrue($value === null || ($choice->passes($value) && in_array($value, $choice->frontier(), true)));
-            self::assertNull($choice->pick(BuyingSchool::Guaranteed));
+            self::assertNull($choice->pick(BuyingCriterion::Guaranteed));
         }
     }
 }

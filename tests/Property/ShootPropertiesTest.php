@@ -54,7 +54,7 @@ final class ShootPropertiesTest extends TestCase
             $byTag = array_column($question->cards, null, 'tag');
             foreach ($packing->places as $one) {
                 foreach ($one->cards as $card) {
-                    $may = $one->place->asks($question->margin)->by($question->school, $byTag[$card->tag]->ability);
+                    $may = $one->place->asks($question->margin)->by($question->criterion, $byTag[$card->tag]->ability);
                     self::assertTrue($may->isYes(), "seed {$seed}: {$card->tag} in {$one->place->name()}");
                     self::assertNotSame('', $card->slot);
                 }
@@ -94,7 +94,7 @@ final class ShootPropertiesTest extends TestCase
     private static function with(Question $question, array $cards, array $wanted): Packing
     {
         return Packing::of(
-            new Question($question->days, $question->home, $question->extra, $wanted, cards: $cards, school: $question->school),
+            new Question($question->days, $question->home, $question->extra, $wanted, cards: $cards, criterion: $question->criterion),
         );
     }
 

@@ -8,7 +8,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Symfony\Component\Process\Process;
-use Tally\Buying\BuyingSchool;
+use Tally\Buying\BuyingCriterion;
 use Tally\Buying\Choice;
 use Tally\Buying\Need;
 use Tally\Buying\Offer;
@@ -19,7 +19,7 @@ use Tally\Label\Mark;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 
-/** What to buy: the frontier against a general-purpose library (npm’s pareto-frontier), figures and schools of handbook § 9. */
+/** What to buy: the frontier against a general-purpose library (npm’s pareto-frontier), figures and criteria of handbook § 9. */
 final class ChoiceTest extends TestCase
 {
     private static function offer(
@@ -78,7 +78,7 @@ final class ChoiceTest extends TestCase
         }
     }
 
-    public function test_each_school_has_its_pick(): void
+    public function test_each_criterion_has_its_pick(): void
     {
         $offers = [
             self::offer('cheap', 2000, 128, 45.0),
@@ -91,13 +91,13 @@ final class ChoiceTest extends TestCase
             self::offer('guaranteed and dear', 14000, 128, 400.0, mark: Mark::Vpg400),
         ];
         $choice = new Choice($offers, self::need(33.75, 64));
-        self::assertSame('cheap', $choice->pick(BuyingSchool::Cheapest)?->name);
-        self::assertSame('best', $choice->pick(BuyingSchool::Value)?->name);
+        self::assertSame('cheap', $choice->pick(BuyingCriterion::Cheapest)?->name);
+        self::assertSame('best', $choice->pick(BuyingCriterion::Value)?->name);
         // Its reader is on top of its price: of one card the dear one is less, of four it is not.
-        self::assertSame('guaranteed and dear', $choice->pick(BuyingSchool::Guaranteed)?->name);
+        self::assertSame('guaranteed and dear', $choice->pick(BuyingCriterion::Guaranteed)?->name);
         $four = new Choice($offers, self::need(33.75, 64, 4));
-        self::assertSame('guaranteed', $four->pick(BuyingSchool::Guaranteed)?->name);
-        self::assertNull((new Choice($offers, self::need(500)))->pick(BuyingSchool::Cheapest));
+        self::assertSame('guaranteed', $four->pick(BuyingCriterion::Guaranteed)?->name);
+        self::assertNull((new Choice($offers, self::need(500)))->pick(BuyingCriterion::Cheapest));
         self::assertSame(['slow', 'cheap', 'best', 'fast', 'guaranteed and dear'], array_map(
             fn (Offer $one): string => $one->name,
             $choice->frontier(),

@@ -59,6 +59,6 @@ final readonly class RandomShoot
             $wanted[] = new Wanted(new Camera("C{$place}", '', $slots, [$mode]), $mode, $daily, [1], hasSpare: $chance->getInt(0, 3) === 0);
         }
 
-        return new Question(1, 1, 0.1, $wanted, cards: $house, school: FitCriterion::Mark);
+        return new Question(1, 1, 0.1, $wanted, cards: $house, criterion: FitCriterion::Mark);
     }
 }

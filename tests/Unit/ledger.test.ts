@@ -142,12 +142,12 @@ describe('names on the value plane', () => {
         });
     });
 
-    it('name what a school picks first, with the schools before it', () => {
+    it('name what a criterion picks first, with the criteria before it', () => {
         const offers = [offer('plain', 0.4, 100), offer('picked', 0.402, 100)];
         const picks: PickProps[] = [
-            { school: 'best value', offer: 'picked', sentence: '' },
-            { school: 'cheapest that passes', offer: 'picked', sentence: '' },
-            { school: 'guaranteed only', offer: null, sentence: '' },
+            { criterion: 'best value', offer: 'picked', sentence: '' },
+            { criterion: 'cheapest that passes', offer: 'picked', sentence: '' },
+            { criterion: 'guaranteed only', offer: null, sentence: '' },
         ];
         const labels = placedNames(offers, [], picks, x, y, right, 0);
         expect(labels[0]).toMatchObject({ key: 'picked', pick: 'best value, cheapest that passes' });

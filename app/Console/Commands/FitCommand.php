@@ -21,16 +21,16 @@ final class FitCommand extends Command
 {
     protected $signature = 'tally:fit
         {file : Cameras, modes and cards (docs/fit.schema.json); read without the database}
-        {--school= : What decides: mark, measured or guaranteed; without it what the file says}
+        {--criterion= : What decides: mark, measured or guaranteed; without it what the file says}
         {--json : Print the answers as JSON}';
 
     protected $description = 'Which card may record which mode, by the mark, as measured and on guaranteed media, and for how long';
 
     public function handle(): int
     {
-        $asked = $this->option('school');
-        $school = is_string($asked) ? FitCriterion::tryFrom($asked) : null;
-        if (is_string($asked) && $school === null) {
+        $asked = $this->option('criterion');
+        $criterion = is_string($asked) ? FitCriterion::tryFrom($asked) : null;
+        if (is_string($asked) && $criterion === null) {
             return $this->refuse("“{$asked}” is nothing that decides. Say mark, measured or guaranteed.");
         }
         $path = $this->argument('file');
@@ -44,14 +44,14 @@ final class FitCommand extends Command
         } catch (NotUsable $fault) {
             return $this->refuse($fault->getMessage());
         }
-        $answers = $file->answers($school);
-        $question = $file->question($school);
+        $answers = $file->answers($criterion);
+        $question = $file->question($criterion);
         $packing = $question === null ? null : Packing::of($question);
         if ($this->option('json') === true) {
             $this->output->writeln(
                 json_encode(
                     Values::plain([
-                        'school' => ($school ?? $file->written->criterion)->value,
+                        'criterion' => ($criterion ?? $file->written->criterion)->value,
                         'margin' => $file->written->margin,
                         'usable' => $file->written->usable,
                         'answers' => $answers,
@@ -63,7 +63,7 @@ final class FitCommand extends Command
             );
         } else {
             $this->table(['Camera', 'Mode', 'Card', 'May it', 'Minutes', 'Least mark'], array_map(self::row(...), $answers));
-            $decided = lcfirst(($school ?? $file->written->criterion)->label());
+            $decided = lcfirst(($criterion ?? $file->written->criterion)->label());
             $this->line("Decided {$decided}. Minutes by what was proven; by the label, marked ~, where nothing was.");
             if ($packing !== null) {
                 $this->packed($packing);

@@ -54,7 +54,7 @@ final readonly class FitController
     public function rules(KeepFitRules $request): RedirectResponse
     {
         $by = $request->by() ?? Person::of($request) ?? '';
-        FitRules::keep($request->school(), $request->spare(), $request->usable(), $by, why: $request->why());
+        FitRules::keep($request->criterion(), $request->spare(), $request->usable(), $by, why: $request->why());
 
         return back();
     }

@@ -10,14 +10,14 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Tally\Shoot\FitCriterion;
 
-/** By which school the house goes, and with how much to spare. */
+/** By which criterion the house goes, and with how much to spare. */
 final class KeepFitRules extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
-            'school' => ['bail', 'required', Rule::enum(FitCriterion::class)],
+            'criterion' => ['bail', 'required', Rule::enum(FitCriterion::class)],
             'spare' => ['bail', 'required', 'numeric', 'min:1', 'max:'.FitRules::MOST_MARGIN],
             'usable' => ['bail', 'required', 'numeric', 'min:'.FitRules::LEAST_USABLE, 'max:1'],
             'why' => ['bail', 'nullable', 'string', Text::upTo(200)],
@@ -29,7 +29,7 @@ final class KeepFitRules extends FormRequest
     public function messages(): array
     {
         return [
-            'school' => 'The school was “:input”. Choose one of the three.',
+            'criterion' => 'The criterion was “:input”. Choose one of the three.',
             'spare' => 'The margin was “:input”. From 1 (none) to '.FitRules::MOST_MARGIN.' would do; 1.25 is the house rule.',
             'why.string' => 'The reason was not sent as text. Write why the house goes by something else.',
             'by' => 'The name is longer than 80 characters. Write a shorter one.',
@@ -37,9 +37,9 @@ final class KeepFitRules extends FormRequest
         ];
     }
 
-    public function school(): FitCriterion
+    public function criterion(): FitCriterion
     {
-        return FitCriterion::from($this->string('school')->value());
+        return FitCriterion::from($this->string('criterion')->value());
     }
 
     /** @return string|null null where it was switched at Fit, where nobody asks why */

@@ -48,17 +48,17 @@ use Tally\Verdict\VerdictKind;
  *     may: bool,
  *     words: string, // the word that says no, or what is said beside a yes
  *     least: string|null, // the least mark that opens it
- *     schools: list<SchoolWordProps>, //
+ *     criteria: list<CriterionWordProps>, //
  * }
- * @phpstan-type SchoolProps array{ // A school, and how many modes or cards it lets pass.
+ * @phpstan-type CriterionProps array{ // A criterion, and how many modes or cards it lets pass.
  *     key: string,
  *     label: string,
  *     detail: string,
  *     may: int,
  *     of: int,
  * }
- * @phpstan-type SchoolWordProps array{ // What a school says of a card and a mode.
- *     school: string,
+ * @phpstan-type CriterionWordProps array{ // What a criterion says of a card and a mode.
+ *     criterion: string,
  *     may: bool,
  *     words: string,
  *     evidence: string,
@@ -90,8 +90,8 @@ final readonly class FitPage extends Page
      * @param  string  $complaint  why those words are no label; empty where they are
      * @param  list<FitModeProps>  $modes
      * @param  list<ChoiceProps>  $cameras
-     * @param  list<SchoolProps>  $schools
-     * @param  string  $decides  the key of the school that the house goes by
+     * @param  list<CriterionProps>  $criteria
+     * @param  string  $decides  the key of the criterion that the house goes by
      * @param  string  $spare  the margin of the house, such as `1.25`
      * @param  string  $usable  the usable share, such as `1`
      * @param  list<WallProps>  $walls
@@ -108,7 +108,7 @@ final readonly class FitPage extends Page
         public string $complaint,
         public array $modes,
         public array $cameras,
-        public array $schools,
+        public array $criteria,
         public string $decides,
         public string $spare,
         public string $usable,
@@ -179,7 +179,7 @@ final readonly class FitPage extends Page
     ): self {
         $rules = FitRules::now();
         // Nothing of a label alone was measured: its marks are all there is to go by.
-        $deciding = $card === null && $rules->school === FitCriterion::Measured ? FitCriterion::Mark : $rules->school;
+        $deciding = $card === null && $rules->criterion === FitCriterion::Measured ? FitCriterion::Mark : $rules->criterion;
         $cameras = Camera::query()->with(['slots', 'modes.calibrations'])->orderBy('tag')->get();
         $modes = $leasts = [];
         $may = array_fill_keys(array_column(FitCriterion::cases(), 'value'), 0);
@@ -192,8 +192,8 @@ final readonly class FitPage extends Page
             foreach ($camera->modes->values() as $at => $mode) {
                 $asks = new MayIt($all[$at], $camera->buses(), $rules->margin);
                 $answers = $asks->all($ability);
-                foreach ($answers as $school => $answer) {
-                    $may[$school] += $answer->isYes() ? 1 : 0;
+                foreach ($answers as $criterion => $answer) {
+                    $may[$criterion] += $answer->isYes() ? 1 : 0;
                 }
                 $decides = $answers[$deciding->value];
                 $falls ??= $answers[FitCriterion::Measured->value]->word === Word::FallsTo
@@ -211,7 +211,7 @@ final readonly class FitPage extends Page
                     'may' => $decides->isYes(),
                     'words' => $decides->words(),
                     'least' => LeastMark::of($all[$at], $camera->buses())?->value,
-                    'schools' => self::schools($answers),
+                    'criteria' => self::criteria($answers),
                 ];
             }
             $least = LeastMark::ofAll($all, $camera->buses());
@@ -238,11 +238,11 @@ final readonly class FitPage extends Page
             complaint: $complaint,
             modes: $modes,
             cameras: Cameras::choices(),
-            schools: array_map(
-                fn (FitCriterion $school): array => self::school($school, $rules, $may[$school->value], count($modes)),
+            criteria: array_map(
+                fn (FitCriterion $criterion): array => self::criterion($criterion, $rules, $may[$criterion->value], count($modes)),
                 FitCriterion::cases(),
             ),
-            decides: $rules->school->value,
+            decides: $rules->criterion->value,
             spare: (string) $rules->margin,
             usable: (string) $rules->usable,
             walls: $ability === null ? [] : self::walls($ability),
@@ -273,14 +273,14 @@ final readonly class FitPage extends Page
 
     /**
      * @param  array<string, Answer>  $answers
-     * @return list<SchoolWordProps>
+     * @return list<CriterionWordProps>
      */
-    public static function schools(array $answers): array
+    public static function criteria(array $answers): array
     {
         return array_values(
             array_map(
                 fn (Answer $answer): array => [
-                    'school' => $answer->school->value,
+                    'criterion' => $answer->criterion->value,
                     'may' => $answer->isYes(),
                     'words' => $answer->words(),
                     'evidence' => $answer->evidence,
@@ -290,13 +290,13 @@ final readonly class FitPage extends Page
         );
     }
 
-    /** @return SchoolProps */
-    public static function school(FitCriterion $school, FitRules $rules, int $may, int $of): array
+    /** @return CriterionProps */
+    public static function criterion(FitCriterion $criterion, FitRules $rules, int $may, int $of): array
     {
         return [
-            'key' => $school->value,
-            'label' => $school->label(),
-            'detail' => match ($school) {
+            'key' => $criterion->value,
+            'label' => $criterion->label(),
+            'detail' => match ($criterion) {
                 FitCriterion::Mark => 'the class on the label, as the camera asks',
                 FitCriterion::Measured => "lowest window ≥ rate × {$rules->margin}",
                 FitCriterion::Guaranteed => 'paid work: a VPG or E mark',

@@ -20,8 +20,8 @@ use Tally\Verdict\VerdictKind;
 /**
  * What can be put into a camera for a mode: every card of the house.
  *
- * @phpstan-import-type SchoolProps from FitPage
- * @phpstan-import-type SchoolWordProps from FitPage
+ * @phpstan-import-type CriterionProps from FitPage
+ * @phpstan-import-type CriterionWordProps from FitPage
  *
  * @phpstan-type FitCardProps array{ // A card, and whether it may record a mode.
  *     tag: string,
@@ -33,7 +33,7 @@ use Tally\Verdict\VerdictKind;
  *     isProven: bool, // whether its capacity was
  *     may: bool,
  *     words: string,
- *     schools: list<SchoolWordProps>, //
+ *     criteria: list<CriterionWordProps>, //
  * }
  */
 final readonly class FitModePage extends Page
@@ -46,7 +46,7 @@ final readonly class FitModePage extends Page
      * @param  float  $need  MB/s, with the margin
      * @param  list<FitCardProps>  $cards  those that may first, the best proven first
      * @param  int  $more  that are not shown
-     * @param  list<SchoolProps>  $schools
+     * @param  list<CriterionProps>  $criteria
      * @param  string|null  $least  the least mark that opens it
      */
     public function __construct(
@@ -58,7 +58,7 @@ final readonly class FitModePage extends Page
         public float $need,
         public array $cards,
         public int $more,
-        public array $schools,
+        public array $criteria,
         public string $decides,
         public ?string $least,
         public string $asks,
@@ -84,10 +84,10 @@ final readonly class FitModePage extends Page
         foreach ($cards as $card) {
             $ability = $abilities[$card->id];
             $answers = $asks->all($ability);
-            foreach ($answers as $school => $answer) {
-                $may[$school] += $answer->isYes() ? 1 : 0;
+            foreach ($answers as $criterion => $answer) {
+                $may[$criterion] += $answer->isYes() ? 1 : 0;
             }
-            $decides = $answers[$rules->school->value];
+            $decides = $answers[$rules->criterion->value];
             $rows[] = [
                 'tag' => $card->tag,
                 'line' => $card->line,
@@ -98,7 +98,7 @@ final readonly class FitModePage extends Page
                 'isProven' => $ability->proven !== null,
                 'may' => $decides->isYes(),
                 'words' => $decides->words(),
-                'schools' => FitPage::schools($answers),
+                'criteria' => FitPage::criteria($answers),
             ];
         }
         usort($rows, fn (array $a, array $b): int => self::rank($a) <=> self::rank($b));
@@ -112,11 +112,11 @@ final readonly class FitModePage extends Page
             need: $asks->need()->megabytes(),
             cards: $rows,
             more: max(0, Card::query()->whereNull('retired_on')->count() - count($rows)),
-            schools: array_map(
-                fn (FitCriterion $school): array => FitPage::school($school, $rules, $may[$school->value], count($rows)),
+            criteria: array_map(
+                fn (FitCriterion $criterion): array => FitPage::criterion($criterion, $rules, $may[$criterion->value], count($rows)),
                 FitCriterion::cases(),
             ),
-            decides: $rules->school->value,
+            decides: $rules->criterion->value,
             least: LeastMark::of($one, $slot)?->value,
             asks: $one->demand->words(),
         );

@@ -37,7 +37,7 @@ use Tally\Verdict\VerdictKind;
  *     retireFills: string,
  * }
  * @phpstan-type FitRulesProps array{ // What a card may record goes by these, as it is in its form.
- *     school: string,
+ *     criterion: string,
  *     spare: string, // margin, so many times
  *     usable: string,
  * }
@@ -124,7 +124,7 @@ final readonly class RulesPage extends Page
                 'retireFills' => (string) $due->retireFills,
             ],
             [
-                'school' => $fit->school->value,
+                'criterion' => $fit->criterion->value,
                 'spare' => (string) $fit->margin,
                 'usable' => (string) $fit->usable,
             ],
@@ -232,9 +232,9 @@ final readonly class RulesPage extends Page
 
         return [
             $rule(
-                'fit.school',
+                'fit.criterion',
                 'What a card may record is decided',
-                lcfirst($fit->school->label()),
+                lcfirst($fit->criterion->label()),
                 lcfirst(FitCriterion::Measured->label()),
             ),
             $rule('fit.margin', 'Margin on what was measured', "{$fit->margin} times", MayIt::MARGIN.' times'),

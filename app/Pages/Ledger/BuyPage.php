@@ -11,7 +11,7 @@ use App\Ledger\SpareProps;
 use App\Models\Kit\CameraMode;
 use App\Pages\Page;
 use Brick\Math\RoundingMode;
-use Tally\Buying\BuyingSchool;
+use Tally\Buying\BuyingCriterion;
 use Tally\Buying\Choice;
 use Tally\Buying\Need;
 use Tally\Buying\Offer;
@@ -19,7 +19,7 @@ use Tally\Buying\Price;
 use Tally\Reading\Proportion;
 
 /**
- * What to buy: the value plane, and what each of three schools would take.
+ * What to buy: the value plane, and what each of three criteria would take.
  *
  * @phpstan-type OfferProps array{ // A model that can be bought.
  *     key: string, // by which it is told from others
@@ -38,8 +38,8 @@ use Tally\Reading\Proportion;
  *     passes: bool,
  *     isOnFrontier: bool,
  * }
- * @phpstan-type PickProps array{ // What a school would buy, in a sentence.
- *     school: string,
+ * @phpstan-type PickProps array{ // What a criterion would buy, in a sentence.
+ *     criterion: string,
  *     offer: string|null, // key of its offer; null where nothing will do
  *     sentence: string,
  * }
@@ -99,7 +99,7 @@ final readonly class BuyPage extends Page
             offers: array_map($props, array_values(array_filter($offers, $isTested))),
             labelOnly: array_map($props, array_values(array_filter($offers, fn (Offer $one): bool => ! $isTested($one)))),
             struck: array_values(array_map(self::struck(...), array_filter($fits, fn (Offer $one): bool => $one->isStruckOut))),
-            picks: array_map(fn (BuyingSchool $school): array => self::pick($school, $choice, $need), BuyingSchool::cases()),
+            picks: array_map(fn (BuyingCriterion $criterion): array => self::pick($criterion, $choice, $need), BuyingCriterion::cases()),
             spares: SpareBook::ahead(),
         );
     }
@@ -158,15 +158,15 @@ final readonly class BuyPage extends Page
     }
 
     /** @return PickProps */
-    private static function pick(BuyingSchool $school, Choice $choice, Need $need): array
+    private static function pick(BuyingCriterion $criterion, Choice $choice, Need $need): array
     {
-        $offer = $choice->pick($school);
+        $offer = $choice->pick($criterion);
         if ($offer === null) {
             return [
-                'school' => $school->label(),
+                'criterion' => $criterion->label(),
                 'offer' => null,
-                'sentence' => match ($school) {
-                    BuyingSchool::Guaranteed => 'No model here has a VPG or E mark that promises as much.',
+                'sentence' => match ($criterion) {
+                    BuyingCriterion::Guaranteed => 'No model here has a VPG or E mark that promises as much.',
                     default => 'No model that was tested here keeps up as much.',
                 },
             ];
@@ -180,7 +180,7 @@ final readonly class BuyPage extends Page
         $tested = $offer->tested === 0 ? '' : ", {$offer->tested} tested";
 
         return [
-            'school' => $school->label(),
+            'criterion' => $criterion->label(),
             'offer' => self::key($offer),
             'sentence' => "{$offer->name}, {$offer->label->capacity->decimal()}{$from}: {$need->cards} for {$total}{$with}; ".
                 "{$keeps}{$tested}.",

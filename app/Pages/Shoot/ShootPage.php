@@ -53,7 +53,7 @@ final readonly class ShootPage extends Page
      * @param  list<string>  $buys  the least that would have to be bought, each a sentence
      * @param  string  $missing  such as `33 min and 1 spare`; empty where nothing is
      * @param  string  $proof  whether it is the best there is, a sentence
-     * @param  string  $school  by which it is decided
+     * @param  string  $criterion  by which it is decided
      * @param  list<string>  $laden  cards that go along and have footage on them now
      * @param  int  $more  cards that were not looked at
      * @param  list<KeptShootProps>  $kept  the newest first
@@ -72,7 +72,7 @@ final readonly class ShootPage extends Page
         public array $buys,
         public string $missing,
         public string $proof,
-        public string $school,
+        public string $criterion,
         public array $laden,
         public int $more,
         public array $kept,
@@ -100,7 +100,7 @@ final readonly class ShootPage extends Page
             buys: array_map(fn (Purchase $buy): string => $buy->words(), $packing->buys),
             missing: self::missing($packing),
             proof: $packing->places === [] ? '' : $packing->words(),
-            school: lcfirst($question->school->label()),
+            criterion: lcfirst($question->criterion->label()),
             laden: self::laden($packing),
             more: $ticked === [] ? max(0, Card::query()->whereNull('retired_on')->count() - count($question->cards)) : 0,
             kept: self::kept(),

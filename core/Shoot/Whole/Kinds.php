@@ -61,7 +61,7 @@ final readonly class Kinds
     /** Seconds or shots that a card gives a place; of a spare, itself; 0 where it may not go there. */
     public function counts(FitCard $card, Place $place): int
     {
-        if (! $place->asks($this->question->margin)->by($this->question->school, $card->ability)->isYes()) {
+        if (! $place->asks($this->question->margin)->by($this->question->criterion, $card->ability)->isYes()) {
             return 0;
         }
 
@@ -82,7 +82,7 @@ final readonly class Kinds
 
     private function cost(FitCard $card, Place $place): int
     {
-        $isMeasured = $this->question->school === FitCriterion::Measured;
+        $isMeasured = $this->question->criterion === FitCriterion::Measured;
         $need = $isMeasured ? $place->asks($this->question->margin)->need() : $place->rate();
         $above = Ladder::above($card->ability, $need);
         $doubt = $card->ability->proven === null ? $this->hardness($place->rate()) : 0;

@@ -80,7 +80,7 @@ final readonly class Packing
         usort($cards, fn (FitCard $a, FitCard $b): int => $rank($a) <=> $rank($b));
         $packed = [];
         foreach ($cards as $turn => $card) {
-            $said = $place->asks($question->margin)->by($question->school, $card->ability)->words();
+            $said = $place->asks($question->margin)->by($question->criterion, $card->ability)->words();
             $packed[] = new PackedCard(
                 $card->tag,
                 $place->slotFor($card->ability, $turn),

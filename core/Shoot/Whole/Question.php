@@ -32,7 +32,7 @@ final readonly class Question
         public float $extra,
         public array $wanted,
         public array $cards,
-        public FitCriterion $school = FitCriterion::Measured,
+        public FitCriterion $criterion = FitCriterion::Measured,
         public float $margin = MayIt::MARGIN,
         public float $usable = 1.0,
     ) {}

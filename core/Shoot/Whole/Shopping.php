@@ -75,17 +75,17 @@ final readonly class Shopping
 
     private static function offer(Question $question, Place $place): Purchase
     {
-        $mark = LeastMark::of(self::asked($question->school, $place->writes), $place->buses());
+        $mark = LeastMark::of(self::asked($question->criterion, $place->writes), $place->buses());
 
         return new Purchase($place, $mark, self::usualSize($question, $place), 0);
     }
 
     /** By guarantee, only a guarantee will do. */
-    private static function asked(FitCriterion $school, Mode $mode): Mode
+    private static function asked(FitCriterion $criterion, Mode $mode): Mode
     {
         $asks = $mode->demand;
 
-        return $school === FitCriterion::Guaranteed ? $mode->asking(new Demand($asks->mark, true, $asks->form, true)) : $mode;
+        return $criterion === FitCriterion::Guaranteed ? $mode->asking(new Demand($asks->mark, true, $asks->form, true)) : $mode;
     }
 
     /** The size that most cards of the house have which go into that slot; of two, the greater. */

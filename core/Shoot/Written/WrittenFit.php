@@ -11,7 +11,6 @@ use Tally\Shoot\MayIt;
 use Tally\Shoot\Whole\Question;
 use Tally\Value\ByHand;
 use Tally\Value\Format;
-use Tally\Value\Key;
 use Tally\Value\WrongField;
 
 /** Cameras, modes and cards as an open file has them, and perhaps a whole shoot. */
@@ -19,24 +18,28 @@ use Tally\Value\WrongField;
 #[Format(FitFile::FORMAT, FitFile::VERSION)]
 final readonly class WrittenFit
 {
+    public FitCriterion $criterion;
+
     /**
      * @param  float  $margin  on what was measured
      * @param  float  $usable  share of a card that a recording may take
      * @param  list<WrittenCamera>  $cameras
      * @param  list<WrittenCard>  $cards
      * @param  WrittenShoot|null  $shoot  null where the file asks for none
+     * @param  FitCriterion|null  $school  what decides, as files of before have it
      *
      * @throws WrongField
      */
     public function __construct(
-        #[Key('school')]
-        public FitCriterion $criterion = FitCriterion::Measured,
+        ?FitCriterion $criterion = null,
         public float $margin = MayIt::MARGIN,
         public float $usable = 1.0,
         public array $cameras = [],
         public array $cards = [],
         public ?WrittenShoot $shoot = null,
+        ?FitCriterion $school = null,
     ) {
+        $this->criterion = $criterion ?? $school ?? FitCriterion::Measured;
         if ($margin < 1 || $margin > 10) {
             throw new WrongField('margin', 'from 1 to 10; 1.25 is the house rule.');
         }
@@ -74,7 +77,7 @@ final readonly class WrittenFit
         }
 
         return new self(
-            criterion: $question->school,
+            criterion: $question->criterion,
             margin: $question->margin,
             usable: $question->usable,
             cameras: array_map(WrittenCamera::of(...), array_values($cameras)),

@@ -172,6 +172,6 @@ function describe(
             `${one.name}, ${one.perGigabyte} ${currency} a GB, ` +
             `keeps up ${reached(one.keepsUp ?? 0)} MB/s${one.passes ? '' : ', too slow'}`,
     );
-    const said = picks.map((pick) => `${pick.school}: ${pick.sentence}`).join(' ');
+    const said = picks.map((pick) => `${pick.criterion}: ${pick.sentence}`).join(' ');
     return `For ${need}. ${each.join('; ')}. ${labelOnly.length} by label only. ${said}`;
 }

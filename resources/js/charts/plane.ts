@@ -29,7 +29,7 @@ export function placed(
     const pickOf = (key: string) =>
         picks
             .filter((pick) => pick.offer === key)
-            .map((pick) => pick.school)
+            .map((pick) => pick.criterion)
             .join(', ');
     const all = [
         ...offers.map((one) => ({ one, at: y(one.keepsUp ?? 1) })),

@@ -77,8 +77,13 @@ function Surface(props: BuyPage) {
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>By three rules</h2>
                 {picks.map((pick) => (
-                    <p key={pick.school} style={{ borderTop: '1px solid var(--rule)', paddingTop: 8, fontSize: 13.2 }}>
-                        <b style={{ display: 'block' }}>{pick.school.charAt(0).toUpperCase() + pick.school.slice(1)}</b>
+                    <p
+                        key={pick.criterion}
+                        style={{ borderTop: '1px solid var(--rule)', paddingTop: 8, fontSize: 13.2 }}
+                    >
+                        <b style={{ display: 'block' }}>
+                            {pick.criterion.charAt(0).toUpperCase() + pick.criterion.slice(1)}
+                        </b>
                         {pick.sentence}
                     </p>
                 ))}

@@ -4,7 +4,7 @@ import { BurstPicture } from '../charts/BurstPicture';
 import { MinutesSheet } from '../charts/MinutesSheet';
 import { LogBurst } from '../fit/LogBurst';
 import { LogStop } from '../fit/LogStop';
-import { Schools } from '../fit/Schools';
+import { Criteria } from '../fit/Criteria';
 import { Caution, MarginLook, Reasons } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/fields';
@@ -68,7 +68,7 @@ function Surface(props: FitPage) {
                 {bodies.map((body) => (
                     <Bursts key={body.camera} body={body} card={card?.tag ?? ''} />
                 ))}
-                {modes.length === 0 ? null : <BySchool modes={modes} />}
+                {modes.length === 0 ? null : <ByCriterion modes={modes} />}
                 {card === null ? null : (
                     <>
                         <LogBurst card={card.tag} cameras={props.cameras} person={props.person} />
@@ -84,9 +84,9 @@ function Surface(props: FitPage) {
                 )}
             </main>
             <MarginLook>
-                <Schools
+                <Criteria
                     key={`${props.spare} ${props.usable}`}
-                    schools={props.schools}
+                    criteria={props.criteria}
                     decides={props.decides}
                     spare={props.spare}
                     usable={props.usable}
@@ -155,8 +155,8 @@ function Bursts({ body, card }: { body: BodyProps; card: string }) {
     );
 }
 
-/** The three schools side by side, with what each rests on. */
-function BySchool({ modes }: { modes: readonly FitModeProps[] }) {
+/** The three criteria side by side, with what each rests on. */
+function ByCriterion({ modes }: { modes: readonly FitModeProps[] }) {
     return (
         <Ruled aria-label="By the mark, as measured, on guaranteed media">
             <thead>
@@ -177,8 +177,8 @@ function BySchool({ modes }: { modes: readonly FitModeProps[] }) {
                                 {mode.camera.split(' ')[0]} {mode.name}
                             </Link>
                         </td>
-                        {mode.schools.map((one) => (
-                            <td key={one.school} title={one.evidence}>
+                        {mode.criteria.map((one) => (
+                            <td key={one.criterion} title={one.evidence}>
                                 {one.may ? <b>{one.words === '' ? 'yes' : `yes, ${one.words}`}</b> : one.words}
                             </td>
                         ))}

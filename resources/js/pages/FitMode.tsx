@@ -1,6 +1,6 @@
 import { Head, Link } from '@inertiajs/react';
 import styled from 'styled-components';
-import { Schools } from '../fit/Schools';
+import { Criteria } from '../fit/Criteria';
 import { megabytes, reached } from '../format';
 import { MarginLook } from '../frame/Margin';
 import { Nothing } from '../parts/Nothing';
@@ -66,7 +66,7 @@ export default function FitMode(props: FitModePage) {
                 {props.more === 0 ? null : <p>{props.more} more cards are not shown.</p>}
             </main>
             <MarginLook>
-                <Schools schools={props.schools} decides={props.decides} />
+                <Criteria criteria={props.criteria} decides={props.decides} />
                 <p style={{ fontSize: 13 }}>
                     {props.least === null
                         ? 'No mark that fits this camera promises as much: only a measurement can tell.'
@@ -96,8 +96,8 @@ function CardRow({ card }: { card: FitCardProps }) {
             <td className="n">{card.lasts}</td>
             <td className="n">{card.floor === null ? '–' : reached(card.floor)}</td>
             <td className="n">{card.mark === null ? '–' : megabytes(card.mark)}</td>
-            {card.schools.map((one) => (
-                <td key={one.school} title={one.evidence}>
+            {card.criteria.map((one) => (
+                <td key={one.criterion} title={one.evidence}>
                     {one.may ? 'yes' : one.words}
                 </td>
             ))}

@@ -11,7 +11,7 @@ import { Ruled, Sheet, Title } from '../parts/Sheet';
 import { VerdictShape, verdictColour } from '../parts/VerdictMark';
 import type { RuleDraftProps, RulesPage, VerdictKind } from '../types/generated/props';
 
-const SCHOOLS = [
+const CRITERIA = [
     { key: 'mark', label: 'by the mark' },
     { key: 'measured', label: 'by measurement' },
     { key: 'guaranteed', label: 'guaranteed media only' },
@@ -41,13 +41,13 @@ const DUE: [string, string][] = [
 ];
 
 const FIT: [string, string][] = [
-    ['school', 'Decided by'],
+    ['criterion', 'Decided by'],
     ['spare', 'Margin on what was measured, times'],
     ['usable', 'Usable share, 1 is the whole card'],
 ];
 
 /** Those that are chosen from a few. */
-const CHOSEN: Record<string, { key: string; label: string }[]> = { afterIncident: YES, school: SCHOOLS };
+const CHOSEN: Record<string, { key: string; label: string }[]> = { afterIncident: YES, criterion: CRITERIA };
 
 const PLAN: [string, string][] = [
     ['swap', 'A swap takes, seconds'],
@@ -84,9 +84,9 @@ export default function Rules({ rules, judge, due, fit, plan, draft, cards, pers
                         Keep these rules
                     </RuleForm>
                 </Sheet>
-                <Sheet title="What a card may record" caption="the school that decides at Fit">
+                <Sheet title="What a card may record" caption="the criterion that decides at Fit">
                     <RuleForm url="/fit/rules" fields={FIT} values={{ ...fit }} person={person}>
-                        Keep this school
+                        Keep this criterion
                     </RuleForm>
                 </Sheet>
                 <Sheet title="What a plan reckons with" caption="where nothing else is asked">
@@ -120,7 +120,7 @@ export default function Rules({ rules, judge, due, fit, plan, draft, cards, pers
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>Where they are changed</h2>
                 <p style={{ fontSize: 13 }}>
-                    All of them here; the school also at{' '}
+                    All of them here; what decides also at{' '}
                     <Link href="/fit" style={{ color: 'inherit' }}>
                         Fit
                     </Link>

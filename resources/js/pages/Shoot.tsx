@@ -69,7 +69,7 @@ export default function Shoot(props: ShootPage) {
                         <p>
                             {packed.places.length === 0
                                 ? 'Say what each camera records, and see which cards go where.'
-                                : `Decided ${props.school}, each card once. ${props.proof}`}
+                                : `Decided ${props.criterion}, each card once. ${props.proof}`}
                         </p>
                     </div>
                     {packed.places.length === 0 ? null : (

@@ -23,7 +23,7 @@ use Tally\Shoot\Mode;
 use Tally\Shoot\ModeKind;
 use Tally\Shoot\Word;
 
-/** May this card record that? Three schools side by side: handbook § 7, evidence as in § 6. */
+/** May this card record that? Three criteria side by side: handbook § 7, evidence as in § 6. */
 final class MayItTest extends TestCase
 {
     private const FAST = ['reader' => 'R2', 'bus' => 'UHS-II', 'link' => 'USB 10 Gb/s'];
@@ -62,7 +62,7 @@ final class MayItTest extends TestCase
         return new Mode('m', ModeKind::AllIntra, Rate::parse($rate), demand: $demand, clip: $clip === null ? null : Span::parse($clip));
     }
 
-    /** @return array<string, string> school → `yes`, or its word */
+    /** @return array<string, string> criterion → `yes`, or its word */
     private static function all(Ability $card, Mode $mode, Bus $slot = Bus::UhsII): array
     {
         return array_map(
@@ -71,7 +71,7 @@ final class MayItTest extends TestCase
         );
     }
 
-    public function test_each_school_alone_says_no(): void
+    public function test_each_criterion_alone_says_no(): void
     {
         $course = [['31 GB', '90 MB/s'], ['96.87 GB', '40.8 MB/s']];
         $card = self::card('128GB SDXC II U3 V60 250MB/s read 130MB/s write', $course);

@@ -27,7 +27,7 @@ final class ShootFileTest extends TestCase
         return [
             'format' => 'gritty-tally-fit',
             'version' => 1,
-            'school' => 'mark',
+            'criterion' => 'mark',
             'cameras' => [
                 [
                     'tag' => 'C1',

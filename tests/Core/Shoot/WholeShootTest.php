@@ -77,9 +77,9 @@ final class WholeShootTest extends TestCase
         array $cards,
         int $days = 1,
         int $home = 1,
-        FitCriterion $school = FitCriterion::Mark,
+        FitCriterion $criterion = FitCriterion::Mark,
     ): Packing {
-        return Packing::of(new Question($days, $home, 0.0, $wanted, cards: $cards, school: $school));
+        return Packing::of(new Question($days, $home, 0.0, $wanted, cards: $cards, criterion: $criterion));
     }
 
     /** @return array<string, list<string>> place → cards in order */
@@ -217,7 +217,7 @@ final class WholeShootTest extends TestCase
             $packing->buys[0]->mark?->value === 'V30' ? 'V30' : $packing->buys[0]->mark?->value,
             $packing->buys[0]->cards,
         ]);
-        $guaranteed = self::packed([self::wanted('C1', 200, 60)], [], school: FitCriterion::Guaranteed);
+        $guaranteed = self::packed([self::wanted('C1', 200, 60)], [], criterion: FitCriterion::Guaranteed);
         self::assertSame([null, 0], [$guaranteed->buys[0]->mark, $guaranteed->buys[0]->cards]);
     }
 

@@ -349,6 +349,21 @@ export interface CourseProps {
     noted: [number, number][];
 }
 
+export interface CriterionProps {
+    key: string;
+    label: string;
+    detail: string;
+    may: number;
+    of: number;
+}
+
+export interface CriterionWordProps {
+    criterion: string;
+    may: boolean;
+    words: string;
+    evidence: string;
+}
+
 export interface DriveCareProps {
     gone: string | null;
     leaning: number;
@@ -466,7 +481,7 @@ export interface FitCardProps {
     isProven: boolean;
     may: boolean;
     words: string;
-    schools: SchoolWordProps[];
+    criteria: CriterionWordProps[];
 }
 
 export interface FitCellProps {
@@ -485,7 +500,7 @@ export interface FitModePage {
     need: number;
     cards: FitCardProps[];
     more: number;
-    schools: SchoolProps[];
+    criteria: CriterionProps[];
     decides: string;
     least: string | null;
     asks: string;
@@ -503,7 +518,7 @@ export interface FitModeProps {
     may: boolean;
     words: string;
     least: string | null;
-    schools: SchoolWordProps[];
+    criteria: CriterionWordProps[];
 }
 
 export interface FitPage {
@@ -514,7 +529,7 @@ export interface FitPage {
     complaint: string;
     modes: FitModeProps[];
     cameras: ChoiceProps[];
-    schools: SchoolProps[];
+    criteria: CriterionProps[];
     decides: string;
     spare: string;
     usable: string;
@@ -533,7 +548,7 @@ export interface FitRowProps {
 }
 
 export interface FitRulesProps {
-    school: string;
+    criterion: string;
     spare: string;
     usable: string;
 }
@@ -1184,7 +1199,7 @@ export interface PhotoProps {
 }
 
 export interface PickProps {
-    school: string;
+    criterion: string;
     offer: string | null;
     sentence: string;
 }
@@ -1628,21 +1643,6 @@ export interface SavedPlanProps {
     took: number | null;
 }
 
-export interface SchoolProps {
-    key: string;
-    label: string;
-    detail: string;
-    may: number;
-    of: number;
-}
-
-export interface SchoolWordProps {
-    school: string;
-    may: boolean;
-    words: string;
-    evidence: string;
-}
-
 export interface SeenProps {
     id: number;
     card: string;
@@ -1690,7 +1690,7 @@ export interface ShootPage {
     buys: string[];
     missing: string;
     proof: string;
-    school: string;
+    criterion: string;
     laden: string[];
     more: number;
     kept: KeptShootProps[];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tally\Buying;
 
 /** By what a house chooses what it buys: handbook § 9. */
-enum BuyingSchool: string
+enum BuyingCriterion: string
 {
     case Cheapest = 'cheapest';
     case Value = 'value';

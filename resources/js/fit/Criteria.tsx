@@ -5,7 +5,7 @@ import { Button } from '../parts/Button';
 import { Options } from '../parts/choices';
 import { TextField } from '../parts/fields';
 import { ServerForm } from '../parts/ServerForm';
-import type { SchoolProps } from '../types/generated/props';
+import type { CriterionProps } from '../types/generated/props';
 
 const Two = styled.div`
     display: grid;
@@ -14,14 +14,14 @@ const Two = styled.div`
     margin: 10px 0;
 `;
 
-/** Which school decides, what each lets pass, and with how much to spare. The choice is the house’s. */
-export function Schools({
-    schools,
+/** Which criterion decides, what each lets pass, and with how much to spare. The choice is the house’s. */
+export function Criteria({
+    criteria,
     decides,
     spare,
     usable,
 }: {
-    schools: readonly SchoolProps[];
+    criteria: readonly CriterionProps[];
     decides: string;
     spare?: string;
     usable?: string;
@@ -31,7 +31,7 @@ export function Schools({
     const keep = (change: Record<string, string>) => {
         router.put(
             '/fit/rules',
-            { school: decides, spare: spare ?? '1.25', usable: usable ?? '1', ...change },
+            { criterion: decides, spare: spare ?? '1.25', usable: usable ?? '1', ...change },
             { preserveScroll: true, preserveState: true },
         );
     };
@@ -39,15 +39,15 @@ export function Schools({
         <>
             <Options
                 label="What decides?"
-                error={errors['school']}
+                error={errors['criterion']}
                 value={decides}
-                options={schools.map((one) => ({
+                options={criteria.map((one) => ({
                     key: one.key,
                     label: `${one.label}: ${one.may} of ${one.of}`,
                     detail: one.detail,
                 }))}
-                onChange={(school) => {
-                    keep({ school });
+                onChange={(criterion) => {
+                    keep({ criterion });
                 }}
             />
             {spare === undefined ? null : (
