@@ -19,7 +19,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Tally\Device\HeldFolder;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Quantity\Bytes;
-use Tally\StandIn\Medium;
+use Tally\Simulated\Medium;
 use Throwable;
 
 /** What a terminal command was pointed at: a mounted folder, a raw medium or a stand-in, and perhaps the card to file the result under. */
@@ -61,7 +61,7 @@ final readonly class MediumAtHand
         );
     }
 
-    public function isStandIn(): bool
+    public function isSimulated(): bool
     {
         return str_starts_with($this->path, self::STAND_IN);
     }
@@ -70,7 +70,7 @@ final readonly class MediumAtHand
     public function lay(?Bytes $size): LaidMedium
     {
         return match (true) {
-            $this->isStandIn() => LaidMedium::standIn($this->medium()),
+            $this->isSimulated() => LaidMedium::simulated($this->medium()),
             $this->isRaw => $this->erased('full proof'),
             default => LaidMedium::folder($this->folder(), $size),
         };
@@ -80,7 +80,7 @@ final readonly class MediumAtHand
     public function layForScreen(): LaidMedium
     {
         return match (true) {
-            $this->isStandIn() => LaidMedium::standIn($this->medium()),
+            $this->isSimulated() => LaidMedium::simulated($this->medium()),
             $this->isRaw => $this->erased('quick screen'),
             default => LaidMedium::oneFile($this->folder(), $this->size),
         };
@@ -94,7 +94,7 @@ final readonly class MediumAtHand
     public function layOutAgain(Checkpoint $from, LeftOnMedium $kept): LaidMedium
     {
         return match (true) {
-            $this->isStandIn() => LaidMedium::standIn($this->medium(), null, $from),
+            $this->isSimulated() => LaidMedium::simulated($this->medium(), null, $from),
             $this->isRaw => $this->erased('full proof, continued'),
             default => LaidMedium::folderContinued($this->folder(), $kept->folder ?? '', $from->size),
         };

@@ -87,7 +87,7 @@ final readonly class ReaderReach
      */
     public static function concerned(Run $run): Collection
     {
-        if ($run->reader_id === null || $run->carried === null || $run->slot?->kind === SlotKind::StandIn) {
+        if ($run->reader_id === null || $run->carried === null || $run->slot?->kind === SlotKind::Simulated) {
             return new Collection();
         }
         $others = self::telling()->where('reader_id', $run->reader_id)->where('carried_over', $run->carried_over)->whereKeyNot($run->id);
@@ -113,7 +113,7 @@ final readonly class ReaderReach
             ->where(
                 fn (Builder $query): Builder => $query
                     ->whereNull('slot_id')
-                    ->orWhereHas('slot', fn (Builder $slot): Builder => $slot->where('kind', '!=', SlotKind::StandIn)),
+                    ->orWhereHas('slot', fn (Builder $slot): Builder => $slot->where('kind', '!=', SlotKind::Simulated)),
             );
     }
 }

@@ -44,7 +44,7 @@ final readonly class SlotLook
     {
         $slots = $station
             ->slots()
-            ->where('kind', '!=', SlotKind::StandIn)
+            ->where('kind', '!=', SlotKind::Simulated)
             ->withExists(['runs as is_busy' => fn (Builder $runs): Builder => $runs->whereIn('state', RunState::going())])
             ->get();
         foreach ($slots as $slot) {

@@ -10,7 +10,7 @@ use App\Models\Offload\OffloadState;
 use App\Models\Stations\Station;
 use App\Offload\Carrying\HungCopies;
 use App\Offload\Carrying\LeftCopies;
-use App\Offload\Carrying\StandInPlay;
+use App\Offload\Carrying\SimulatedPlay;
 use App\Runs\Filing\DatabaseAway;
 use App\Runs\Filing\UnfiledResult;
 use App\Stations\BenchSight;
@@ -57,7 +57,7 @@ final readonly class Lookout
         LeftRuns::close($station);
         LeftCopies::takeUp($station);
         foreach (Offload::query()->where('state', '!=', OffloadState::Ended)->where('is_made_up', true)->get() as $offload) {
-            StandInPlay::catchUp($offload);
+            SimulatedPlay::catchUp($offload);
         }
     }
 }

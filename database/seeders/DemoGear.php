@@ -181,12 +181,12 @@ final class DemoGear extends Seeder
         $name = config('tally.station');
         $station = Station::query()->create(['name' => is_string($name) ? $name : 'Bench A', 'host_id' => $host->id]);
         $slots = [
-            ['Tray 1', SlotKind::StandIn, 'R1', 'port 3', null],
-            ['Tray 2', SlotKind::StandIn, 'R2', 'port 2', null],
-            ['Tray 3', SlotKind::StandIn, 'R3', 'port 3', null],
-            ['Tray 4', SlotKind::StandIn, 'R4', 'port 2', null],
-            ['Tray 5', SlotKind::StandIn, 'R5', 'port 1', null],
-            ['Tray 6', SlotKind::StandIn, 'R6', 'port 2', null],
+            ['Tray 1', SlotKind::Simulated, 'R1', 'port 3', null],
+            ['Tray 2', SlotKind::Simulated, 'R2', 'port 2', null],
+            ['Tray 3', SlotKind::Simulated, 'R3', 'port 3', null],
+            ['Tray 4', SlotKind::Simulated, 'R4', 'port 2', null],
+            ['Tray 5', SlotKind::Simulated, 'R5', 'port 1', null],
+            ['Tray 6', SlotKind::Simulated, 'R6', 'port 2', null],
             ['Bay 1', SlotKind::Folder, 'R1', 'port 3', base_path('.run/cards/bay-1')],
             ['Bay 2', SlotKind::Folder, 'R3', 'port 3', base_path('.run/cards/bay-2')],
             ['Raw 1', SlotKind::Raw, 'R3', 'port 3', base_path('.run/cards/raw-1.img')],

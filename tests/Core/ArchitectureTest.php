@@ -22,7 +22,7 @@ final class ArchitectureTest extends TestCase
     /** The rooms of `core/`: each may use those before it and none behind it, so that there are no circles. */
     private const CORE = [
         'Value', 'Quantity', 'Chain', 'Label', 'Buying', 'Pattern', 'Device', 'Reading', 'Probe', 'Measured', 'Record', 'Transfer',
-        'Inspection', 'Evidence', 'Verdict', 'Origin', 'CaseFile', 'Practice', 'Shoot', 'Ledger', 'Offload', 'StandIn',
+        'Inspection', 'Evidence', 'Verdict', 'Origin', 'CaseFile', 'Practice', 'Shoot', 'Ledger', 'Offload', 'Simulated',
     ];
 
     /** The same of `app/`. */
@@ -126,8 +126,8 @@ final class ArchitectureTest extends TestCase
     {
         $script =
             'spl_autoload_register(function ($c) { if (str_starts_with($c, "Illuminate\\\\")) { exit(9); } }, true, true);'.
-            'require "vendor/autoload.php"; use Tally\StandIn\{Medium, StandInClock, StandInDevice};'.
-            '$clock = new StandInClock; Tally\Probe\Proof\FullProof::on(new StandInDevice(Medium::parse("honest,size=1GB"), '.
+            'require "vendor/autoload.php"; use Tally\Simulated\{Medium, SimulatedClock, SimulatedDevice};'.
+            '$clock = new SimulatedClock; Tally\Probe\Proof\FullProof::on(new SimulatedDevice(Medium::parse("honest,size=1GB"), '.
             '$clock), $clock);'.
             'exit(class_exists("Illuminate\Foundation\Application", false) ? 8 : 0);';
         exec('cd '.escapeshellarg(dirname(__DIR__, 2)).' && php -r '.escapeshellarg($script).' 2>&1', $output, $code);

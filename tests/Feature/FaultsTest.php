@@ -24,9 +24,9 @@ use Tally\Probe\SustainedRun;
 use Tally\Quantity\Bytes;
 use Tally\Record\SpeedRecord;
 use Tally\Record\SustainedRecord;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 use Tests\Support\StopAt;
 use Tests\Support\TemporaryFolder;
 use Tests\TestCase;
@@ -50,7 +50,7 @@ final class FaultsTest extends TestCase
     {
         $card = $this->card();
         $run = $this->going($card, 'speed');
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
         $plan = SpeedPlan::plain(Bytes::gigabytes(1));
         $saver = new RunProgressSaver(
             $run,
@@ -60,7 +60,7 @@ final class FaultsTest extends TestCase
         );
         // Cut off in the fourth reading: the books know of four writes and three reads.
         (new SpeedRun($plan))->on(
-            new StandInDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock),
+            new SimulatedDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock),
             $clock,
             new StopAt(Phase::Reading, 0.5, 4),
             $saver,
@@ -86,7 +86,7 @@ final class FaultsTest extends TestCase
     {
         $card = $this->card();
         $run = $this->going($card, 'sustained');
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
         $saver = new RunProgressSaver(
             $run,
             SustainedRecord::of(...),
@@ -94,7 +94,7 @@ final class FaultsTest extends TestCase
             0,
         );
         (new SustainedRun())->on(
-            new StandInDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock),
+            new SimulatedDevice(Medium::parse('honest,size=32GB,write=39MB/s,read=88MB/s'), $clock),
             $clock,
             new StopAt(Phase::Writing, 0.4),
             $saver,

@@ -20,10 +20,10 @@ use Tally\Quantity\Rate;
 use Tally\Reading\BlockMap;
 use Tally\Reading\Condition;
 use Tally\Reading\Shifts;
-use Tally\StandIn\Behaviour;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\Behaviour;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 use Tally\Value\Values;
 
 /** What must hold of pattern, wrap and classification whatever the numbers, drawn by eris. */
@@ -145,8 +145,8 @@ final class PatternPropertiesTest extends TestCase
                 read: Rate::megabytesPerSecond(80),
             );
             foreach ([false, true] as $lookBack) {
-                $clock = new StandInClock();
-                $diagnosis = FullProof::on(new StandInDevice($medium, $clock), $clock, lookBack: $lookBack)->diagnosis;
+                $clock = new SimulatedClock();
+                $diagnosis = FullProof::on(new SimulatedDevice($medium, $clock), $clock, lookBack: $lookBack)->diagnosis;
                 $wraps = in_array($behaviour, [Behaviour::Wraps, Behaviour::Keeps], true);
                 self::assertSame(
                     [

@@ -7,8 +7,8 @@ namespace Tools\Commands;
 use Illuminate\Console\Command;
 use Tally\Probe\SustainedRun;
 use Tally\Reading\Course\CourseReading;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 use Tools\MadeUp\Grid;
 use Tools\MadeUp\GridScore;
 use Tools\MadeUp\Scenario;
@@ -27,7 +27,7 @@ final class ReadingsBenchCommand extends Command
         $count = max(1, (int) $this->option('scenarios'));
         for ($seed = 1; $seed <= $count; $seed++) {
             $truth = Scenario::seeded($seed);
-            $clock = new StandInClock();
+            $clock = new SimulatedClock();
             $reading = self::course($truth, $clock);
             $cliffs = $reading->cliffs();
             $wrong['cliffs missed'] += $truth->cliff !== null && $cliffs === [] ? 1 : 0;
@@ -72,9 +72,9 @@ final class ReadingsBenchCommand extends Command
         return self::SUCCESS;
     }
 
-    private static function course(Scenario $truth, StandInClock $clock): CourseReading
+    private static function course(Scenario $truth, SimulatedClock $clock): CourseReading
     {
-        $result = (new SustainedRun())->on(new StandInDevice($truth->medium, $clock), $clock);
+        $result = (new SustainedRun())->on(new SimulatedDevice($truth->medium, $clock), $clock);
 
         return CourseReading::of($result->trace, $result->floor);
     }

@@ -16,10 +16,10 @@ use Tally\Reading\Limit\HeldBack;
 use Tally\Reading\Limit\LimitedBy;
 use Tally\Reading\Limit\Limits;
 use Tally\Reading\Summary;
-use Tally\StandIn\Behaviour;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\Behaviour;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 
 /** Made-up cards of known speed, some of them twins, measured in some of several made-up readers of known speed. */
 final readonly class Grid
@@ -58,8 +58,10 @@ final readonly class Grid
         foreach ($cards as $i => $card) {
             foreach ($readers as $j => $reader) {
                 if ($chance->getInt(1, 5) <= 3) {
-                    $clock = new StandInClock();
-                    $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1))))->on(new StandInDevice($card, $clock, $reader), $clock);
+                    $clock = new SimulatedClock();
+                    $result = (
+                        new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1))),
+                    )->on(new SimulatedDevice($card, $clock, $reader), $clock);
                     $seats[] = ['card' => $i, 'reader' => $j, 'write' => $result->writeRates(), 'read' => $result->readRates()];
                 }
             }

@@ -8,8 +8,8 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
-use Tally\StandIn\Behaviour;
-use Tally\StandIn\Medium;
+use Tally\Simulated\Behaviour;
+use Tally\Simulated\Medium;
 
 /**
  * A made-up card whose course of writing is known: whether its cache runs out, where, how fast it is before and after, how far

@@ -9,8 +9,8 @@ use Random\Randomizer;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Reading\Condition;
-use Tally\StandIn\Behaviour;
-use Tally\StandIn\Medium;
+use Tally\Simulated\Behaviour;
+use Tally\Simulated\Medium;
 
 /** A made-up card of any kind, with what a proof ought to say of it. */
 final readonly class Specimen

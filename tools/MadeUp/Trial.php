@@ -17,8 +17,8 @@ use Tally\Reading\Condition;
 use Tally\Reading\Coverage;
 use Tally\Record\Extent;
 use Tally\Record\ProofRecord;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 use Tally\Verdict\Judge;
 use Tally\Verdict\VerdictKind;
 
@@ -29,16 +29,16 @@ final readonly class Trial
 
     public static function proof(Specimen $specimen, bool $lookBack): self
     {
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
 
-        return self::judged($specimen, FullProof::on(new StandInDevice($specimen->medium, $clock), $clock, lookBack: $lookBack));
+        return self::judged($specimen, FullProof::on(new SimulatedDevice($specimen->medium, $clock), $clock, lookBack: $lookBack));
     }
 
     public static function screen(Specimen $specimen, int $points): self
     {
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
 
-        return self::judged($specimen, QuickScreen::on(new StandInDevice($specimen->medium, $clock), $clock, points: $points));
+        return self::judged($specimen, QuickScreen::on(new SimulatedDevice($specimen->medium, $clock), $clock, points: $points));
     }
 
     /** Whether the kind was named right. A screen that met nothing has not named anything. */
@@ -83,8 +83,8 @@ final readonly class Trial
         if ($this->specimen->truth !== Condition::Faulty) {
             return $this->specimen->capacity->shareOf($medium->shown);
         }
-        $clock = new StandInClock();
-        $whole = FullProof::on(new StandInDevice($medium, $clock), $clock, lookBack: false);
+        $clock = new SimulatedClock();
+        $whole = FullProof::on(new SimulatedDevice($medium, $clock), $clock, lookBack: false);
 
         return 1 - $whole->core->bad() / $medium->shown->count;
     }

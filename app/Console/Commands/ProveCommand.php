@@ -51,7 +51,7 @@ final class ProveCommand extends ProofsMedium
 
     protected function conduct(MediumAtHand $medium, LaidMedium $laid, TerminalObserver $watch): int
     {
-        $saver = $medium->isStandIn() ? null : $medium->checkpointFile($laid);
+        $saver = $medium->isSimulated() ? null : $medium->checkpointFile($laid);
         $result =
             $this->from === null
                 ? FullProof::on(

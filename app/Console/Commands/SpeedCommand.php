@@ -60,7 +60,7 @@ final class SpeedCommand extends RunsOnMedium
         }
         // Judged before anything is written, so that a slip costs nothing.
         $plan = SpeedOptions::plan($this->input, $medium->size ?? Bytes::gigabytes(1));
-        if (! $plan->from->isZero() && ! $medium->isStandIn()) {
+        if (! $plan->from->isZero() && ! $medium->isSimulated()) {
             throw new InvalidArgumentException(
                 '--from: in a folder the file system decides where data lies, so only a stand-in can begin further on. Leave it out.',
             );
@@ -81,7 +81,7 @@ final class SpeedCommand extends RunsOnMedium
         $before = HostLoad::now();
         $result = (new SpeedRun($plan))->on($laid->device, $laid->clock, $watch);
         $watch->finish();
-        $bench = $laid->isStandIn ? null : self::bench($plan, $before->until(HostLoad::now()));
+        $bench = $laid->isSimulated ? null : self::bench($plan, $before->until(HostLoad::now()));
         $record = SpeedRecord::of($result, $plan);
         $reading = SpeedReading::of($record, Chain::unnamed(), $this->label($medium, $laid));
         if ($this->option('json') === true) {

@@ -18,7 +18,7 @@ use App\Offload\Carrying\OffloadStart;
 use App\Offload\Carrying\PlanAnew;
 use App\Offload\Carrying\RealCopies;
 use App\Offload\Carrying\SecondTry;
-use App\Offload\Carrying\StandInPlay;
+use App\Offload\Carrying\SimulatedPlay;
 use App\Offload\HandoverSheet;
 use App\Pages\Offload\FollowPage;
 use App\Pages\Page;
@@ -69,7 +69,7 @@ final readonly class CarryController
 
     public function show(Request $request, Offload $offload): Page
     {
-        StandInPlay::catchUp($offload);
+        SimulatedPlay::catchUp($offload);
 
         return FollowPage::of($offload, Person::of($request));
     }
@@ -77,7 +77,7 @@ final readonly class CarryController
     /** What changes while it goes on. */
     public function now(Offload $offload): JsonResponse
     {
-        StandInPlay::catchUp($offload);
+        SimulatedPlay::catchUp($offload);
 
         return response()->json(FollowPage::now($offload));
     }
@@ -92,7 +92,7 @@ final readonly class CarryController
                 'less' => 'Whether less is right was “:input”: say yes or no.',
             ],
         );
-        StandInPlay::catchUp($offload);
+        SimulatedPlay::catchUp($offload);
         abort_unless($card->offload_id === $offload->id, 404);
         $by = trim($request->string('by')->value());
         Person::remember($by);
@@ -104,7 +104,7 @@ final readonly class CarryController
 
     public function anew(Offload $offload): RedirectResponse
     {
-        StandInPlay::catchUp($offload);
+        SimulatedPlay::catchUp($offload);
 
         return back()->with('said', PlanAnew::of($offload));
     }
@@ -112,10 +112,10 @@ final readonly class CarryController
     /** What goes is finished, and no more cards are asked for. */
     public function stop(Offload $offload): RedirectResponse
     {
-        StandInPlay::catchUp($offload);
+        SimulatedPlay::catchUp($offload);
         if ($offload->state === OffloadState::Going) {
             $offload->forceFill(['state' => OffloadState::Ending])->save();
-            $offload->is_made_up ? StandInPlay::catchUp($offload) : RealCopies::follow($offload);
+            $offload->is_made_up ? SimulatedPlay::catchUp($offload) : RealCopies::follow($offload);
         }
 
         return back();
@@ -174,7 +174,7 @@ final readonly class CarryController
 
     public function handover(Offload $offload): HttpResponse
     {
-        StandInPlay::catchUp($offload);
+        SimulatedPlay::catchUp($offload);
 
         return FileAnswer::pdf('handover.pdf', HandoverSheet::pdf($offload));
     }

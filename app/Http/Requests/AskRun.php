@@ -25,7 +25,7 @@ use Tally\Record\ProofParameters;
 use Tally\Record\RunKind;
 use Tally\Record\SizeParameters;
 use Tally\Record\SpeedParameters;
-use Tally\StandIn\StandInChoice;
+use Tally\Simulated\SimulatedChoice;
 
 /** A run as ordered on a page. */
 final class AskRun extends FormRequest
@@ -65,7 +65,7 @@ final class AskRun extends FormRequest
             'why' => ['nullable', 'string', 'max:300'],
             'lost' => ['nullable', 'string', 'max:300'],
             'shown' => ['nullable', 'string', 'max:40'],
-            'stand_in' => ['nullable', Rule::enum(StandInChoice::class)],
+            'stand_in' => ['nullable', Rule::enum(SimulatedChoice::class)],
         ];
     }
 
@@ -142,7 +142,7 @@ final class AskRun extends FormRequest
             $this->slot($station),
             $this->kind(),
             $this->parameters(),
-            StandInChoice::tryFrom($this->string('stand_in')->value()),
+            SimulatedChoice::tryFrom($this->string('stand_in')->value()),
             by: $this->filled('by') ? trim($this->string('by')->value()) : $by,
             beside: $beside === '' ? null : $beside,
             shown: $this->filled('shown') ? $this->string('shown')->value() : null,

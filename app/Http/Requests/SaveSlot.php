@@ -76,12 +76,12 @@ final class SaveSlot extends FormRequest
     /** @return array{name: string, kind: string, path: string|null, reader_id: int, port_id: int} */
     public function columns(): array
     {
-        $isStandIn = $this->string('kind')->value() === SlotKind::StandIn->value;
+        $isSimulated = $this->string('kind')->value() === SlotKind::Simulated->value;
 
         return [
             'name' => trim($this->string('name')->value()),
             'kind' => $this->string('kind')->value(),
-            'path' => $isStandIn ? null : $this->string('path')->value(),
+            'path' => $isSimulated ? null : $this->string('path')->value(),
             'reader_id' => $this->integer('reader'),
             'port_id' => $this->integer('port'),
         ];

@@ -12,5 +12,5 @@ enum SlotKind: string
     /** The device itself, or an image of one, without its file system. */
     case Raw = 'raw';
     /** A made-up card that ships with the application. */
-    case StandIn = 'stand-in';
+    case Simulated = 'stand-in';
 }

@@ -39,7 +39,7 @@ use Tally\Record\ProofRecord;
 use Tally\Record\RunKind;
 use Tally\Record\SizeParameters;
 use Tally\Record\SpeedParameters;
-use Tally\StandIn\StandInChoice;
+use Tally\Simulated\SimulatedChoice;
 use Tally\Verdict\Step;
 
 /**
@@ -69,7 +69,7 @@ use Tally\Verdict\Step;
  *     progress: ProgressProps|null,
  *     away: string|null, // the bench it waits for, while that is away
  * }
- * @phpstan-type StandInProps array{ // A made-up card that can be put into a stand-in slot.
+ * @phpstan-type SimulatedProps array{ // A made-up card that can be put into a stand-in slot.
  *     key: string,
  *     words: string,
  * }
@@ -100,8 +100,8 @@ final readonly class Orders
             $card->stand_in !== null
                 ? []
                 : array_map(
-                    fn (StandInChoice $one): array => ['key' => $one->value, 'words' => $one->words()],
-                    StandInChoice::cases(),
+                    fn (SimulatedChoice $one): array => ['key' => $one->value, 'words' => $one->words()],
+                    SimulatedChoice::cases(),
                 ),
             $before->last(fn (Run $run): bool => $run->slot_id !== null)?->slot_id,
             $before->last(fn (Run $run): bool => $run->counts() && $run->proof() !== null)?->proof()?->diagnosis->condition ===

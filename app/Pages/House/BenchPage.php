@@ -194,7 +194,7 @@ final readonly class BenchPage extends Page
     private static function slot(SlotLook $look, Slot $slot, ?Collection $going): array
     {
         $run = $going?->first();
-        $seen = $slot->kind === SlotKind::StandIn ? null : $look->shown($slot);
+        $seen = $slot->kind === SlotKind::Simulated ? null : $look->shown($slot);
         $medium = $seen?->medium;
         $words = match (true) {
             $seen === null => 'made-up cards that ship with the application',

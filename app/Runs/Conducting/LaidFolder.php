@@ -10,10 +10,10 @@ use Tally\Device\Files\FileStore;
 use Tally\Device\Files\FolderFiles;
 use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
-use Tally\StandIn\StandInFiles;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
+use Tally\Simulated\SimulatedFiles;
 
 /** A place for files laid ready for a run, with the clock that belongs to it. */
 final readonly class LaidFolder
@@ -30,10 +30,10 @@ final readonly class LaidFolder
         return new self(FolderFiles::open($card, $kept), new HostClock());
     }
 
-    public static function standIn(Medium $medium, ?Path $chain): self
+    public static function simulated(Medium $medium, ?Path $chain): self
     {
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
 
-        return new self(new StandInFiles(new StandInDevice($medium, $clock, $chain?->usable()), $clock), $clock);
+        return new self(new SimulatedFiles(new SimulatedDevice($medium, $clock, $chain?->usable()), $clock), $clock);
     }
 }

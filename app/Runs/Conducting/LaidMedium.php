@@ -17,15 +17,15 @@ use Tally\Pattern\TestPattern;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Quantity\Bytes;
 use Tally\Record\Extent;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 
 /** A medium laid ready for a run, with the clock that belongs to it. */
 final readonly class LaidMedium
 {
     /** @param  Bytes  $whole  the size of the medium as a whole, of which a run may use a part */
-    private function __construct(public Device $device, public Clock $clock, public Bytes $whole, public bool $isStandIn) {}
+    private function __construct(public Device $device, public Clock $clock, public Bytes $whole, public bool $isSimulated) {}
 
     /**
      * @param  list<string>  $kept  folders of runs that are to be continued
@@ -74,10 +74,10 @@ final readonly class LaidMedium
     }
 
     /** @param  Checkpoint|null  $kept  what a made-up medium still carries of a run that is to be continued: it has no memory of its own */
-    public static function standIn(Medium $medium, ?Path $chain = null, ?Checkpoint $kept = null): self
+    public static function simulated(Medium $medium, ?Path $chain = null, ?Checkpoint $kept = null): self
     {
-        $clock = new StandInClock();
-        $device = new StandInDevice($medium, $clock, $chain?->usable());
+        $clock = new SimulatedClock();
+        $device = new SimulatedDevice($medium, $clock, $chain?->usable());
         $imprint = $kept === null ? null : new TestPattern($kept->imprint, $kept->size);
         for ($at = 0; $imprint !== null && $at < $kept->written; $at += $device->stretch()) {
             $device->write($at, $imprint->stretch($at, min($device->stretch(), $kept->written - $at)));

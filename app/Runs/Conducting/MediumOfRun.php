@@ -24,7 +24,7 @@ use Tally\Record\ProofParameters;
 use Tally\Record\RunKind;
 use Tally\Record\SizeParameters;
 use Tally\Record\SpeedParameters;
-use Tally\StandIn\Medium;
+use Tally\Simulated\Medium;
 use Throwable;
 
 /** Lays out what a run works on: the card in its slot, held against what was ordered, or a stand-in of it. */
@@ -40,8 +40,8 @@ final readonly class MediumOfRun
     public function whole(): LaidMedium
     {
         $slot = $this->slot();
-        if ($slot->kind === SlotKind::StandIn) {
-            return LaidMedium::standIn($this->standIn(), $this->chain());
+        if ($slot->kind === SlotKind::Simulated) {
+            return LaidMedium::simulated($this->simulated(), $this->chain());
         }
 
         return $slot->kind === SlotKind::Raw
@@ -73,7 +73,7 @@ final readonly class MediumOfRun
         $slot = $this->slot();
 
         return match ($slot->kind) {
-            SlotKind::StandIn => LaidMedium::standIn($this->standIn(), $this->chain(), $from),
+            SlotKind::Simulated => LaidMedium::simulated($this->simulated(), $this->chain(), $from),
             SlotKind::Raw => $this->erase($slot),
             SlotKind::Folder => LaidMedium::folderContinued(
                 $this->card($slot),
@@ -92,8 +92,8 @@ final readonly class MediumOfRun
     {
         $slot = $this->slot();
 
-        return $slot->kind === SlotKind::StandIn
-            ? LaidFolder::standIn($this->standIn(), $this->chain())
+        return $slot->kind === SlotKind::Simulated
+            ? LaidFolder::simulated($this->simulated(), $this->chain())
             : LaidFolder::folder($this->card($slot), $this->kept());
     }
 
@@ -160,7 +160,7 @@ final readonly class MediumOfRun
         return $this->run->slot ?? throw new LogicException("Run {$this->run->id} has no slot.");
     }
 
-    private function standIn(): Medium
+    private function simulated(): Medium
     {
         return Medium::parse($this->run->card->stand_in ?? 'honest');
     }

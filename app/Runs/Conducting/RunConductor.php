@@ -45,7 +45,7 @@ final readonly class RunConductor
 {
     public function __construct(
         private AllowedFolders $allowed,
-        private float $standInSeconds,
+        private float $simulatedSeconds,
         private ?Worker $worker = null,
         private ?int $lane = null,
     ) {}
@@ -88,14 +88,14 @@ final readonly class RunConductor
      */
     private function on(LaidMedium $medium, Run $run, callable $probe): void
     {
-        $bench = $medium->isStandIn ? null : $this->bench($run);
+        $bench = $medium->isSimulated ? null : $this->bench($run);
         if ($bench !== null) {
             // Before the run: what is measured counts even where its worker dies.
             $this->note($bench, $run);
         }
         $before = HostLoad::now();
         try {
-            $outcome = $probe($run, $medium, $this->watch($run, $medium->isStandIn));
+            $outcome = $probe($run, $medium, $this->watch($run, $medium->isSimulated));
             $load = $before->until(HostLoad::now());
             if ($bench !== null && $load !== null) {
                 $this->note($bench->during($load), $run);
@@ -148,11 +148,11 @@ final readonly class RunConductor
         }
     }
 
-    private function watch(Run $run, bool $isStandIn): Observer
+    private function watch(Run $run, bool $isSimulated): Observer
     {
         $watch = new RunObserver($run, $this->worker);
 
-        return $isStandIn ? new RealTimePacer($watch, $this->standInSeconds) : $watch;
+        return $isSimulated ? new RealTimePacer($watch, $this->simulatedSeconds) : $watch;
     }
 
     private function speed(Run $run, LaidMedium $medium, Observer $watch): Outcome
@@ -207,7 +207,7 @@ final readonly class RunConductor
         $from = $run->checkpoint;
         $from = $from !== null && $asked->again ? $from->readAnew() : $from;
         $medium = $from === null ? $this->medium($run)->whole() : $this->medium($run)->again($from);
-        $watch = $this->watch($run, $medium->isStandIn);
+        $watch = $this->watch($run, $medium->isSimulated);
         $saver = new RunCheckpoint($run, $medium);
         $clear = $medium->device->close(...);
         try {
@@ -264,7 +264,7 @@ final readonly class RunConductor
             $result = (new SmallFiles($asked->files, $asked->runs))->on(
                 $medium->store,
                 $medium->clock,
-                $this->watch($run, $run->slot?->kind === SlotKind::StandIn),
+                $this->watch($run, $run->slot?->kind === SlotKind::Simulated),
                 $saver,
             );
             $this->end(

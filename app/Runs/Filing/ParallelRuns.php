@@ -16,7 +16,7 @@ final readonly class ParallelRuns
     public static function of(Run $run): ?string
     {
         $slot = $run->slot;
-        if ($slot === null || $slot->kind === SlotKind::StandIn || $run->started_at === null) {
+        if ($slot === null || $slot->kind === SlotKind::Simulated || $run->started_at === null) {
             return null;
         }
         $others = Run::query()
@@ -29,7 +29,7 @@ final readonly class ParallelRuns
             ->whereHas(
                 'slot',
                 fn (Builder $query): Builder => $query
-                    ->where('kind', '!=', SlotKind::StandIn)
+                    ->where('kind', '!=', SlotKind::Simulated)
                     ->whereHas('port', fn (Builder $port): Builder => $port->where('host_id', $slot->port()->value('host_id'))),
             )
             ->orderBy('id')

@@ -27,7 +27,7 @@ use Tally\Record\Parameters;
 use Tally\Record\ProofParameters;
 use Tally\Record\RunKind;
 use Tally\Record\SpeedParameters;
-use Tally\StandIn\StandInChoice;
+use Tally\Simulated\SimulatedChoice;
 
 /** Takes orders for runs: checks that they can be carried out, and puts them on the station's queue. */
 final readonly class OrderRun
@@ -51,8 +51,8 @@ final readonly class OrderRun
                 throw $this->refuse('slot', "{$card->tag} already has a run going or waiting: let it end, or stop it.");
             }
             $this->mustBeFree($slot, $medium);
-            if ($slot->kind === SlotKind::StandIn && $card->stand_in === null) {
-                $card->stand_in = ($order->standIn ?? StandInChoice::Honest)->medium($card->label(), $card->id)->line();
+            if ($slot->kind === SlotKind::Simulated && $card->stand_in === null) {
+                $card->stand_in = ($order->simulated ?? SimulatedChoice::Honest)->medium($card->label(), $card->id)->line();
                 $card->save();
             }
             $run = Run::query()->create([
@@ -67,7 +67,7 @@ final readonly class OrderRun
                 'kind' => $order->kind,
                 'state' => RunState::Waiting,
                 // A made-up medium keeps its own time.
-                'chain' => $chain->at($slot->kind === SlotKind::StandIn ? null : $station->instrument()),
+                'chain' => $chain->at($slot->kind === SlotKind::Simulated ? null : $station->instrument()),
                 'parameters' => self::reinserted($card, $order),
                 'beside' => $order->beside,
                 'may_be_lost' => $order->lost,
@@ -122,7 +122,7 @@ final readonly class OrderRun
     private function medium(RunOrder $order): ?Identity
     {
         $slot = $order->slot;
-        if ($slot->kind === SlotKind::StandIn) {
+        if ($slot->kind === SlotKind::Simulated) {
             return null;
         }
         $seen = $this->look->now($slot);
@@ -198,7 +198,7 @@ final readonly class OrderRun
     private function check(Card $card, RunOrder $order): void
     {
         $parameters = $order->parameters;
-        if ($order->slot->kind === SlotKind::StandIn) {
+        if ($order->slot->kind === SlotKind::Simulated) {
             if ($order->kind === RunKind::Copy) {
                 throw $this->refuse(
                     'slot',

@@ -7,7 +7,7 @@ namespace App\Runs\Ordering;
 use App\Models\Stations\Slot;
 use Tally\Record\Parameters;
 use Tally\Record\RunKind;
-use Tally\StandIn\StandInChoice;
+use Tally\Simulated\SimulatedChoice;
 
 /** A run as it was asked for, checked as far as it can be without looking at the card. */
 final readonly class RunOrder
@@ -22,7 +22,7 @@ final readonly class RunOrder
         public Slot $slot,
         public RunKind $kind,
         public Parameters $parameters,
-        public ?StandInChoice $standIn = null,
+        public ?SimulatedChoice $simulated = null,
         public ?string $by = null,
         public ?string $beside = null,
         public ?int $drive = null,

@@ -125,8 +125,8 @@ export function OrderPanel({ kind, order, state }: { kind: 'speed' | 'proof'; or
                         <SelectField
                             name="stand_in"
                             label="Simulated card"
-                            value={state.standIn}
-                            onChange={state.setStandIn}
+                            value={state.simulated}
+                            onChange={state.setSimulated}
                             choices={order.shelf.map((entry) => ({ key: entry.key, label: entry.words }))}
                             error={state.errors['stand_in']}
                         />

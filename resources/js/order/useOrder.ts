@@ -32,7 +32,7 @@ export interface Order {
     slot: SlotProps | undefined;
     sizeText: string;
     runsText: string;
-    standIn: string;
+    simulated: string;
     preset: Preset;
     more: More;
     /** How long it would take, in words; nothing while that is not known. */
@@ -42,7 +42,7 @@ export interface Order {
     setSlot: (id: string) => void;
     setSize: (text: string) => void;
     setRuns: (text: string) => void;
-    setStandIn: (key: string) => void;
+    setSimulated: (key: string) => void;
     setPreset: (preset: Preset) => void;
     setMore: (field: keyof More, text: string) => void;
     send: () => void;
@@ -67,7 +67,7 @@ export function useOrder(
     const [chosen, setSlot] = useState<string | null>(null);
     const [sizeText, setSize] = useState(kind === 'speed' ? '1 GB' : '');
     const [runsText, setRuns] = useState('5');
-    const [standIn, setStandIn] = useState('honest');
+    const [simulated, setSimulated] = useState('honest');
     const [preset, choose] = useState<Preset>('house');
     const [more, change] = useState<More>(PLAIN);
     const [way, setWay] = useState<ProvingWay>(usualWay);
@@ -125,7 +125,7 @@ export function useOrder(
         slot,
         sizeText,
         runsText,
-        standIn,
+        simulated,
         preset,
         more,
         // Before the server has answered, its forecast for the usual order stands.
@@ -135,7 +135,7 @@ export function useOrder(
         setSlot,
         setSize,
         setRuns,
-        setStandIn,
+        setSimulated,
         setPreset: (next) => {
             const one = PRESETS.find((candidate) => candidate.key === next);
             choose(next);
@@ -150,7 +150,7 @@ export function useOrder(
                 ...asked,
                 ...(slot?.lies ? { ...erasing, shown: slot.lies.token } : {}),
                 ...(order.unsecured !== null && slot?.kind === 'folder' && lost !== '' ? { lost, by: erasing.by } : {}),
-                stand_in: slot?.kind === 'stand-in' && order.shelf.length > 0 ? standIn : null,
+                stand_in: slot?.kind === 'stand-in' && order.shelf.length > 0 ? simulated : null,
             }));
             form.post(`/cards/${tag}/runs`, { preserveScroll: true });
         },

@@ -16,9 +16,9 @@ use Tally\Probe\Proof\FullProof;
 use Tally\Probe\Proof\ProofResult;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 use Tests\Support\StopAt;
 use Tests\Support\TemporaryFolder;
 use Tests\Support\TroubledDevice;
@@ -29,9 +29,9 @@ final class FullProofTest extends TestCase
 
     private static function prove(string $medium, bool $lookBack = false): ProofResult
     {
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
 
-        return FullProof::on(new StandInDevice(Medium::parse($medium), $clock), $clock, lookBack: $lookBack);
+        return FullProof::on(new SimulatedDevice(Medium::parse($medium), $clock), $clock, lookBack: $lookBack);
     }
 
     /** @return iterable<string, array{string, Condition, int, int|null, int|null}> medium, condition, capacity, wrap, first bad */
@@ -101,8 +101,8 @@ final class FullProofTest extends TestCase
     public function test_a_proof_of_days_ends_within_its_first_hour_on_a_fake(): void
     {
         foreach (['wraps', 'drops'] as $kind) {
-            $clock = new StandInClock();
-            $device = new StandInDevice(Medium::parse("{$kind},size=1TB,true=60GB,write=11.7MB/s,read=7MB/s"), $clock);
+            $clock = new SimulatedClock();
+            $device = new SimulatedDevice(Medium::parse("{$kind},size=1TB,true=60GB,write=11.7MB/s,read=7MB/s"), $clock);
             $result = FullProof::on($device, $clock);
             self::assertSame(60_000_000_000, $result->diagnosis->capacity->count);
             self::assertLessThan(3600, $clock->now(), $kind);
@@ -114,8 +114,8 @@ final class FullProofTest extends TestCase
         foreach (['32GB', '1TB'] as $size) {
             $took = [];
             foreach ([true, false] as $lookBack) {
-                $clock = new StandInClock();
-                $device = new StandInDevice(Medium::parse("honest,size={$size},write=20MB/s,read=84MB/s"), $clock);
+                $clock = new SimulatedClock();
+                $device = new SimulatedDevice(Medium::parse("honest,size={$size},write=20MB/s,read=84MB/s"), $clock);
                 FullProof::on($device, $clock, lookBack: $lookBack);
                 $took[] = $clock->now();
             }
@@ -125,8 +125,8 @@ final class FullProofTest extends TestCase
 
     public function test_a_part_can_be_proven(): void
     {
-        $clock = new StandInClock();
-        $device = new StandInDevice(Medium::parse('wraps,size=32GB,true=8GB'), $clock);
+        $clock = new SimulatedClock();
+        $device = new SimulatedDevice(Medium::parse('wraps,size=32GB,true=8GB'), $clock);
         $result = FullProof::on($device, $clock, new StopAt(), Bytes::gigabytes(5), lookBack: false);
         self::assertSame([5_000_000_000, 5_000_000_000], [$result->size->count, $result->core->bytes(BlockClass::Holds)]);
         self::assertTrue($result->isComplete());
@@ -219,7 +219,7 @@ final class FullProofTest extends TestCase
 
     private static function troubled(string $medium = 'honest,size=64MB'): TroubledDevice
     {
-        return new TroubledDevice(new StandInDevice(Medium::parse($medium), new StandInClock()));
+        return new TroubledDevice(new SimulatedDevice(Medium::parse($medium), new SimulatedClock()));
     }
 
     public function test_places_that_cannot_be_read_are_narrowed_down(): void
@@ -284,23 +284,23 @@ final class FullProofTest extends TestCase
 
     public function test_it_stops_between_stretches(): void
     {
-        $clock = new StandInClock();
-        $result = FullProof::on(new StandInDevice(Medium::parse('honest,size=32GB'), $clock), $clock, new StopAt(Phase::Writing, 0.3));
+        $clock = new SimulatedClock();
+        $result = FullProof::on(new SimulatedDevice(Medium::parse('honest,size=32GB'), $clock), $clock, new StopAt(Phase::Writing, 0.3));
         self::assertTrue($result->stopped);
         self::assertSame(0, $result->core->covered());
         self::assertEqualsWithDelta(0.3 * 32e9, $result->write->bytes->count, 40e6);
 
-        $clock = new StandInClock();
-        $result = FullProof::on(new StandInDevice(Medium::parse('honest,size=32GB'), $clock), $clock, new StopAt(Phase::Reading, 0.5));
+        $clock = new SimulatedClock();
+        $result = FullProof::on(new SimulatedDevice(Medium::parse('honest,size=32GB'), $clock), $clock, new StopAt(Phase::Reading, 0.5));
         self::assertTrue($result->stopped);
         self::assertEqualsWithDelta(16e9, $result->core->covered(), 40e6);
     }
 
     public function test_progress_goes_from_nothing_to_all_without_a_step_back(): void
     {
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
         $watch = new StopAt();
-        FullProof::on(new StandInDevice(Medium::parse('honest,size=8GB'), $clock), $clock, $watch);
+        FullProof::on(new SimulatedDevice(Medium::parse('honest,size=8GB'), $clock), $clock, $watch);
         $shares = array_map(fn ($progress): float => $progress->share(), $watch->heard);
         $sorted = $shares;
         sort($sorted);

@@ -12,9 +12,9 @@ use Tally\Quantity\Bytes;
 use Tally\Reading\Condition;
 use Tally\Reading\Coverage;
 use Tally\Reading\Nature;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 use Tally\Verdict\VerdictKind;
 use Tools\MadeUp\Specimen;
 use Tools\MadeUp\Trial;
@@ -56,8 +56,8 @@ final class NarrowingTest extends TestCase
                 'wraps,size=32GB,true=31.9GB,spared=31GB',
             ] as $line
         ) {
-            $clock = new StandInClock();
-            $result = QuickScreen::on(new StandInDevice(Medium::parse($line), $clock), $clock);
+            $clock = new SimulatedClock();
+            $result = QuickScreen::on(new SimulatedDevice(Medium::parse($line), $clock), $clock);
             self::assertSame(Nature::Fake, $result->diagnosis->nature(), $line);
             self::assertTrue($result->diagnosis->exact);
         }
@@ -86,8 +86,8 @@ final class NarrowingTest extends TestCase
     #[DataProvider('mixtures')]
     public function test_a_screen_tells_mixtures(string $line, Condition $condition, int $capacity, ?int $lap, ?int $from): void
     {
-        $clock = new StandInClock();
-        $diagnosis = QuickScreen::on(new StandInDevice(Medium::parse($line), $clock), $clock)->diagnosis;
+        $clock = new SimulatedClock();
+        $diagnosis = QuickScreen::on(new SimulatedDevice(Medium::parse($line), $clock), $clock)->diagnosis;
         self::assertSame(
             [$condition, $capacity, $lap, $from],
             [$diagnosis->condition, $diagnosis->capacity->count, $diagnosis->wrap, $diagnosis->wrapFrom],
@@ -96,9 +96,9 @@ final class NarrowingTest extends TestCase
 
     public function test_a_cache_that_hides_all_of_a_small_screen_is_found_out_after_it_was_taken_out(): void
     {
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
         $medium = Medium::parse('drops,size=1GB,true=200MB,remembers=2GB');
-        $device = new StandInDevice($medium, $clock);
+        $device = new SimulatedDevice($medium, $clock);
         $first = QuickScreen::on($device, $clock);
         self::assertSame(Condition::Whole, $first->diagnosis->condition, 'everything was answered from the cache');
         self::assertNotNull($first->screen);

@@ -18,9 +18,9 @@ use Tally\Probe\Observing\Unobserved;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
 use Tally\Probe\Proof\ProofResult;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 use Tally\Value\Values;
 use Tests\Support\CheckpointInHand;
 use Tests\Support\MortalDevice;
@@ -49,11 +49,11 @@ final class ResumeTest extends TestCase
     #[DataProvider('media')]
     public function test_fifty_times_killed_it_comes_to_the_same_end(string $line): void
     {
-        $clock = new StandInClock();
-        $whole = FullProof::on(new StandInDevice(Medium::parse($line), $clock), $clock, lookBack: false);
+        $clock = new SimulatedClock();
+        $whole = FullProof::on(new SimulatedDevice(Medium::parse($line), $clock), $clock, lookBack: false);
         $chance = new Randomizer(new Xoshiro256StarStar(crc32($line)));
-        $clock = new StandInClock();
-        $device = new MortalDevice(new StandInDevice(Medium::parse($line), $clock));
+        $clock = new SimulatedClock();
+        $device = new MortalDevice(new SimulatedDevice(Medium::parse($line), $clock));
         $saver = new CheckpointInHand($chance->getInt(1, 40));
         $result = null;
         $killed = 0;
@@ -94,8 +94,8 @@ final class ResumeTest extends TestCase
     #[DataProvider('media')]
     public function test_one_that_came_to_its_end_tells_the_same_when_it_is_gone_on_from(string $line): void
     {
-        $clock = new StandInClock();
-        $device = new StandInDevice(Medium::parse($line), $clock);
+        $clock = new SimulatedClock();
+        $device = new SimulatedDevice(Medium::parse($line), $clock);
         $whole = FullProof::on($device, $clock, lookBack: false);
         // As after a kill between the last checkpoint and the telling.
         $kept = self::loaded(Values::json($whole->checkpoint()));
@@ -110,9 +110,9 @@ final class ResumeTest extends TestCase
     public function test_what_is_kept_comes_back_as_it_was(): void
     {
         $saver = new CheckpointInHand(1);
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
         FullProof::on(
-            new StandInDevice(Medium::parse('patchy,size=3GB,patches=7'), $clock),
+            new SimulatedDevice(Medium::parse('patchy,size=3GB,patches=7'), $clock),
             $clock,
             new StopAt(Phase::Reading, 0.6),
             saver: $saver,
@@ -127,8 +127,8 @@ final class ResumeTest extends TestCase
     public function test_looking_back_goes_on_after_it_was_continued(): void
     {
         $saver = new CheckpointInHand(1);
-        $clock = new StandInClock();
-        $device = new StandInDevice(Medium::parse('wraps,size=64GB,true=16GB'), $clock);
+        $clock = new SimulatedClock();
+        $device = new SimulatedDevice(Medium::parse('wraps,size=64GB,true=16GB'), $clock);
         $stopped = FullProof::on($device, $clock, new StopAt(Phase::Writing, 0.0015), saver: $saver);
         self::assertTrue($stopped->stopped);
         $from = self::loaded($saver->json);
@@ -141,9 +141,9 @@ final class ResumeTest extends TestCase
     public function test_another_card_is_not_continued_on(): void
     {
         $saver = new CheckpointInHand(1);
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
         FullProof::on(
-            new StandInDevice(Medium::parse('honest,size=3GB'), $clock),
+            new SimulatedDevice(Medium::parse('honest,size=3GB'), $clock),
             $clock,
             new StopAt(Phase::Writing, 0.5),
             saver: $saver,
@@ -155,7 +155,7 @@ final class ResumeTest extends TestCase
                 'of 3 GB'] as $line => $words
         ) {
             try {
-                FullProof::continued($from, new StandInDevice(Medium::parse($line), $clock), $clock);
+                FullProof::continued($from, new SimulatedDevice(Medium::parse($line), $clock), $clock);
                 self::fail('it went on');
             } catch (UnusablePath $fault) {
                 self::assertStringContainsString($words, $fault->getMessage());
@@ -173,9 +173,9 @@ final class ResumeTest extends TestCase
     {
         $took = [];
         foreach ([new CheckpointInHand(1), null] as $saver) {
-            $clock = new StandInClock();
+            $clock = new SimulatedClock();
             FullProof::on(
-                new StandInDevice(Medium::parse('honest,size=32GB,write=20MB/s,read=84MB/s'), $clock),
+                new SimulatedDevice(Medium::parse('honest,size=32GB,write=20MB/s,read=84MB/s'), $clock),
                 $clock,
                 new Unobserved(),
                 null,
@@ -190,8 +190,8 @@ final class ResumeTest extends TestCase
     public function test_what_was_read_back_before_counts_and_the_rest_is_read(): void
     {
         $saver = new CheckpointInHand(1);
-        $clock = new StandInClock();
-        $device = new MortalDevice(new StandInDevice(Medium::parse('honest,size=3GB'), $clock));
+        $clock = new SimulatedClock();
+        $device = new MortalDevice(new SimulatedDevice(Medium::parse('honest,size=3GB'), $clock));
         FullProof::on($device, $clock, new StopAt(Phase::Reading, 0.5), lookBack: false, saver: $saver);
         $from = self::loaded($saver->json);
         self::assertNotNull($from);

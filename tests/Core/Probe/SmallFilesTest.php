@@ -17,10 +17,10 @@ use Tally\Probe\Observing\Unobserved;
 use Tally\Probe\SmallFiles;
 use Tally\Reading\Copy\SmallFilesReading;
 use Tally\Reading\Copy\SmallFilesResult;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
-use Tally\StandIn\StandInFiles;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
+use Tally\Simulated\SimulatedFiles;
 use Tests\Support\StopAt;
 use Tests\Support\TemporaryFolder;
 
@@ -30,10 +30,10 @@ final class SmallFilesTest extends TestCase
 
     private static function on(string $medium, float $overhead, Observer $watch = new Unobserved()): SmallFilesResult
     {
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
 
         return (new SmallFiles(100, 3))->on(
-            new StandInFiles(new StandInDevice(Medium::parse($medium), $clock), $clock, $overhead),
+            new SimulatedFiles(new SimulatedDevice(Medium::parse($medium), $clock), $clock, $overhead),
             $clock,
             $watch,
         );

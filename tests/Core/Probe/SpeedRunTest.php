@@ -26,9 +26,9 @@ use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Quantity\Span;
 use Tally\Reading\Summary;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 use Tests\Support\ReadsAhead;
 use Tests\Support\StopAt;
 use Tests\Support\TemporaryFolder;
@@ -40,8 +40,8 @@ final class SpeedRunTest extends TestCase
 
     private static function measure(string $medium, ?float $reader = null, int $runs = 5): SpeedResult
     {
-        $clock = new StandInClock();
-        $device = new StandInDevice(Medium::parse($medium), $clock, $reader === null ? null : Rate::megabytesPerSecond($reader));
+        $clock = new SimulatedClock();
+        $device = new SimulatedDevice(Medium::parse($medium), $clock, $reader === null ? null : Rate::megabytesPerSecond($reader));
 
         return (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), $runs)))->on($device, $clock);
     }
@@ -72,9 +72,9 @@ final class SpeedRunTest extends TestCase
 
     public function test_checking_counts_with_reading_since_the_next_is_on_its_way_meanwhile(): void
     {
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
         // Each stretch is waited for one second, and looked at for three.
-        $device = new ReadsAhead(new StandInDevice(Medium::parse('honest,size=64GB,write=1000GB/s,read=1000GB/s'), $clock), $clock, 1, 3);
+        $device = new ReadsAhead(new SimulatedDevice(Medium::parse('honest,size=64GB,write=1000GB/s,read=1000GB/s'), $clock), $clock, 1, 3);
         $size = Bytes::of(3 * $device->stretch());
         $result = (new SpeedRun(SpeedPlan::plain($size, 1)))->on($device, $clock);
         self::assertEqualsWithDelta(12, $result->reads[0]->span->seconds, 0.1);
@@ -83,8 +83,8 @@ final class SpeedRunTest extends TestCase
 
     public function test_only_whole_passages_count_when_it_is_stopped(): void
     {
-        $clock = new StandInClock();
-        $device = new StandInDevice(Medium::parse('honest,size=64GB'), $clock);
+        $clock = new SimulatedClock();
+        $device = new SimulatedDevice(Medium::parse('honest,size=64GB'), $clock);
         $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), 5)))->on($device, $clock, new StopAt(Phase::Reading, 0.5, 3));
         self::assertTrue($result->stopped);
         self::assertCount(3, $result->writes);
@@ -93,8 +93,8 @@ final class SpeedRunTest extends TestCase
 
     public function test_a_card_pulled_out_keeps_the_looks_before(): void
     {
-        $clock = new StandInClock();
-        $device = new TroubledDevice(new StandInDevice(Medium::parse('honest,size=2GB'), $clock));
+        $clock = new SimulatedClock();
+        $device = new TroubledDevice(new SimulatedDevice(Medium::parse('honest,size=2GB'), $clock));
         $looks = 0;
         $device->betweenPasses = function () use ($device, &$looks): void {
             $device->goneAtWrite = ++$looks === 2 ? 0 : null;
@@ -107,7 +107,7 @@ final class SpeedRunTest extends TestCase
 
     public function test_a_card_that_cannot_be_flushed_has_no_speed(): void
     {
-        $device = new TroubledDevice(new StandInDevice(Medium::parse('honest,size=2GB'), new StandInClock()));
+        $device = new TroubledDevice(new SimulatedDevice(Medium::parse('honest,size=2GB'), new SimulatedClock()));
         $device->cannotSettle = true;
         $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1))))->on($device, new HostClock());
         self::assertSame([], $result->writes);
@@ -122,8 +122,8 @@ final class SpeedRunTest extends TestCase
 
     public function test_what_cannot_be_read_is_counted_and_not_timed(): void
     {
-        $clock = new StandInClock();
-        $device = new TroubledDevice(new StandInDevice(Medium::parse('honest,size=2GB'), $clock));
+        $clock = new SimulatedClock();
+        $device = new TroubledDevice(new SimulatedDevice(Medium::parse('honest,size=2GB'), $clock));
         $device->unreadable = [[0, 1]];
         $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), 1)))->on($device, $clock);
         self::assertSame($device->stretch(), $result->wrong);
@@ -132,9 +132,9 @@ final class SpeedRunTest extends TestCase
 
     public function test_the_region_is_no_larger_than_the_medium(): void
     {
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
         $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1), 1)))->on(
-            new StandInDevice(Medium::parse('honest,size=100MB'), $clock),
+            new SimulatedDevice(Medium::parse('honest,size=100MB'), $clock),
             $clock,
         );
         self::assertSame(100_000_000, $result->region->count);
@@ -199,8 +199,8 @@ final class SpeedRunTest extends TestCase
 
     public function test_warm_ups_are_carried_out_and_not_counted(): void
     {
-        $clock = new StandInClock();
-        $device = new StandInDevice(Medium::parse('honest,size=64GB,write=100MB/s,read=100MB/s'), $clock);
+        $clock = new SimulatedClock();
+        $device = new SimulatedDevice(Medium::parse('honest,size=64GB,write=100MB/s,read=100MB/s'), $clock);
         $result = self::planned(
             $device,
             $clock,
@@ -213,8 +213,8 @@ final class SpeedRunTest extends TestCase
 
     public function test_pauses_cool_between_runs_and_are_in_no_speed(): void
     {
-        $clock = new StandInClock();
-        $device = new StandInDevice(Medium::parse('honest,size=64GB,write=100MB/s,read=100MB/s'), $clock);
+        $clock = new SimulatedClock();
+        $device = new SimulatedDevice(Medium::parse('honest,size=64GB,write=100MB/s,read=100MB/s'), $clock);
         $result = self::planned(
             $device,
             $clock,
@@ -226,8 +226,8 @@ final class SpeedRunTest extends TestCase
 
     public function test_all_writes_first_then_all_reads_of_the_last_one(): void
     {
-        $clock = new StandInClock();
-        $device = new StandInDevice(Medium::parse('honest,size=4GB'), $clock);
+        $clock = new SimulatedClock();
+        $device = new SimulatedDevice(Medium::parse('honest,size=4GB'), $clock);
         $phases = [];
         $watch = new class($phases) implements Observer
         {
@@ -256,9 +256,9 @@ final class SpeedRunTest extends TestCase
 
     public function test_a_region_further_on_is_where_it_is_said_to_be(): void
     {
-        $clock = new StandInClock();
+        $clock = new SimulatedClock();
         // The first 2 GB hold and the rest is dropped: only a region beyond comes back wrong.
-        $device = fn (): StandInDevice => new StandInDevice(Medium::parse('drops,size=8GB,true=2147483648B'), $clock);
+        $device = fn (): SimulatedDevice => new SimulatedDevice(Medium::parse('drops,size=8GB,true=2147483648B'), $clock);
         $plan = fn (int $from): SpeedPlan => new SpeedPlan(
             Bytes::of(64 * TestPattern::BLOCK),
             1,

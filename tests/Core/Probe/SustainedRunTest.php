@@ -14,9 +14,9 @@ use Tally\Probe\Observing\Phase;
 use Tally\Probe\SustainedResult;
 use Tally\Probe\SustainedRun;
 use Tally\Quantity\Bytes;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 use Tests\Support\StopAt;
 use Tests\Support\TemporaryFolder;
 use Tests\Support\TroubledDevice;
@@ -25,16 +25,16 @@ final class SustainedRunTest extends TestCase
 {
     use TemporaryFolder;
 
-    private StandInClock $clock;
+    private SimulatedClock $clock;
 
     protected function setUp(): void
     {
-        $this->clock = new StandInClock();
+        $this->clock = new SimulatedClock();
     }
 
     private function card(string $line = 'honest,size=64GB,write=40MB/s,read=90MB/s,cache=16GB,fast=120MB/s'): TroubledDevice
     {
-        return new TroubledDevice(new StandInDevice(Medium::parse($line), $this->clock));
+        return new TroubledDevice(new SimulatedDevice(Medium::parse($line), $this->clock));
     }
 
     private function write(Device $device, ?Bytes $region = null, ?StopAt $watch = null): SustainedResult

@@ -1089,7 +1089,7 @@ export interface OpinionsProps {
 
 export interface OrderProps {
     slots: SlotProps[];
-    shelf: StandInProps[];
+    shelf: SimulatedProps[];
     last: number | null;
     asksReinserted: boolean;
     unsecured: string | null;
@@ -1734,6 +1734,11 @@ export interface SignInProps {
     from: string;
 }
 
+export interface SimulatedProps {
+    key: string;
+    words: string;
+}
+
 export type SlotKind = 'folder' | 'raw' | 'stand-in';
 
 export interface SlotProps {
@@ -1761,11 +1766,6 @@ export interface StageProps {
     key: string;
     label: string;
     waiting: number;
-}
-
-export interface StandInProps {
-    key: string;
-    words: string;
 }
 
 export interface StepProps {

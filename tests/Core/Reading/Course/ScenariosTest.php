@@ -7,8 +7,8 @@ namespace Tests\Core\Reading\Course;
 use PHPUnit\Framework\TestCase;
 use Tally\Probe\SustainedRun;
 use Tally\Reading\Course\CourseReading;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
 use Tools\MadeUp\Scenario;
 
 /** Two hundred made-up cards of known truth. `php artisan bench:readings` prints the same as a table. */
@@ -21,8 +21,11 @@ final class ScenariosTest extends TestCase
     {
         for ($seed = 1; $seed <= self::SCENARIOS; $seed++) {
             $truth = Scenario::seeded($seed);
-            $clock = new StandInClock();
-            yield $seed => [$truth, CourseReading::of((new SustainedRun())->on(new StandInDevice($truth->medium, $clock), $clock)->trace)];
+            $clock = new SimulatedClock();
+            yield $seed => [
+                $truth,
+                CourseReading::of((new SustainedRun())->on(new SimulatedDevice($truth->medium, $clock), $clock)->trace),
+            ];
         }
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\StandIn;
+namespace Tests\Core\Simulated;
 
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;

@@ -24,7 +24,7 @@ use Tally\Offload\Reckon\Stretch;
  * Made-up cards and drives, in their own time: what they have done by now follows from when which card was put in, and from what
  * their links really give. So it can be worked out at any moment, by whoever asks, and a worker that dies loses nothing.
  */
-final readonly class StandInPlay
+final readonly class SimulatedPlay
 {
     /** All that has happened until now is written down. */
     public static function catchUp(Offload $offload): void

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tally\Simulated;
 
 use Tally\Pattern\Blank;
 use Tally\Pattern\Noise;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\StandIn;
+namespace Tests\Core\Simulated;
 
 use PHPUnit\Framework\TestCase;
 use Tools\MadeUp\Grid;

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tally\Simulated;
 
 use Tally\Label\Label;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 
 /** The made-up cards on the shelf: each can be had with any label printed on it. */
-enum StandInChoice: string
+enum SimulatedChoice: string
 {
     case Honest = 'honest';
     case Slow = 'slow';

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tally\Simulated;
 
 use Tally\Device\Clock;
 
 /** Time as the made-up medium spends it: it only moves when the medium works. */
-final class StandInClock implements Clock
+final class SimulatedClock implements Clock
 {
     private float $seconds = 0.0;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tally\Simulated;
 
 /** What a made-up medium does with what is written to it. */
 enum Behaviour: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\StandIn;
+namespace Tests\Core\Simulated;
 
 use InvalidArgumentException;
 use LogicException;
@@ -18,12 +18,12 @@ use Tally\Pattern\Patch;
 use Tally\Pattern\TestPattern;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
-use Tally\StandIn\Behaviour;
-use Tally\StandIn\Medium;
-use Tally\StandIn\StandInChoice;
-use Tally\StandIn\StandInClock;
-use Tally\StandIn\StandInDevice;
-use Tally\StandIn\WrittenRanges;
+use Tally\Simulated\Behaviour;
+use Tally\Simulated\Medium;
+use Tally\Simulated\SimulatedChoice;
+use Tally\Simulated\SimulatedClock;
+use Tally\Simulated\SimulatedDevice;
+use Tally\Simulated\WrittenRanges;
 
 final class MediumTest extends TestCase
 {
@@ -80,7 +80,7 @@ final class MediumTest extends TestCase
     #[DataProvider('small')]
     public function test_its_books_tell_what_its_bytes_tell(string $line): void
     {
-        $device = new StandInDevice(Medium::parse($line), new StandInClock());
+        $device = new SimulatedDevice(Medium::parse($line), new SimulatedClock());
         $size = $device->size();
         $imprint = new TestPattern(77, $size);
         $appraiser = new Appraiser($imprint);
@@ -119,14 +119,14 @@ final class MediumTest extends TestCase
     public function test_a_stand_in_only_takes_imprints(): void
     {
         $this->expectException(LogicException::class);
-        (new StandInDevice(Medium::parse('honest'), new StandInClock()))->write(0, new Literal('bytes'));
+        (new SimulatedDevice(Medium::parse('honest'), new SimulatedClock()))->write(0, new Literal('bytes'));
     }
 
     public function test_a_place_that_was_never_written_is_blank(): void
     {
         self::assertSame(
             str_repeat("\xFF", 512),
-            (new StandInDevice(Medium::parse('honest'), new StandInClock()))->read(4096, 512)->bytes(),
+            (new SimulatedDevice(Medium::parse('honest'), new SimulatedClock()))->read(4096, 512)->bytes(),
         );
     }
 
@@ -145,8 +145,8 @@ final class MediumTest extends TestCase
 
     public function test_time_passes_only_when_it_works(): void
     {
-        $clock = new StandInClock();
-        $device = new StandInDevice(Medium::parse('honest,size=1GB,write=50MB/s'), $clock);
+        $clock = new SimulatedClock();
+        $device = new SimulatedDevice(Medium::parse('honest,size=1GB,write=50MB/s'), $clock);
         self::assertSame(0.0, $clock->now());
         $device->write(0, (new TestPattern(1, $device->size()))->stretch(0, 500 * TestPattern::BLOCK));
         self::assertEqualsWithDelta((500 * 1.048576) / 50, $clock->now(), 0.3);
@@ -168,7 +168,7 @@ final class MediumTest extends TestCase
             new Label(Form::Cf, Bytes::of(700)),
         ];
         foreach ($labels as $label) {
-            foreach (StandInChoice::cases() as $shelf) {
+            foreach (SimulatedChoice::cases() as $shelf) {
                 $medium = $shelf->medium($label, 3);
                 self::assertSame($label->capacity->count, $medium->shown->count);
                 self::assertEquals($medium->true, Medium::parse($medium->line())->true);
@@ -176,9 +176,9 @@ final class MediumTest extends TestCase
             }
         }
         $label = $labels[0];
-        self::assertSame(32_000_000_000, StandInChoice::Wraps->medium($label, 1)->true->count);
-        self::assertSame(16_000_000_000, StandInChoice::Drops->medium($label, 1)->true->count);
-        self::assertLessThan(60.0, StandInChoice::Slow->medium($label, 1)->write->megabytes());
-        self::assertGreaterThan(117.0, StandInChoice::Honest->medium($label, 1)->write->megabytes());
+        self::assertSame(32_000_000_000, SimulatedChoice::Wraps->medium($label, 1)->true->count);
+        self::assertSame(16_000_000_000, SimulatedChoice::Drops->medium($label, 1)->true->count);
+        self::assertLessThan(60.0, SimulatedChoice::Slow->medium($label, 1)->write->megabytes());
+        self::assertGreaterThan(117.0, SimulatedChoice::Honest->medium($label, 1)->write->megabytes());
     }
 }

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tally\Simulated;
 
 use Tally\Device\Files\FileStore;
 use Tally\Pattern\Data;
 
 /** Files on a made-up medium: each costs the file system’s own time besides that of its bytes. */
-final class StandInFiles implements FileStore
+final class SimulatedFiles implements FileStore
 {
     /** @var array<int, int> where each file begins */
     private array $begins = [];
@@ -17,8 +17,8 @@ final class StandInFiles implements FileStore
 
     /** @param  float  $overhead  seconds that each file costs, writing or reading */
     public function __construct(
-        private readonly StandInDevice $device,
-        private readonly StandInClock $clock,
+        private readonly SimulatedDevice $device,
+        private readonly SimulatedClock $clock,
         private readonly float $overhead = 0.004,
     ) {}
 

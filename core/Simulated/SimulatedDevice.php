@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tally\StandIn;
+namespace Tally\Simulated;
 
 use LogicException;
 use Random\Engine\Xoshiro256StarStar;
@@ -23,7 +23,7 @@ use Tally\Quantity\Rate;
 use Tally\Quantity\Temperature;
 
 /** A made-up medium in a made-up reader: it keeps books instead of bytes, and moves its own clock as it works. */
-final class StandInDevice implements Addressed, Thermometer
+final class SimulatedDevice implements Addressed, Thermometer
 {
     /** Reading this share of what was written since gives it time to rest. */
     private const REST = 0.25;
@@ -49,7 +49,7 @@ final class StandInDevice implements Addressed, Thermometer
     /** @param  Rate|null  $reader  the most that the reader and what lies behind it let through */
     public function __construct(
         private readonly Medium $medium,
-        private readonly StandInClock $clock,
+        private readonly SimulatedClock $clock,
         private readonly ?Rate $reader = null,
     ) {
         $this->books = new WrittenRanges();
