@@ -196,7 +196,7 @@ final class RulesTest extends TestCase
     {
         $asked = ['criterion' => 'guaranteed', 'spare' => '1.5', 'usable' => '0.9', 'why' => 'a live broadcast', 'by' => 'Moss'];
         $this->put('/fit/rules', $asked)->assertSessionHasNoErrors();
-        $rule = HouseRule::query()->findOrFail('fit.criterion');
+        $rule = HouseRule::query()->findOrFail('fit.school');
         self::assertSame(['guaranteed', 'Moss', 'a live broadcast'], [$rule->value, $rule->by, $rule->why]);
         $page = $this->get('/rules')->viewData('page');
         self::assertSame(['guaranteed', '1.5'], [data_get($page, 'props.fit.criterion'), data_get($page, 'props.fit.spare')]);

@@ -59,9 +59,8 @@ final readonly class Grid
             foreach ($readers as $j => $reader) {
                 if ($chance->getInt(1, 5) <= 3) {
                     $clock = new SimulatedClock();
-                    $result = (
-                        new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1))),
-                    )->on(new SimulatedDevice($card, $clock, $reader), $clock);
+                    $device = new SimulatedDevice($card, $clock, $reader);
+                    $result = (new SpeedRun(SpeedPlan::plain(Bytes::gigabytes(1))))->on($device, $clock);
                     $seats[] = ['card' => $i, 'reader' => $j, 'write' => $result->writeRates(), 'read' => $result->readRates()];
                 }
             }
