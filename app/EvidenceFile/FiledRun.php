@@ -7,9 +7,11 @@ namespace App\EvidenceFile;
 use App\Models\Runs\RunState;
 use App\Models\Runs\Traces;
 use DateTimeImmutable;
+use InvalidArgumentException;
 use Tally\Evidence\Source;
 use Tally\Label\Form;
 use Tally\Measured\Chain;
+use Tally\Reading\Course\Course;
 use Tally\Record\Before;
 use Tally\Record\Parameters;
 use Tally\Record\Result;
@@ -95,5 +97,19 @@ final readonly class FiledRun
         $this->chain($form, "{$at}.chain");
         $this->parameters("{$at}.parameters");
         $this->result("{$at}.result");
+        $this->mustGoForward("{$at}.traces");
+    }
+
+    /** @throws NotUsable where it comes back to what it had passed, or stands still */
+    private function mustGoForward(string $at): void
+    {
+        $ways = array_filter(['write' => $this->traces->write ?? [], 'read' => $this->traces->read ?? []]);
+        foreach ($ways as $way => $points) {
+            try {
+                new Course($points);
+            } catch (InvalidArgumentException $fault) {
+                throw NotUsable::field("{$at}.{$way}", $points, $fault->getMessage());
+            }
+        }
     }
 }

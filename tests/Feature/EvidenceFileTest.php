@@ -331,6 +331,7 @@ final class EvidenceFileTest extends TestCase
         yield 'a run that goes on' => ['runs.0.state', 'running', 'a run in a result file has ended'];
         yield 'an endless speed' => ['runs.0.result.writes', [1e308], 'give bytes a second, above nothing'];
         yield 'a trace beyond all measure' => ['runs.0.traces.write', [[1e300, 5.0]], 'give a number'];
+        yield 'a trace that goes back' => ['runs.0.traces.write', [[5.0, 5.0], [1.0, 5.0]], 'A course goes forward'];
         yield 'a field nobody described' => ['runs.0.looks', 'fine', 'docs/result.schema.json'];
         yield 'a card of a hundred petabytes' => ['card.capacity', 100_000_000_000_000_000, 'docs/result.schema.json'];
         yield 'a size below nothing' => ['runs.1.result.size', -5, 'runs[1]'];
