@@ -28,10 +28,22 @@ final readonly class Piece
         return LongWrite::pieces(array_map(fn (self $one): array => [(float) $one->bytes->count, $one->rate], $pieces));
     }
 
-    /** @param  list<self>  $pieces */
+    /**
+     * @param  list<self>  $pieces
+     *
+     * @throws WrongField where they are more than anybody counts
+     */
     public static function length(array $pieces): Bytes
     {
-        return Bytes::of(array_sum(array_map(fn (self $one): int => $one->bytes->count, $pieces)));
+        $bytes = 0;
+        foreach ($pieces as $one) {
+            if ($one->bytes->count > PHP_INT_MAX - $bytes) {
+                throw new WrongField('course', 'its pieces are more than this program counts (9.2 EB).');
+            }
+            $bytes += $one->bytes->count;
+        }
+
+        return Bytes::of($bytes);
     }
 
     /** @param  list<self>  $pieces */

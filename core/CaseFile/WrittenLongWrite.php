@@ -7,6 +7,7 @@ namespace Tally\CaseFile;
 use Tally\Evidence\LongWriteEvidence;
 use Tally\Label\Form;
 use Tally\Measured\Instrument;
+use Tally\Quantity\Bytes;
 use Tally\Value\ByHand;
 use Tally\Value\Inline;
 use Tally\Value\WrongField;
@@ -18,6 +19,8 @@ final readonly class WrittenLongWrite implements WrittenRun
     /** @var non-empty-list<Piece> */
     private array $pieces;
 
+    private Bytes $length;
+
     /**
      * @param  list<Piece>  $course  in order
      *
@@ -28,6 +31,7 @@ final readonly class WrittenLongWrite implements WrittenRun
         $this->pieces = $course === []
             ? throw new WrongField('course', 'pieces of steady speed, each a size and a speed, such as [["64 GB", "38 MB/s"]], would do.')
             : $course;
+        $this->length = Piece::length($course);
     }
 
     public function evidence(string $name, Form $form, ?Instrument $bench = null): LongWriteEvidence
@@ -36,7 +40,7 @@ final readonly class WrittenLongWrite implements WrittenRun
             $this->head->source($name),
             $this->head->chain($form, $bench),
             Piece::course($this->pieces),
-            Piece::length($this->pieces),
+            $this->length,
         );
     }
 }

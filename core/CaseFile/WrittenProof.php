@@ -37,6 +37,7 @@ final readonly class WrittenProof implements WrittenRun
         private ?Rate $read = null,
         public bool $stopped = false,
     ) {
+        Piece::length($course);
         if ($readBack->count > $written->count) {
             throw new WrongField('read_back', 'no more can be read back than was written.');
         }

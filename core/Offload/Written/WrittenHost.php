@@ -15,7 +15,7 @@ use Tally\Value\WrongField;
 final readonly class WrittenHost
 {
     /**
-     * @param  array<string, WrittenController|Rate>  $controllers  by name: a ceiling, or that and more
+     * @param  array<int|string, WrittenController|Rate>  $controllers  by name: a ceiling, or that and more
      * @param  float  $hash  bytes a second that its processor can checksum
      * @param  float  $previews  files a second of an import that builds previews; INF where none are built
      * @param  list<WrittenPort>  $ports
@@ -54,7 +54,7 @@ final readonly class WrittenHost
     {
         $controllers = [];
         foreach ($this->controllers as $name => $one) {
-            $controllers[] = $one instanceof Rate ? new Controller($name, $one->bytesPerSecond) : $one->controller($name);
+            $controllers[] = $one instanceof Rate ? new Controller((string) $name, $one->bytesPerSecond) : $one->controller((string) $name);
         }
         $ports = array_map(fn (WrittenPort $port): Port => $port->port(), $this->ports);
 
