@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Practice;
 
 use App\Print\Paper;
-use Tally\Practice\Answer;
 use Tally\Practice\Exercise;
 use Tally\Practice\MadeUpReader;
 use Tally\Practice\Move;
@@ -50,7 +49,7 @@ final readonly class PracticeSheet
     {
         $this->paper->line('What came of it, and the answers', 15.0, 'B');
         foreach ($this->set->exercises as $at => $exercise) {
-            $answer = Answer::of($exercise);
+            $answer = $exercise->answer();
             $this->paper->heading($this->name($at, $exercise));
             foreach ($exercise->moves as $move) {
                 $this->paper->line("{$move->words()}: ".Findings::of($exercise, $move), 8.5, indent: 2.0);

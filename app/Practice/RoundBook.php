@@ -8,7 +8,6 @@ use App\Models\Practice\PracticeRound;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Random\Randomizer;
-use Tally\Practice\Answer;
 use Tally\Practice\Call;
 use Tally\Practice\Level;
 use Tally\Practice\NextExercise;
@@ -81,7 +80,7 @@ final readonly class RoundBook
             if ($round->called_at !== null) {
                 throw new NotAMove('This round was called already. Begin another one.');
             }
-            $mistakes = $call->mistakes(Answer::of($round->exercise())->called);
+            $mistakes = $call->mistakes($round->exercise()->answer()->called);
             $round->update([
                 'verdict' => $call->verdict,
                 'holds' => $call->holds,

@@ -25,6 +25,8 @@ final class Exercise
     /** @var array<int, Evidence> with the first figure alone, and with a look at the card besides */
     private array $bases = [];
 
+    private ?Answer $answer = null;
+
     /**
      * @param  array<string, Move>  $moves  by id, in the order in which they are offered
      * @param  array<string, mixed>  $look  the first figure, as a case tells it
@@ -63,6 +65,12 @@ final class Exercise
         }
 
         return new self($level, $seed, $card, $first, moves: $moves, look: $bench->firstLook($first));
+    }
+
+    /** What can be said of it, and the shortest way there. */
+    public function answer(): Answer
+    {
+        return $this->answer ??= Answer::of($this);
     }
 
     /** @return list<MadeUpReader> by name */

@@ -26,7 +26,7 @@ final readonly class Packed
     /** @return array<string, mixed> */
     private static function exercise(Exercise $exercise): array
     {
-        $answer = Answer::of($exercise);
+        $answer = $exercise->answer();
 
         return [
             'level' => $exercise->level->value,

@@ -10,7 +10,6 @@ use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\Date;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Tally\Practice\Answer;
 use Tally\Practice\Call;
 use Tally\Practice\Holds;
 use Tally\Practice\Level;
@@ -29,7 +28,7 @@ final class DemoPractice extends Seeder
             for ($at = 0; $at < self::ROUNDS; $at++) {
                 $level = Level::from(1 + intdiv($at, 5) % 6);
                 $round = RoundBook::begin($person, $level, $chance->getInt(1, 9999));
-                $answer = Answer::of($round->exercise());
+                $answer = $round->exercise()->answer();
                 $round->update([
                     'moves' => array_map(fn (Move $move): string => $move->id, $answer->way),
                     'began_at' => Date::now()->subDays(self::ROUNDS - $at),

@@ -9,7 +9,6 @@ use Illuminate\Console\Command;
 use Random\Randomizer;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
-use Tally\Practice\Answer;
 use Tally\Practice\Exercise;
 use Tally\Practice\Level;
 use Tally\Practice\MadeUpReader;
@@ -65,7 +64,7 @@ final class PracticeCommand extends Command
             $this->line("  {$move->words()} (".Span::seconds($move->seconds)->print()."){$finds}");
         }
         if ($this->option('answers') === true) {
-            $answer = Answer::of($exercise);
+            $answer = $exercise->answer();
             $this->line("  {$answer->called->verdict->kind->value}; held by {$answer->called->holds?->words()}; ".
                 ($answer->called->capacity === null ? 'how much it keeps makes no difference any more' :
                     "keeps {$answer->called->capacity->decimal()}").". It is {$exercise->card->trick->words()}.");

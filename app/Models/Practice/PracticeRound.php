@@ -34,6 +34,8 @@ use Tally\Verdict\VerdictKind;
  */
 final class PracticeRound extends Row
 {
+    private static ?Exercise $last = null;
+
     public $timestamps = false;
 
     protected $guarded = [];
@@ -49,9 +51,12 @@ final class PracticeRound extends Row
         'called_at' => 'datetime',
     ];
 
+    /** The one of a moment ago is not made again: what was found out about it is known to it. */
     public function exercise(): Exercise
     {
-        return Exercise::seeded($this->level, $this->seed);
+        return self::$last?->level === $this->level && self::$last->seed === $this->seed
+            ? self::$last
+            : (self::$last = Exercise::seeded($this->level, $this->seed));
     }
 
     /** @return list<Move> */

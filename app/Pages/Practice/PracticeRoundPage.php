@@ -179,7 +179,7 @@ final readonly class PracticeRoundPage extends Page
      */
     private static function answer(PracticeRound $round, Exercise $exercise, array $done): array
     {
-        $answer = Answer::of($exercise);
+        $answer = $exercise->answer();
         $call = $round->call();
 
         return [
