@@ -94,7 +94,7 @@ final readonly class Bench
 
         return [
             'kind' => 'speed',
-            'chain' => $reader->pack(),
+            'chain' => $reader->inCase(),
             'bytes' => '1 GB',
             'write' => $around($reader->of($this->card->burst)),
             'read' => $around($reader->of($this->card->read)),
@@ -110,7 +110,7 @@ final readonly class Bench
             MoveKind::LongWrite,
             $this->good,
             self::INSERT + (int) ceil($this->card->writing(self::LONG, $gives)),
-            run: ['kind' => 'sustained', 'chain' => $this->good->pack(), 'course' => $this->card->course(self::LONG, $gives)],
+            run: ['kind' => 'sustained', 'chain' => $this->good->inCase(), 'course' => $this->card->course(self::LONG, $gives)],
         );
     }
 
@@ -120,7 +120,7 @@ final readonly class Bench
 
         return new Move($kind->value, $kind, $this->good, self::SCREEN + $this->seating($kind), run: [
             'kind' => 'screen',
-            'chain' => $this->good->pack(),
+            'chain' => $this->good->inCase(),
             'shows' => "{$this->card->shown} GB",
             'points' => 64,
             'bad' => $isAnswered ? [] : $this->fake(),
@@ -151,7 +151,7 @@ final readonly class Bench
 
         return new Move($kind->value, $kind, $reader, $this->passes($much) + $this->seating($kind), run: [
             ...$this->proof($much, [...$this->fake(), ...$spot]),
-            'chain' => $reader->pack(),
+            'chain' => $reader->inCase(),
             'reinserted' => $kind->isAgain(),
             ...$refused,
         ]);
@@ -167,7 +167,7 @@ final readonly class Bench
 
         return [
             'kind' => 'proof',
-            'chain' => $this->good->pack(),
+            'chain' => $this->good->inCase(),
             'mode' => 'raw',
             'shows' => "{$this->card->shown} GB",
             'written' => "{$gb} GB",

@@ -67,7 +67,7 @@ final readonly class MadeUpReader
     }
 
     /** @return array{reader: string, bus: string, link: string} for a case */
-    public function pack(): array
+    public function inCase(): array
     {
         return ['reader' => $this->name, 'bus' => $this->bus->value, 'link' => $this->link->value];
     }

@@ -33,7 +33,7 @@ final readonly class Packed
             'seed' => $exercise->seed,
             'label' => $exercise->card->label,
             'first' => ['reader' => $exercise->first->name, 'read' => $exercise->firstFigure()],
-            'readers' => array_map(fn (MadeUpReader $reader): array => $reader->pack(), $exercise->readers()),
+            'readers' => array_map(fn (MadeUpReader $reader): array => $reader->inCase(), $exercise->readers()),
             'moves' => array_map(
                 fn (Move $move): array => ['id' => $move->id, 'what' => $move->words(), 'seconds' => $move->seconds],
                 array_values($exercise->moves),

@@ -48,7 +48,7 @@ final class BurstCommand extends Command
         if ($this->option('json') === true) {
             $this->output->writeln(
                 json_encode(
-                    [...self::pack($burst), 'other' => $other === null ? null : self::pack($other)],
+                    [...self::told($burst), 'other' => $other === null ? null : self::told($other)],
                     JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_PRESERVE_ZERO_FRACTION,
                 ),
                 OutputInterface::OUTPUT_RAW,
@@ -71,7 +71,7 @@ final class BurstCommand extends Command
     }
 
     /** @return array<string, mixed> */
-    private static function pack(Burst $burst): array
+    private static function told(Burst $burst): array
     {
         return [
             'drain_bytes_per_second' => $burst->drain->bytesPerSecond,
