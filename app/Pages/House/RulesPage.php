@@ -232,7 +232,7 @@ final readonly class RulesPage extends Page
 
         return [
             $rule(
-                'fit.criterion',
+                'fit.school',
                 'What a card may record is decided',
                 lcfirst($fit->criterion->label()),
                 lcfirst(FitCriterion::Measured->label()),
