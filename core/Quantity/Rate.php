@@ -31,7 +31,9 @@ final readonly class Rate implements OwnJson
         return match (true) {
             is_string($given) => self::parse($given),
             (is_int($given) || is_float($given)) && $given > 0 && $given < self::MOST => self::bytesPerSecond((float) $given),
-            is_int($given) || is_float($given) => throw new InvalidArgumentException('give bytes a second, above nothing, that can be.'),
+            is_int($given) || is_float($given) => throw new InvalidArgumentException(
+                'give bytes a second, above nothing and below 10 TB/s.',
+            ),
             default => throw new InvalidArgumentException('write a speed, such as 95 MB/s.'),
         };
     }

@@ -38,6 +38,11 @@ final class BlockMap
         $this->bytes += array_fill_keys(array_map(fn (BlockClass $class): string => $class->value, BlockClass::cases()), 0);
     }
 
+    public function __clone()
+    {
+        $this->shifts = clone $this->shifts;
+    }
+
     public function add(Patch $patch): void
     {
         $this->bytes[$patch->class->value] += $patch->length;

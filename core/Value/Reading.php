@@ -33,7 +33,10 @@ final readonly class Reading
         $type = $parameter->getType();
         $in = $parameter->getAttributes(In::class)[0] ?? null;
         if ($in !== null) {
-            return self::inUnit($in->newInstance()->quantity, $type instanceof ReflectionNamedType && $type->getName() === 'array');
+            $one = self::inUnit($in->newInstance()->quantity);
+            $isMany = $type instanceof ReflectionNamedType && $type->getName() === 'array';
+
+            return $isMany ? self::each(DocType::of($parameter)->name === 'list', $one) : $one;
         }
 
         return $type instanceof ReflectionNamedType && ! in_array($type->getName(), ['array', 'mixed'], true)
@@ -57,15 +60,13 @@ final readonly class Reading
      * @param  class-string<OwnJson>  $quantity
      * @return Closure(mixed, string): mixed
      */
-    private static function inUnit(string $quantity, bool $isMany): Closure
+    private static function inUnit(string $quantity): Closure
     {
-        $one = function (mixed $given, string $at) use ($quantity): float {
+        return function (mixed $given, string $at) use ($quantity): float {
             $number = self::own($quantity, $given, $at)->jsonSerialize();
 
             return is_int($number) || is_float($number) ? (float) $number : throw new LogicException("{$quantity} is no number.");
         };
-
-        return $isMany ? self::each(false, $one) : $one;
     }
 
     /** @return Closure(mixed, string): mixed */

@@ -170,7 +170,8 @@ final class FullProof
             $written,
             $allWritten && ! $this->writing->full,
             read: $read,
-            core: $this->reading->core,
+            // As it is now: it may be kept while the proof goes on.
+            core: clone $this->reading->core,
             refused: $this->writing->refused->all(),
             writeTrace: $this->writing->trace->points(),
             readTrace: $this->reading->trace->points(),

@@ -42,7 +42,8 @@ final class ReadBack
     ) {
         $this->appraiser = new Appraiser($imprint);
         $this->trace = Trace::continued($from->readTrace, $device->stretch());
-        [$this->core, $this->read, $this->seconds] = [$from->core, $from->read, $from->reading];
+        // Where it is gone on from stays what it is, whatever is found behind it.
+        [$this->core, $this->read, $this->seconds] = [clone $from->core, $from->read, $from->reading];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Probe;
 
+use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
@@ -14,6 +15,7 @@ use Tally\Device\HostClock;
 use Tally\Pattern\BlockClass;
 use Tally\Pattern\Patch;
 use Tally\Probe\Observing\Phase;
+use Tally\Probe\Observing\ProgressSaver;
 use Tally\Probe\Observing\Unobserved;
 use Tally\Probe\Proof\Checkpoint;
 use Tally\Probe\Proof\FullProof;
@@ -101,10 +103,33 @@ final class ResumeTest extends TestCase
         $kept = self::loaded(Values::json($whole->checkpoint()));
         self::assertNotNull($kept);
         $told = FullProof::continued($kept, $device, $clock);
+        FullProof::continued($half = $kept->readAnew(), $device, $clock);
+        self::assertSame(0, $half->core->covered(), 'where it was gone on from stays what it was');
         self::assertEquals([$whole->core, $whole->diagnosis, false], [$told->core, $told->diagnosis, $told->stopped]);
         self::assertEqualsWithDelta($whole->read->span->seconds, $told->read->span->seconds, 1e-6);
         $again = FullProof::continued($kept->readAnew(), $device, $clock);
         self::assertEquals($whole->diagnosis, $again->diagnosis);
+    }
+
+    public function test_a_place_that_is_held_in_hand_stays_what_it_was_while_the_proof_goes_on(): void
+    {
+        $saver = new /** @implements ProgressSaver<Checkpoint> */ class implements ProgressSaver
+        {
+            /** @var list<Checkpoint> */
+            public array $held = [];
+
+            public function keep(Closure $soFar): void
+            {
+                $this->held[] = $soFar();
+            }
+        };
+        $clock = new SimulatedClock();
+        FullProof::on(new SimulatedDevice(Medium::parse('honest,size=200MB'), $clock), $clock, lookBack: false, saver: $saver);
+        $read = array_filter($saver->held, fn (Checkpoint $one): bool => $one->read > 0);
+        self::assertGreaterThan(2, count($read));
+        foreach ($read as $one) {
+            self::assertSame($one->read, $one->core->covered());
+        }
     }
 
     public function test_what_is_kept_comes_back_as_it_was(): void

@@ -83,9 +83,10 @@ final class ValuesTest extends TestCase
         yield 'a row that is none' => [['rows' => ['r']], '“at.rows[0]” is “r”: give a row.'];
         yield 'a row with a word for a size' => [['rows' => [['r', 'much']]], '“at.rows[0].1” is “much”: “much” is not a size.'];
         yield 'a speed of nothing' => [['speeds' => [1, 0]], '“at.speeds[1]” is 0:'];
+        yield 'an object of speeds for a list' => [['speeds' => ['a' => 5]], '“at.speeds” is an object: give a list.'];
         yield 'a speed beyond all measure' => [
             ['speeds' => [1e30]],
-            '“at.speeds[0]” is 1.0e+30: give bytes a second, above nothing, that can be.',
+            '“at.speeds[0]” is 1.0e+30: give bytes a second, above nothing and below 10 TB/s.',
         ];
         yield 'a size that is none' => [['size' => 'seven'], '“at.size” is “seven”: “seven” is not a size.'];
         yield 'a list for a size' => [['size' => [1]], '“at.size” is a list of 1: write a size, such as 1 GB.'];
