@@ -84,7 +84,7 @@ export default function Rules({ rules, judge, due, fit, plan, draft, cards, pers
                         Keep these rules
                     </RuleForm>
                 </Sheet>
-                <Sheet title="What a card may record" caption="the criterion that decides at Fit">
+                <Sheet title="What a card may record" caption="what decides at Fit">
                     <RuleForm url="/fit/rules" fields={FIT} values={{ ...fit }} person={person}>
                         Keep this criterion
                     </RuleForm>
@@ -120,7 +120,7 @@ export default function Rules({ rules, judge, due, fit, plan, draft, cards, pers
             <MarginLook>
                 <h2 style={{ fontSize: 22 }}>Where they are changed</h2>
                 <p style={{ fontSize: 13 }}>
-                    All of them here; what decides also at{' '}
+                    All of them here; what decides at Fit, also on the page{' '}
                     <Link href="/fit" style={{ color: 'inherit' }}>
                         Fit
                     </Link>
