@@ -25,38 +25,41 @@ final class CounterfeitTest extends TestCase
 
     private const MIB = 1_048_576;
 
+    /** The raw ones show 96 of these: large enough for laps, caches and 64 places, small enough to be proven forty times. */
+    private const UNIT = 524_288;
+
     /**
      * @return iterable<string, array{string, array<string, int|string>, Condition, int, int|null}> kind, traits, condition,
      * capacity, wrap
      */
     public static function cards(): iterable
     {
-        $odd = 17 * self::MIB + 512 * 77;
-        yield 'honest' => ['honest', [], Condition::Whole, 96 * self::MIB, null];
-        yield 'wraps at a third' => ['wraps', ['true' => 32 * self::MIB], Condition::Wraps, 32 * self::MIB, 32 * self::MIB];
+        $odd = 17 * self::UNIT + 512 * 77;
+        yield 'honest' => ['honest', [], Condition::Whole, 96 * self::UNIT, null];
+        yield 'wraps at a third' => ['wraps', ['true' => 32 * self::UNIT], Condition::Wraps, 32 * self::UNIT, 32 * self::UNIT];
         yield 'wraps at an odd sector' => ['wraps', ['true' => $odd], Condition::Wraps, $odd, $odd];
-        yield 'wraps at an odd byte' => ['wraps', ['true' => 33_333_333], Condition::Wraps, 33_333_333, 33_333_333];
+        yield 'wraps at an odd byte' => ['wraps', ['true' => 16_666_667], Condition::Wraps, 16_666_667, 16_666_667];
         yield 'wraps less than twice' => [
             'wraps',
-            ['true' => 90 * self::MIB - 512],
+            ['true' => 90 * self::UNIT - 512],
             Condition::Wraps,
-            90 * self::MIB - 512,
-            90 * self::MIB - 512,
+            90 * self::UNIT - 512,
+            90 * self::UNIT - 512,
         ];
         yield 'wraps after a part that is spared' => [
             'wraps',
-            ['true' => 40 * self::MIB, 'from' => 10 * self::MIB + 4096],
+            ['true' => 40 * self::UNIT, 'from' => 10 * self::UNIT + 4096],
             Condition::Wraps,
-            40 * self::MIB,
-            30 * self::MIB - 4096,
+            40 * self::UNIT,
+            30 * self::UNIT - 4096,
         ];
         yield 'its first lap stays' => ['first-lap-stays', ['true' => $odd], Condition::Wraps, $odd, $odd];
         yield 'drops, zeros' => ['drops', ['true' => $odd], Condition::Drops, $odd, null];
-        yield 'drops, ones' => ['drops-ff', ['true' => 48 * self::MIB], Condition::Drops, 48 * self::MIB, null];
-        yield 'a scratch sector for the rest' => ['scratch', ['true' => 24 * self::MIB], Condition::Drops, 24 * self::MIB, null];
+        yield 'drops, ones' => ['drops-ff', ['true' => 48 * self::UNIT], Condition::Drops, 48 * self::UNIT, null];
+        yield 'a scratch sector for the rest' => ['scratch', ['true' => 24 * self::UNIT], Condition::Drops, 24 * self::UNIT, null];
         yield 'noise behind its end' => ['noise', ['true' => $odd], Condition::Corrupts, $odd, null];
-        yield 'corrupts behind its end' => ['corrupts', ['true' => 60 * self::MIB], Condition::Corrupts, 60 * self::MIB, null];
-        yield 'errors behind its end' => ['refuses', ['true' => 64 * self::MIB], Condition::Refuses, 64 * self::MIB, null];
+        yield 'corrupts behind its end' => ['corrupts', ['true' => 60 * self::UNIT], Condition::Corrupts, 60 * self::UNIT, null];
+        yield 'errors behind its end' => ['refuses', ['true' => 64 * self::UNIT], Condition::Refuses, 64 * self::UNIT, null];
     }
 
     /** @param  array<string, int|string>  $traits */
@@ -86,16 +89,16 @@ final class CounterfeitTest extends TestCase
             [$condition, $capacity, $wrap],
             [$result->diagnosis->condition, $result->diagnosis->capacity->count, $result->diagnosis->wrap],
         );
-        self::assertLessThan(96 * self::MIB, $result->core->covered());
+        self::assertLessThan(96 * self::UNIT, $result->core->covered());
     }
 
     /** @return iterable<string, array{string, int, int}> kind, its size or the address line that is missing, what it keeps */
     public static function mixedUp(): iterable
     {
-        yield 'an address line that is not connected' => ['line', 4 * self::MIB, 48 * self::MIB];
-        yield 'a low one' => ['line', 8192, 48 * self::MIB];
-        yield 'a mirror' => ['mirror', 32 * self::MIB, 32 * self::MIB];
-        yield 'a shuffle' => ['shuffle', 40 * self::MIB, 40 * self::MIB];
+        yield 'an address line that is not connected' => ['line', 4 * self::UNIT, 48 * self::UNIT];
+        yield 'a low one' => ['line', 8192, 48 * self::UNIT];
+        yield 'a mirror' => ['mirror', 32 * self::UNIT, 32 * self::UNIT];
+        yield 'a shuffle' => ['shuffle', 40 * self::UNIT, 40 * self::UNIT];
     }
 
     #[DataProvider('mixedUp')]
@@ -108,7 +111,7 @@ final class CounterfeitTest extends TestCase
         );
         $screen = $this->on($kind, ['true' => $true], fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock()));
         self::assertSame([Condition::Aliases, false], [$screen->diagnosis->condition, $screen->diagnosis->exact]);
-        self::assertLessThan(0.93 * 96 * self::MIB, $screen->diagnosis->capacity->count);
+        self::assertLessThan(0.93 * 96 * self::UNIT, $screen->diagnosis->capacity->count);
     }
 
     public function test_a_misplaced_block_is_a_fault_and_no_fake(): void
@@ -116,7 +119,7 @@ final class CounterfeitTest extends TestCase
         foreach ([FullProof::on(...), QuickScreen::on(...)] as $probe) {
             $result = $this->on(
                 'strays',
-                ['true' => 90 * self::MIB],
+                ['true' => 80 * self::UNIT],
                 fn (RawDevice $device): ProofResult => $probe($device, new HostClock()),
             );
             self::assertSame([Condition::Faulty, self::MIB], [$result->diagnosis->condition, $result->core->bytes(BlockClass::Echoes)]);
@@ -135,10 +138,10 @@ final class CounterfeitTest extends TestCase
     {
         $result = $this->on(
             'drops',
-            ['true' => 32 * self::MIB, 'cache' => 8 * self::MIB],
+            ['true' => 32 * self::UNIT, 'cache' => 8 * self::UNIT],
             fn (RawDevice $device): ProofResult => FullProof::on($device, new HostClock()),
         );
-        self::assertSame([Condition::Drops, 32 * self::MIB], [$result->diagnosis->condition, $result->diagnosis->capacity->count]);
+        self::assertSame([Condition::Drops, 32 * self::UNIT], [$result->diagnosis->condition, $result->diagnosis->capacity->count]);
         self::assertStringContainsString('from a cache inside it', implode(' ', $result->diagnosis->also));
     }
 
@@ -146,10 +149,10 @@ final class CounterfeitTest extends TestCase
     {
         $result = $this->on(
             'drops',
-            ['true' => 32 * self::MIB + 512, 'cache' => 6 * self::MIB],
+            ['true' => 32 * self::UNIT + 512, 'cache' => 6 * self::UNIT],
             fn (RawDevice $device): ProofResult => QuickScreen::on($device, new HostClock()),
         );
-        self::assertSame([Condition::Drops, 32 * self::MIB + 512], [$result->diagnosis->condition, $result->diagnosis->capacity->count]);
+        self::assertSame([Condition::Drops, 32 * self::UNIT + 512], [$result->diagnosis->condition, $result->diagnosis->capacity->count]);
     }
 
     /** @return iterable<string, array{string, array<string, int|string>, Condition, int|null}> kind, traits, condition, lap */
@@ -197,7 +200,7 @@ final class CounterfeitTest extends TestCase
      */
     private function on(string $kind, array $traits, callable $probe): ProofResult
     {
-        $device = RawDevice::open($this->counterfeit($kind, 96 * self::MIB, $traits), new Guard([]));
+        $device = RawDevice::open($this->counterfeit($kind, 96 * self::UNIT, $traits), new Guard([]));
         try {
             return $probe($device);
         } finally {

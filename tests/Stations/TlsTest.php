@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Stations;
 
 use CurlHandle;
+use Database\Seeders\DemoPeople;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 use Tests\Support\StartsIt;
@@ -79,14 +80,22 @@ final class TlsTest extends TestCase
         self::assertSame(200, $this->ask($curl, "{$at}/intake")[0], $what);
     }
 
+    /** @param  array<string, string>  $settings */
+    private function startWithPeople(array $settings): void
+    {
+        $start = $this->start(['--detach', '--empty'], $settings);
+        self::assertSame(0, $start->run(), $start->getErrorOutput());
+        $seed = $this->asStarted(['php', 'artisan', 'db:seed', '--class', DemoPeople::class, '--force'], $settings);
+        self::assertSame(0, $seed->run(), $seed->getErrorOutput());
+    }
+
     public function test_on_a_port_of_its_own_and_on_443(): void
     {
         $certificate = $this->certificate();
         $ports = posix_geteuid() === 0 ? [null, 443] : [null];
         foreach ($ports as $port) {
             $settings = [...$certificate, ...$port === null ? [] : ['APP_PORT' => (string) $port]];
-            $start = $this->start(['--detach'], $settings);
-            self::assertSame(0, $start->run(), $start->getErrorOutput());
+            $port === null ? $this->startWithPeople($settings) : self::assertSame(0, $this->start(['--detach'], $settings)->run());
             $this->mustLetIn($port ?? $this->port, 'with a certificate of its own');
             self::assertSame(0, $this->start(['--stop'])->run());
         }
@@ -95,8 +104,7 @@ final class TlsTest extends TestCase
     public function test_behind_a_proxy_that_ends_tls(): void
     {
         $certificate = $this->certificate();
-        $start = $this->start(['--detach'], ['TALLY_BEHIND_PROXY' => '1', 'TALLY_HOSTS' => self::NAME]);
-        self::assertSame(0, $start->run(), $start->getErrorOutput());
+        $this->startWithPeople(['TALLY_BEHIND_PROXY' => '1', 'TALLY_HOSTS' => self::NAME]);
         $folder = $this->folder();
         $ports = [FreePort::take(), ...posix_geteuid() === 0 ? [443] : []];
         $listens = implode('', array_map(fn (int $port): string => "listen 127.0.0.1:{$port} ssl;", $ports));

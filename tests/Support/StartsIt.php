@@ -33,6 +33,15 @@ trait StartsIt
      */
     private function start(array $options, array $settings = []): Process
     {
+        return $this->asStarted([dirname(__DIR__, 2).'/start', ...$options], $settings);
+    }
+
+    /**
+     * @param  list<string>  $command
+     * @param  array<string, string>  $settings
+     */
+    private function asStarted(array $command, array $settings = []): Process
+    {
         if ($this->run === null) {
             [$this->run, $this->port] = [$this->folder(), FreePort::take()];
         }
@@ -55,7 +64,7 @@ trait StartsIt
             ...$settings,
         ];
 
-        return new Process([dirname(__DIR__, 2).'/start', ...$options], dirname(__DIR__, 2), $env, timeout: 120);
+        return new Process($command, dirname(__DIR__, 2), $env, timeout: 120);
     }
 
     /** @param  callable(): bool  $is */
