@@ -22,7 +22,7 @@ final class DatabaseAwayTest extends StationTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->database = new ScratchDatabase($this->folder());
+        $this->database = new ScratchDatabase($this->inMemory());
         $this->database->begin();
         $this->seed(DemoGear::class);
     }

@@ -25,7 +25,7 @@ final class ReplicaTest extends StationTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->folder = $this->folder();
+        $this->folder = $this->inMemory();
         mkdir("{$this->folder}/replica");
         $this->books = new ScratchDatabase($this->folder, [
             'DB_LISTEN' => '127.0.0.1',

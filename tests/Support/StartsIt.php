@@ -43,7 +43,7 @@ trait StartsIt
     private function asStarted(array $command, array $settings = []): Process
     {
         if ($this->run === null) {
-            [$this->run, $this->port] = [$this->folder(), FreePort::take()];
+            [$this->run, $this->port] = [$this->inMemory(), FreePort::take()];
         }
         // Only what a shell would have: the settings of the tests are not those of what is started.
         $env = [

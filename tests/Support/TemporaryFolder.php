@@ -23,6 +23,12 @@ trait TemporaryFolder
         return $folder;
     }
 
+    /** One whose data are in no danger of being missed: in memory, where there is such a place. */
+    protected function inMemory(): string
+    {
+        return $this->folder(is_writable('/dev/shm') ? '/dev/shm' : '/tmp');
+    }
+
     protected function tearDown(): void
     {
         foreach ($this->folders as $folder) {
