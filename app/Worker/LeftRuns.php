@@ -81,8 +81,9 @@ final readonly class LeftRuns
         $asked = $run->parameters;
 
         return match (true) {
-            $asked instanceof CopyParameters => " What it had copied stays in {$asked->into}, whole files under their names and at ".
-                'most one piece as .gritty-tally-part: look at it and remove it by hand, since a copy goes into a new folder only.',
+            $asked instanceof CopyParameters => " What it had copied stays in {$asked->into}, whole files under their names, a ".
+                'piece of one in a folder that begins with .gritty-tally. Look at both and remove them by hand: a copy goes into a new '.
+                'folder only.',
             $run->kind->isProof() && $run->checkpoint !== null => ' It can be continued from there.',
             $run->slot?->kind === SlotKind::Folder => ' What it wrote is removed when that card is next used here.',
             default => '',

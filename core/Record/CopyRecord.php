@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tally\Record;
 
-use Tally\Probe\Copy\CopyResult;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 use Tally\Reading\Copy\CopyReading;
 use Tally\Reading\Copy\FileOverhead;
 use Tally\Reading\Copy\Lap;
+use Tally\Transfer\TimedResult;
 
 /** What is kept of a timed copy. */
 final readonly class CopyRecord implements Result
@@ -35,7 +35,7 @@ final readonly class CopyRecord implements Result
         public bool $forgot = true,
     ) {}
 
-    public static function of(CopyResult $result): self
+    public static function of(TimedResult $result): self
     {
         $laps = [Lap::Copied->value => $result->copied->seconds, Lap::Verified->value => $result->verified?->seconds];
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Transfer;
 
+use Closure;
 use Tally\Device\Fault\MediumGone;
 use Tally\Device\Host\FileFacts;
 use Tally\Device\Host\HostError;
@@ -42,6 +43,7 @@ final class CopyPass
      * @param  list<SourceFile>  $files
      * @param  list<Destination>  $onto
      * @param  array<string, ListedFile>  $known  by path: what the files are to be, where they were read before
+     * @param  (Closure(int): void)|null  $each  told of each file’s bytes once it has its name, which it is given alone then
      */
     public function __construct(
         private readonly Source $source,
@@ -49,6 +51,7 @@ final class CopyPass
         private readonly array $onto,
         private readonly array $known,
         private readonly Pacemaker $beat,
+        private readonly ?Closure $each = null,
     ) {
         $this->sha256 = new Sha256Beside();
     }
@@ -74,8 +77,9 @@ final class CopyPass
                 if (! $done) {
                     break;
                 }
-                if ($files >= self::FILES || $bytes >= self::BYTES) {
+                if ($this->each !== null || $files >= self::FILES || $bytes >= self::BYTES) {
                     $this->commit();
+                    $this->told($file->path);
                     [$files, $bytes] = [0, 0];
                 }
             }
@@ -84,6 +88,18 @@ final class CopyPass
         }
 
         return $done;
+    }
+
+    private function told(string $path): void
+    {
+        foreach ($this->each === null ? [] : $this->onto as $drive) {
+            $whole = $drive->whole()[$path] ?? null;
+            if ($whole !== null && $this->each !== null) {
+                ($this->each)($whole->size);
+
+                return;
+            }
+        }
     }
 
     /** What was written is brought onto the drives and named, with its checksums. */

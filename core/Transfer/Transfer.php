@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tally\Transfer;
 
+use Closure;
 use Generator;
 use Tally\Device\Clock;
 use Tally\Device\Fault\CannotCopy;
@@ -214,11 +215,15 @@ final class Transfer
         $drive->isTheSame(ListedFile::of($file, $sums));
     }
 
-    public function run(Clock $clock, Observer $observer = new Unobserved()): TransferResult
+    /**
+     * @param  (Closure(int): void)|null  $each  told of each file’s bytes once it is on the drives, which are made to take it alone then;
+     *                                           null where they take many together
+     */
+    public function run(Clock $clock, Observer $observer = new Unobserved(), bool $readBack = true, ?Closure $each = null): TransferResult
     {
-        $beat = new Pacemaker($clock, $observer, $this->toCopy() + $this->toReadBack());
+        $beat = new Pacemaker($clock, $observer, $this->toCopy() + ($readBack ? $this->toReadBack() : 0));
         $began = $clock->now();
-        $copying = new CopyPass($this->source, $this->files, array_values($this->onto), $this->known, beat: $beat);
+        $copying = new CopyPass($this->source, $this->files, array_values($this->onto), $this->known, beat: $beat, each: $each);
         $cutShort = null;
         $done = true;
         try {
@@ -236,13 +241,14 @@ final class Transfer
         }
         $copied = $clock->now() - $began;
         $reading = array_map(fn (Destination $drive): ReadBackPass => new ReadBackPass($drive, $this->source), $this->onto);
-        if ($done && $cutShort === null) {
+        $isReadBack = $readBack && $done && $cutShort === null;
+        if ($isReadBack) {
             $done = $this->readBack($reading, $beat);
             foreach ($reading as $pass) {
                 array_push($this->troubles, ...$pass->troubles);
             }
         }
-        if ($done && $cutShort === null && $this->known === []) {
+        if ($isReadBack && $done && $this->known === []) {
             // Reading back takes as long as copying: a card can grow meanwhile.
             $this->mustBeUnchanged();
         }
@@ -253,6 +259,7 @@ final class Transfer
             array_sum(array_map($this->size(...), $this->files)),
             $copying->read,
             copied: $copied,
+            readBack: $isReadBack && $done ? $clock->now() - $began : null,
             seconds: $clock->now() - $began,
             skipped: $this->source->skipped,
             copies: $this->outcomes($reading),
@@ -458,6 +465,19 @@ final class Transfer
         }
 
         return $filed;
+    }
+
+    /** What is whole stays under its names, without lists beside it and with nothing to go on from. */
+    public function leaveAsItIs(): void
+    {
+        foreach ($this->onto as $drive) {
+            try {
+                $drive->finish();
+            } catch (HostError $error) {
+                $drive->close($drive->told($error, 0));
+                $drive->leave();
+            }
+        }
     }
 
     /** @return array<string, ListedFile> what is whole on a drive, by path: what a copy of that copy is to be */

@@ -14,6 +14,7 @@ final readonly class TransferResult implements JsonSerializable
      * @param  int  $files  on the card, and their bytes
      * @param  int  $read  bytes that were read of the card to copy it
      * @param  float  $copied  seconds until the last file had its name
+     * @param  float|null  $readBack  seconds until all was read back; null where it was not asked for or not reached
      * @param  float  $seconds  in all
      * @param  list<string>  $skipped  links and what is no file
      * @param  list<CopyOnDrive>  $copies
@@ -27,6 +28,7 @@ final readonly class TransferResult implements JsonSerializable
         public int $bytes,
         public int $read,
         public float $copied,
+        public ?float $readBack,
         public float $seconds,
         public array $skipped,
         public array $copies,
@@ -45,6 +47,26 @@ final readonly class TransferResult implements JsonSerializable
         }
 
         return $this->troubles === [] && ! $this->stopped && $this->cutShort === null;
+    }
+
+    /** @return string|null a sentence, where not all of the source could be read as it is */
+    public function ofTheSource(): ?string
+    {
+        foreach ($this->troubles as $trouble) {
+            if ($trouble->kind->isOfTheSource()) {
+                return $trouble->sentence();
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> files that did not read back as they were written */
+    public function ofTheCopies(): array
+    {
+        $of = array_filter($this->troubles, fn (Trouble $trouble): bool => ! $trouble->kind->isOfTheSource());
+
+        return array_values(array_map(fn (Trouble $trouble): string => FilePath::shown($trouble->path), $of));
     }
 
     /** @return array<string, mixed> */

@@ -572,6 +572,7 @@ final class SafeOffloadTest extends TestCase
             180_000,
             1,
             copied: 1.0,
+            readBack: 1.0,
             seconds: 1.0,
             skipped: [],
             copies: $both,

@@ -10,12 +10,12 @@ use Tally\Device\Files\FolderFiles;
 use Tally\Device\FolderDevice;
 use Tally\Device\HeldFolder;
 use Tally\Device\HostClock;
-use Tally\Probe\Copy\TimedCopy;
 use Tally\Probe\SmallFiles;
 use Tally\Probe\SpeedPlan;
 use Tally\Probe\SpeedRun;
 use Tally\Probe\SustainedRun;
 use Tally\Quantity\Bytes;
+use Tally\Transfer\TimedCopy;
 use Tests\Support\LoopMount;
 use Tests\Support\Meddle;
 

@@ -11,11 +11,11 @@ use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
-use Tally\Probe\Copy\CopyResult;
-use Tally\Probe\Copy\TimedCopy;
 use Tally\Quantity\Span;
 use Tally\Reading\Copy\Lap;
 use Tally\Record\CopyRecord;
+use Tally\Transfer\TimedCopy;
+use Tally\Transfer\TimedResult;
 use Tally\Value\Values;
 
 /** Exit codes: 0 copied (and read back alike), 1 a file did not read back as it was, 2 could not run (to the end). */
@@ -99,7 +99,7 @@ final class CopyCommand extends Command
         }
     }
 
-    private function exitCode(CopyResult $result): int
+    private function exitCode(TimedResult $result): int
     {
         if ($result->different !== []) {
             $this->complain(

@@ -19,7 +19,6 @@ use Tally\Device\Fault\DeviceFault;
 use Tally\Device\HostClock;
 use Tally\Device\HostLoad;
 use Tally\Measured\Instrument;
-use Tally\Probe\Copy\TimedCopy;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Proof\FullProof;
 use Tally\Probe\Screen\QuickScreen;
@@ -39,6 +38,7 @@ use Tally\Record\RunKind;
 use Tally\Record\SpeedParameters;
 use Tally\Record\SpeedRecord;
 use Tally\Record\SustainedRecord;
+use Tally\Transfer\TimedCopy;
 
 /** Carries a waiting run through to its end, and files what came of it. */
 final readonly class RunConductor

@@ -2,18 +2,19 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Copy;
+namespace Tests\Core\Transfer;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tally\Device\Fault\UnusablePath;
 use Tally\Device\HostClock;
-use Tally\Probe\Copy\FileTree;
-use Tally\Probe\Copy\TimedCopy;
 use Tally\Probe\Observing\Observer;
 use Tally\Probe\Observing\Phase;
 use Tally\Probe\Observing\Progress;
 use Tally\Record\CopyRecord;
+use Tally\Transfer\FilePath;
+use Tally\Transfer\Source;
+use Tally\Transfer\TimedCopy;
 use Tally\Value\Values;
 use Tests\Support\Meddle;
 use Tests\Support\StopAt;
@@ -93,17 +94,21 @@ final class TimedCopyTest extends TestCase
         $result = TimedCopy::of($card, $drive, true)->run(new HostClock(), new StopAt(Phase::Writing, 0.5, 1));
         self::assertTrue($result->stopped);
         self::assertNull($result->verified);
-        $copied = FileTree::of("{$drive}/card");
+        $copied = Source::at("{$drive}/card");
         self::assertCount($result->files, $copied->files);
-        self::assertSame($result->bytes->count, $copied->bytes()->count);
+        self::assertSame($result->bytes->count, $copied->bytes());
         foreach ($copied->files as $file) {
-            self::assertFileEquals("{$card}/{$file['path']}", "{$drive}/card/{$file['path']}");
+            self::assertFileEquals("{$card}/{$file->path}", "{$drive}/card/{$file->path}");
         }
     }
 
     public function test_a_card_pulled_out_ends_it_with_a_sentence(): void
     {
         [$card, $drive] = $this->cardAndDrive();
+        // More than are opened before it is their turn.
+        foreach (range(1, 100) as $i) {
+            file_put_contents("{$card}/DCIM/100/MORE_{$i}.raw", 'x');
+        }
         $pull = new class($card) implements Observer
         {
             public function __construct(private readonly string $card) {}
@@ -112,6 +117,7 @@ final class TimedCopyTest extends TestCase
             {
                 if ($progress->done > 3_000_000 && is_dir($this->card)) {
                     rename($this->card, "{$this->card}-away");
+                    exec('rm -r '.escapeshellarg("{$this->card}-away"));
                 }
             }
 
@@ -123,7 +129,7 @@ final class TimedCopyTest extends TestCase
         $result = TimedCopy::of($card, $drive, true)->run(new HostClock(), $pull);
         self::assertStringContainsString('is gone: the card was pulled out', (string) $result->cutShort);
         self::assertGreaterThan(0, $result->files);
-        self::assertCount($result->files, FileTree::of("{$drive}/card")->files);
+        self::assertCount($result->files, Source::at("{$drive}/card")->files);
     }
 
     public function test_names_of_any_bytes_and_length_are_copied_or_told(): void
@@ -142,7 +148,7 @@ final class TimedCopyTest extends TestCase
             self::assertSame($name, file_get_contents("{$drive}/card/{$name}"));
         }
         // What is kept of it is text, whatever the names are.
-        self::assertSame('caf\\xE9.mov', FileTree::word($names[1]));
+        self::assertSame('caf\\xE9.mov', FilePath::shown($names[1]));
         self::assertIsString(json_encode((array) Values::plain(CopyRecord::of($result))));
     }
 
@@ -163,12 +169,12 @@ final class TimedCopyTest extends TestCase
         [$card, $drive] = $this->cardAndDrive();
         $seen = [];
         $watch = new Meddle(100_000, function () use ($drive, &$seen): void {
-            $seen = self::everything("{$drive}/card");
+            $seen = self::everything($drive);
         });
         TimedCopy::of($card, $drive, false)->run(new HostClock(), $watch);
-        self::assertContains('DCIM/100/.gritty-tally-part', $seen);
-        self::assertNotContains('DCIM/100/IMG_10.raw', $seen);
-        self::assertSame([], array_filter(self::everything("{$drive}/card"), fn (string $name): bool => str_contains($name, 'part')));
+        self::assertNotSame([], array_filter($seen, fn (string $name): bool => preg_match('#^\.gritty-tally-.*/\d+\.part$#', $name) === 1));
+        self::assertNotContains('card/DCIM/100/IMG_10.raw', $seen);
+        self::assertSame([], array_filter(self::everything($drive), fn (string $name): bool => str_contains($name, 'gritty')));
     }
 
     /** @return iterable<string, array{string, string, string}> source, into, what is said */
@@ -196,5 +202,28 @@ final class TimedCopyTest extends TestCase
             self::assertStringContainsString($said, $fault->getMessage());
         }
         self::assertSame($before, self::everything($folder));
+    }
+
+    public function test_pieces_of_one_that_died_are_in_nobodys_way(): void
+    {
+        [$card, $drive] = $this->cardAndDrive();
+        $died = TimedCopy::of($card, $drive, false);
+        unset($died);
+        self::assertNotSame([], self::everything($drive));
+        $result = TimedCopy::of($card, $drive, true)->run(new HostClock());
+        self::assertSame([13, [], null], [$result->files, $result->different, $result->cutShort]);
+        self::assertSame([], array_filter(self::everything($drive), fn (string $name): bool => str_contains($name, 'gritty')));
+    }
+
+    public function test_one_file_that_cannot_be_read_is_told_and_the_rest_is_copied(): void
+    {
+        if (posix_geteuid() === 0) {
+            self::markTestSkipped('Root reads everything.');
+        }
+        [$card, $drive] = $this->cardAndDrive();
+        chmod("{$card}/DCIM/100/IMG_3.raw", 0);
+        $result = TimedCopy::of($card, $drive, true)->run(new HostClock());
+        self::assertStringContainsString('IMG_3.raw could not be read', (string) $result->cutShort);
+        self::assertSame(12, $result->files);
     }
 }

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Tally\Probe\Copy;
+namespace Tally\Transfer;
 
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 
 /** What a timed copy came to. Only whole files count: one that was cut off has been taken away again. */
-final readonly class CopyResult
+final readonly class TimedResult
 {
     /**
      * @param  Bytes  $bytes  of the whole files
