@@ -9,9 +9,11 @@ use App\Models\Kit\Host;
 use App\Models\Offload\OffloadCopy;
 use App\Offload\Carrying\Standing;
 use App\Rules\NotMoreThan;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Tally\Chain\Ceiling;
 use Tally\Chain\Link;
+use Tally\Offload\Question\DriveKind;
 
 /** Drives: link, steady speeds, a fast cache that runs out, whether they spin, and room. */
 final readonly class Drives implements KitSection
@@ -83,11 +85,14 @@ final readonly class Drives implements KitSection
                         none: 'none: it is plugged in',
                     ),
                     new KitFieldProps(
-                        'spinning',
+                        'kind',
                         'Kind',
                         'choice',
-                        [$drive?->spinning === true ? '1' : '0'],
-                        choices: [new ChoiceProps('0', 'no moving parts', []), new ChoiceProps('1', 'spinning', [])],
+                        [($drive->kind ?? DriveKind::Solid)->value],
+                        choices: array_map(
+                            fn (DriveKind $kind): ChoiceProps => new ChoiceProps($kind->value, $kind->words(), []),
+                            DriveKind::cases(),
+                        ),
                     ),
                     Field::rate('write', 'Steady write', $drive?->write, '880 MB/s'),
                     Field::rate('read', 'Read', $drive?->read, '960 MB/s'),
@@ -108,10 +113,10 @@ final readonly class Drives implements KitSection
             'name' => KitRules::name(),
             'link' => KitRules::link(),
             'host_id' => ['bail', 'nullable', 'integer', 'exists:hosts,id'],
-            'spinning' => ['nullable', 'in:0,1'],
+            'kind' => ['bail', 'nullable', Rule::enum(DriveKind::class)],
             'write' => KitRules::rate('required'),
             'read' => KitRules::rate('required'),
-            'cache' => KitRules::size('nullable', 'required_with:cache_write'),
+            'cache' => KitRules::size('nullable', 'required_with:cache_write', 'required_if:kind,cached'),
             'cache_write' => KitRules::rate('nullable', 'required_with:cache'),
             'capacity' => KitRules::size(),
             'free' => [...KitRules::size('required'), new NotMoreThan('capacity', 'cannot be free on a drive of')],
@@ -125,9 +130,10 @@ final readonly class Drives implements KitSection
             ...KitRules::empty('name', 'The name is empty. Write what it is, such as its maker and model.'),
             'link' => 'The link “:input” is not one of the list. Choose one.',
             'host_id' => 'This host is no longer in the kit. Choose another one.',
-            'spinning' => 'Whether it spins was “:input”. Choose one of the list.',
+            'kind' => 'The kind of drive was “:input”. Choose one of the list.',
             'write.required' => 'The steady write is empty. Write what it keeps up once its cache is full, such as 880 MB/s.',
             'read.required' => 'The read is empty. Write how fast it reads, such as 960 MB/s.',
+            'cache.required_if' => 'A cached drive has a cache. Give its size and its speed, or choose “no moving parts”.',
             'cache.required_with' => 'A cache has a size and a speed. Give both, or neither.',
             'cache_write.required_with' => 'A cache has a size and a speed. Give both, or neither.',
             'free.required' => 'The free space is empty. Write how much is free now, such as 640 GB.',
@@ -148,7 +154,7 @@ final readonly class Drives implements KitSection
                 'name' => $typed->text('name'),
                 'link' => $typed->text('link'),
                 'host_id' => $typed->id('host_id'),
-                'spinning' => $typed->isSo('spinning'),
+                'kind' => DriveKind::of(DriveKind::tryFrom($typed->text('kind')) ?? DriveKind::Solid, $typed->size('cache') !== null),
                 'write' => $typed->rate('write'),
                 'read' => $typed->rate('read'),
                 'cache' => $typed->size('cache'),
@@ -178,7 +184,7 @@ final readonly class Drives implements KitSection
             array_filter(
                 [
                     $drive->free->decimal()."{$of} free".($drive->host === null ? '' : ", inside {$drive->host->name}"),
-                    $drive->spinning ? 'spinning: two streams at once slow it down a lot' : null,
+                    $drive->kind->caution(),
                     $drive->cache === null || $drive->cache_write === null
                         ? null
                         : 'first '.

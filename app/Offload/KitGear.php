@@ -216,7 +216,7 @@ final class KitGear
             (float) $drive->free->count,
             cache: (float) ($drive->cache->count ?? 0),
             fast: $drive->cache_write->bytesPerSecond ?? $drive->write->bytesPerSecond,
-            isSpinning: $drive->spinning,
+            kind: $drive->kind,
             inside: $drive->host?->name,
             link: $link->usable()->bytesPerSecond,
         );

@@ -7,6 +7,7 @@ namespace Tally\Offload;
 use Tally\Chain\HostLink;
 use Tally\Offload\Question\Controller;
 use Tally\Offload\Question\Drive;
+use Tally\Offload\Question\DriveKind;
 use Tally\Offload\Question\Host;
 use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Port;
@@ -49,15 +50,11 @@ final readonly class Changed
     {
         $one = $question->drives[$at];
         $drives = $question->drives;
-        $drives[$at] = new Drive(
-            $one->name,
-            2 * $one->write,
-            2 * $one->read,
-            $one->free,
-            cache: $one->cache,
+        $drives[$at] = $one->with(
+            write: 2 * $one->write,
+            read: 2 * $one->read,
             fast: 2 * $one->fast,
-            isSpinning: false,
-            inside: $one->inside,
+            kind: DriveKind::of(DriveKind::Solid, $one->cache > 0),
             link: self::faster($one->link),
         );
 

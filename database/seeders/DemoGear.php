@@ -21,6 +21,7 @@ use App\Models\Stations\Station;
 use Illuminate\Database\Seeder;
 use Tally\Chain\HostLink;
 use Tally\Label\Bus;
+use Tally\Offload\Question\DriveKind;
 
 /** Hosts with a dock, readers on cables, a camera as its own reader, an adapter, drives, cameras, and the bench with its slots. */
 final class DemoGear extends Seeder
@@ -166,7 +167,7 @@ final class DemoGear extends Seeder
                 'read' => $read * 1e6,
                 'free' => $free * $gb,
                 'capacity' => $capacity * $gb,
-                'spinning' => in_array($tag, ['D3', 'D6'], true),
+                'kind' => DriveKind::of(in_array($tag, ['D3', 'D6'], true) ? DriveKind::Spinning : DriveKind::Solid, $cache !== null),
                 'cache' => $cache === null ? null : $cache * $gb,
                 'cache_write' => $fast === null ? null : $fast * 1e6,
                 'host_id' => $inside === null ? null : Host::query()->where('name', $inside)->value('id'),

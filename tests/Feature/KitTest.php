@@ -17,6 +17,7 @@ use Illuminate\Support\ViewErrorBag;
 use Inertia\Testing\AssertableInertia;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tally\Chain\CeilingOrigin;
+use Tally\Offload\Question\DriveKind;
 use Tests\TestCase;
 
 final class KitTest extends TestCase
@@ -98,7 +99,7 @@ final class KitTest extends TestCase
             'tag' => 'D9',
             'name' => 'box',
             'link' => 'usb-gen2',
-            'spinning' => '1',
+            'kind' => 'spinning',
             'write' => '180',
             'read' => '1600 Mb/s',
             'cache' => '20 GB',
@@ -108,9 +109,9 @@ final class KitTest extends TestCase
         ])->assertRedirect('/kit/drives/D9');
         $drive = Drive::query()->where('tag', 'D9')->firstOrFail();
         self::assertSame(
-            [true, 180e6, 200e6, 20_000_000_000, 4_000_000_000_000],
+            [DriveKind::Spinning, 180e6, 200e6, 20_000_000_000, 4_000_000_000_000],
             [
-                $drive->spinning,
+                $drive->kind,
                 $drive->write->bytesPerSecond,
                 $drive->read->bytesPerSecond,
                 $drive->cache?->count,

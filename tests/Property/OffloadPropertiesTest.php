@@ -54,7 +54,7 @@ final class OffloadPropertiesTest extends TestCase
             $one->free,
             cache: $one->cache,
             fast: $times * $one->fast,
-            isSpinning: $one->isSpinning,
+            kind: $one->kind,
             inside: $one->inside,
             link: $one->link,
         );

@@ -8,6 +8,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tally\Offload\Question\Controller;
 use Tally\Offload\Question\Drive;
+use Tally\Offload\Question\DriveKind;
 use Tally\Offload\Question\Host;
 use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Port;
@@ -113,7 +114,7 @@ final readonly class RandomOffload
                 INF,
                 cache: $isCached ? 1e9 * $this->chance->getInt(10, 90) : 0.0,
                 fast: $isCached ? 2 * $write : 0.0,
-                isSpinning: $this->chance->getInt(0, 3) === 0,
+                kind: $this->chance->getInt(0, 3) === 0 ? DriveKind::Spinning : DriveKind::Solid,
                 inside: $this->chance->getInt(0, 1) === 0 ? 'Cart' : null,
                 link: 1e6 * $this->pick([450, 1050]),
             );

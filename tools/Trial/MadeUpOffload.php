@@ -8,6 +8,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tally\Offload\Question\Controller;
 use Tally\Offload\Question\Drive;
+use Tally\Offload\Question\DriveKind;
 use Tally\Offload\Question\Host;
 use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Port;
@@ -59,7 +60,7 @@ final readonly class MadeUpOffload
             [
                 new Drive('D1', 1e6 * $chance->getInt(900, 1700), 1900e6, link: 2100e6),
                 new Drive('D2', 1e6 * $chance->getInt(350, 500), 520e6, link: 1050e6),
-                new Drive('D3', 190e6, 210e6, isSpinning: true, inside: 'Cart'),
+                new Drive('D3', 190e6, 210e6, kind: DriveKind::Spinning, inside: 'Cart'),
                 new Drive('D4', 420e6, 900e6, cache: 1e9 * $chance->getInt(40, 120), fast: 900e6, link: 1050e6),
             ],
             $laden,

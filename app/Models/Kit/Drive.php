@@ -10,6 +10,7 @@ use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 use Tally\Chain\HostLink;
+use Tally\Offload\Question\DriveKind;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 
@@ -19,7 +20,7 @@ use Tally\Quantity\Rate;
  * @property string $name
  * @property HostLink $link
  * @property Bytes|null $capacity
- * @property bool $spinning
+ * @property DriveKind $kind
  * @property Bytes|null $cache what it takes fast before it falls to its steady speed
  * @property Rate|null $cache_write while that lasts
  * @property Rate $write steady
@@ -45,7 +46,7 @@ final class Drive extends Row
         'read' => AsValue::class.':'.Rate::class,
         'free' => AsValue::class.':'.Bytes::class,
         'capacity' => AsValue::class.':'.Bytes::class,
-        'spinning' => 'boolean',
+        'kind' => DriveKind::class,
         'cache' => AsValue::class.':'.Bytes::class,
         'cache_write' => AsValue::class.':'.Rate::class,
         'gone_on' => 'date',

@@ -94,7 +94,7 @@ final readonly class PlanAnew
             $really->hosts,
             $really->readers,
             array_map(
-                fn (Drive $drive): Drive => $drive->withFree(max(0.0, $drive->free - ($used[$drive->name] ?? 0.0))),
+                fn (Drive $drive): Drive => $drive->with(free: max(0.0, $drive->free - ($used[$drive->name] ?? 0.0))),
                 $really->drives,
             ),
             array_values(array_filter($laden, $waits)),

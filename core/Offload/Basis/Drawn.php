@@ -86,15 +86,10 @@ final readonly class Drawn
     {
         $write = $this->times(RateOf::DriveWrite, $drive->name);
 
-        return new Drive(
-            $drive->name,
-            $drive->write * $write,
-            $drive->read * $this->times(RateOf::DriveRead, $drive->name),
-            $drive->free,
-            cache: $drive->cache,
+        return $drive->with(
+            write: $drive->write * $write,
+            read: $drive->read * $this->times(RateOf::DriveRead, $drive->name),
             fast: $drive->fast * $write,
-            isSpinning: $drive->isSpinning,
-            inside: $drive->inside,
             link: $drive->link * $this->times(RateOf::DriveLink, $drive->name),
         );
     }

@@ -9,7 +9,9 @@ use Tally\Value\Alterable;
 /** A drive that copies go to. */
 final readonly class Drive
 {
-    use Alterable;
+    use Alterable {
+        with as public;
+    }
 
     /**
      * @param  float  $write  bytes a second, steady
@@ -17,7 +19,6 @@ final readonly class Drive
      * @param  float  $free  bytes; INF for endless
      * @param  float  $cache  bytes that it takes fast before it falls to its steady speed
      * @param  float  $fast  bytes a second while they last
-     * @param  bool  $isSpinning  two flows at once cost it more than half each
      * @param  string|null  $inside  the host that it is built into; null where it goes into a port
      * @param  float  $link  bytes a second each way of its own link; INF for none
      */
@@ -28,14 +29,8 @@ final readonly class Drive
         public float $free = INF,
         public float $cache = 0.0,
         public float $fast = 0.0,
-        public bool $isSpinning = false,
+        public DriveKind $kind = DriveKind::Solid,
         public ?string $inside = null,
         public float $link = INF,
     ) {}
-
-    /** @param  float  $free  bytes */
-    public function withFree(float $free): self
-    {
-        return $this->with(free: $free);
-    }
 }

@@ -16,9 +16,6 @@ final class Reckoner
     /** Things nearer in time than this are one event. Seconds. */
     private const MOMENT = 1e-6;
 
-    /** Two flows on a spinning drive leave it so much of what it can do. Common practice: they lose when two streams are on them. */
-    private const SPINNING = 0.6;
-
     private float $now = 0.0;
 
     /** @var array<int, Flow> */
@@ -336,9 +333,8 @@ final class Reckoner
     private function occupy(int $drive, int $more): void
     {
         $this->busy[$drive] += $more;
-        if ($this->network->question->drives[$drive]->isSpinning) {
-            $this->capacities[$this->network->driveResource[$drive]] = $this->busy[$drive] >= 2 ? self::SPINNING : 1.0;
-        }
+        $share = $this->network->question->drives[$drive]->kind->share($this->busy[$drive]);
+        $this->capacities[$this->network->driveResource[$drive]] = $share;
     }
 
     /** What a flow takes of everything, and the most it can do by itself, as its drives are just now. */

@@ -16,9 +16,6 @@ use Tally\Offload\Question\Scheme;
  */
 final class Estimate
 {
-    /** A spinning drive with two flows on it has so much of its time; most of the time it has two. */
-    private const SPINNING = 0.6;
-
     /** What comes after cards are free counts so much where that is the goal. */
     private const LATER = 0.2;
 
@@ -160,7 +157,8 @@ final class Estimate
             }
             $resource = $this->thing("drive {$d}");
             $loads[$resource] -= $drive->fast > $drive->write ? min($bytes, $drive->cache) * (1 / $drive->write - 1 / $drive->fast) : 0.0;
-            $loads[$resource] /= $drive->isSpinning && $written[$d] > 1 ? self::SPINNING : 1.0;
+            // With more than one card on it, most of the time it has two flows.
+            $loads[$resource] /= $drive->kind->share($written[$d]);
         }
 
         // The most of them, and a little of all the others: of two that are alike in the one, the easier is better.

@@ -38,16 +38,7 @@ final readonly class Relaxed
         $drives = array_map(
             fn (Drive $drive): Drive => $drive->inside === null
                 ? $drive
-                : new Drive(
-                    $drive->name,
-                    $drive->write,
-                    $drive->read,
-                    $drive->free,
-                    cache: $drive->cache,
-                    fast: $drive->fast,
-                    isSpinning: $drive->isSpinning,
-                    inside: $host->name,
-                ),
+                : $drive->with(inside: $host->name, link: INF),
             $question->drives,
         );
         $easier = new Question(

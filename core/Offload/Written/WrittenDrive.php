@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tally\Offload\Written;
 
 use Tally\Offload\Question\Drive;
+use Tally\Offload\Question\DriveKind;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Rate;
 use Tally\Value\In;
@@ -18,6 +19,7 @@ final readonly class WrittenDrive
      * @param  float  $free  bytes; INF for endless
      * @param  float|null  $cache  bytes that it takes fast before
      * @param  float|null  $fast  bytes a second while they last; null for no faster
+     * @param  DriveKind|null  $kind  null for solid, or spinning where that is said
      * @param  string|null  $inside  the host that it is built into
      * @param  float  $link  bytes a second each way of its own link
      */
@@ -34,6 +36,7 @@ final readonly class WrittenDrive
         #[In(Rate::class)]
         public ?float $fast = null,
         public bool $spinning = false,
+        public ?DriveKind $kind = null,
         public ?string $inside = null,
         #[In(Rate::class)]
         public float $link = INF,
@@ -50,7 +53,8 @@ final readonly class WrittenDrive
             free: $drive->free === INF ? INF : floor($drive->free),
             cache: $hasCache ? floor($drive->cache) : null,
             fast: $hasCache ? $drive->fast : null,
-            spinning: $drive->isSpinning,
+            spinning: $drive->kind === DriveKind::Spinning,
+            kind: $drive->kind === DriveKind::Network ? $drive->kind : null,
             inside: $drive->inside,
             link: $drive->link,
         );
@@ -65,7 +69,7 @@ final readonly class WrittenDrive
             free: $this->free,
             cache: $this->cache ?? 0.0,
             fast: $this->fast ?? $this->write,
-            isSpinning: $this->spinning,
+            kind: $this->kind ?? DriveKind::of($this->spinning ? DriveKind::Spinning : DriveKind::Solid, ($this->cache ?? 0.0) > 0),
             inside: $this->inside,
             link: $this->link,
         );

@@ -50,7 +50,7 @@ final class BegunTest extends TestCase
         $full = new Question(
             $rest->hosts,
             $rest->readers,
-            array_map(fn (Drive $drive): Drive => $drive->withFree(1.0), $rest->drives),
+            array_map(fn (Drive $drive): Drive => $drive->with(free: 1.0), $rest->drives),
             $rest->cards,
             links: $rest->links,
             rules: $rest->rules,
@@ -69,7 +69,7 @@ final class BegunTest extends TestCase
                 $one->free,
                 cache: $one->cache,
                 fast: $one->fast / 3,
-                isSpinning: $one->isSpinning,
+                kind: $one->kind,
                 inside: $one->inside,
                 link: $one->link,
             ) : $one,

@@ -10,6 +10,7 @@ use Random\Randomizer;
 use Tally\Offload\Plan;
 use Tally\Offload\Question\Controller;
 use Tally\Offload\Question\Drive;
+use Tally\Offload\Question\DriveKind;
 use Tally\Offload\Question\Goal;
 use Tally\Offload\Question\Host;
 use Tally\Offload\Question\LadenCard;
@@ -106,7 +107,7 @@ final class SketchTest extends TestCase
                 ],
                 [
                     new Drive('D1', $rate(100, 900), $rate(300, 900), link: 1e9),
-                    new Drive('D2', $rate(100, 900), $rate(300, 900), isSpinning: true, link: 1e9),
+                    new Drive('D2', $rate(100, 900), $rate(300, 900), kind: DriveKind::Spinning, link: 1e9),
                     new Drive('D3', $rate(100, 900), $rate(300, 900), inside: $seed % 2 === 0 ? 'Cart' : 'Desk'),
                 ],
                 [
