@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Books;
 
 use App\Models\Runs\Run;
+use App\Models\When;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -205,7 +206,7 @@ final readonly class BookRows
         $proof = $run->proof();
         $long = $run->sustained();
         $rate = fn (?Rate $rate): ?float => $rate?->bytesPerSecond;
-        $day = fn (?Carbon $at): ?string => $at?->utc()->format('Y-m-d\TH:i:s\Z');
+        $day = fn (?Carbon $at): ?string => $at?->utc()->format(When::ISO_MOMENT);
 
         return [
             'run' => $run->id,

@@ -8,6 +8,7 @@ use App\Models\Cards\Card;
 use App\Models\Ledger\CardIncident;
 use App\Models\Runs\Run;
 use App\Models\Shoot\Shoot;
+use App\Models\When;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Tally\Ledger\CardPast;
@@ -29,7 +30,7 @@ final readonly class DueBook
     {
         $due = self::of($card, LedgerRules::now(), $runs ?? CardEvidence::runs($card))[0] ?? null;
         $card->forceFill([
-            'due_on' => $due?->on->format('Y-m-d'),
+            'due_on' => $due?->on->format(When::ISO_DAY),
             'due_test' => $due?->test->value,
             'due_why' => $due === null ? null : mb_substr($due->why, 0, 200),
         ]);
@@ -103,7 +104,7 @@ final readonly class DueBook
     {
         $next = Shoot::query()
             ->whereRelation('cards', 'card_id', $card->id)
-            ->where('begins', '>=', now()->format('Y-m-d'))
+            ->where('begins', '>=', now()->format(When::ISO_DAY))
             ->orderBy('begins')
             ->first();
 

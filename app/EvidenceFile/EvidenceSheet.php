@@ -8,6 +8,7 @@ use App\Evidence\CardEvidence;
 use App\Models\Cards\Card;
 use App\Models\Cards\Inspection;
 use App\Models\Runs\Run;
+use App\Models\When;
 use App\Print\Paper;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
@@ -85,7 +86,7 @@ final class EvidenceSheet
         $this->runs();
         $this->paper->foot(
             'Made by Gritty Tally on '.
-                now()->utc()->format('j M Y H:i').
+                now()->utc()->format(When::MOMENT).
                 ' UTC. The result file that goes with this sheet holds every raw result. Its SHA-256 (of its JSON with keys in '.
                 'order, without “hash” and “made_at”) is '.
                 (is_string($file['hash']) ? $file['hash'] : '').
@@ -130,7 +131,7 @@ final class EvidenceSheet
                     [
                         $card->seller,
                         $card->order_no === null ? null : "order {$card->order_no}",
-                        $card->bought_on?->format('j M Y'),
+                        $card->bought_on?->format(When::DAY),
                         $card->origin()->price?->print(),
                     ],
                     fn (?string $part): bool => $part !== null && $part !== '',
@@ -194,7 +195,7 @@ final class EvidenceSheet
             if (! $this->paper->hasRoom(7)) {
                 break;
             }
-            $on = $run->ended_at?->utc()->format('j M Y H:i') ?? '';
+            $on = $run->ended_at?->utc()->format(When::MOMENT) ?? '';
             $how = $run->source === RunSource::Device ? '' : ", {$run->source->words()}";
             $this->paper->line("{$run->name()}: {$run->kind->label()}{$how}, {$on} UTC, {$run->recorded_by}", 7.4, indent: 2);
             $this->paper->mono('   '.Canonical::hash($run->rawResult() ?? []), 6.4);

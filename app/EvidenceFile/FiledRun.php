@@ -6,6 +6,7 @@ namespace App\EvidenceFile;
 
 use App\Models\Runs\RunState;
 use App\Models\Runs\Traces;
+use App\Models\When;
 use DateTimeImmutable;
 use InvalidArgumentException;
 use Tally\Evidence\Source;
@@ -54,7 +55,7 @@ final readonly class FiledRun
 
     public function asSource(): Source
     {
-        return new Source("run {$this->id}", $this->endedAt?->format('Y-m-d\TH:i:s\Z'), $this->source, $this->source === RunSource::Typed);
+        return new Source("run {$this->id}", $this->endedAt?->format(When::ISO_MOMENT), $this->source, $this->source === RunSource::Typed);
     }
 
     /** @throws NotUsable */

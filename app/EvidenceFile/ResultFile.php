@@ -11,6 +11,7 @@ use App\Models\Cards\Overrule;
 use App\Models\Runs\Erasure;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
+use App\Models\When;
 use Tally\Label\Mark;
 use Tally\Value\Values;
 use Tally\Verdict\Judge;
@@ -27,7 +28,7 @@ final readonly class ResultFile
     {
         $runs = CardEvidence::runs($card);
         $verdict = Judge::judge(CardEvidence::of($card, $runs));
-        $madeAt = now()->utc()->format('Y-m-d\TH:i:s\Z');
+        $madeAt = now()->utc()->format(When::ISO_MOMENT);
         $file = [
             'format' => self::FORMAT,
             'version' => self::VERSION,
@@ -68,7 +69,7 @@ final readonly class ResultFile
                         'verdict' => $one->verdict->value,
                         'reason' => $one->reason,
                         'by' => $one->recorded_by,
-                        'on' => $one->created_at->utc()->format('Y-m-d\TH:i:s\Z'),
+                        'on' => $one->created_at->utc()->format(When::ISO_MOMENT),
                         'withdrawn' => $one->withdrawn,
                     ],
                 )
@@ -99,7 +100,7 @@ final readonly class ResultFile
             'price' => $card->price === null ? null : ['minor' => $card->price, 'currency' => $card->currency],
             'seller' => $card->seller,
             'order' => $card->order_no,
-            'bought_on' => $card->bought_on?->format('Y-m-d'),
+            'bought_on' => $card->bought_on?->format(When::ISO_DAY),
             'provenance' => $card->provenance?->value,
         ];
     }
@@ -117,7 +118,7 @@ final readonly class ResultFile
                         'answer' => $one->answer,
                         'withdrawn' => $one->withdrawn,
                         'by' => $one->seen_by,
-                        'on' => $one->created_at->utc()->format('Y-m-d\TH:i:s\Z'),
+                        'on' => $one->created_at->utc()->format(When::ISO_MOMENT),
                     ],
                 )
                 ->all(),
@@ -140,8 +141,8 @@ final readonly class ResultFile
             'beside' => $run->beside,
             'by' => $run->recorded_by,
             'message' => $run->message,
-            'started_at' => $run->started_at?->utc()->format('Y-m-d\TH:i:s\Z'),
-            'ended_at' => $run->ended_at?->utc()->format('Y-m-d\TH:i:s\Z'),
+            'started_at' => $run->started_at?->utc()->format(When::ISO_MOMENT),
+            'ended_at' => $run->ended_at?->utc()->format(When::ISO_MOMENT),
             'chain' => Values::write($run->chain),
             'parameters' => Values::write($run->parameters),
             'origin' => $run->origin,
@@ -161,7 +162,7 @@ final readonly class ResultFile
                 ->get()
                 ->map(
                     fn (Erasure $line): array => [
-                        'on' => $line->erased_at->utc()->format('Y-m-d\TH:i:s\Z'),
+                        'on' => $line->erased_at->utc()->format(When::ISO_MOMENT),
                         'what' => $line->what,
                         'path' => $line->path,
                         'bytes' => $line->bytes,

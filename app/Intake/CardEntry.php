@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Intake;
 
+use App\Models\When;
 use App\Rules\Day;
 use App\Rules\MarkList;
 use Illuminate\Support\Facades\Validator;
@@ -103,7 +104,7 @@ final readonly class CardEntry
             'order_no' => $text('order_no'),
             'price' => $price?->minor,
             'currency' => $price?->currency,
-            'bought_on' => $text('bought_on') === null ? null : Day::read($text('bought_on'))?->format('Y-m-d'),
+            'bought_on' => $text('bought_on') === null ? null : Day::read($text('bought_on'))?->format(When::ISO_DAY),
             'provenance' => $rules->provenances->meant($text('provenance')),
         ];
     }

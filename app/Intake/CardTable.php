@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Intake;
 
 use App\Models\Cards\Card;
+use App\Models\When;
 use Generator;
 use Tally\Label\Mark;
 
@@ -52,7 +53,7 @@ final readonly class CardTable
             CardField::Seller => $card->seller ?? '',
             CardField::OrderNo => $card->order_no ?? '',
             CardField::Lot => $card->lot ?? '',
-            CardField::BoughtOn => $card->bought_on?->format('Y-m-d') ?? '',
+            CardField::BoughtOn => $card->bought_on?->format(When::ISO_DAY) ?? '',
             CardField::Provenance => $card->provenance->value ?? '',
         };
     }

@@ -6,6 +6,7 @@ namespace App\Intake;
 
 use App\Models\Cards\Card;
 use App\Models\Cards\Correction;
+use App\Models\When;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -47,7 +48,7 @@ final readonly class StaleSave
                     ($before === '' ? 'nothing' : $before).
                     ' to '.
                     ($after === '' ? 'nothing' : $after).
-                    " on {$correction->created_at->format('j M H:i')} UTC";
+                    " on {$correction->created_at->format(When::THESE_DAYS)} UTC";
             }
         }
 

@@ -8,6 +8,7 @@ use App\Models\Kit\Drive;
 use App\Models\Kit\DriveCheck;
 use App\Models\Kit\DriveCheckState;
 use App\Models\Stations\Station;
+use App\Models\When;
 use App\Offload\Carrying\CopyLook;
 use Illuminate\Contracts\Bus\Dispatcher;
 use Illuminate\Support\Facades\DB;
@@ -197,7 +198,7 @@ final readonly class DriveChecks
                         'id' => $one->id,
                         'folder' => $one->folder,
                         'by' => $one->by,
-                        'on' => $one->asked_at->format('j M Y, H:i'),
+                        'on' => $one->asked_at->format(When::MOMENT),
                         'state' => $one->state->value,
                         'isOver' => $one->state->isOver(),
                         'share' => $one->total === 0 ? 0.0 : min(1.0, $one->done / $one->total),

@@ -7,6 +7,7 @@ namespace App\Kit;
 use App\Models\Kit\Drive;
 use App\Models\Kit\DriveFinding;
 use App\Models\Offload\OffloadCard;
+use App\Models\When;
 
 /**
  * What drives got wrong when copies were read back. Made-up ones, to practise with, are shown and count for nothing.
@@ -56,7 +57,7 @@ final readonly class DriveRecord
                         'shoot' => $one->offload->name,
                         'isMadeUp' => $one->offload->is_made_up,
                         'by' => $one->by,
-                        'on' => $one->found_at->format('j M Y'),
+                        'on' => $one->found_at->format(When::DAY),
                     ],
                 )
                 ->all(),
@@ -79,7 +80,7 @@ final readonly class DriveRecord
             : [
                 'gone' => $drive->gone_on === null
                     ? null
-                    : "since {$drive->gone_on->format('j M Y')}: {$drive->gone_why} ({$drive->gone_by})",
+                    : "since {$drive->gone_on->format(When::DAY)}: {$drive->gone_why} ({$drive->gone_by})",
                 'leaning' => OffloadCard::query()
                     ->whereNotNull('clear_at')
                     ->whereHas('copies', fn ($copies) => $copies->where('drive', $tag))
@@ -102,7 +103,7 @@ final readonly class DriveRecord
         $sentences = [];
         foreach ($found->countBy('drive') as $drive => $count) {
             $files = $count === 1 ? 'one file' : "{$count} files";
-            $last = $found->where('drive', $drive)->last()?->found_at->format('j M Y') ?? '';
+            $last = $found->where('drive', $drive)->last()?->found_at->format(When::DAY) ?? '';
             $sentences[(string) $drive] = "{$drive} gave back {$files} wrong, last on {$last}. Test it before you trust it.";
         }
 

@@ -15,6 +15,7 @@ use App\Models\Runs\RunVoid;
 use App\Models\Shoot\BodyTrial;
 use App\Models\Shoot\ShootCard;
 use App\Models\Shoot\StoppedRecording;
+use App\Models\When;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
 use Tally\Reading\Thresholds;
@@ -84,7 +85,7 @@ final readonly class CardLife
             }
         }
         $looked = Inspection::query()->where('card_id', $card->id)->whereNull('withdrawn')->orderBy('id')->get();
-        foreach ($looked->groupBy(fn (Inspection $one): string => $one->created_at->format('Y-m-d')) as $answers) {
+        foreach ($looked->groupBy(fn (Inspection $one): string => $one->created_at->format(When::ISO_DAY)) as $answers) {
             $first = $answers->firstOrFail();
             $events[] = new LifeEvent(
                 $first->created_at,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Ledger;
 
 use App\Models\Cards\Card;
+use App\Models\When;
 use DateTimeImmutable;
 use DateTimeZone;
 use Sabre\VObject\Component\VCalendar;
@@ -19,7 +20,7 @@ final readonly class DueCalendar
         $due = Card::query()->whereNotNull('due_on')->whereNull('retired_on')->orderBy('due_on')->orderBy('tag');
         foreach ($due->get(['id', 'tag', 'due_on', 'due_test', 'due_why']) as $card) {
             if ($card->due_on !== null && $card->due_test !== null) {
-                $day = new DateTimeImmutable($card->due_on->format('Y-m-d'), new DateTimeZone('UTC'));
+                $day = new DateTimeImmutable($card->due_on->format(When::ISO_DAY), new DateTimeZone('UTC'));
                 $event = $calendar->createComponent('VEVENT', [
                     'UID' => hash('xxh128', "due {$card->id} {$card->due_test->value}").'@gritty-tally',
                     'SUMMARY' => "{$card->tag}: ".lcfirst($card->due_test->words()),

@@ -7,6 +7,7 @@ namespace App\Ledger;
 use App\Models\Cards\Card;
 use App\Models\Cards\PriceQuote;
 use App\Models\Kit\ReaderSlot;
+use App\Models\When;
 use Tally\Buying\Offer;
 use Tally\Buying\Price;
 use Tally\Label\Bus;
@@ -42,7 +43,7 @@ final readonly class OfferBook
                     $card->seller ?? '',
                     $card->label(),
                     $price,
-                    on: ($isNewer ? $quote->quoted_on : $card->bought_on)?->format('j M Y') ?? 'no day',
+                    on: ($isNewer ? $quote->quoted_on : $card->bought_on)?->format(When::DAY) ?? 'no day',
                     keepsUp: $row['keepsUp'],
                     owned: $row['owned'],
                     tested: $row['tested'],
@@ -149,7 +150,7 @@ final readonly class OfferBook
             $quote->source,
             $label,
             Price::of($quote->price, $quote->currency),
-            on: $quote->quoted_on->format('j M Y'),
+            on: $quote->quoted_on->format(When::DAY),
             reader: $reader,
         );
     }

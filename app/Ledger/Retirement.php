@@ -6,6 +6,7 @@ namespace App\Ledger;
 
 use App\Evidence\DueBook;
 use App\Models\Cards\Card;
+use App\Models\When;
 
 /** A card that is taken out of service keeps its history and leaves every plan. */
 final readonly class Retirement
@@ -20,7 +21,7 @@ final readonly class Retirement
 
     public static function take(Card $card, string $why, string $by): void
     {
-        $card->forceFill(['retired_on' => now()->format('Y-m-d'), 'retired_why' => $why, 'retired_by' => $by])->save();
+        $card->forceFill(['retired_on' => now()->format(When::ISO_DAY), 'retired_why' => $why, 'retired_by' => $by])->save();
         DueBook::refresh($card);
     }
 

@@ -7,6 +7,7 @@ namespace App\Ledger;
 use App\Models\Cards\Card;
 use App\Models\Shoot\Shoot;
 use App\Models\Shoot\ShootCard;
+use App\Models\When;
 
 /** What records without a pause has a spare: of the shoots that are ahead, which have one, and whether it is still good. */
 final readonly class SpareBook
@@ -16,7 +17,7 @@ final readonly class SpareBook
     {
         $shoots = Shoot::query()
             ->with(['cards.card'])
-            ->whereRaw('date_add(begins, interval days - 1 day) >= ?', [now()->format('Y-m-d')])
+            ->whereRaw('date_add(begins, interval days - 1 day) >= ?', [now()->format(When::ISO_DAY)])
             ->orderBy('begins')
             ->get();
         $spares = [];
@@ -28,7 +29,7 @@ final readonly class SpareBook
                     $spares[] = new SpareProps(
                         $shoot->id,
                         $shoot->name,
-                        $shoot->begins->format('j M Y'),
+                        $shoot->begins->format(When::DAY),
                         "{$one->place->wanted->camera->tag} {$one->place->wanted->mode->name}",
                         card: $of->tag ?? '',
                         trouble: $trouble,

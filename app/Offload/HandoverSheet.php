@@ -10,6 +10,7 @@ use App\Models\Offload\CopyState;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
+use App\Models\When;
 use App\Print\Paper;
 use Tally\Quantity\Bytes;
 use TCPDF;
@@ -27,10 +28,10 @@ final readonly class HandoverSheet
         // What is on the drives, and not what was planned.
         $bytes = array_sum($offload->cards->map(self::home(...))->all());
         $home = $offload->cards->filter(fn (OffloadCard $card): bool => self::home($card) > 0)->count();
-        $ended = $offload->ended_at === null ? 'not ended yet' : 'ended '.$offload->ended_at->format('j M Y, H:i');
+        $ended = $offload->ended_at === null ? 'not ended yet' : 'ended '.$offload->ended_at->format(When::MOMENT);
         $paper->line(
             "{$home} of {$offload->cards->count()} cards, ".Bytes::of($bytes)->decimal().' copied and read back, begun '.
-                "{$offload->began_at->format('j M Y, H:i')} by {$offload->by}, {$ended}",
+                "{$offload->began_at->format(When::MOMENT)} by {$offload->by}, {$ended}",
             10.0,
         );
         if ($offload->is_made_up) {
@@ -64,7 +65,7 @@ final readonly class HandoverSheet
                 match (true) {
                     $card->less_by !== null => 'no: it is secured in part only',
                     $card->clear_at === null => 'no: two copies on two drives do not stand',
-                    default => 'since '.$card->clear_at->format('j M Y, H:i').', as far as was looked at on this day',
+                    default => 'since '.$card->clear_at->format(When::MOMENT).', as far as was looked at on this day',
                 },
             );
         }
@@ -96,7 +97,7 @@ final readonly class HandoverSheet
     {
         return match ($copy->state) {
             CopyState::Verified => ($copy->stands() ? '' : 'NOT SECURED: ').
-                ($copy->standing ?? CopyStanding::ReadBack)->words(($copy->standing_at ?? $copy->verified_at)?->format('j M, H:i') ?? '').
+                ($copy->standing ?? CopyStanding::ReadBack)->words(($copy->standing_at ?? $copy->verified_at)?->format(When::THESE_DAYS) ?? '').
                 ", lists beside {$card->folder}",
             CopyState::Failed => 'NOT SECURED: '.($copy->message ?? 'it failed'),
             CopyState::Copied => 'copied, not read back',

@@ -7,6 +7,7 @@ namespace App\Report;
 use App\Models\Cards\Card;
 use App\Models\Ledger\CardIncident;
 use App\Models\Runs\Run;
+use App\Models\When;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +29,7 @@ final readonly class PeriodFigures
             ),
             'changed' => [
                 'entered' => Card::query()->whereBetween('created_at', $days)->count(),
-                'retired' => Card::query()->whereBetween('retired_on', [$from->format('Y-m-d'), $to->format('Y-m-d')])->count(),
+                'retired' => Card::query()->whereBetween('retired_on', [$from->format(When::ISO_DAY), $to->format(When::ISO_DAY)])->count(),
             ],
             'runs' => self::counts($runs()->groupBy('kind'), 'kind', 'count(*)'),
             'tested' => [

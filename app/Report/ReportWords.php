@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Report;
 
 use App\Models\Ledger\HouseReport;
+use App\Models\When;
 use Tally\Ledger\IncidentKind;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
@@ -18,7 +19,7 @@ final readonly class ReportWords
 
     public function title(): string
     {
-        return "{$this->report->from->format('j M Y')} to {$this->report->to->format('j M Y')}";
+        return "{$this->report->from->format(When::DAY)} to {$this->report->to->format(When::DAY)}";
     }
 
     /** @return list<array{string, string}> name, value */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tables;
 
+use App\Models\When;
 use Generator;
 use PhpOffice\PhpSpreadsheet\Cell\Cell;
 use PhpOffice\PhpSpreadsheet\Cell\Coordinate;
@@ -101,7 +102,7 @@ final readonly class SheetRows implements IReadFilter
     private static function number(Cell $cell, int|float $value): string
     {
         if (Date::isDateTimeFormat($cell->getStyle()->getNumberFormat())) {
-            return $value < 1 || $value > 200_000 ? '' : Date::excelToDateTimeObject($value)->format('Y-m-d');
+            return $value < 1 || $value > 200_000 ? '' : Date::excelToDateTimeObject($value)->format(When::ISO_DAY);
         }
 
         return is_int($value) ? (string) $value : rtrim(rtrim(sprintf('%.10F', $value), '0'), '.');

@@ -7,6 +7,7 @@ namespace App\Tags;
 use App\Evidence\HouseKnowledge;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
+use App\Models\When;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Date;
 use Tally\Verdict\VerdictKind;
@@ -91,7 +92,7 @@ final class TagSheet
     private function remarks(Card $card): array
     {
         $tested = Run::query()->where('card_id', $card->id)->doesntHave('void')->max('ended_at');
-        $day = is_string($tested) ? ', tested '.Date::parse($tested)->format('j M Y') : '';
+        $day = is_string($tested) ? ', tested '.Date::parse($tested)->format(When::DAY) : '';
         $sisters = HouseKnowledge::sisters($card);
 
         return array_values(

@@ -10,6 +10,7 @@ use App\Models\Offload\OffloadState;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunState;
 use App\Models\Stations\Station;
+use App\Models\When;
 use App\Offload\Carrying\HungCopies;
 use App\Runs\Filing\ResultFiling;
 use Illuminate\Database\Eloquent\Builder;
@@ -45,7 +46,7 @@ final readonly class VanishedBench
                 'slot' => "{$station->name} is at work: stop its runs on their own pages.",
             ]);
         }
-        $since = $station->worker_seen_at === null ? 'and never was' : "since {$station->worker_seen_at->format('j M H:i')} UTC";
+        $since = $station->worker_seen_at === null ? 'and never was' : "since {$station->worker_seen_at->format(When::THESE_DAYS)} UTC";
         foreach (self::runs($station)->with(['card', 'slot'])->get() as $run) {
             $hasBegun = $run->state === RunState::Running;
             // Should it come back in the middle of it, it stops there too.

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Books\BooksOut;
 use App\Http\Requests\AskBooks;
+use App\Models\When;
 use App\Pages\House\BooksPage;
 use App\Pages\Page;
 use Illuminate\Support\Facades\Date;
@@ -32,10 +33,10 @@ final readonly class BooksController
         $path = tempnam(sys_get_temp_dir(), 'books');
         abort_if($path === false, 500);
         $now = Date::now()->utc();
-        $ending = BooksOut::write($path, $request->as(), $request->pick(), $now->format('Y-m-d\TH:i:s\Z'));
+        $ending = BooksOut::write($path, $request->as(), $request->pick(), $now->format(When::ISO_MOMENT));
 
         return response()
-            ->download($path, "books-{$now->format('Y-m-d')}.{$ending}", ['Content-Type' => self::TYPES[$ending]])
+            ->download($path, "books-{$now->format(When::ISO_DAY)}.{$ending}", ['Content-Type' => self::TYPES[$ending]])
             ->deleteFileAfterSend();
     }
 }

@@ -8,6 +8,7 @@ use App\Http\Person;
 use App\Kit\DriveChecks;
 use App\Models\Kit\Drive;
 use App\Models\Kit\DriveCheck;
+use App\Models\When;
 use App\Offload\Carrying\Standing;
 use App\Rules\Text;
 use Illuminate\Http\RedirectResponse;
@@ -54,7 +55,7 @@ final readonly class DriveController
         $by = trim($request->string('by')->value());
         Person::remember($by);
         $why = trim($request->string('why')->value());
-        $drive->forceFill(['gone_on' => now()->format('Y-m-d'), 'gone_why' => $why, 'gone_by' => $by])->save();
+        $drive->forceFill(['gone_on' => now()->format(When::ISO_DAY), 'gone_why' => $why, 'gone_by' => $by])->save();
         Standing::ofDrive($drive->tag);
 
         return back();

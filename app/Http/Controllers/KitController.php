@@ -16,6 +16,7 @@ use App\Kit\Readers;
 use App\Kit\TypedGear;
 use App\Models\Cards\Card;
 use App\Models\Kit\Reader;
+use App\Models\When;
 use App\Pages\House\BodySheet;
 use App\Pages\House\FitsPage;
 use App\Pages\House\KitItemPage;
@@ -49,7 +50,7 @@ final readonly class KitController
             cameras: Cameras::choices(),
             answers: array_map(fn (BodyAnswer $one): ChoiceProps => new ChoiceProps($one->value, $one->label(), []), BodyAnswer::cases()),
             person: Person::of($request) ?? '',
-            today: now()->format('Y-m-d'),
+            today: now()->format(When::ISO_DAY),
         );
     }
 

@@ -8,6 +8,7 @@ use App\Http\Person;
 use App\Http\Requests\SaveQuote;
 use App\Intake\CardBook;
 use App\Models\Cards\PriceQuote;
+use App\Models\When;
 use App\Pages\Card\IntakePage;
 use App\Pages\House\PricesPage;
 use App\Pages\Page;
@@ -23,7 +24,7 @@ final readonly class PriceController
             quotes: PricesPage::quotes(),
             forms: IntakePage::choices()['forms'],
             tiers: PricesPage::tiers(),
-            today: now()->format('Y-m-d'),
+            today: now()->format(When::ISO_DAY),
         );
     }
 

@@ -8,6 +8,7 @@ use App\Evidence\CardEvidence;
 use App\Http\Person;
 use App\Http\Requests\KeepTyped;
 use App\Models\Cards\Card;
+use App\Models\When;
 use App\Pages\Card\CardHeading;
 use App\Pages\Card\ChainChoices;
 use App\Pages\Card\Margin;
@@ -30,7 +31,7 @@ final readonly class TypedController
         return new TypedPage(
             card: CardHeading::card($card),
             chain: ChainChoices::of($card),
-            today: Date::now()->format('Y-m-d'),
+            today: Date::now()->format(When::ISO_DAY),
             person: Person::of($request) ?? '',
             margin: Margin::at('measure', $card, CardEvidence::runs($card), Person::of($request)),
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Update;
+use App\Models\When;
 use App\Pages\House\UpdatesPage;
 use App\Pages\Page;
 use Tally\Verdict\VerdictKind;
@@ -29,7 +30,7 @@ final readonly class UpdateController
                     ->map(
                         fn (Update $one): array => [
                             'id' => $one->id,
-                            'on' => $one->made_at->format('j M Y H:i').' UTC',
+                            'on' => $one->made_at->format(When::MOMENT).' UTC',
                             'changes' => $one->changes,
                             'backup' => $one->backup,
                             'verdicts' => array_map(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Cards\Card;
+use App\Models\When;
 use App\Offload\ShownPlan;
 use App\Stations\StationFolders;
 use Illuminate\Foundation\Http\FormRequest;
@@ -87,7 +88,7 @@ final class BeginOffload extends FormRequest
             foreach ($plan->decision->cards as $card) {
                 $folders[$card->tag] = $pattern->folder(
                     $this->string('name')->value(),
-                    Date::parse($this->string('day')->value())->format('Y-m-d'),
+                    Date::parse($this->string('day')->value())->format(When::ISO_DAY),
                     $card->tag,
                 );
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\When;
 use App\Rules\Day;
 use App\Rules\DayUpToToday;
 use App\Rules\PriceText;
@@ -55,7 +56,7 @@ final class SaveQuote extends FormRequest
             'capacity' => Bytes::parse($this->string('capacity')->value(), 'GB')->count,
             'price' => $this->price()->minor,
             'currency' => $this->price()->currency,
-            'quoted_on' => Day::read($this->string('quoted_on')->value())?->format('Y-m-d'),
+            'quoted_on' => Day::read($this->string('quoted_on')->value())?->format(When::ISO_DAY),
             'source' => trim($this->string('source')->value()),
             'model' => $this->filled('model') ? trim($this->string('model')->value()) : null,
         ];

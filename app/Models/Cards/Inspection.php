@@ -6,6 +6,7 @@ namespace App\Models\Cards;
 
 use App\Models\Kit\Reader;
 use App\Models\Row;
+use App\Models\When;
 use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -56,6 +57,6 @@ final class Inspection extends Row
 
     public function seen(): Seen
     {
-        return new Seen($this->question, $this->said(), $this->seen_by, $this->created_at->format('j M Y'), reader: $this->reader?->tag);
+        return new Seen($this->question, $this->said(), $this->seen_by, $this->created_at->format(When::DAY), reader: $this->reader?->tag);
     }
 }

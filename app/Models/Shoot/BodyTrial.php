@@ -7,6 +7,7 @@ namespace App\Models\Shoot;
 use App\Models\Cards\Card;
 use App\Models\Kit\Camera;
 use App\Models\Row;
+use App\Models\When;
 use App\Models\WritesBookLines;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -52,6 +53,6 @@ final class BodyTrial extends Row
     {
         $firmware = $this->firmware === null ? '' : ", firmware {$this->firmware}";
 
-        return "{$this->answer->label()}{$firmware}, {$this->tried_at->format('j M Y')}";
+        return "{$this->answer->label()}{$firmware}, {$this->tried_at->format(When::DAY)}";
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Cards\Card;
 use App\Models\Cards\FootageAct;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
+use App\Models\When;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -61,11 +62,11 @@ final readonly class Secured
     {
         $copies = array_map(
             fn (OffloadCopy $copy): string => "on {$copy->drive}, ".
-                ($copy->standing?->words($copy->standing_at?->format('j M Y, H:i') ?? '') ?? 'read back'),
+                ($copy->standing?->words($copy->standing_at?->format(When::MOMENT) ?? '') ?? 'read back'),
             Standing::counting($home),
         );
 
-        return mb_substr(implode('; ', $copies).": {$home->offload->name}, {$home->offload->began_at->format('j M Y')}", 0, 300);
+        return mb_substr(implode('; ', $copies).": {$home->offload->name}, {$home->offload->began_at->format(When::DAY)}", 0, 300);
     }
 
     /** For lists of cards: the record of the footage that was secured last, and of that which was secured in part. */

@@ -6,6 +6,7 @@ namespace App\Offload\Carrying;
 
 use App\Models\Kit\Reader;
 use App\Models\Offload\Offload;
+use App\Models\When;
 use Tally\Offload\Plan;
 
 /**
@@ -31,7 +32,7 @@ final readonly class WhatLinksGave
                 ->first()
                 ?->forceFill([
                     'measured' => $less->gave,
-                    'measured_how' => mb_substr("offload “{$offload->name}”, {$offload->began_at->format('j M Y')}", 0, 120),
+                    'measured_how' => mb_substr("offload “{$offload->name}”, {$offload->began_at->format(When::DAY)}", 0, 120),
                 ])
                 ->save();
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Around;
 
 use App\Models\Cards\Card;
+use App\Models\When;
 use Illuminate\Support\Facades\Cache;
 use Tally\Verdict\Step;
 use Tally\Verdict\VerdictKind;
@@ -28,7 +29,7 @@ final readonly class LineCounts
     /** @param  array<mixed>  $row  with what MARK selects */
     public static function marked(array $row): self
     {
-        $today = now()->format('Y-m-d');
+        $today = now()->format(When::ISO_DAY);
         $mark = json_encode([$row['line_changed'] ?? null, $today], JSON_THROW_ON_ERROR);
         $now = is_numeric($row['line_now'] ?? null) ? (int) $row['line_now'] : 0;
         $kept = Cache::get('line');

@@ -7,6 +7,7 @@ namespace App\Pages\Around;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunState;
+use App\Models\When;
 use App\Offload\Carrying\Secured;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
@@ -88,7 +89,7 @@ final readonly class Tray
             $ids = self::ids(match ($search->only) {
                 TrayFilter::All => $cards,
                 TrayFilter::Unproven => $cards->where('verdict', VerdictKind::Unproven),
-                TrayFilter::Due => $cards->where('due_on', '<=', now()->format('Y-m-d')),
+                TrayFilter::Due => $cards->where('due_on', '<=', now()->format(When::ISO_DAY)),
             });
         }
         if ($search->tags !== []) {
@@ -152,7 +153,7 @@ final readonly class Tray
         $rows = self::cards()
             ->select(['tag', 'line', 'verdict', 'overruled', 'lot_size', 'lot_sham', 'runs', 'going'])
             ->addSelect(['footage', 'secured_act', 'partly_act', 'marked_act', 'retired_on'])
-            ->selectRaw('due_on <= ? as due', [now()->format('Y-m-d')])
+            ->selectRaw('due_on <= ? as due', [now()->format(When::ISO_DAY)])
             ->leftJoinSub($lots, 'lots', 'lots.lot_key', '=', 'cards.lot_key')
             ->leftJoinSub($runs, 'counted', 'counted.card_id', '=', 'cards.id')
             ->leftJoinSub($going, 'underway', 'underway.card_id', '=', 'cards.id')

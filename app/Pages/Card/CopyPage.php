@@ -12,6 +12,7 @@ use App\Models\Runs\RunState;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
+use App\Models\When;
 use App\Pages\Page;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Date;
@@ -102,7 +103,7 @@ final readonly class CopyPage extends Page
             folders: array_values(array_filter(config()->array('tally.folders'), is_string(...))),
             chain: ChainChoices::of($card),
             running: Orders::running($runs),
-            today: Date::now()->format('Y-m-d'),
+            today: Date::now()->format(When::ISO_DAY),
             person: $person ?? '',
             margin: Margin::at('measure', $card, $runs, $person),
         );

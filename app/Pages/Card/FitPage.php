@@ -11,6 +11,7 @@ use App\Models\Kit\Camera;
 use App\Models\Kit\CameraMode;
 use App\Models\Shoot\BodyTrial;
 use App\Models\Shoot\StoppedRecording;
+use App\Models\When;
 use App\Pages\Page;
 use App\Shoot\Abilities;
 use App\Shoot\Bodies;
@@ -394,7 +395,7 @@ final readonly class FitPage extends Page
             'isTheCards' => $one->cause->isTheCards(),
             'after' => $one->after === null ? null : Span::seconds($one->after)->print(),
             'by' => $one->by,
-            'on' => $one->logged_at->format('j M Y'),
+            'on' => $one->logged_at->format(When::DAY),
         ];
     }
 }

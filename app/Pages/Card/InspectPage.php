@@ -9,6 +9,7 @@ use App\Kit\ChoiceProps;
 use App\Models\Cards\Card;
 use App\Models\Cards\Inspection;
 use App\Models\Kit\Reader;
+use App\Models\When;
 use App\Pages\Page;
 use Tally\Inspection\Answer;
 use Tally\Inspection\Question;
@@ -93,7 +94,7 @@ final readonly class InspectPage extends Page
             'answer' => $said->words,
             'reader' => $one->reader?->tag,
             'by' => $one->seen_by,
-            'on' => $one->created_at->format('j M Y, H:i'),
+            'on' => $one->created_at->format(When::MOMENT),
             'trouble' => $said->isTrouble(),
             'withdrawn' => $one->withdrawn,
         ];
@@ -133,7 +134,7 @@ final readonly class InspectPage extends Page
             'given' => $said?->key,
             'seen' => $newest === null || $said === null
                 ? null
-                : "{$said->words}, {$newest->seen_by}, {$newest->created_at->format('j M Y')}".
+                : "{$said->words}, {$newest->seen_by}, {$newest->created_at->format(When::DAY)}".
                     ($newest->reader === null ? '' : " in {$newest->reader->tag}"),
             'trouble' => $said?->isTrouble() ?? false,
             'code' => match ($question) {

@@ -10,6 +10,7 @@ use App\Kit\ChoiceProps;
 use App\Models\Cards\Card;
 use App\Models\Cards\FootageAct;
 use App\Models\Cards\Photo;
+use App\Models\When;
 use App\Offload\Carrying\Secured;
 use App\Pages\Page;
 use Tally\Inspection\Question;
@@ -132,7 +133,7 @@ final readonly class IntakePage extends Page
             seller: $card->seller ?? '',
             order_no: $card->order_no ?? '',
             lot: $card->lot ?? '',
-            bought_on: $card->bought_on?->format('Y-m-d') ?? '',
+            bought_on: $card->bought_on?->format(When::ISO_DAY) ?? '',
             provenance: $card->provenance->value ?? '',
             label_line: $card->label_line ?? '',
             count: '',
@@ -157,7 +158,7 @@ final readonly class IntakePage extends Page
                         fn (FootageAct $act): array => [
                             'id' => $act->id,
                             'what' => $act->bytes === 0 ? 'cleared' : Bytes::of($act->bytes)->decimal(),
-                            'on' => $act->created_at->format('j M Y H:i').' UTC',
+                            'on' => $act->created_at->format(When::MOMENT).' UTC',
                             'person' => $act->recorded_by,
                             'note' => $act->note,
                         ],

@@ -7,6 +7,7 @@ namespace App\Pages\Card;
 use App\Evidence\CardEvidence;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
+use App\Models\When;
 use App\Shoot\ReasonProps;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Temperature;
@@ -192,7 +193,7 @@ final readonly class Margin
                 'verdict' => $standing->verdict,
                 'reason' => $standing->reason,
                 'by' => $standing->recorded_by,
-                'on' => $standing->created_at->format('j M Y'),
+                'on' => $standing->created_at->format(When::DAY),
             ];
     }
 

@@ -10,6 +10,7 @@ use App\Models\Runs\Run;
 use App\Models\Runs\RunSample;
 use App\Models\Runs\RunState;
 use App\Models\Stations\SlotKind;
+use App\Models\When;
 use App\Pages\House\ErasedPage;
 use App\Pages\Page;
 use Illuminate\Support\Collection;
@@ -144,7 +145,7 @@ final readonly class ProvePage extends Page
                         'runs' => $one->runs,
                         'madeAt' => $one->made_at,
                         'by' => $one->key === null ? 'signed by nobody' : "signed as “{$one->station}” with a key this house does not know",
-                        'readIn' => "{$one->recorded_by}, {$one->created_at->format('j M Y')}",
+                        'readIn' => "{$one->recorded_by}, {$one->created_at->format(When::DAY)}",
                     ],
                 )
                 ->all(),

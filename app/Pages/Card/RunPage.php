@@ -9,6 +9,7 @@ use App\Gear\ReaderReach;
 use App\Models\Runs\HeatReading;
 use App\Models\Runs\Run;
 use App\Models\Runs\RunVoid;
+use App\Models\When;
 use App\Pages\Page;
 use Tally\Measured\Way;
 use Tally\Quantity\Bytes;
@@ -148,7 +149,7 @@ final readonly class RunPage extends Page
         return [
             'reason' => $void->reason,
             'by' => $void->recorded_by,
-            'on' => $void->created_at->format('j M Y'),
+            'on' => $void->created_at->format(When::DAY),
             'withdrawn' => $void->withdrawn,
         ];
     }

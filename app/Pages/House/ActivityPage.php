@@ -6,6 +6,7 @@ namespace App\Pages\House;
 
 use App\Models\Cards\Card;
 use App\Models\Ledger\BookLine;
+use App\Models\When;
 use App\Pages\Page;
 
 /**
@@ -76,7 +77,7 @@ final readonly class ActivityPage extends Page
 
         return [
             'id' => $line->id,
-            'on' => $line->created_at->format('j M Y, H:i'),
+            'on' => $line->created_at->format(When::MOMENT),
             'who' => $line->who ?? 'nobody named',
             'did' => match ($line->event) {
                 'created' => 'entered',

@@ -13,6 +13,7 @@ use App\Models\Stations\KnownStation;
 use App\Models\Stations\Slot;
 use App\Models\Stations\SlotKind;
 use App\Models\Stations\Station;
+use App\Models\When;
 use App\Pages\Page;
 use App\Stations\SlotLook;
 use App\Worker\VanishedBench;
@@ -165,7 +166,7 @@ final readonly class BenchPage extends Page
                         'runs' => is_numeric($runs = $signed->get($one->key)) ? (int) $runs : 0,
                         'revoked' => $one->revoked_at === null
                             ? null
-                            : "revoked by {$one->revoked_by} on {$one->revoked_at->format('j M Y')}",
+                            : "revoked by {$one->revoked_by} on {$one->revoked_at->format(When::DAY)}",
                     ],
                 )
                 ->all(),
@@ -183,7 +184,7 @@ final readonly class BenchPage extends Page
         return match (true) {
             $station->hasWorker() => 'at work',
             $station->worker_seen_at === null => 'was never seen; its runs wait',
-            default => "away since {$station->worker_seen_at->format('j M H:i')} UTC; its runs wait, and nobody else takes them",
+            default => "away since {$station->worker_seen_at->format(When::THESE_DAYS)} UTC; its runs wait, and nobody else takes them",
         };
     }
 

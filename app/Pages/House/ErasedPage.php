@@ -6,6 +6,7 @@ namespace App\Pages\House;
 
 use App\Models\Cards\Card;
 use App\Models\Runs\Erasure;
+use App\Models\When;
 use App\Pages\Page;
 use Illuminate\Support\Collection;
 use Tally\Quantity\Bytes;
@@ -86,7 +87,7 @@ final readonly class ErasedPage extends Page
                 ->map(
                     fn (Erasure $line): array => [
                         'id' => $line->id,
-                        'on' => $line->erased_at->format('j M Y H:i').' UTC',
+                        'on' => $line->erased_at->format(When::MOMENT).' UTC',
                         'what' => $line->what,
                         'device' => self::device($line),
                         'size' => Bytes::of($line->bytes)->decimal(),

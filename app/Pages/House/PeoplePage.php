@@ -8,6 +8,7 @@ use App\Models\People\Ability;
 use App\Models\People\Role;
 use App\Models\People\SignIn;
 use App\Models\People\User;
+use App\Models\When;
 use App\Pages\Page;
 use App\People\Workspace;
 
@@ -77,8 +78,8 @@ final readonly class PeoplePage extends Page
                         'disabled' => $user->disabled_at !== null,
                         'mustChange' => $user->must_change,
                         'since' => $user->disabled_at === null
-                            ? "entered {$user->created_at->format('j M Y')}"
-                            : "not let in since {$user->disabled_at->format('j M Y')}",
+                            ? "entered {$user->created_at->format(When::DAY)}"
+                            : "not let in since {$user->disabled_at->format(When::DAY)}",
                     ],
                 )
                 ->all(),
@@ -110,7 +111,7 @@ final readonly class PeoplePage extends Page
                 ->map(
                     fn (SignIn $one): array => [
                         'id' => $one->id,
-                        'on' => $one->created_at->format('j M Y H:i:s').' UTC',
+                        'on' => $one->created_at->format(When::MOMENT).' UTC',
                         'name' => $one->name,
                         'outcome' => $one->outcome->value,
                         'from' => $one->address,

@@ -8,6 +8,7 @@ use App\Evidence\HouseKnowledge;
 use App\Kit\ChoiceProps;
 use App\Models\Cards\Card;
 use App\Models\Cards\PriceQuote;
+use App\Models\When;
 use App\Pages\Page;
 use Brick\Math\BigRational;
 use Illuminate\Support\Collection;
@@ -83,7 +84,7 @@ final readonly class PricesPage extends Page
                         'capacity' => $one->capacity->decimal(),
                         'price' => $one->quote()->price->print(),
                         'perGigabyte' => Price::printPerGigabyte($one->quote()->perGigabyte(), $one->currency),
-                        'on' => $one->quoted_on->format('j M Y'),
+                        'on' => $one->quoted_on->format(When::DAY),
                         'source' => $one->source,
                     ],
                 )

@@ -9,6 +9,7 @@ use App\Evidence\LedgerRules;
 use App\Evidence\RuleDrafts;
 use App\Models\Cards\Card;
 use App\Models\HouseRule;
+use App\Models\When;
 use App\Offload\PlanRules;
 use App\Pages\Page;
 use App\Shoot\FitRules;
@@ -134,7 +135,7 @@ final readonly class RulesPage extends Page
                 'overhead' => (string) $plan->overhead,
             ],
             draft: self::draft(),
-            cards: Card::query()->whereNull('retired_on')->where('due_on', '<=', now()->format('Y-m-d'))->count(),
+            cards: Card::query()->whereNull('retired_on')->where('due_on', '<=', now()->format(When::ISO_DAY))->count(),
             person: $person ?? '',
         );
     }
@@ -296,6 +297,6 @@ final readonly class RulesPage extends Page
             return '';
         }
 
-        return "{$rule->by}, {$rule->changed_at->format('j M Y')}".($rule->why === null || $rule->why === '' ? '' : ": {$rule->why}");
+        return "{$rule->by}, {$rule->changed_at->format(When::DAY)}".($rule->why === null || $rule->why === '' ? '' : ": {$rule->why}");
     }
 }

@@ -17,6 +17,7 @@ use App\Ledger\Retirement;
 use App\Models\Cards\Card;
 use App\Models\Ledger\CardIncident;
 use App\Models\Runs\Run;
+use App\Models\When;
 use App\Pages\Card\CardHeading;
 use App\Pages\Page;
 use App\Shoot\ReasonProps;
@@ -124,7 +125,7 @@ final readonly class LedgerPage extends Page
             retired: $card->retired_on === null
                 ? null
                 : [
-                    'on' => $card->retired_on->format('j M Y'),
+                    'on' => $card->retired_on->format(When::DAY),
                     'why' => $card->retired_why ?? '',
                     'by' => $card->retired_by ?? '',
                 ],
@@ -182,7 +183,7 @@ final readonly class LedgerPage extends Page
         $mark = $card->label()->topMark();
 
         return [
-            'begins' => $first->format('Y-m-d'),
+            'begins' => $first->format(When::ISO_DAY),
             'days' => max(1.0, $since(Carbon::now())),
             'chain' => $figures->chain,
             'writes' => self::points($figures->writes, $since),
@@ -197,7 +198,7 @@ final readonly class LedgerPage extends Page
             'events' => array_map(
                 fn (LifeEvent $one): array => [
                     'day' => $since($one->at),
-                    'on' => $one->at->format('j M Y'),
+                    'on' => $one->at->format(When::DAY),
                     'kind' => $one->kind,
                     'words' => $one->words,
                     'detail' => $one->detail,
@@ -263,7 +264,7 @@ final readonly class LedgerPage extends Page
             $named = $one->reader === null ? [] : array_values(array_diff($suspects[$one->reader->tag] ?? [], [$card->tag]));
             $reasons[] = new ReasonProps(
                 VerdictKind::Shaky,
-                ucfirst($one->words()).", {$one->happened_at->format('j M Y')}.",
+                ucfirst($one->words()).", {$one->happened_at->format(When::DAY)}.",
                 $named === []
                     ? $one->note
                     : "{$one->reader->tag} is named with ".implode(', ', $named).' as well: try it in another reader.',
@@ -281,10 +282,10 @@ final readonly class LedgerPage extends Page
         if ($fading->floor !== null && $fading->meets !== null) {
             [$at, $early, $late] = $fading->meets;
             $between = $early === null || $late === null
-                ? ', at the earliest '.($early ?? $at)->format('M Y')
-                : ", between {$early->format('M Y')} and {$late->format('M Y')}";
+                ? ', at the earliest '.($early ?? $at)->format(When::MONTH)
+                : ", between {$early->format(When::MONTH)} and {$late->format(When::MONTH)}";
             $rate = number_format($fading->floor[1], 1, '.', '');
-            $meets = " It meets {$rate} MB/s, what {$fading->floor[0]} asks with its margin, about {$at->format('M Y')}{$between}.";
+            $meets = " It meets {$rate} MB/s, what {$fading->floor[0]} asks with its margin, about {$at->format(When::MONTH)}{$between}.";
         }
         $interval = number_format($fading->trend->low * Fading::MONTH, 1, '.', '').' to '.
             number_format($fading->trend->high * Fading::MONTH, 1, '.', '');
@@ -304,7 +305,7 @@ final readonly class LedgerPage extends Page
 
         return [
             'words' => $due->test->words(),
-            'why' => ($isNow ? 'since ' : 'from ').$due->on->format('j M Y').": {$due->why}",
+            'why' => ($isNow ? 'since ' : 'from ').$due->on->format(When::DAY).": {$due->why}",
             'isNow' => $isNow,
             'href' => match ($due->test) {
                 DueTest::Prove => "/prove/{$card->tag}",

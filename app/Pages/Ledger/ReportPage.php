@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Ledger;
 
 use App\Models\Ledger\HouseReport;
+use App\Models\When;
 use App\Pages\Card\FactProps;
 use App\Pages\Page;
 use App\Report\ReportWords;
@@ -48,8 +49,8 @@ final readonly class ReportPage extends Page
     public static function of(?HouseReport $report, ?string $person): self
     {
         return new self(
-            $report?->from->format('Y-m-d') ?? Date::now()->subMonths(self::MONTHS)->format('Y-m-d'),
-            $report?->to->format('Y-m-d') ?? Date::now()->format('Y-m-d'),
+            $report?->from->format(When::ISO_DAY) ?? Date::now()->subMonths(self::MONTHS)->format(When::ISO_DAY),
+            $report?->to->format(When::ISO_DAY) ?? Date::now()->format(When::ISO_DAY),
             $report === null ? null : self::report($report),
             $person ?? '',
         );

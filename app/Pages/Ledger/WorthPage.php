@@ -7,6 +7,7 @@ namespace App\Pages\Ledger;
 use App\Kit\ChoiceProps;
 use App\Models\Ledger\Purchase;
 use App\Models\Ledger\PurchaseSaving;
+use App\Models\When;
 use App\Pages\Page;
 use App\Report\PurchaseBook;
 use Illuminate\Support\Facades\Date;
@@ -48,7 +49,7 @@ final readonly class WorthPage extends Page
                 array_map(strval(...), array_keys($kit)),
                 array_values($kit),
             ),
-            Date::now()->format('Y-m-d'),
+            Date::now()->format(When::ISO_DAY),
             $person ?? '',
         );
     }
@@ -68,7 +69,7 @@ final readonly class WorthPage extends Page
             'id' => $purchase->id,
             'tag' => $purchase->tag,
             'name' => $purchase->name,
-            'on' => $purchase->bought_on->format('j M Y'),
+            'on' => $purchase->bought_on->format(When::DAY),
             'price' => $purchase->cost()->print(),
             'hoped' => self::span($purchase->expected).' of an offload, '.round($purchase->a_month, 1).' a month: '.
                 ($months === null ? 'never paid' : 'paid after '.self::months($months)),

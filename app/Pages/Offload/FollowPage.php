@@ -11,6 +11,7 @@ use App\Models\Offload\OffloadCard;
 use App\Models\Offload\OffloadCopy;
 use App\Models\Offload\OffloadState;
 use App\Models\Offload\WhyRefused;
+use App\Models\When;
 use App\Offload\Carrying\ConfirmSwap;
 use App\Offload\Carrying\HowItGoes;
 use App\Offload\Carrying\Secured;
@@ -109,7 +110,7 @@ final readonly class FollowPage extends Page
         return new self(
             $offload->id,
             $offload->name,
-            $offload->began_at->format('H:i, j M'),
+            $offload->began_at->format(When::THESE_DAYS),
             $offload->began_at->getTimestamp(),
             planned: $offload->planned,
             pace: $offload->is_made_up ? $offload->pace : null,
@@ -305,7 +306,7 @@ final readonly class FollowPage extends Page
             },
             'since' => $copy->standing === null || $copy->state !== CopyState::Verified
                 ? ''
-                : $copy->standing->words($copy->standing_at?->format('j M, H:i') ?? ''),
+                : $copy->standing->words($copy->standing_at?->format(When::THESE_DAYS) ?? ''),
         ];
     }
 

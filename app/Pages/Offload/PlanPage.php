@@ -10,6 +10,7 @@ use App\Models\Kit\Host;
 use App\Models\Offload\Offload;
 use App\Models\Offload\OffloadCard;
 use App\Models\Offload\SavedPlan;
+use App\Models\When;
 use App\Offload\BooksQuestion;
 use App\Offload\ShownPlan;
 use App\Pages\Page;
@@ -147,7 +148,7 @@ final readonly class PlanPage extends Page
             ],
             person: $person ?? '',
             isMadeUp: self::isMadeUp($plan),
-            today: now()->format('Y-m-d'),
+            today: now()->format(When::ISO_DAY),
             places: self::places(),
             patterns: self::patterns(),
             warnings: self::warnings($plan),
@@ -244,7 +245,7 @@ final readonly class PlanPage extends Page
                     fn (Offload $offload): array => [
                         'id' => $offload->id,
                         'name' => $offload->name,
-                        'began' => $offload->began_at->format('j M, H:i'),
+                        'began' => $offload->began_at->format(When::THESE_DAYS),
                         'cards' => $offload->cards->count(),
                         'secured' => $offload->cards->filter(fn (OffloadCard $card): bool => $card->clear_at !== null)->count(),
                         'isOver' => $offload->isOver(),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Offload;
 
 use App\Models\Offload\SavedPlan;
+use App\Models\When;
 use App\Offload\PlanBook;
 use App\Offload\ShownPlan;
 use App\Pages\Page;
@@ -85,7 +86,7 @@ final readonly class SavedPlanPage extends Page
         return new self(
             id: $saved->id,
             name: $saved->name,
-            made: "made {$saved->created_at->format('j M Y, H:i')} by {$saved->recorded_by}",
+            made: "made {$saved->created_at->format(When::MOMENT)} by {$saved->recorded_by}",
             goal: $saved->goal->words(),
             plan: PlanPicture::of($plan),
             range: PlanBeside::range($sure->done),
@@ -99,7 +100,7 @@ final readonly class SavedPlanPage extends Page
             planKey: ShownPlan::kept($saved),
             person: $person ?? '',
             isMadeUp: PlanPage::isMadeUp($plan),
-            day: now()->format('Y-m-d'),
+            day: now()->format(When::ISO_DAY),
             places: PlanPage::places(),
             patterns: PlanPage::patterns(),
             before: PlanPage::before(),

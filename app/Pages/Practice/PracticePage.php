@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pages\Practice;
 
 use App\Models\Practice\PracticeRound;
+use App\Models\When;
 use App\Pages\Page;
 use App\Practice\RoundBook;
 use Illuminate\Support\Collection;
@@ -112,7 +113,7 @@ final readonly class PracticePage extends Page
             'seed' => $round->seed,
             'was' => $round->trick->words(),
             'wrong' => implode(', ', array_map(fn (Mistake $one): string => $one->words(), $round->mistaken())),
-            'on' => $round->began_at->format('j M Y'),
+            'on' => $round->began_at->format(When::DAY),
         ];
     }
 }

@@ -7,6 +7,7 @@ namespace App\Pages\Shoot;
 use App\Models\Cards\Card;
 use App\Models\Kit\CameraMode;
 use App\Models\Shoot\Shoot;
+use App\Models\When;
 use App\Pages\Page;
 use Tally\Shoot\FitCard;
 use Tally\Shoot\Recording;
@@ -104,7 +105,7 @@ final readonly class ShootPage extends Page
             laden: self::laden($packing),
             more: $ticked === [] ? max(0, Card::query()->whereNull('retired_on')->count() - count($question->cards)) : 0,
             kept: self::kept(),
-            today: now()->format('Y-m-d'),
+            today: now()->format(When::ISO_DAY),
             person: $person ?? '',
         );
     }
@@ -116,8 +117,8 @@ final readonly class ShootPage extends Page
         return new KeptShootPage(
             $shoot->id,
             $shoot->name,
-            $shoot->days === 1 ? $ends->format('j M Y') : "{$shoot->begins->format('j M')} to {$ends->format('j M Y')}",
-            "kept {$shoot->created_at->format('j M Y, H:i')} by {$shoot->recorded_by}",
+            $shoot->days === 1 ? $ends->format(When::DAY) : "{$shoot->begins->format('j M')} to {$ends->format(When::DAY)}",
+            "kept {$shoot->created_at->format(When::MOMENT)} by {$shoot->recorded_by}",
             packed: PackedPicture::of($shoot->packing(), $shoot->begins),
         );
     }
@@ -187,7 +188,7 @@ final readonly class ShootPage extends Page
                 ->map(fn (Shoot $one): array => [
                     'id' => $one->id,
                     'name' => $one->name,
-                    'on' => "{$one->begins->format('j M Y')}, {$one->days} ".($one->days === 1 ? 'day' : 'days'),
+                    'on' => "{$one->begins->format(When::DAY)}, {$one->days} ".($one->days === 1 ? 'day' : 'days'),
                     'cards' => is_numeric($one->getAttribute('cards_count')) ? (int) $one->getAttribute('cards_count') : 0,
                 ])
                 ->all(),
