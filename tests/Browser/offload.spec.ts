@@ -66,11 +66,16 @@ test('a plan is saved, printed, and compared with what came of it', async ({ pag
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Harbour, evening');
     await expect(page.getByText(/No rate has changed since/)).toBeVisible();
 
-    await page.getByLabel('Begun at').fill('2026-11-27 21:58');
-    await page.getByLabel('All safe at').fill('2026-11-27 20:00');
+    // Piece by piece in the order of the country: month, day, year, hour, minute.
+    const moment = async (name: string, digits: string) => {
+        await page.getByRole('group', { name }).getByRole('spinbutton').first().click();
+        await page.keyboard.type(digits);
+    };
+    await moment('Begun at', '112720262158');
+    await moment('All safe at', '112720262000');
     await page.getByRole('button', { name: 'Save result' }).click();
     await expect(page.getByText(/It cannot have been safe before it was begun/)).toBeVisible();
-    await page.getByLabel('All safe at').fill('2026-11-27 23:58');
+    await moment('All safe at', '112720262358');
     await page.getByRole('button', { name: 'Save result' }).click();
     await expect(page.getByText(/took 2:00:00\. .*later than planned/)).toBeVisible();
 

@@ -72,6 +72,18 @@ final class EvidenceFileTest extends TestCase
         }
     }
 
+    public function test_a_pattern_of_a_small_number_is_one_too(): void
+    {
+        $card = $this->sham();
+        foreach ($card->runs()->get() as $run) {
+            $said = $run->rawResult() ?? [];
+            isset($said['imprint']) ? $run->forceFill(['result' => [...$said, 'imprint' => 7]])->save() : null;
+        }
+        $file = $this->fileOf($card->refresh());
+        self::assertStringContainsString('"imprint":7,', str_replace([' ', "\n"], '', $file));
+        self::assertNotSame('', ResultReader::read($file)->signer());
+    }
+
     public function test_the_sheet_is_one_page_that_says_what_matters(): void
     {
         $card = $this->sham();

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { useSurfaceKeys } from '../frame/useKeys';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
+import { CountField } from '../parts/countAndDay';
 import { SelectField, TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
@@ -89,7 +90,7 @@ export function LogBurst({ card, cameras, person }: { card: string; cameras: rea
                             {since === null ? '' : `${since} s`}
                         </span>
                     </div>
-                    <TextField {...field('frames')} label="Frames until it slowed" figures placeholder="12" />
+                    <CountField {...field('frames')} label="Frames until it slowed" placeholder="12" />
                     <TextField {...field('clear')} label="Cleared in" figures placeholder="23 s" />
                     <NameField {...field('by')} name="burst-by" label="Your name" />
                     <div style={{ alignSelf: 'end' }}>

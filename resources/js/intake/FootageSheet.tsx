@@ -1,6 +1,7 @@
 import { useForm } from '@inertiajs/react';
 import { Nothing } from '../parts/Nothing';
 import { Button } from '../parts/Button';
+import { CountField } from '../parts/countAndDay';
 import { TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
@@ -35,7 +36,7 @@ export function FootageSheet({ tag, footage, person }: { tag: string; footage: F
         >
             <Fields>
                 <TextField {...field('footage')} label="Footage on the card" placeholder="48 GB" figures />
-                <TextField {...field('files')} label="Files, if counted" placeholder="212" figures />
+                <CountField {...field('files')} label="Files, if counted" placeholder="212" />
                 <NameField {...field('by')} name="footage-by" label="Your name" />
                 <div style={{ alignSelf: 'end' }}>
                     <Button

@@ -1,3 +1,4 @@
+import { CountField, DayField } from '../parts/countAndDay';
 import { SelectField, TextArea, TextField } from '../parts/fields';
 import { Sheet } from '../parts/Sheet';
 import type { ChoicesProps } from '../types/generated/props';
@@ -10,7 +11,7 @@ export function OriginSheet({ text, choices, isNew }: { text: Text; choices: Cho
     return (
         <Sheet title="Where it comes from" caption="codes as they stand on the card, the rest from the bill">
             <Fields>
-                {isNew ? <TextField {...text('count')} label="How many of these" figures placeholder="1" /> : null}
+                {isNew ? <CountField {...text('count')} label="How many of these" placeholder="1" /> : null}
                 {many ? null : <TextField {...text('serial')} label="Serial" figures placeholder="none seen" />}
                 <TextField {...text('back_code')} label="Code on the back" figures placeholder="none seen" />
                 <TextField {...text('lot')} label="Lot" figures placeholder="not known" />
@@ -18,7 +19,7 @@ export function OriginSheet({ text, choices, isNew }: { text: Text; choices: Cho
                 <TextField {...text('price')} label="Unit price" figures placeholder="24.90 EUR" />
                 <TextField {...text('seller')} label="Seller" placeholder="not known" />
                 <TextField {...text('order_no')} label="Order" figures placeholder="not known" />
-                <TextField {...text('bought_on')} label="Bought on" figures placeholder="2026-11-25" />
+                <DayField {...text('bought_on')} label="Bought on" />
                 {many ? (
                     <div className="whole">
                         <TextArea

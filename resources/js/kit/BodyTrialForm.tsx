@@ -1,6 +1,7 @@
 import { useForm } from '@inertiajs/react';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
+import { DayField } from '../parts/countAndDay';
 import { SelectField, TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
@@ -43,7 +44,7 @@ export function BodyTrialForm({
                     <SelectField {...field('camera_id')} label="Body" choices={plain(cameras)} />
                     <SelectField {...field('answer')} label="The card" choices={plain(answers)} />
                     <TextField {...field('firmware')} label="Firmware" figures placeholder="2.1" />
-                    <TextField {...field('tried_on')} label="Day" figures />
+                    <DayField {...field('tried_on')} label="Day" />
                     <NameField {...field('by')} name="trial-by" label="Your name" />
                     <div style={{ alignSelf: 'end' }}>
                         <Button type="submit" quiet isDisabled={form.processing}>

@@ -1,5 +1,6 @@
 import { Button, Disclosure, DisclosurePanel } from 'react-aria-components';
 import styled from 'styled-components';
+import { CountField } from '../parts/countAndDay';
 import { SelectField, TextField } from '../parts/fields';
 import type { More } from './presets';
 import type { Order } from './useOrder';
@@ -67,7 +68,7 @@ export function MoreFields({ state, kind }: { state: Order; kind: 'speed' | 'sus
                             />
                             <TextField {...text('block')} label="Block" placeholder="automatic" />
                             <TextField {...text('from')} label="Region begins at" placeholder="the start" />
-                            <TextField {...text('warm_ups')} label="Warm-ups, not counted" placeholder="0" />
+                            <CountField {...text('warm_ups')} label="Warm-ups, not counted" placeholder="0" />
                             <TextField {...text('pause')} label="Pause to cool after each" placeholder="none" />
                         </>
                     ) : null}

@@ -4,6 +4,7 @@ import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { buttonLook } from '../parts/Button';
 import { Options, Ticks } from '../parts/choices';
+import { DayField } from '../parts/countAndDay';
 import { SelectField, TextField } from '../parts/fields';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
 import styled from 'styled-components';
@@ -71,14 +72,8 @@ export default function Books({ books, formats, verdicts }: BooksPage) {
                                 ...verdicts.map((one) => ({ key: one.key, label: one.label })),
                             ]}
                         />
-                        <TextField
-                            name="from"
-                            label="From the day, 2026-01-01"
-                            value={narrow.from}
-                            onChange={set('from')}
-                            figures
-                        />
-                        <TextField name="to" label="to the day" value={narrow.to} onChange={set('to')} figures />
+                        <DayField name="from" label="From the day" value={narrow.from} onChange={set('from')} />
+                        <DayField name="to" label="to the day" value={narrow.to} onChange={set('to')} />
                     </Fields>
                     <p style={{ margin: '14px 0 4px' }}>
                         <Take href={`/books/out?${query.toString()}`} data-main="">

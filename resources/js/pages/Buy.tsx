@@ -5,6 +5,7 @@ import { megabytes, reached } from '../format';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
+import { CountField } from '../parts/countAndDay';
 import { SelectField, TextField } from '../parts/fields';
 import { Nothing } from '../parts/Nothing';
 import { ServerForm } from '../parts/ServerForm';
@@ -173,7 +174,7 @@ function Ask({ asked, modes }: { asked: BuyAskedProps; modes: BuyPage['modes'] }
                 />
                 <TextField {...field('floor')} label="or never under" placeholder="45 MB/s" figures />
                 <TextField {...field('size')} label="At least" placeholder="128 GB" figures />
-                <TextField {...field('count')} label="How many" placeholder="1" figures />
+                <CountField {...field('count')} label="How many" placeholder="1" />
                 <TextField {...field('reader')} label="A reader costs" placeholder="89 EUR" figures />
                 <div style={{ alignSelf: 'end' }}>
                     <Button type="submit" data-main="">

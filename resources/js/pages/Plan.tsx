@@ -5,7 +5,8 @@ import { percent } from '../format';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
-import { SelectField, TextField } from '../parts/fields';
+import { CountField } from '../parts/countAndDay';
+import { SelectField } from '../parts/fields';
 import { Nothing } from '../parts/Nothing';
 import { Sheet, Title } from '../parts/Sheet';
 import { useAsk } from '../parts/useAsk';
@@ -164,8 +165,8 @@ function Surface({
                             <SelectField {...field('copies')} label="Copies" choices={COPIES} />
                             <SelectField {...field('verify')} label="Verify" choices={VERIFY} />
                             <SelectField {...field('scheme')} label="Scheme" choices={SCHEMES} />
-                            <TextField {...field('hands')} label="Pairs of hands" figures />
-                            <TextField {...field('swap')} label="Seconds for a swap" figures />
+                            <CountField {...field('hands')} label="Pairs of hands" />
+                            <CountField {...field('swap')} label="Seconds for a swap" />
                             {isTimed ? (
                                 <SelectField {...field('previews')} label="Previews" choices={PREVIEWS} />
                             ) : null}

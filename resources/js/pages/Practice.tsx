@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { Options } from '../parts/choices';
+import { CountField } from '../parts/countAndDay';
 import { TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
@@ -51,7 +52,7 @@ export default function Practice({ levels, mistakes, rounds, open, person }: Pra
                             }))}
                         />
                         <div style={{ display: 'flex', flexWrap: 'wrap', gap: 20, alignItems: 'end', marginTop: 12 }}>
-                            <TextField {...field('seed')} label="Seed of a shared one, or nothing" figures />
+                            <CountField {...field('seed')} label="Seed of a shared one, or nothing" />
                             <NameField {...field('by')} name="practice-by" label="Your name" />
                             <Button type="submit" data-main="" isDisabled={form.processing}>
                                 Begin a round

@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { PriceRows } from '../charts/PriceRows';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Button } from '../parts/Button';
+import { DayField } from '../parts/countAndDay';
 import { SelectField, TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { Ruled, Sheet, Title } from '../parts/Sheet';
@@ -95,7 +96,7 @@ export default function Prices({ references, quotes, forms, tiers, today }: Pric
                         <TextField {...text('capacity')} label="Capacity" figures placeholder="128 GB" />
                         <TextField {...text('price')} label="Price" figures placeholder="41.00 EUR" />
                         <TextField {...text('source')} label="Seller" placeholder="a shop, a list" />
-                        <TextField {...text('quoted_on')} label="On" figures />
+                        <DayField {...text('quoted_on')} label="On" />
                         <TextField {...text('model')} label="Model, if it is one" placeholder="as its label says" />
                         <Button type="submit" data-main="" isDisabled={form.processing}>
                             Save this quote

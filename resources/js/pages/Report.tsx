@@ -4,7 +4,8 @@ import styled from 'styled-components';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { Button, buttonLook } from '../parts/Button';
-import { TextField } from '../parts/fields';
+import { DayField } from '../parts/countAndDay';
+
 import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
 import { Nothing } from '../parts/Nothing';
@@ -45,8 +46,8 @@ export default function Report({ from, to, report, person }: ReportPage) {
                         }}
                     >
                         <Fields>
-                            <TextField {...field('from')} label="From the day" figures />
-                            <TextField {...field('to')} label="to the day" figures />
+                            <DayField {...field('from')} label="From the day" />
+                            <DayField {...field('to')} label="to the day" />
                             <NameField {...field('by')} name="report-by" label="Your name" />
                             <div style={{ alignSelf: 'end' }}>
                                 <Button

@@ -3,6 +3,7 @@ import { clock } from '../charts/Runbook';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
+import { DayField } from '../parts/countAndDay';
 import { TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { Nothing } from '../parts/Nothing';
@@ -68,9 +69,9 @@ export default function SavedPlan({
                         }}
                     >
                         <Fields>
-                            <TextField {...field('begun')} label="Begun at" placeholder="2026-11-27 21:58" figures />
-                            <TextField {...field('free')} label="Cards free at" figures />
-                            <TextField {...field('done')} label="All safe at" figures />
+                            <DayField {...field('begun')} label="Begun at" withTime />
+                            <DayField {...field('free')} label="Cards free at" withTime />
+                            <DayField {...field('done')} label="All safe at" withTime />
                             <div className="half">
                                 <TextField {...field('note')} label="What held it up, if anything" />
                             </div>

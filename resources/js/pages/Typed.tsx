@@ -3,6 +3,7 @@ import styled from 'styled-components';
 import { Margin } from '../frame/Margin';
 import { Button } from '../parts/Button';
 import { CardHeading } from '../parts/CardHeading';
+import { DayField } from '../parts/countAndDay';
 import { SelectField, TextField } from '../parts/fields';
 import { NameField } from '../parts/NameField';
 import { Sheet, Title } from '../parts/Sheet';
@@ -183,7 +184,7 @@ export default function Typed({ card, chain, today, person, margin }: TypedPage)
                                 choices={chain.readers}
                             />
                             <SelectField {...choice('port')} label="Port" none="not known" choices={chain.ports} />
-                            <TextField {...text('on')} label="Measured on" figures />
+                            <DayField {...text('on')} label="Measured on" />
                             <NameField {...text('by')} label="Typed by" />
                         </Grid>
                         <Grid className="three">

@@ -2,6 +2,7 @@ import { Head, useForm } from '@inertiajs/react';
 import { Caution, MarginLook } from '../frame/Margin';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
+import { CountField, DayField } from '../parts/countAndDay';
 import { SelectField, TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
@@ -57,9 +58,9 @@ export default function Worth({ purchases, kit, today, person }: WorthPage) {
                             />
                             <TextField {...field('price')} label="It cost, such as 89 EUR" figures />
                             <TextField {...field('hour')} label="An hour is worth, such as 60 EUR" figures />
-                            <TextField {...field('on')} label="Bought on" figures />
-                            <TextField {...field('minutes')} label="It is to save of an offload, minutes" figures />
-                            <TextField {...field('aMonth')} label="Offloads a month" figures />
+                            <DayField {...field('on')} label="Bought on" />
+                            <CountField {...field('minutes')} label="It is to save of an offload, minutes" />
+                            <CountField {...field('aMonth')} label="Offloads a month" />
                             <NameField {...field('by')} name="worth-by" label="Your name" />
                             <div style={{ alignSelf: 'end' }}>
                                 <Button type="submit" data-main="" isDisabled={form.processing}>

@@ -41,7 +41,7 @@ export const field = css`
     }
 `;
 
-const box = css`
+export const box = css`
     width: 100%;
     margin-top: 2px;
     padding: 6px 2px 5px;
@@ -57,6 +57,12 @@ const box = css`
     }
 `;
 
+export const figures = css`
+    font-family: var(--figures);
+    font-stretch: 75%;
+    font-size: 13px;
+`;
+
 const TextLook = styled(AriaTextField)`
     ${field}
     input,
@@ -69,9 +75,7 @@ const TextLook = styled(AriaTextField)`
     }
     &[data-figures] input,
     &[data-figures] textarea {
-        font-family: var(--figures);
-        font-stretch: 75%;
-        font-size: 13px;
+        ${figures}
     }
 `;
 

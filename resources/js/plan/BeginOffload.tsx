@@ -2,6 +2,7 @@ import { useForm } from '@inertiajs/react';
 import { clock } from '../charts/Runbook';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
+import { DayField } from '../parts/countAndDay';
 import { SelectField, TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
@@ -93,7 +94,7 @@ export function BeginOffload({
             >
                 <Fields>
                     <TextField {...field('name')} label="Shoot" placeholder="Harbour" />
-                    <TextField {...field('day')} label="Day" figures />
+                    <DayField {...field('day')} label="Day" />
                     <div className="half">
                         <TextField {...field('pattern')} label="Goes into the folder" figures />
                     </div>

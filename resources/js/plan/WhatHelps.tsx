@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { clock } from '../charts/Runbook';
+import { CountField } from '../parts/countAndDay';
 import { TextField } from '../parts/fields';
 import { useAsk } from '../parts/useAsk';
 import { PlainList } from './PlainList';
@@ -54,7 +55,7 @@ export function WhatHelps({
                 <summary>Worth its price?</summary>
                 <TextField {...field('price')} label="Price of the thing" placeholder="180" />
                 <TextField {...field('hour')} label="Value of an hour" placeholder="45" />
-                <TextField {...field('month')} label="Offloads a month" placeholder="12" />
+                <CountField {...field('month')} label="Offloads a month" placeholder="12" />
             </details>
         </>
     );

@@ -1,6 +1,7 @@
 import { Link, useForm } from '@inertiajs/react';
 import { Fields } from '../intake/Fields';
 import { Button } from '../parts/Button';
+import { DayField } from '../parts/countAndDay';
 import { TextField } from '../parts/fields';
 import { formField } from '../parts/formField';
 import { NameField } from '../parts/NameField';
@@ -38,7 +39,7 @@ export function KeepShoot({
                 >
                     <Fields>
                         <TextField {...field('name')} label="Name of the shoot" placeholder="Sea wall, spring tide" />
-                        <TextField {...field('begins')} label="First day" figures />
+                        <DayField {...field('begins')} label="First day" />
                         <NameField {...field('by')} name="shoot-by" label="Your name" />
                         <div style={{ alignSelf: 'end' }}>
                             <Button type="submit" quiet>
