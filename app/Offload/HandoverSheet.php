@@ -97,7 +97,8 @@ final readonly class HandoverSheet
     {
         return match ($copy->state) {
             CopyState::Verified => ($copy->stands() ? '' : 'NOT SECURED: ').
-                ($copy->standing ?? CopyStanding::ReadBack)->words(($copy->standing_at ?? $copy->verified_at)?->format(When::THESE_DAYS) ?? '').
+                ($copy->standing ?? CopyStanding::ReadBack)
+                    ->words(($copy->standing_at ?? $copy->verified_at)?->format(When::THESE_DAYS) ?? '').
                 ", lists beside {$card->folder}",
             CopyState::Failed => 'NOT SECURED: '.($copy->message ?? 'it failed'),
             CopyState::Copied => 'copied, not read back',

@@ -17,9 +17,11 @@ final readonly class Answer
     {
         $all = Called::after($exercise, array_values($exercise->moves));
         foreach (self::ways(array_values($exercise->moves)) as $way) {
-            // What does not settle the size is not asked for the rest: half of all ways end here.
-            $isSized = $all->capacity === null || Called::isSame(Called::keeps($exercise->evidence($way)), $all->capacity);
-            if ($isSized && Called::after($exercise, $way)->says($all)) {
+            // Whoever does not settle size and limit is not asked for the verdict, which takes longest: most ways end here.
+            $evidence = $exercise->evidence($way);
+            $mayBe = Called::heldBy($exercise, $evidence) === $all->holds &&
+                ($all->capacity === null || Called::isSame(Called::keeps($evidence), $all->capacity));
+            if ($mayBe && Called::after($exercise, $way)->says($all)) {
                 return new self($all, $way);
             }
         }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tally\Practice;
 
 use Tally\Evidence\Evidence;
-use Tally\Evidence\ProofEvidence;
 use Tally\Evidence\SpeedEvidence;
 use Tally\Measured\Attribution;
 use Tally\Quantity\Bytes;
@@ -39,7 +38,7 @@ final readonly class Called
 
         return new self(
             $verdict,
-            self::holds($exercise, $evidence->speeds, $evidence->proofs),
+            self::heldBy($exercise, $evidence),
             $isOfSize ? self::keeps($evidence) : null,
         );
     }
@@ -60,17 +59,14 @@ final readonly class Called
     /**
      * A card that reads faster elsewhere was held by the first way; where the figure is far under what that way is sure to give, it is
      * the card.
-     *
-     * @param  list<SpeedEvidence>  $speeds
-     * @param  list<ProofEvidence>  $proofs
      */
-    private static function holds(Exercise $exercise, array $speeds, array $proofs): ?Holds
+    public static function heldBy(Exercise $exercise, Evidence $evidence): ?Holds
     {
-        $label = $exercise->evidence([])->label;
+        [$label, $speeds] = [$exercise->evidence([])->label, $evidence->speeds];
         $first = Rate::bytesPerSecond(Summary::of($speeds[0]->record->reads)->median);
         $way = $exercise->first->chain();
         $elsewhere = [];
-        foreach ([...array_slice($speeds, 1), ...$proofs] as $run) {
+        foreach ([...array_slice($speeds, 1), ...$evidence->proofs] as $run) {
             $rate = $run instanceof SpeedEvidence
                 ? Rate::bytesPerSecond(Summary::of($run->record->reads)->median)
                 : $run->readRate();

@@ -7,44 +7,47 @@ namespace Tally\Practice;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tally\CaseFile\CaseReader;
-use Tally\CaseFile\WrittenRun;
+use Tally\CaseFile\RunInWords;
 use Tally\Chain\HostLink;
 use Tally\Evidence\Evidence;
 use Tally\Evidence\LongWriteEvidence;
 use Tally\Evidence\ProofEvidence;
+use Tally\Evidence\Source;
 use Tally\Evidence\SpeedEvidence;
 use Tally\Label\Bus;
-use Tally\Value\Values;
+use Tally\Record\ProofRecord;
+use Tally\Record\SpeedRecord;
+use Tally\Record\SustainedRecord;
 
 /** A made-up card on a made-up bench, with a first figure and all that can be done next. The same seed always gives the same one. */
 final class Exercise
 {
-    /** @var array<string, SpeedEvidence|ProofEvidence|LongWriteEvidence> by move and place in the order, as they were read before */
-    private array $runs = [];
+    /** @var array<string, SpeedRecord|ProofRecord|SustainedRecord> by move: what comes of it */
+    private array $results = [];
 
     /** @var array<int, Evidence> with the first figure alone, and with a look at the card besides */
     private array $bases = [];
 
     private ?Answer $answer = null;
 
-    /**
-     * @param  array<string, Move>  $moves  by id, in the order in which they are offered
-     * @param  array<string, mixed>  $look  the first figure, as a case tells it
-     */
+    private const BEFORE = '2026-01-01T08:00:00Z';
+
+    private const ON_THE_BEST = [MoveKind::LongWrite, MoveKind::Screen, MoveKind::Part, MoveKind::Whole, MoveKind::ScreenAgain];
+
+    /** @param  array<string, Move>  $moves  by id, in the order in which they are offered */
     private function __construct(
         public readonly Level $level,
         public readonly int $seed,
-        public readonly MadeUpCard $card,
+        public readonly PracticeCard $card,
         public readonly MadeUpReader $first,
         public readonly array $moves,
-        private readonly array $look,
     ) {}
 
     public static function seeded(Level $level, int $seed): self
     {
         $chance = new Randomizer(new Xoshiro256StarStar(10 * $seed + $level->value));
         $trick = $level->trick($seed);
-        $card = MadeUpCard::drawn($trick, $chance);
+        $card = PracticeCard::drawn($trick, $chance);
         $names = $chance->shuffleArray(['P1', 'P2', 'P3']);
         $good = MadeUpReader::drawn($names[0], Bus::UhsII, HostLink::UsbGen2, $chance);
         $old = MadeUpReader::drawn($names[1], Bus::UhsI, HostLink::UsbGen1, $chance);
@@ -58,13 +61,17 @@ final class Exercise
         $isOld = $trick === Trick::OldBench;
         $readers = [...$isOld ? [] : [$names[0] => $good], $names[1] => $old, $names[2] => $thin];
         ksort($readers);
-        $bench = new Bench($card, $isOld ? $old : $good, $chance);
-        $moves = [];
-        foreach ($bench->moves(array_values($readers)) as $move) {
-            $moves[$move->id] = $move;
-        }
+        $best = $isOld ? $old : $good;
+        $over = fn (MoveKind $kind, MadeUpReader $reader): Move => Move::with($card, $kind, $reader);
+        $offered = [
+            Move::look(),
+            ...array_map(fn (MadeUpReader $reader): Move => $over(MoveKind::Measure, $reader), array_values($readers)),
+            ...array_map(fn (MoveKind $kind): Move => $over($kind, $best), self::ON_THE_BEST),
+            // Another one of the same kind.
+            $over(MoveKind::WholeAgain, $best->twin('P4')),
+        ];
 
-        return new self($level, $seed, $card, $first, moves: $moves, look: $bench->firstLook($first));
+        return new self($level, $seed, $card, $first, moves: array_column($offered, null, 'id'));
     }
 
     /** What can be said of it, and the shortest way there. */
@@ -94,11 +101,11 @@ final class Exercise
      */
     public function evidence(array $done): Evidence
     {
-        $base = $this->base(array_values(array_filter($done, fn (Move $move): bool => $move->kind === MoveKind::Inspect)));
-        $runs = $base->speeds;
+        $base = $this->base(self::isSeen($done));
+        $runs = [$this->run(null, 0, 1)];
         foreach ($done as $at => $move) {
-            if ($move->run !== null) {
-                $runs[] = $this->runs["{$move->id} {$at}"] ??= self::run($move->run, $at)->evidence('practice', $base->label->form);
+            if ($move->reader !== null) {
+                $runs[] = $this->run($move, $at, count($runs) + 1);
             }
         }
 
@@ -113,10 +120,30 @@ final class Exercise
         );
     }
 
-    /** @param  list<Move>  $looks  the look at it, or none */
-    private function base(array $looks): Evidence
+    /** @param  Move|null  $move  null for the first look */
+    private function run(?Move $move, int $at, int $number): SpeedEvidence|ProofEvidence|LongWriteEvidence
     {
-        return $this->bases[count($looks)] ??= CaseReader::read($this->case($looks))->evidence;
+        $reader = $move->reader ?? $this->first;
+        $result = $this->results[$move->id ?? ''] ??= Conduct::on($this->card, $reader, $move?->kind);
+        [$source, $chain] = [new Source("run {$number}", $move === null ? self::BEFORE : self::moment($at)), $reader->chain()];
+
+        return match (true) {
+            $result instanceof SpeedRecord => new SpeedEvidence($source, $chain, $result),
+            $result instanceof ProofRecord => new ProofEvidence($source, $chain, $result),
+            default => new LongWriteEvidence($source, $chain, $result->course, $result->write->bytes),
+        };
+    }
+
+    /** Label, look and where it comes from, without a run. */
+    private function base(bool $isSeen): Evidence
+    {
+        return $this->bases[(int) $isSeen] ??= CaseReader::read($this->written($isSeen, []))->evidence;
+    }
+
+    /** @param  list<Move>  $done */
+    private static function isSeen(array $done): bool
+    {
+        return array_filter($done, fn (Move $move): bool => $move->kind === MoveKind::Inspect) !== [];
     }
 
     /**
@@ -125,29 +152,30 @@ final class Exercise
      */
     public function case(array $done): array
     {
-        $runs = [['on' => '2026-01-01T08:00:00Z', ...$this->look]];
+        $runs = [['on' => self::BEFORE, 'chain' => $this->first->inCase(), ...RunInWords::of($this->run(null, 0, 1))]];
         foreach ($done as $at => $move) {
-            if ($move->run !== null) {
-                $runs[] = ['on' => self::moment($at), ...$move->run];
+            if ($move->reader !== null) {
+                $runs[] = ['on' => self::moment($at), 'chain' => $move->reader->inCase(), ...RunInWords::of($this->run($move, $at, 1))];
             }
         }
-        $isSeen = array_filter($done, fn (Move $move): bool => $move->kind === MoveKind::Inspect) !== [];
 
+        return $this->written(self::isSeen($done), $runs);
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $runs
+     * @return array<string, mixed>
+     */
+    private function written(bool $isSeen, array $runs): array
+    {
         return [
             'format' => CaseReader::FORMAT,
             'version' => CaseReader::VERSION,
             'name' => "practice, level {$this->level->value}, seed {$this->seed}",
             'label' => $this->card->label,
-            ...$isSeen ? ['seen' => ['contact_rows' => $this->card->rows, 'seats' => 'well']] : [],
-            ...$this->card->trick === Trick::Cheap ? Bench::CHEAP : [],
+            ...$this->card->known($isSeen),
             'runs' => $runs,
         ];
-    }
-
-    /** @param  array<string, mixed>  $run */
-    private static function run(array $run, int $at): WrittenRun
-    {
-        return Values::read(WrittenRun::class, ['on' => self::moment($at), ...$run], 'practice');
     }
 
     /** Made up: a case tells its runs apart by their moments. */

@@ -9,6 +9,7 @@ use Tally\Chain\HostLink;
 use Tally\Label\Bus;
 use Tally\Label\Label;
 use Tally\Measured\Chain;
+use Tally\Quantity\Rate;
 use Tally\Value\Alterable;
 
 /** A made-up reader on its cable: what its slot speaks, what it hangs on, and what the two give. */
@@ -45,6 +46,12 @@ final readonly class MadeUpReader
     public function of(float $card): float
     {
         return min($card, $this->slot, $this->cable);
+    }
+
+    /** The most that it gives. */
+    public function most(): Rate
+    {
+        return Rate::megabytesPerSecond($this->of(INF));
     }
 
     /** What is slowest on this way, as the ceilings of the trade tell it. */

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Tally\Practice;
 
+use Tally\Quantity\Bytes;
+use Tally\Simulated\Behaviour;
+use Tally\Simulated\Medium;
+
 /** What can be done next with a card on the bench. */
 enum MoveKind: string
 {
@@ -27,6 +31,17 @@ enum MoveKind: string
             self::Whole => 'Prove all of it',
             self::ScreenAgain => 'Take it out, insert it again, quick screen',
             self::WholeAgain => 'Put it into another reader, prove all of it',
+        };
+    }
+
+    /** How much of a medium it writes: where it answers with errors, up to there. */
+    public function bytes(Medium $medium): Bytes
+    {
+        return match ($this) {
+            self::LongWrite => Bytes::gigabytes(Conduct::LONG),
+            self::Part => Bytes::gigabytes(Conduct::PART),
+            self::Whole, self::WholeAgain => $medium->behaviour === Behaviour::Refuses ? $medium->true : $medium->shown,
+            default => Bytes::of(0),
         };
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tally\Practice;
 
+use Tally\Simulated\Behaviour;
+
 /** What is the matter with a made-up card, or with what it is measured on; or that nothing is. */
 enum Trick: string
 {
@@ -51,14 +53,16 @@ enum Trick: string
         };
     }
 
-    /** Whether the medium keeps less than it shows. */
-    public function isFake(): bool
+    /** What the medium does with what is written to it. */
+    public function behaviour(): Behaviour
     {
-        return in_array($this, [self::StartsOver, self::Drops, self::Spoils, self::CacheAnswers], true);
-    }
-
-    public function hasErrors(): bool
-    {
-        return $this === self::EndsInErrors || $this === self::SameEnd;
+        return match ($this) {
+            self::StartsOver => Behaviour::Wraps,
+            self::Drops, self::CacheAnswers => Behaviour::Drops,
+            self::Spoils => Behaviour::Corrupts,
+            self::EndsInErrors, self::SameEnd => Behaviour::Refuses,
+            self::BadSpots => Behaviour::Patchy,
+            default => Behaviour::Honest,
+        };
     }
 }

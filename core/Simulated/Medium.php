@@ -8,10 +8,15 @@ use InvalidArgumentException;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\NotAQuantity;
 use Tally\Quantity\Rate;
+use Tally\Value\Alterable;
 
 /** A made-up card: what it says, what it is, and how fast. The same seed always gives the same card. */
 final readonly class Medium
 {
+    use Alterable {
+        with as public;
+    }
+
     /**
      * @param  Bytes  $shown  the size it reports
      * @param  Bytes  $true  the memory it has

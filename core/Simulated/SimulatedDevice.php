@@ -46,11 +46,15 @@ final class SimulatedDevice implements Addressed, Thermometer
     /** How this pass differs from the others, around 1. */
     private float $mood = 1.0;
 
-    /** @param  Rate|null  $reader  the most that the reader and what lies behind it let through */
+    /**
+     * @param  Rate|null  $reader  the most that the reader and what lies behind it let through
+     * @param  int  $calls  in about how many the whole medium is written, so that a terabyte takes no longer than a gigabyte
+     */
     public function __construct(
         private readonly Medium $medium,
         private readonly SimulatedClock $clock,
         private readonly ?Rate $reader = null,
+        private readonly int $calls = 1000,
     ) {
         $this->books = new WrittenRanges();
         $this->chance = new Randomizer(new Xoshiro256StarStar($medium->seed));
@@ -66,10 +70,9 @@ final class SimulatedDevice implements Addressed, Thermometer
         return $this->medium->shown;
     }
 
-    /** About a thousand calls for the whole medium, so that a terabyte takes no longer than a gigabyte. */
     public function stretch(): int
     {
-        return max(1, intdiv($this->medium->shown->count, 1000 * TestPattern::BLOCK)) * TestPattern::BLOCK;
+        return max(1, intdiv($this->medium->shown->count, $this->calls * TestPattern::BLOCK)) * TestPattern::BLOCK;
     }
 
     public function write(int $offset, Data $data): void

@@ -19,7 +19,7 @@ use Tally\Verdict\VerdictKind;
 /** Two of the survey practise: they blame the card at first, and less and less. All of it is invented. */
 final class DemoPractice extends Seeder
 {
-    private const ROUNDS = 28;
+    private const ROUNDS = 12;
 
     public function run(): void
     {

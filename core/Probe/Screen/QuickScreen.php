@@ -66,8 +66,9 @@ final class QuickScreen
         Clock $clock,
         Observer $observer = new Unobserved(),
         int $points = ScreenPlan::POINTS,
+        ?TestPattern $imprint = null,
     ): ProofResult {
-        $imprint = TestPattern::random($device->size());
+        $imprint ??= TestPattern::random($device->size());
         $plan = new ScreenPlan($device->size(), $points, $imprint->run);
 
         $beat = new Pacemaker($clock, $observer, 2 * $plan->total()->count);

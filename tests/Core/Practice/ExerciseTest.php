@@ -48,7 +48,7 @@ final class ExerciseTest extends TestCase
     public function test_exercises_of_every_trick_are_solved_by_their_own_shortest_way_and_say_what_the_judge_says(): void
     {
         $tricks = [];
-        for ($seed = 1; $seed <= 180; $seed++) {
+        for ($seed = 1; $seed <= 108; $seed++) {
             $level = Level::from(1 + intdiv($seed, 2) % 6);
             $exercise = Exercise::seeded($level, $seed);
             $answer = Answer::of($exercise);
@@ -63,12 +63,12 @@ final class ExerciseTest extends TestCase
             [$verdict, $isOfSize] = self::TRUTHS[$exercise->card->trick->value];
             self::assertSame($verdict, $answer->called->verdict->kind, $name);
             self::assertSame($this->holds($exercise), $answer->called->holds, $name);
-            $keeps = $exercise->card->trick === Trick::ShowsLess ? $exercise->card->shown : $exercise->card->end;
+            $keeps = $exercise->card->medium->true;
             $isOfSize
-                ? self::assertEqualsWithDelta($keeps * 1e9, $answer->called->capacity?->count, $keeps * 1e7, $name)
+                ? self::assertEqualsWithDelta($keeps->count, $answer->called->capacity?->count, $keeps->count / 100, $name)
                 : self::assertNull($answer->called->capacity, $name);
-            $size = $isOfSize ? Bytes::of((int) round($keeps * 1e9)) : null;
-            self::assertSame([], (new Call($verdict, $this->holds($exercise), $size))->mistakes($answer->called), $name);
+            $call = new Call($verdict, $this->holds($exercise), $isOfSize ? $keeps : null);
+            self::assertSame([], $call->mistakes($answer->called), $name);
         }
         self::assertCount(count(Trick::cases()), $tricks);
     }
@@ -77,7 +77,7 @@ final class ExerciseTest extends TestCase
     private function holds(Exercise $exercise): Holds
     {
         $share = $exercise->card->trick === Trick::ChangesItsMind ? 0.45 : 1;
-        $card = $share * $exercise->card->read;
+        $card = $share * $exercise->card->medium->read->megabytes();
         $way = $exercise->first->of(INF);
 
         return match (true) {

@@ -65,27 +65,24 @@ final class MadeUpReaderTest extends TestCase
         };
     }
 
-    public function test_what_a_card_writes_goes_with_its_clock(): void
+    public function test_a_long_write_shows_the_fast_part_and_what_is_kept_up_behind_it(): void
     {
         $seed = 1;
         while (Level::Pace->trick($seed) !== Trick::Cliff) {
             $seed++;
         }
-        $card = Exercise::seeded(Level::Pace, $seed)->card;
-        self::assertGreaterThan($card->sustained, $card->burst);
-        // The cache at its burst, the rest at what it keeps up; GB and MB/s, so 1000 seconds for each.
-        $seconds = 1000 * $card->cache / $card->burst + 1000 * (12 - $card->cache) / $card->sustained;
-        self::assertEqualsWithDelta($seconds, $card->writing(12.0, INF), 1e-6);
-        // Behind a slow link both are as slow as that.
-        self::assertEqualsWithDelta(12_000 / 10, $card->writing(12.0, 10.0), 1e-6);
-        self::assertSame(
-            [
-                ["{$card->cache} GB", round($card->burst, 1).' MB/s'],
-                [round(12 - $card->cache, 2).' GB', round($card->sustained, 1).' MB/s'],
-            ],
-            $card->course(12.0, INF),
-        );
-        self::assertSame([['2 GB', round($card->burst, 1).' MB/s']], $card->course(2.0, INF));
+        $exercise = Exercise::seeded(Level::Pace, $seed);
+        $medium = $exercise->card->medium;
+        self::assertTrue($medium->write->isBelow($medium->fast ?? $medium->write));
+        [$fast, $slow] = $exercise->evidence([$exercise->moves['long']])->sustained[0]->course->plateaus;
+        // Within what readings of a medium differ, and the cache as near as the samples lie.
+        self::assertEqualsWithDelta($medium->fast?->megabytes(), $fast->rate->megabytes(), 8.0);
+        self::assertEqualsWithDelta($medium->write->megabytes(), $slow->rate->megabytes(), 4.0);
+        self::assertEqualsWithDelta($medium->cache?->count, $fast->to, 1.5e9);
+        // The cache at its burst, the rest at what is kept up; then all of it is on the clock, besides hands.
+        $cache = (float) ($medium->cache->count ?? 0);
+        $seconds = $cache / ($medium->fast->bytesPerSecond ?? 1.0) + (12e9 - $cache) / $medium->write->bytesPerSecond;
+        self::assertEqualsWithDelta($seconds, $exercise->moves['long']->seconds, 60.0);
     }
 
     public function test_a_cliff_is_under_its_class_and_what_holds_on_is_not(): void
@@ -95,9 +92,9 @@ final class MadeUpReaderTest extends TestCase
                 if (Level::Pace->trick($seed) === $trick) {
                     $exercise = Exercise::seeded(Level::Pace, $seed);
                     $floor = $exercise->evidence([])->label->topMark()?->floor() ?? Rate::megabytesPerSecond(0);
-                    $keepsUp = Rate::megabytesPerSecond($exercise->card->sustained);
+                    $keepsUp = $exercise->card->medium->write;
                     self::assertSame($trick === Trick::Cliff, $keepsUp->isBelow($floor), "seed {$seed}");
-                    self::assertFalse(Rate::megabytesPerSecond($exercise->card->burst)->isBelow($floor), "seed {$seed}");
+                    self::assertFalse(($exercise->card->medium->fast ?? $floor)->isBelow($floor), "seed {$seed}");
                 }
             }
         }
