@@ -107,7 +107,7 @@ final readonly class ChainBuilder
         return new RouteFinder(
             self::readers(),
             array_merge(...array_values(self::ports())),
-            array_values(Drive::query()->with('host')->orderBy('tag')->get()->map(self::drive(...))->all()),
+            array_values(Drive::query()->with('host')->whereNull('gone_on')->orderBy('tag')->get()->map(self::drive(...))->all()),
         );
     }
 

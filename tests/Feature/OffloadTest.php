@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Evidence\CardEvidence;
 use App\Models\Cards\Card;
+use App\Models\Kit\Drive;
 use App\Pages\Card\OffloadPage;
 use Tally\Offload\OneCard\Route;
 use Tally\Quantity\Bytes;
@@ -111,5 +112,14 @@ final class OffloadTest extends TestCase
         foreach ($routes as $route) {
             self::assertEqualsWithDelta(20e9 / $route->path->pinch()->ceiling->usable()->bytesPerSecond, $route->copy()->seconds, 1e-6);
         }
+    }
+
+    public function test_a_drive_that_is_out_of_service_is_no_way_home(): void
+    {
+        $card = $this->fastCard();
+        $drive = $this->routes($card)[0]->drive;
+        Drive::query()->where('tag', $drive)->update(['gone_on' => '2026-11-01', 'gone_why' => 'lost', 'gone_by' => 'Wren']);
+        self::assertNotContains($drive, array_map(fn (Route $route): string => $route->drive, $this->routes($card)));
+        self::assertNotSame([], $this->routes($card));
     }
 }

@@ -28,7 +28,7 @@ final class HouseBenchTest extends TestCase
         foreach (['/ledger/H-00007', '/ledger/buy', '/ledger/sellers', '/activity', '/rules', '/handbook'] as $page) {
             self::assertArrayHasKey($page, $few);
         }
-        $many = $this->queries(60, 200);
+        $many = $this->queries(36, 120);
         foreach ($many as $page => $queries) {
             self::assertLessThanOrEqual($few[$page] + 3, $queries, $page);
         }
