@@ -10,6 +10,7 @@ use App\Models\People\User;
 use App\Models\Runs\Run;
 use App\Models\Update;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 use Inertia\Testing\AssertableInertia;
 use Symfony\Component\Process\Process;
 
@@ -45,6 +46,22 @@ final class UpgradeTest extends StationTestCase
         DB::purge();
     }
 
+    /** @return array<string, string> how each table is made, and what happens when its rows change */
+    private function layout(): array
+    {
+        $layout = ['triggers' => DB::select(
+            'SELECT trigger_name, action_timing, event_manipulation, event_object_table, action_statement FROM '.
+                'information_schema.triggers WHERE trigger_schema = DATABASE() ORDER BY trigger_name',
+        )];
+        foreach (Schema::getTableListing(DB::connection()->getDatabaseName(), false) as $table) {
+            $made = (array) DB::selectOne("SHOW CREATE TABLE `{$table}`");
+            $layout[$table] = preg_replace('/ AUTO_INCREMENT=\d+/', '', is_string($made['Create Table'] ?? null) ? $made['Create Table'] : '');
+        }
+        ksort($layout);
+
+        return array_map(fn (mixed $made): string => (string) json_encode($made), $layout);
+    }
+
     private function artisanProcess(string ...$command): Process
     {
         $process = new Process(
@@ -73,6 +90,13 @@ final class UpgradeTest extends StationTestCase
         DB::purge();
         self::assertSame(array_keys($before), Card::query()->orderBy('tag')->pluck('tag')->all());
         self::assertGreaterThan(20, Run::query()->whereNotNull('result')->count());
+        // Laid out as new books are, which come from database/schema and not by way of all that changed before.
+        $upgraded = $this->layout();
+        $this->use($this->usual);
+        $new = $this->layout();
+        $this->use("{$this->usual}_old");
+        self::assertGreaterThan(50, count($new));
+        self::assertSame($new, $upgraded, 'bin/schema was not run after the last migration');
         $kept = Update::query()->sole();
         self::assertSame(count(LaidOut::changes()) - 3, $kept->changes);
         self::assertSame(0600, fileperms($kept->backup) & 0777);
