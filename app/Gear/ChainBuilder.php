@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Gear;
 
 use App\Models\Cards\Card;
-use App\Models\Kit\Drive;
-use App\Models\Kit\Host;
 use App\Models\Kit\Port;
 use App\Models\Kit\Reader;
 use App\Models\Stations\Slot;
@@ -17,10 +15,6 @@ use Tally\Label\Label;
 use Tally\Measured\Attribution;
 use Tally\Measured\Chain;
 use Tally\Measured\Reached;
-use Tally\Offload\OneCard\DriveGear;
-use Tally\Offload\OneCard\PortGear;
-use Tally\Offload\OneCard\ReaderGear;
-use Tally\Offload\OneCard\RouteFinder;
 
 /** The gear in the books, in the terms of the core. */
 final readonly class ChainBuilder
@@ -100,57 +94,5 @@ final readonly class ChainBuilder
         usort($reaches, fn (array $a, array $b): int => $b[1] <=> $a[1]);
 
         return array_column($reaches, 0);
-    }
-
-    public static function routes(): RouteFinder
-    {
-        return new RouteFinder(
-            self::readers(),
-            array_merge(...array_values(self::ports())),
-            array_values(Drive::query()->with('host')->whereNull('gone_on')->orderBy('tag')->get()->map(self::drive(...))->all()),
-        );
-    }
-
-    /** @return list<ReaderGear> */
-    public static function readers(): array
-    {
-        return array_values(
-            Reader::query()
-                ->with(['slots', 'cable'])
-                ->orderBy('tag')
-                ->get()
-                ->map(fn (Reader $reader): ReaderGear => new ReaderGear($reader->tag, $reader->buses(), $reader->toHost()))
-                ->all(),
-        );
-    }
-
-    /** @return array<string, non-empty-list<PortGear>> by the name of the host */
-    public static function ports(): array
-    {
-        $ports = [];
-        foreach (Host::query()->with('ports')->orderBy('name')->get() as $host) {
-            foreach ($host->ports as $port) {
-                $ports[$host->name][] = self::port($host, $port);
-            }
-        }
-
-        return $ports;
-    }
-
-    private static function port(Host $host, Port $port): PortGear
-    {
-        return new PortGear($host->name, $port->name, $port->asLink());
-    }
-
-    private static function drive(Drive $drive): DriveGear
-    {
-        return new DriveGear(
-            $drive->tag,
-            $drive->asLink(),
-            $drive->write,
-            $drive->read,
-            free: $drive->free,
-            inside: $drive->host?->name,
-        );
     }
 }

@@ -14,10 +14,10 @@ use Tally\Offload\Basis\KnownRate;
 use Tally\Offload\Basis\RateOf;
 use Tally\Offload\LeftOut;
 use Tally\Offload\Missing;
-use Tally\Offload\OneCard\Source;
 use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Question;
 use Tally\Offload\Question\Rules;
+use Tally\Quantity\Bytes;
 
 /** What a plan is asked for, from the books: the kit, and the footage that is on cards. */
 final readonly class BooksQuestion
@@ -42,7 +42,6 @@ final readonly class BooksQuestion
             ->toBase()
             ->groupBy('card_id');
         $kit = KitGear::take($withPreviews);
-        $spoken = KitGear::spoken();
         $laden = $leftOut = $known = [];
         foreach ($cards as $card) {
             $verdict = $card->overruled ?? $card->verdict;
@@ -65,10 +64,7 @@ final readonly class BooksQuestion
                     "{$card->tag} is {$verdict->value} and left out. Copy its footage first, alone and gently, and keep the card.",
                 );
             } else {
-                $source = CardSource::of($card, $runs[$card->id] ?? new Collection(), $card->footage);
-                $buses = KitGear::settled($source->buses, $spoken);
-                $own = self::rates($card, $source, $buses);
-                $laden[] = self::card($card, $buses, $own);
+                [$laden[], $own] = self::laden($card, $runs[$card->id] ?? new Collection(), $card->footage, $kit->spoken);
                 array_push($known, ...$own);
             }
         }
@@ -76,6 +72,29 @@ final readonly class BooksQuestion
         $rates = [...$known, ...array_map(fn (KnownRate $rate): KnownRate => self::atLeast($rate, $known), $kit->rates)];
 
         return new self(new Question($kit->hosts, $kit->readers, $kit->drives, $laden, links: [], rules: $rules), $leftOut, $rates);
+    }
+
+    /**
+     * One card with so much on it, and what is known of how fast it reads.
+     *
+     * @param  Collection<int, Run>  $runs  of it
+     * @param  list<list<Bus>>  $spoken  by each slot of the kit
+     * @return array{LadenCard, non-empty-list<KnownRate>} its own rate first, then those in readers
+     */
+    public static function laden(Card $card, Collection $runs, Bytes $amount, array $spoken): array
+    {
+        $source = CardSource::of($card, $runs);
+        $buses = KitGear::settled($source->buses, $spoken);
+        $rates = self::rates($card, $source, $buses);
+        $readIn = [];
+        foreach ($rates as $rate) {
+            if ($rate->of === RateOf::CardIn) {
+                $readIn[$rate->in] = $rate->rate;
+            }
+        }
+        $files = $amount->count === $card->footage->count ? $card->footage_files : 0;
+
+        return [new LadenCard($card->tag, (float) $amount->count, $files, $rates[0]->rate, buses: $buses, readIn: $readIn), $rates];
     }
 
     /**
@@ -93,39 +112,7 @@ final readonly class BooksQuestion
         }
         $low = min($rate->rate, $seen);
 
-        return new KnownRate(
-            $rate->of,
-            $rate->thing,
-            $rate->in,
-            $rate->rate,
-            origin: $rate->origin,
-            how: $rate->how,
-            low: $low,
-            high: $rate->high,
-        );
-    }
-
-    /**
-     * @param  list<string>  $buses
-     * @param  non-empty-list<KnownRate>  $rates  its own first, then those in readers
-     */
-    private static function card(Card $card, array $buses, array $rates): LadenCard
-    {
-        $readIn = [];
-        foreach ($rates as $rate) {
-            if ($rate->of === RateOf::CardIn) {
-                $readIn[$rate->in] = $rate->rate;
-            }
-        }
-
-        return new LadenCard(
-            $card->tag,
-            (float) $card->footage->count,
-            $card->footage_files,
-            $rates[0]->rate,
-            buses: $buses,
-            readIn: $readIn,
-        );
+        return $rate->with(low: $low);
     }
 
     /**
@@ -135,7 +122,7 @@ final readonly class BooksQuestion
      * @param  list<string>  $buses
      * @return non-empty-list<KnownRate> its own first
      */
-    private static function rates(Card $card, Source $source, array $buses): array
+    private static function rates(Card $card, CardSource $source, array $buses): array
     {
         $read = $source->card;
         $own = $read !== null && $read->origin === CeilingOrigin::Measurement
@@ -149,7 +136,7 @@ final readonly class BooksQuestion
         return $rates;
     }
 
-    private static function measured(Source $source, RateOf $of, string $tag, string $in, Ceiling $ceiling): KnownRate
+    private static function measured(CardSource $source, RateOf $of, string $tag, string $in, Ceiling $ceiling): KnownRate
     {
         $rate = $ceiling->usable()->bytesPerSecond;
         [$least, $most] = $source->spreads[$in] ?? [$rate, $rate];

@@ -9,20 +9,28 @@ use App\Models\Cards\Card;
 use App\Models\Runs\Run;
 use Illuminate\Support\Collection;
 use Tally\Chain\Ceiling;
-use Tally\Offload\OneCard\Source;
-use Tally\Quantity\Bytes;
+use Tally\Label\Bus;
 use Tally\Reading\Standing;
 
 /** A card as a place where data comes from: how fast it reads, by measurement or else by its label. */
 final readonly class CardSource
 {
     /**
+     * @param  list<Bus>  $buses  the buses it may have
+     * @param  Ceiling|null  $card  how fast the card itself reads, measured or claimed; null when nothing is known
+     * @param  array<string, Ceiling>  $byReader  how fast it read in a certain reader: what was measured there wins
+     * @param  array<string, array{float, float}>  $spreads  reader, or nothing for the card itself → least and most of what was measured;
+     *                                                      bytes a second
+     */
+    private function __construct(public array $buses, public ?Ceiling $card, public array $byReader, public array $spreads) {}
+
+    /**
      * What was measured in a reader wins there. Elsewhere the best trusted run tells the card's own speed, unless that run
      * was held back by its chain: then the label's claim is all there is.
      *
      * @param  Collection<int, Run>  $runs
      */
-    public static function of(Card $card, Collection $runs, Bytes $amount): Source
+    public static function of(Card $card, Collection $runs): self
     {
         $label = $card->label();
         $byReader = $spreads = [];
@@ -48,12 +56,9 @@ final readonly class CardSource
         }
         $claim = $label->readClaim();
 
-        return new Source(
-            $card->tag,
+        return new self(
             $label->possibleBuses(),
-            $label->connection(),
-            $amount,
-            card: $best ?? ($claim === null ? self::slowest($byReader) : Ceiling::claimed($claim, 'the label’s claim, not measured')),
+            $best ?? ($claim === null ? self::slowest($byReader) : Ceiling::claimed($claim, 'the label’s claim, not measured')),
             byReader: $byReader,
             spreads: $spreads,
         );

@@ -46,6 +46,9 @@ final class KitGear
     /** @var list<KnownRate> what all of it rests on */
     public array $rates = [];
 
+    /** @var list<list<Bus>> what each slot of the readers speaks */
+    public array $spoken = [];
+
     /** @param  bool  $withPreviews  whether imports build previews */
     private function __construct(bool $withPreviews)
     {
@@ -56,8 +59,9 @@ final class KitGear
         $this->hosts = array_values($hosts->map(fn (KitHost $host): Host => $this->host($host, $hubs, $slowest))->all());
         $readers = KitReader::query()->with(['slots', 'cable'])->orderBy('tag')->get();
         $this->readers = array_values($readers->map($this->reader(...))->all());
-        $drives = KitDrive::query()->with('host')->whereNull('gone_on')->orderBy('tag')->get();
-        $this->drives = array_values($drives->map($this->drive(...))->all());
+        $drives = KitDrive::query()->whereNull('gone_on')->orderBy('tag')->get();
+        $inside = $hosts->toBase()->mapWithKeys(fn (KitHost $host): array => [$host->id => $host->name]);
+        $this->drives = array_values($drives->map(fn (KitDrive $drive): Drive => $this->drive($drive, $inside))->all());
     }
 
     public static function take(bool $withPreviews): self
@@ -159,6 +163,7 @@ final class KitGear
         $low = INF;
         foreach ($reader->slots as $slot) {
             $one = self::slot($slot);
+            $this->spoken[] = $slot->spoken();
             $slots[] = $one;
             $lanes[$slot->lane] = max($lanes[$slot->lane] ?? 0.0, ...array_values($one->buses));
             $adapters[] = $slot->adapter;
@@ -200,12 +205,13 @@ final class KitGear
         return $least;
     }
 
-    private function drive(KitDrive $drive): Drive
+    /** @param  Collection<int, string>  $hosts  their names */
+    private function drive(KitDrive $drive, Collection $hosts): Drive
     {
         $this->claimed(RateOf::DriveWrite, $drive->tag, $drive->write->bytesPerSecond);
         $this->claimed(RateOf::DriveRead, $drive->tag, $drive->read->bytesPerSecond);
         $link = $drive->asLink()->ceiling;
-        if ($drive->host === null) {
+        if ($drive->host_id === null) {
             $this->ceiling(RateOf::DriveLink, $drive->tag, '', $link);
         }
 
@@ -217,7 +223,7 @@ final class KitGear
             cache: (float) ($drive->cache->count ?? 0),
             fast: $drive->cache_write->bytesPerSecond ?? $drive->write->bytesPerSecond,
             kind: $drive->kind,
-            inside: $drive->host?->name,
+            inside: $hosts[$drive->host_id ?? 0] ?? null,
             link: $link->usable()->bytesPerSecond,
         );
     }
@@ -276,19 +282,6 @@ final class KitGear
             how: $how,
             low: $low,
             high: (1 + self::OFF) * $rate,
-        );
-    }
-
-    /** @return list<list<Bus>> what each slot of the kit speaks */
-    public static function spoken(): array
-    {
-        return array_values(
-            KitSlot::query()
-                ->with('adapter')
-                ->get()
-                ->toBase()
-                ->map(fn (KitSlot $slot): array => $slot->spoken())
-                ->all(),
         );
     }
 

@@ -57,16 +57,19 @@ final readonly class RunInWords
             'written' => max($record->write->bytes->count, $record->covered()->count),
             'read_back' => $record->covered()->count,
             'course' => $record->course === null ? [] : self::course($record->course),
-            'bad' => array_values(array_map(self::patch(...), array_filter($record->patches, fn (Patch $one): bool => self::isBad($one)))),
+            'bad' => self::patches($record),
             'reinserted' => $record->reinserted,
             ...$read === null ? [] : ['read' => round($read->bytesPerSecond)],
             ...self::refused($record),
         ];
     }
 
-    private static function isBad(Patch $patch): bool
+    /** @return list<list<int|string>> */
+    private static function patches(ProofRecord $record): array
     {
-        return $patch->class !== BlockClass::Holds;
+        $bad = array_filter($record->patches, fn (Patch $one): bool => $one->class !== BlockClass::Holds);
+
+        return array_values(array_map(self::patch(...), $bad));
     }
 
     /** @return list<int|string> */
@@ -86,7 +89,7 @@ final readonly class RunInWords
             Condition::Wraps => [['echoes', 0, $shown - $end, $record->diagnosis->wrap ?? $end]],
             Condition::Drops => [['blank', $end, $shown - $end]],
             Condition::Corrupts => [['scrambled', $end, $shown - $end]],
-            default => array_values(array_map(self::patch(...), array_filter($record->patches, fn (Patch $one): bool => self::isBad($one)))),
+            default => self::patches($record),
         };
     }
 

@@ -12,7 +12,7 @@ use Tally\Simulated\Medium;
 /** A card that nobody has: what is printed on it, and the simulated medium that lies under the label. */
 final readonly class PracticeCard
 {
-    /** @var list<array{string, int, int, int, int}> label before its claims, read, write, floor (MB/s), capacity (GB): as they are printed */
+    /** @var list<array{string, int, int, int, int}> label before its claims, read, write, floor (MB/s), capacity (GB): as printed */
     private const LABELS = [
         ['SDXC II U3 V60', 250, 130, 60, 64],
         ['SDXC II U3 V60', 250, 130, 60, 128],

@@ -55,7 +55,7 @@ final class UpgradeTest extends StationTestCase
         )];
         foreach (Schema::getTableListing(DB::connection()->getDatabaseName(), false) as $table) {
             $made = (array) DB::selectOne("SHOW CREATE TABLE `{$table}`");
-            $layout[$table] = preg_replace('/ AUTO_INCREMENT=\d+/', '', is_string($made['Create Table'] ?? null) ? $made['Create Table'] : '');
+            $layout[$table] = preg_replace('/ AUTO_INCREMENT=\d+/', '', (string) json_encode($made['Create Table'] ?? ''));
         }
         ksort($layout);
 

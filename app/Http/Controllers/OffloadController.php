@@ -27,14 +27,14 @@ final readonly class OffloadController
             ! $card->footage->isZero() => $card->footage,
             default => $card->capacity,
         };
-        $routes = OffloadPage::routes($card, $runs, $amount);
+        [$ways, $leftOut] = OffloadPage::ways($card, $runs, $amount);
 
         return new OffloadPage(
             card: CardHeading::card($card),
             amount: $amount->exact(),
-            routes: OffloadPage::props($routes),
-            count: count($routes->ranked),
-            leftOut: $routes->leftOut,
+            routes: OffloadPage::props($ways),
+            count: count($ways),
+            leftOut: $leftOut,
             margin: Margin::at('offload', $card, $runs, Person::of($request)),
         );
     }

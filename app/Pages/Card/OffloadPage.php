@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace App\Pages\Card;
 
-use App\Gear\ChainBuilder;
 use App\Models\Cards\Card;
 use App\Models\Runs\Run;
-use App\Offload\CardSource;
+use App\Offload\BooksQuestion;
+use App\Offload\KitGear;
 use App\Pages\Page;
 use Illuminate\Support\Collection;
 use Tally\Chain\Link;
-use Tally\Offload\OneCard\Route;
-use Tally\Offload\OneCard\Routes;
+use Tally\Offload\Question\Question;
+use Tally\Offload\WayHome;
+use Tally\Offload\WaysHome;
 use Tally\Quantity\Bytes;
 
 /**
@@ -59,20 +60,34 @@ final readonly class OffloadPage extends Page
         public array $margin,
     ) {}
 
-    /** @param  Collection<int, Run>  $runs */
-    public static function routes(Card $card, Collection $runs, Bytes $amount): Routes
+    /**
+     * @param  Collection<int, Run>  $runs
+     * @return array{list<WayHome>, list<string>} and why other gear is left out
+     */
+    public static function ways(Card $card, Collection $runs, Bytes $amount): array
     {
-        return ChainBuilder::routes()->find(CardSource::of($card, $runs, $amount));
+        $kit = KitGear::take(false);
+        [$laden, $rates] = BooksQuestion::laden($card, $runs, $amount, $kit->spoken);
+
+        return WaysHome::of(
+            new Question($kit->hosts, $kit->readers, $kit->drives, [$laden]),
+            $laden,
+            [...$rates, ...$kit->rates],
+            $card->label()->connection(),
+        );
     }
 
-    /** @return list<RouteProps> */
-    public static function props(Routes $routes): array
+    /**
+     * @param  list<WayHome>  $ways
+     * @return list<RouteProps>
+     */
+    public static function props(array $ways): array
     {
-        return array_map(self::route(...), array_slice($routes->ranked, 0, self::SHOWN));
+        return array_map(self::route(...), array_slice($ways, 0, self::SHOWN));
     }
 
     /** @return RouteProps */
-    private static function route(Route $route): array
+    private static function route(WayHome $route): array
     {
         $pinch = $route->path->pinch();
 

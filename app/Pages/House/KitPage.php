@@ -5,21 +5,24 @@ declare(strict_types=1);
 namespace App\Pages\House;
 
 use App\Evidence\CardEvidence;
-use App\Gear\ChainBuilder;
 use App\Kit\KitListProps;
 use App\Models\Cards\Card;
 use App\Models\Cards\Inspection;
 use App\Models\Kit\Reader;
 use App\Models\Runs\Run;
-use App\Offload\CardSource;
+use App\Offload\BooksQuestion;
+use App\Offload\KitGear;
 use App\Pages\Card\InspectPage;
 use App\Pages\Page;
 use Illuminate\Support\Collection;
 use Tally\Chain\CeilingOrigin;
-use Tally\Offload\OneCard\CardReach;
-use Tally\Offload\OneCard\PortGear;
-use Tally\Offload\OneCard\ReaderGear;
-use Tally\Offload\OneCard\Source;
+use Tally\Label\Bus;
+use Tally\Offload\Basis\KnownRate;
+use Tally\Offload\Question\Host;
+use Tally\Offload\Question\LadenCard;
+use Tally\Offload\Question\Reader as ReaderOfPlan;
+use Tally\Offload\WayLinks;
+use Tally\Offload\WaysHome;
 use Tally\Record\RunKind;
 use Tally\Verdict\VerdictKind;
 
@@ -66,19 +69,22 @@ final readonly class KitPage extends Page
      */
     public static function ofCard(Card $card): array
     {
-        $source = CardSource::of($card, CardEvidence::runs($card), $card->capacity);
-        $ports = ChainBuilder::ports();
+        $kit = KitGear::take(false);
+        [$laden, $known] = self::atItsBest($card, CardEvidence::runs($card), $kit);
         $names = Reader::query()->pluck('name', 'tag');
         $rows = array_map(
-            fn (ReaderGear $reader): array => [
+            fn (ReaderOfPlan $reader): array => [
                 'key' => $reader->name,
                 'name' => "{$reader->name} ".(is_string($names[$reader->name] ?? null) ? $names[$reader->name] : ''),
-                'cells' => array_map(fn (array $of): FitCellProps => self::cell($source, $reader, $of, false), array_values($ports)),
+                'cells' => array_map(
+                    fn (Host $host): FitCellProps => self::cell($laden, $reader, [$host], $known, brief: false),
+                    $kit->hosts,
+                ),
             ],
-            ChainBuilder::readers(),
+            $kit->readers,
         );
 
-        return self::sheet($card->tag, 'best port of each host', array_keys($ports), $rows);
+        return self::sheet($card->tag, 'best port of each host', array_map(fn (Host $host): string => $host->name, $kit->hosts), $rows);
     }
 
     /**
@@ -100,17 +106,17 @@ final readonly class KitPage extends Page
             ->get()
             ->toBase()
             ->groupBy('card_id');
-        $readers = ChainBuilder::readers();
-        $ports = array_merge(...array_values(ChainBuilder::ports()));
+        $kit = KitGear::take(false);
         $rows = array_values(
             $cards
-                ->map(function (Card $card) use ($runs, $readers, $ports): array {
-                    $source = CardSource::of($card, $runs[$card->id] ?? new Collection(), $card->capacity);
+                ->map(function (Card $card) use ($runs, $kit): array {
+                    [$laden, $known] = self::atItsBest($card, $runs[$card->id] ?? new Collection(), $kit);
+                    $cell = fn (ReaderOfPlan $reader): FitCellProps => self::cell($laden, $reader, $kit->hosts, $known, brief: true);
 
                     return [
                         'key' => $card->tag,
                         'name' => "{$card->tag} {$card->line}",
-                        'cells' => array_map(fn (ReaderGear $reader): FitCellProps => self::cell($source, $reader, $ports, true), $readers),
+                        'cells' => array_map($cell, $kit->readers),
                     ];
                 })
                 ->all(),
@@ -123,7 +129,7 @@ final readonly class KitPage extends Page
         return self::sheet(
             null,
             'best host of each; struck-out cards are left out'.($more > 0 ? "; {$more} more cards are not shown" : ''),
-            array_map(fn (ReaderGear $reader): string => $reader->name, $readers),
+            array_map(fn (ReaderOfPlan $reader): string => $reader->name, $kit->readers),
             $rows,
         );
     }
@@ -190,19 +196,39 @@ final readonly class KitPage extends Page
     }
 
     /**
-     * @param  list<PortGear>  $ports
+     * A card as plans have it; but where nothing was measured, it is taken by its word, or for as fast as any.
+     *
+     * @param  Collection<int, Run>  $runs  of it
+     * @return array{LadenCard, list<KnownRate>} and what all of it rests on
+     */
+    private static function atItsBest(Card $card, Collection $runs, KitGear $kit): array
+    {
+        [$laden, $rates] = BooksQuestion::laden($card, $runs, $card->capacity, $kit->spoken);
+        if ($rates[0]->origin === CeilingOrigin::Claim) {
+            $claim = $card->label()->readClaim()->bytesPerSecond ?? INF;
+            $laden = $laden->with(read: $claim);
+            $rates[0] = $rates[0]->with(rate: $claim, how: 'the label’s claim, not measured');
+        }
+
+        return [$laden, [...$rates, ...$kit->rates]];
+    }
+
+    /**
+     * @param  list<Host>  $hosts
+     * @param  list<KnownRate>  $rates
      * @param  bool  $brief  where many stand side by side: the kind of the figure alone, and the host where it matters
      */
-    private static function cell(Source $source, ReaderGear $reader, array $ports, bool $brief): FitCellProps
+    private static function cell(LadenCard $card, ReaderOfPlan $reader, array $hosts, array $rates, bool $brief): FitCellProps
     {
-        $path = $ports === [] ? null : CardReach::best($source, $reader, $ports);
-        if ($path === null) {
-            return new FitCellProps(null, $ports === [] ? 'no port' : 'does not take it', '', false);
+        $bus = WayLinks::bus($card, $reader);
+        $path = WaysHome::reach($card, $reader, $hosts, $rates);
+        if ($bus === null || $path === null) {
+            return new FitCellProps(null, $bus === null ? 'does not take it' : 'no port', '', false);
         }
         $pinch = $path->pinch();
         $why = match (true) {
-            $pinch->name === $source->name => 'the card itself',
-            $pinch === $path->links[count($path->links) - 2] => $source->busIn($reader)?->label().' bus',
+            $pinch->name === $card->tag => 'the card itself',
+            $pinch === $path->links[$path->links[0]->name === $card->tag ? 1 : 0] => Bus::from($bus)->label().' bus',
             default => $pinch->name,
         };
         $ceiling = $pinch->ceiling;

@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace Tally\Offload\Basis;
 
 use Tally\Chain\CeilingOrigin;
+use Tally\Value\Alterable;
 
 /** A rate that a plan is reckoned with: how it was got, and between what it may really lie. Bytes a second; files a second of previews. */
 final readonly class KnownRate
 {
+    use Alterable {
+        with as public;
+    }
+
     /**
      * @param  string  $thing  card, reader, host or drive
      * @param  string  $in  reader of a card, port or controller of a host; empty where there is none

@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace Tally\Offload\Question;
 
+use Tally\Value\Alterable;
+
 /** A card with footage on it. */
 final readonly class LadenCard
 {
+    use Alterable {
+        with as public;
+    }
+
     /**
      * @param  float  $bytes  of footage
      * @param  float  $read  bytes a second that it was seen to give

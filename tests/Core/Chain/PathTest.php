@@ -7,10 +7,12 @@ namespace Tests\Core\Chain;
 use InvalidArgumentException;
 use PHPUnit\Framework\TestCase;
 use Tally\Chain\Ceiling;
+use Tally\Chain\CeilingOrigin;
 use Tally\Chain\HostLink;
 use Tally\Chain\Link;
 use Tally\Chain\Path;
 use Tally\Chain\Practice;
+use Tally\Label\Bus;
 use Tally\Quantity\Rate;
 
 final class PathTest extends TestCase
@@ -98,5 +100,20 @@ final class PathTest extends TestCase
         foreach (HostLink::cases() as $link) {
             self::assertTrue($link->ceiling()->usable()->isBelow($link->ceiling()->nominal), $link->label());
         }
+    }
+
+    public function test_where_figures_come_from(): void
+    {
+        self::assertSame(CeilingOrigin::Practice, Bus::UhsI->ceiling()->origin);
+        self::assertSame(CeilingOrigin::Standard, Bus::UhsIII->ceiling()->origin);
+        $beyond = HostLink::Usb2->ceiling()->measuredAs(Rate::megabytesPerSecond(70), 'odd');
+        self::assertSame([70.0, 70.0], [$beyond->nominal->megabytes(), $beyond->usable()->megabytes()]);
+    }
+
+    public function test_a_device_on_a_cable_at_a_port_runs_at_the_least_of_the_three(): void
+    {
+        $links = [HostLink::UsbGen2->link(), HostLink::Usb2->link(), HostLink::UsbGen1->link()];
+        self::assertSame('USB 480 Mb/s', Link::slowest(...$links)->name);
+        self::assertSame('USB 10 Gb/s', Link::slowest(HostLink::UsbGen2->link())->name);
     }
 }

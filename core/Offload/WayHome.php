@@ -2,17 +2,17 @@
 
 declare(strict_types=1);
 
-namespace Tally\Offload\OneCard;
+namespace Tally\Offload;
 
 use Tally\Chain\Path;
 use Tally\Quantity\Bytes;
 use Tally\Quantity\Span;
 
-/** One way from a card to a drive. */
-final readonly class Route
+/** One way from a card to a drive, with everything else out of the way. */
+final readonly class WayHome
 {
     /**
-     * @param  Path  $path  card, card bus, reader, port, drive port, drive
+     * @param  Path  $path  card, its bus in the reader, reader at its port, drive at its port, drive
      * @param  Path  $back  the way the copy is read again for verifying
      */
     public function __construct(
