@@ -7,14 +7,17 @@ namespace Tools\Commands;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 use Symfony\Component\Finder\Finder;
+use Tally\CaseFile\WrittenCase;
+use Tally\Shoot\Written\WrittenFit;
+use Tools\Types\JsonSchema;
 use Tools\Types\PageTypes;
 
-/** Page props of PHP as TypeScript. */
+/** What is said once, by the constructors of values, in the languages of others. */
 final class TypesCommand extends Command
 {
-    protected $signature = 'tally:types {--check : Only say whether the file is up to date}';
+    protected $signature = 'tally:types {--check : Only say whether all of it is up to date}';
 
-    protected $description = 'Write the TypeScript types of the page props';
+    protected $description = 'Write what is made from the classes of values: the TypeScript of pages, and JSON schemas of files';
 
     public function handle(): int
     {
@@ -31,15 +34,37 @@ final class TypesCommand extends Command
             }
         }
         $types = (new PageTypes())->of($classes, $homes);
-        if ($this->option('check') !== true) {
-            file_put_contents($file, $types);
-        } elseif (! is_file($file) || file_get_contents($file) !== $types) {
-            $this->error('The TypeScript types are older than the page props: run php artisan tally:types.');
+        foreach ([$file => $types, ...$this->schemas()] as $path => $made) {
+            if ($this->option('check') !== true) {
+                file_put_contents($path, $made);
+            } elseif (! is_file($path) || file_get_contents($path) !== $made) {
+                $this->error(basename($path).' is older than the classes that it is made from: run php artisan tally:types.');
 
-            return self::FAILURE;
+                return self::FAILURE;
+            }
         }
         $this->line(substr_count($types, 'export ').' types of pages, up to date.');
 
         return self::SUCCESS;
+    }
+
+    /** @return array<string, string> file → the JSON schema of a format that people write */
+    private function schemas(): array
+    {
+        return [
+            base_path('docs/case.schema.json') => JsonSchema::of(
+                WrittenCase::class,
+                'Case',
+                'What is known of one memory card, as figures from anywhere, for a second opinion: php artisan tally:judge FILE, or the '.
+                    'page Second opinion. A file holds one case or a list of them.',
+                orMany: true,
+            ),
+            base_path('docs/fit.schema.json') => JsonSchema::of(
+                WrittenFit::class,
+                'Cameras, their modes and cards',
+                'What may record what, and which card goes where in a whole shoot: php artisan tally:fit FILE. In files of before, '.
+                    'criterion is called school.',
+            ),
+        ];
     }
 }

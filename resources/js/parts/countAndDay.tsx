@@ -1,23 +1,13 @@
 import { parseDate, parseDateTime, type CalendarDate, type CalendarDateTime } from '@internationalized/date';
-import type { ReactNode } from 'react';
-import { DateField, DateInput, DateSegment, FieldError, Input, Label, NumberField, Text } from 'react-aria-components';
+import { DateField, DateInput, DateSegment, Input, Label, NumberField } from 'react-aria-components';
 import styled from 'styled-components';
-import { box, field, figures, type FieldProps } from './fields';
+import { box, field, figures, Under, type FieldProps } from './fields';
 
 interface Typed extends FieldProps {
     /** As it is sent: empty for nothing. */
     value: string;
     onChange: (value: string) => void;
     name: string;
-}
-
-function Under({ error, hint }: FieldProps): ReactNode {
-    return (
-        <>
-            {hint === undefined || error !== undefined ? null : <Text slot="description">{hint}</Text>}
-            <FieldError>{error}</FieldError>
-        </>
-    );
 }
 
 const CountLook = styled(NumberField)`
@@ -51,7 +41,7 @@ export function CountField({
         >
             <Label>{label}</Label>
             <Input placeholder={placeholder} autoComplete="off" />
-            <Under label={label} error={error} hint={hint} />
+            <Under error={error} hint={hint} />
         </CountLook>
     );
 }
@@ -111,7 +101,7 @@ export function DayField({
         >
             <Label>{label}</Label>
             <DateInput>{(segment) => <DateSegment segment={segment} />}</DateInput>
-            <Under label={label} error={error} hint={hint} />
+            <Under error={error} hint={hint} />
         </DayLook>
     );
 }

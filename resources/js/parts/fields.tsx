@@ -85,6 +85,16 @@ export interface FieldProps {
     hint?: string | undefined;
 }
 
+/** Under a field: what it is for, or what is wrong with it. */
+export function Under({ error, hint }: Pick<FieldProps, 'error' | 'hint'>) {
+    return (
+        <>
+            {hint === undefined || error !== undefined ? null : <Text slot="description">{hint}</Text>}
+            <FieldError>{error}</FieldError>
+        </>
+    );
+}
+
 interface TextProps extends FieldProps {
     value: string;
     onChange: (value: string) => void;
@@ -121,8 +131,7 @@ function Typed({
         >
             <Label>{label}</Label>
             {children}
-            {hint === undefined || error !== undefined ? null : <Text slot="description">{hint}</Text>}
-            <FieldError>{error}</FieldError>
+            <Under error={error} hint={hint} />
         </TextLook>
     );
 }
@@ -240,8 +249,7 @@ export function SelectField({
                 <SelectValue />
                 <span aria-hidden="true">▾</span>
             </Button>
-            {hint === undefined || error !== undefined ? null : <Text slot="description">{hint}</Text>}
-            <FieldError>{error}</FieldError>
+            <Under error={error} hint={hint} />
             <PopoverLook>
                 <ListBox items={items}>
                     {(item) => (
