@@ -32,7 +32,7 @@ final readonly class BenchEngine
         $station->forceFill([
             'engine_write' => $gives->write,
             'engine_read' => $gives->read,
-            'engine_of' => $gives->wasBusy ? null : $of,
+            'engine_of' => $gives->wasBusy || $gives->write === null ? null : $of,
         ])->save();
     }
 

@@ -69,9 +69,14 @@ final readonly class EngineGauge
     {
         $size = Bytes::of(self::SIZE);
         $best = ['write' => INF, 'verify' => INF];
+        // A folder of its own: another bench of this machine may be measured just now.
+        $own = "{$folder}/gritty-tally-".bin2hex(random_bytes(6));
+        if (! @mkdir($own, 0700)) {
+            return null;
+        }
         try {
             for ($round = 0; $round < self::ROUNDS; $round++) {
-                $device = FolderDevice::open(HeldFolder::at($folder), $size);
+                $device = FolderDevice::open(HeldFolder::at($own), $size);
                 try {
                     foreach (self::on($device, $size, new HostClock(), self::WARM, block: $block) as $way => $seconds) {
                         $best[$way] = min($best[$way], $seconds);
@@ -82,6 +87,8 @@ final readonly class EngineGauge
             }
         } catch (DeviceFault) {
             return null;
+        } finally {
+            @rmdir($own);
         }
         $rate = fn (float $seconds): Rate => Rate::ofTransfer(Bytes::of(self::SIZE - self::WARM), Span::seconds(max(1e-6, $seconds)));
 

@@ -45,7 +45,7 @@ final class ErasedTest extends TestCase
                 ->where('lines.1.tag', 'T-1')
                 ->where('lines.1.size', '32 GB')
                 ->where('lines.1.person', 'Wren')
-                ->where('lines.1.on', '20 Nov 2026 08:15 UTC')
+                ->where('lines.1.on', '20 Nov 2026, 08:15 UTC')
                 ->where('lines.1.why', 'a sample')
                 ->where('lines.1.station', 'Bench A'),
         );

@@ -146,7 +146,9 @@ final class JsonSchema
         $type = $parameter->getType();
         $name = $type instanceof ReflectionNamedType ? $type->getName() : '';
 
-        return class_exists($name) || interface_exists($name) ? $name : throw new LogicException("\${$parameter->getName()} is of no class.");
+        return class_exists($name) || interface_exists($name)
+            ? $name
+            : throw new LogicException("\${$parameter->getName()} is of no class.");
     }
 
     /** @return array<string, mixed> */
