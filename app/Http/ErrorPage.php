@@ -13,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Tally\Offload\Question\UnusableQuestion;
 use Tally\Offload\Search\NoLongerWanted;
 use Throwable;
 
@@ -33,6 +34,11 @@ final readonly class ErrorPage
                 507,
                 'The disk of this machine is full',
                 'What was asked for takes room that is not there. Nothing was lost: make room on it, and try again.',
+            ],
+            $fault instanceof UnusableQuestion => [
+                409,
+                'The kit contradicts itself',
+                "No plan can be made with it: {$fault->getMessage()} Mend it in the kit, behind the house menu.",
             ],
             $fault instanceof TooManyCells => [422, 'Too many rows for a spreadsheet', $fault->getMessage()],
             $fault instanceof HttpExceptionInterface => self::status($fault->getStatusCode(), $fault, $request),

@@ -8,12 +8,15 @@ use App\Rules\Quantity;
 use App\Rules\Several;
 use App\Rules\Text;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Unique;
 use Tally\Chain\HostLink;
 use Tally\Label\Bus;
 
 /** What may be typed into fields that several kinds of gear have. */
 final readonly class KitRules
 {
+    private const PLUGGED = ['readers' => ['drives'], 'drives' => ['readers']];
+
     /** @return array<string, string> */
     public static function messages(): array
     {
@@ -48,6 +51,8 @@ final readonly class KitRules
             Text::upTo(20),
             'regex:/^[A-Za-z0-9][A-Za-z0-9-]*$/D',
             Rule::unique($table, 'tag')->ignore($before, 'tag'),
+            // A plan tells readers and drives apart by their tags alone.
+            ...array_map(fn (string $other): Unique => Rule::unique($other, 'tag'), self::PLUGGED[$table] ?? []),
         ];
     }
 

@@ -11,6 +11,8 @@ final readonly class When
 
     public const MOMENT = 'j M Y, H:i';
 
+    public const SECOND = 'j M Y, H:i:s';
+
     /** Of what is not long ago, or soon. */
     public const THESE_DAYS = 'j M, H:i';
 

@@ -10,12 +10,11 @@ use Tally\Offload\Question\Drive;
 use Tally\Offload\Question\Host;
 use Tally\Offload\Question\LadenCard;
 use Tally\Offload\Question\Port;
-use Tally\Offload\Question\Question;
 use Tally\Offload\Question\Reader;
 use Tally\Quantity\Bytes;
 
 /**
- * Every way in which one card comes home, with each reader, host and drive of a question, over the ports that serve it best; by the
+ * Every way in which one card comes home, with each reader, host and drive at hand, over the ports that serve it best; by the
  * figures that plans are reckoned with. The soonest verified first.
  */
 final readonly class WaysHome
@@ -25,37 +24,42 @@ final readonly class WaysHome
 
     private WayLinks $links;
 
-    /** @param  list<KnownRate>  $rates  what the question rests on */
+    /** @param  list<KnownRate>  $rates */
     private function __construct(private LadenCard $card, array $rates)
     {
         $this->links = new WayLinks($rates);
     }
 
     /**
-     * @param  list<KnownRate>  $rates  what the question rests on
+     * @param  list<Host>  $hosts
+     * @param  list<Reader>  $readers
+     * @param  list<Drive>  $drives
+     * @param  list<KnownRate>  $rates  what is known of all of them
      * @param  string  $connection  of the card, in words
      * @return array{list<WayHome>, list<string>} and a sentence for each reader or drive that cannot be used
      */
-    public static function of(Question $question, LadenCard $card, array $rates, string $connection): array
+    public static function of(array $hosts, array $readers, array $drives, LadenCard $card, array $rates, string $connection): array
     {
         $home = new self($card, $rates);
-        [$ways, $leftOut, $drives] = [[], [], []];
+        [$ways, $leftOut, $roomy] = [[], [], []];
         $amount = Bytes::of((int) $card->bytes)->decimal();
-        foreach ($question->drives as $drive) {
+        foreach ($drives as $drive) {
             $drive->free < $card->bytes
                 ? ($leftOut[] = "{$drive->name} has ".Bytes::of((int) $drive->free)->decimal()." free; {$amount} are to be copied.")
-                : ($drives[] = $drive);
+                : ($roomy[] = $drive);
         }
-        foreach ($question->readers as $reader) {
+        foreach ($readers as $reader) {
             if (WayLinks::bus($card, $reader) === null) {
                 $leftOut[] = "{$reader->name} does not take {$connection}.";
 
                 continue;
             }
-            foreach ($drives as $drive) {
-                foreach ($question->hosts as $host) {
+            foreach ($roomy as $drive) {
+                foreach ($hosts as $host) {
                     $way = $home->best($reader, $host, $drive);
-                    $ways = $way === null ? $ways : [...$ways, $way];
+                    if ($way !== null) {
+                        $ways[] = $way;
+                    }
                 }
             }
         }

@@ -22,6 +22,11 @@ use Tally\Record\SustainedRecord;
 /** A made-up card on a made-up bench, with a first figure and all that can be done next. The same seed always gives the same one. */
 final class Exercise
 {
+    /** When the first look was: made up. */
+    private const BEFORE = '2026-01-01T08:00:00Z';
+
+    private const ON_THE_BEST = [MoveKind::LongWrite, MoveKind::Screen, MoveKind::Part, MoveKind::Whole, MoveKind::ScreenAgain];
+
     /** @var array<string, SpeedRecord|ProofRecord|SustainedRecord> by move: what comes of it */
     private array $results = [];
 
@@ -29,10 +34,6 @@ final class Exercise
     private array $bases = [];
 
     private ?Answer $answer = null;
-
-    private const BEFORE = '2026-01-01T08:00:00Z';
-
-    private const ON_THE_BEST = [MoveKind::LongWrite, MoveKind::Screen, MoveKind::Part, MoveKind::Whole, MoveKind::ScreenAgain];
 
     /** @param  array<string, Move>  $moves  by id, in the order in which they are offered */
     private function __construct(

@@ -259,7 +259,7 @@ final class Transfer
             array_sum(array_map($this->size(...), $this->files)),
             $copying->read,
             copied: $copied,
-            readBack: $isReadBack && $done ? $clock->now() - $began : null,
+            readBack: $isReadBack && $done && $this->areOpen() ? $clock->now() - $began : null,
             seconds: $clock->now() - $began,
             skipped: $this->source->skipped,
             copies: $this->outcomes($reading),
@@ -267,6 +267,12 @@ final class Transfer
             stopped: ! $done,
             cutShort: $cutShort,
         );
+    }
+
+    /** Whether each of the drives went along to the end. */
+    private function areOpen(): bool
+    {
+        return $this->refused === [] && array_filter($this->onto, fn (Destination $drive): bool => ! $drive->isOpen()) === [];
     }
 
     /** What came onto the card, or changed on it, after it was its turn is in no copy. */

@@ -262,4 +262,16 @@ final class KitTest extends TestCase
                 ->where('sheet.rows.0.cells.3.origin', 'measured'),
         );
     }
+
+    public function test_a_reader_and_a_drive_of_one_tag_are_refused_and_one_of_before_is_told_and_ends_nothing_else(): void
+    {
+        $drive = ['tag' => 'R1', 'name' => 'box', 'link' => 'usb-gen2', 'write' => '180', 'read' => '200', 'free' => '1 TB'];
+        $said = '“R1” is the tag of another one already. Choose another code.';
+        $this->post('/kit/drives', $drive)->assertSessionHasErrors(['tag' => $said]);
+        $this->card(['footage' => 2_000_000_000]);
+        Drive::query()->where('tag', 'D1')->update(['tag' => 'R1']);
+        $this->get('/offload')->assertStatus(409)->assertSee('Tell them apart.')->assertSee('Mend it in the kit');
+        $this->get('/offload/T-1')->assertOk();
+        $this->get('/kit/sheet/T-1')->assertOk();
+    }
 }

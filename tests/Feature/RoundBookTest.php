@@ -88,4 +88,12 @@ final class RoundBookTest extends TestCase
         }
         self::assertSame($times['one-row'] ?? 0, PracticeRound::query()->whereJsonContains('mistakes', 'left-open')->count());
     }
+
+    public function test_a_round_of_before_opens_with_what_its_exercise_still_knows(): void
+    {
+        $round = RoundBook::begin('Wren', Level::Size, 4);
+        $round->update(['moves' => ['measure:P9', 'screen']]);
+        self::assertSame(['screen'], array_map(fn ($move): string => $move->id, $round->refresh()->done($round->exercise())));
+        $this->get("/practice/{$round->id}")->assertOk();
+    }
 }

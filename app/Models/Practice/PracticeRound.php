@@ -59,10 +59,12 @@ final class PracticeRound extends Row
             : (self::$last = Exercise::seeded($this->level, $this->seed));
     }
 
-    /** @return list<Move> */
+    /** @return list<Move> of a round of before, those that this exercise still knows */
     public function done(Exercise $exercise): array
     {
-        return array_map(fn (string $id): Move => $exercise->moves[$id], $this->moves);
+        $moves = array_map(fn (string $id): ?Move => $exercise->moves[$id] ?? null, $this->moves);
+
+        return array_values(array_filter($moves, fn (?Move $move): bool => $move !== null));
     }
 
     public function call(): ?Call

@@ -11,7 +11,6 @@ use App\Offload\KitGear;
 use App\Pages\Page;
 use Illuminate\Support\Collection;
 use Tally\Chain\Link;
-use Tally\Offload\Question\Question;
 use Tally\Offload\WayHome;
 use Tally\Offload\WaysHome;
 use Tally\Quantity\Bytes;
@@ -70,10 +69,12 @@ final readonly class OffloadPage extends Page
         [$laden, $rates] = BooksQuestion::laden($card, $runs, $amount, $kit->spoken);
 
         return WaysHome::of(
-            new Question($kit->hosts, $kit->readers, $kit->drives, [$laden]),
+            $kit->hosts,
+            $kit->readers,
+            $kit->drives,
             $laden,
-            [...$rates, ...$kit->rates],
-            $card->label()->connection(),
+            rates: [...$rates, ...$kit->rates],
+            connection: $card->label()->connection(),
         );
     }
 

@@ -111,7 +111,7 @@ final readonly class PeoplePage extends Page
                 ->map(
                     fn (SignIn $one): array => [
                         'id' => $one->id,
-                        'on' => $one->created_at->format(When::MOMENT).' UTC',
+                        'on' => $one->created_at->format(When::SECOND).' UTC',
                         'name' => $one->name,
                         'outcome' => $one->outcome->value,
                         'from' => $one->address,

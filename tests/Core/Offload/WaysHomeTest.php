@@ -70,11 +70,20 @@ final class WaysHomeTest extends TestCase
 
     /**
      * @param  list<KnownRate>  $rates
+     * @return array{list<WayHome>, list<string>}
+     */
+    private static function all(Question $of, array $rates = []): array
+    {
+        return WaysHome::of($of->hosts, $of->readers, $of->drives, $of->cards[0], rates: $rates, connection: 'SD with UHS-II');
+    }
+
+    /**
+     * @param  list<KnownRate>  $rates
      * @return list<WayHome>
      */
     private static function ways(Question $question, array $rates = []): array
     {
-        return WaysHome::of($question, $question->cards[0], $rates, 'SD with UHS-II')[0];
+        return self::all($question, $rates)[0];
     }
 
     private static function best(Question $question): WayHome
@@ -133,7 +142,7 @@ final class WaysHomeTest extends TestCase
             [self::reader(), self::reader('R5', 'cfexpress-2-b', 1.7e9)],
             drives: [self::drive('D1', gb: 96), self::drive('D6', gb: 90)],
         );
-        [$ways, $leftOut] = WaysHome::of($question, $question->cards[0], [], 'SD with UHS-II');
+        [$ways, $leftOut] = self::all($question);
         self::assertSame(['D6 has 90 GB free; 96 GB are to be copied.', 'R5 does not take SD with UHS-II.'], $leftOut);
         self::assertCount(1, $ways);
     }

@@ -159,8 +159,9 @@ final class TimedCopyTest extends TestCase
             @mkdir("{$drive}/card/DCIM/100", recursive: true);
             @file_put_contents("{$drive}/card/DCIM/100/IMG_10.raw", 'somebody else');
         });
-        $result = TimedCopy::of($card, $drive, false)->run(new HostClock(), $watch);
+        $result = TimedCopy::of($card, $drive, true)->run(new HostClock(), $watch);
         self::assertStringContainsString('IMG_10.raw” is there already, and nothing is ever overwritten', (string) $result->cutShort);
+        self::assertNull($result->verified, 'what was copied before was not read back, and nobody says so');
         self::assertSame('somebody else', file_get_contents("{$drive}/card/DCIM/100/IMG_10.raw"));
     }
 
